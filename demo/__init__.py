@@ -1,0 +1,1 @@
+"""The demo data: made-up people, a hand that writes, and the boards of the sample lesson."""

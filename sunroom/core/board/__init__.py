@@ -1,0 +1,25 @@
+"""The board: items on pages, the steps that change them, and each person's way back."""
+
+from sunroom.core.board.history import History
+from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem
+from sunroom.core.board.pages import Board, Page, PageHead, Paper
+from sunroom.core.board.requests import Request, resolve
+from sunroom.core.board.steps import Step, apply, invert, remaining
+
+__all__ = [
+    "Board",
+    "History",
+    "InkItem",
+    "Item",
+    "Page",
+    "PageHead",
+    "Paper",
+    "Request",
+    "ShapeItem",
+    "Step",
+    "TextItem",
+    "apply",
+    "invert",
+    "remaining",
+    "resolve",
+]

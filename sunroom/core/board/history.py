@@ -1,0 +1,66 @@
+"""Each person's way back and forth: their own steps only, against the board of now."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+import msgspec
+
+from sunroom.core.board.pages import Board
+from sunroom.core.board.steps import Step, remaining
+
+#: Steps that one person can take back; older ones are let go.
+DEPTH = 200
+
+How = Literal["do", "undo", "redo"]
+
+
+class Entry(msgspec.Struct, frozen=True):
+    """A step of the log by its number, and the step that takes it back."""
+
+    seq: int
+    inverse: Step
+
+
+class History:
+    """The steps that each person can undo and redo.
+
+    It is rebuilt by giving ``record`` the log's last rows in order.
+    """
+
+    def __init__(self) -> None:
+        self._done: dict[str, list[Entry]] = {}
+        self._undone: dict[str, list[Entry]] = {}
+
+    def find(self, seat: str, how: How, board: Board) -> tuple[int, Step] | None:
+        """The step that takes back (``undo``) or brings back (``redo``) the last thing of ``seat``.
+
+        Entries of which nothing is left on ``board`` are skipped.
+
+        Returns
+        -------
+        (int, Step) or None
+            The number of the step it answers, and the step to apply; None when there is nothing.
+        """
+        stack = self._done if how == "undo" else self._undone
+        for entry in reversed(stack.get(seat, ())):
+            step = remaining(board, entry.inverse)
+            if step is not None:
+                return entry.seq, step
+        return None
+
+    def record(self, seat: str, seq: int, how: How, of: int, inverse: Step) -> None:
+        """Write down step ``seq`` of ``seat``; ``of`` is the step it took or brought back (0 for do)."""
+        done, undone = self._done.setdefault(seat, []), self._undone.setdefault(seat, [])
+        if how == "do":
+            undone.clear()
+        else:
+            source = done if how == "undo" else undone
+            while source and source.pop().seq != of:
+                pass
+        (undone if how == "undo" else done).append(Entry(seq, inverse))
+        del done[:-DEPTH]
+
+    def depth(self, seat: str) -> tuple[int, int]:
+        """How many steps ``seat`` can undo and redo."""
+        return len(self._done.get(seat, ())), len(self._undone.get(seat, ()))

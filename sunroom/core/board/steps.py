@@ -1,0 +1,179 @@
+"""Steps: the only way a board changes. Each has apply, invert and, for undo, what remains of it.
+
+A step in the log is resolved: it names items by id and carries whole new items, so a browser
+applies it without computing anything.
+"""
+
+from __future__ import annotations
+
+from typing import assert_never
+
+import msgspec
+
+from sunroom.core.board.items import Item, moved
+from sunroom.core.board.pages import Board, Page, PageHead
+
+
+class AddItems(msgspec.Struct, frozen=True, tag_field="step", tag="add_items"):
+    """Put ``items`` on a page; an item whose z is 0 goes on top."""
+
+    page: str
+    items: tuple[Item, ...]
+
+
+class RemoveItems(msgspec.Struct, frozen=True, tag_field="step", tag="remove_items"):
+    page: str
+    ids: tuple[str, ...]
+
+
+class MoveItems(msgspec.Struct, frozen=True, tag_field="step", tag="move_items"):
+    page: str
+    ids: tuple[str, ...]
+    dx: float
+    dy: float
+
+
+class ReplaceItems(msgspec.Struct, frozen=True, tag_field="step", tag="replace_items"):
+    """Take ``ids`` off and put ``items`` on: a conversion, the way back, an edited text."""
+
+    page: str
+    ids: tuple[str, ...]
+    items: tuple[Item, ...]
+
+
+class AddPage(msgspec.Struct, frozen=True, tag_field="step", tag="add_page"):
+    """A page at place ``index``; ``items`` when it is one that had been removed."""
+
+    head: PageHead
+    index: int
+    items: tuple[Item, ...] = ()
+
+
+class RemovePage(msgspec.Struct, frozen=True, tag_field="step", tag="remove_page"):
+    page: str
+
+
+class ChangePage(msgspec.Struct, frozen=True, tag_field="step", tag="change_page"):
+    """Another title, paper or rule for the page with the head's id."""
+
+    head: PageHead
+
+
+Step = AddItems | RemoveItems | MoveItems | ReplaceItems | AddPage | RemovePage | ChangePage
+
+
+def apply(board: Board, step: Step) -> Board:
+    """The board after ``step``, with ``seq`` one higher.
+
+    The step must fit: its page exists and its items are as ``remaining`` or ``resolve`` left them;
+    ids that are not there are passed over.
+    """
+    return msgspec.structs.replace(_changed(board, step), seq=board.seq + 1)
+
+
+def invert(board: Board, step: Step) -> Step:
+    """The step that brings ``board`` back after ``step`` was applied to it."""
+    match step:
+        case AddItems():
+            return RemoveItems(step.page, tuple(item.id for item in step.items))
+        case RemoveItems():
+            return AddItems(step.page, _present(board, step.page, step.ids))
+        case MoveItems():
+            return MoveItems(step.page, step.ids, -step.dx, -step.dy)
+        case ReplaceItems():
+            return ReplaceItems(
+                step.page, tuple(item.id for item in step.items), _present(board, step.page, step.ids)
+            )
+        case AddPage():
+            return RemovePage(step.head.id)
+        case RemovePage():
+            page = board.pages[step.page]
+            return AddPage(page.head, board.order.index(step.page), tuple(page.in_order()))
+        case ChangePage():
+            return ChangePage(board.pages[step.head.id].head)
+        case _:
+            assert_never(step)
+
+
+def remaining(board: Board, step: Step) -> Step | None:
+    """What of ``step`` can still be done on ``board``; None when nothing is left of it.
+
+    Others may have removed its items or its page since it was made.
+    """
+    match step:
+        case AddPage():
+            return None if step.head.id in board.pages else step
+        case RemovePage():
+            return step if step.page in board.pages and len(board.order) > 1 else None
+        case ChangePage():
+            return step if step.head.id in board.pages else None
+        case _:
+            pass
+    page = board.pages.get(step.page)
+    if page is None:
+        return None
+    if isinstance(step, AddItems):
+        missing = tuple(item for item in step.items if item.id not in page.items)
+        return AddItems(step.page, missing) if missing else None
+    ids = tuple(dict.fromkeys(item_id for item_id in step.ids if item_id in page.items))
+    if not ids:
+        return None
+    if isinstance(step, ReplaceItems):
+        new = tuple(item for item in step.items if item.id in step.ids or item.id not in page.items)
+        return msgspec.structs.replace(step, ids=ids, items=new)
+    return msgspec.structs.replace(step, ids=ids)
+
+
+def _present(board: Board, page_id: str, ids: tuple[str, ...]) -> tuple[Item, ...]:
+    items = board.pages[page_id].items
+    return tuple(items[item_id] for item_id in ids if item_id in items)
+
+
+def _changed(board: Board, step: Step) -> Board:
+    match step:
+        case AddItems():
+            return board.with_page(_put(board.pages[step.page], step.items))
+        case RemoveItems():
+            return board.with_page(_without(board.pages[step.page], step.ids))
+        case MoveItems():
+            page = board.pages[step.page]
+            items = page.items.mutate()
+            for item_id in step.ids:
+                if item_id in items:
+                    items[item_id] = moved(items[item_id], step.dx, step.dy)
+            return board.with_page(msgspec.structs.replace(page, items=items.finish()))
+        case ReplaceItems():
+            return board.with_page(_put(_without(board.pages[step.page], step.ids), step.items))
+        case AddPage():
+            order = list(board.order)
+            order.insert(min(max(step.index, 0), len(order)), step.head.id)
+            added = msgspec.structs.replace(board, order=tuple(order))
+            return added.with_page(_put(Page(step.head), step.items))
+        case RemovePage():
+            return msgspec.structs.replace(
+                board,
+                pages=board.pages.delete(step.page),
+                order=tuple(page_id for page_id in board.order if page_id != step.page),
+            )
+        case ChangePage():
+            return board.with_page(msgspec.structs.replace(board.pages[step.head.id], head=step.head))
+        case _:
+            assert_never(step)
+
+
+def _put(page: Page, new: tuple[Item, ...]) -> Page:
+    next_z = page.next_z
+    items = page.items.mutate()
+    for item in new:
+        if item.z == 0:
+            item = msgspec.structs.replace(item, z=next_z)
+        next_z = max(next_z, item.z + 1)
+        items[item.id] = item
+    return msgspec.structs.replace(page, items=items.finish(), next_z=next_z)
+
+
+def _without(page: Page, ids: tuple[str, ...]) -> Page:
+    rest = page.items.mutate()
+    for item_id in ids:
+        rest.pop(item_id, None)
+    return msgspec.structs.replace(page, items=rest.finish())

@@ -1,0 +1,101 @@
+"""InkML in (W3C Recommendation, 20 September 2011): the traces of a document as strokes.
+
+Supported: trace formats with channels X, Y, F (force) and T (time) in any order, explicit values and
+first and second differences. Nothing else of a document is looked at.
+"""
+
+from __future__ import annotations
+
+import math
+import re
+from xml.etree.ElementTree import Element, ParseError
+
+import numpy as np
+from defusedxml.common import DefusedXmlException
+from defusedxml.ElementTree import fromstring
+from numpy.typing import NDArray
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.ink.samples import MAX_SAMPLES
+
+MAX_BYTES = 20_000_000
+MAX_TRACES = 5_000
+
+_NUMBER = re.compile(r"([!'\"]?)\s*(-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)")
+
+
+def read_inkml(data: bytes) -> list[NDArray[np.float64]]:
+    """Strokes of an InkML document: (N, 4) float arrays of x, y, pressure 0–1 (0.5 when not
+    given), time in ms from the stroke's start.
+
+    Raises
+    ------
+    MalformedError
+        When it is not InkML, is too large, or a trace is not made of numbers.
+    """
+    if len(data) > MAX_BYTES:
+        raise MalformedError("inkml", f"The file is larger than {MAX_BYTES // 1_000_000} MB.")
+    try:
+        root = fromstring(data, forbid_dtd=True)
+    except (ParseError, DefusedXmlException, ValueError) as error:
+        raise MalformedError("inkml", f"The file is not readable as InkML: {error}.") from error
+    if _name(root) != "ink":
+        raise MalformedError("inkml", "The file is XML but not InkML: its root is not <ink>.")
+    channels = [channel.get("name", "") for channel in root.iter() if _name(channel) == "channel"]
+    channels = list(dict.fromkeys(channels)) or ["X", "Y"]
+    if "X" not in channels or "Y" not in channels:
+        raise MalformedError("inkml", "The trace format has no X or no Y.")
+    traces = [element for element in root.iter() if _name(element) == "trace"]
+    if len(traces) > MAX_TRACES:
+        raise MalformedError("inkml", f"The file has {len(traces):,} traces; {MAX_TRACES:,} are the most.")
+    strokes = [_stroke(_rows(trace.text or "", len(channels)), channels) for trace in traces]
+    forces = [stroke[:, 2].max() for stroke in strokes]
+    # Force has no fixed unit: where it goes over 1, the hardest press of the document is taken as 1.
+    if forces and max(forces) > 1:
+        for stroke in strokes:
+            stroke[:, 2] /= max(forces)
+    return strokes
+
+
+def _name(element: Element) -> str:
+    return str(element.tag).rsplit("}", 1)[-1]
+
+
+def _rows(text: str, count: int) -> list[list[float]]:
+    rows: list[list[float]] = []
+    modes = ["!"] * count
+    speed = [0.0] * count
+    for point in text.split(","):
+        if not point.strip():
+            continue
+        found = _NUMBER.findall(point)
+        if len(found) < 2 or len(found) > count or _NUMBER.sub("", point).strip():
+            raise MalformedError(
+                "trace", f"A trace has a point that is not made of numbers: {point.strip()[:40]!r}."
+            )
+        row = list(rows[-1]) if rows else [0.0] * count
+        for channel, (prefix, digits) in enumerate(found):
+            modes[channel] = prefix or modes[channel]
+            value = float(digits)
+            if modes[channel] == "!":
+                row[channel] = value
+                continue
+            speed[channel] = value if modes[channel] == "'" else speed[channel] + value
+            row[channel] += speed[channel]
+        if not all(math.isfinite(value) for value in row):
+            raise MalformedError("trace", "A trace has a number that is not finite.")
+        rows.append(row)
+    if not rows or len(rows) > MAX_SAMPLES:
+        raise MalformedError("trace", f"A trace has between 1 and {MAX_SAMPLES:,} points.")
+    return rows
+
+
+def _stroke(rows: list[list[float]], channels: list[str]) -> NDArray[np.float64]:
+    table = np.array(rows)
+    samples = np.zeros((len(rows), 4))
+    samples[:, 2] = 0.5
+    for column, channel in enumerate(("X", "Y", "F", "T")):
+        if channel in channels:
+            samples[:, column] = table[:, channels.index(channel)]
+    samples[:, 3] -= samples[0, 3]
+    return samples

@@ -1,0 +1,56 @@
+"""Axis-parallel boxes in board units, origin top left, y down."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+
+import msgspec
+import numpy as np
+from numpy.typing import NDArray
+
+
+class Box(msgspec.Struct, frozen=True, array_like=True):
+    """A box from (x0, y0) to (x1, y1); x0 <= x1 and y0 <= y1."""
+
+    x0: float
+    y0: float
+    x1: float
+    y1: float
+
+    @staticmethod
+    def of(points: NDArray[np.float64], margin: float = 0.0) -> Box:
+        """The box of ``points`` ((N, 2), N >= 1), grown by ``margin`` on each side."""
+        low, high = points.min(axis=0), points.max(axis=0)
+        return Box(
+            float(low[0]) - margin, float(low[1]) - margin, float(high[0]) + margin, float(high[1]) + margin
+        )
+
+    @staticmethod
+    def union(boxes: Iterable[Box]) -> Box | None:
+        """The smallest box around ``boxes``; None when there are none."""
+        rows = list(boxes)
+        if not rows:
+            return None
+        return Box(
+            min(box.x0 for box in rows),
+            min(box.y0 for box in rows),
+            max(box.x1 for box in rows),
+            max(box.y1 for box in rows),
+        )
+
+    @property
+    def width(self) -> float:
+        return self.x1 - self.x0
+
+    @property
+    def height(self) -> float:
+        return self.y1 - self.y0
+
+    def grown(self, margin: float) -> Box:
+        return Box(self.x0 - margin, self.y0 - margin, self.x1 + margin, self.y1 + margin)
+
+    def moved(self, dx: float, dy: float) -> Box:
+        return Box(self.x0 + dx, self.y0 + dy, self.x1 + dx, self.y1 + dy)
+
+    def overlaps(self, other: Box) -> bool:
+        return self.x0 <= other.x1 and other.x0 <= self.x1 and self.y0 <= other.y1 and other.y0 <= self.y1

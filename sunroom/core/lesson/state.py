@@ -1,0 +1,140 @@
+"""The lesson's state, and how commands, arrivals and the clock change it."""
+
+from __future__ import annotations
+
+import math
+from typing import assert_never
+
+import msgspec
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.lesson.commands import (
+    Command,
+    EndLesson,
+    LowerHand,
+    OpenLesson,
+    PassPen,
+    RaiseHand,
+    SetBetween,
+    SetPens,
+    TakePen,
+)
+from sunroom.core.pens.facts import Facts, PassedPen
+
+MAX_PEN_MINUTES = 600
+
+
+class Lesson(msgspec.Struct, frozen=True):
+    """One lesson as all see it.
+
+    Attributes
+    ----------
+    facts : Facts
+        What the rule book decides on.
+    hands : tuple of str
+        Seats with a hand up, in the order of raising.
+    opened_ms, started_ms : int or None
+        When the tutor opened it, and when the clock started: with the first student.
+    ended_ms : int or None
+        When it ended; None while it is on.
+    """
+
+    facts: Facts = Facts()
+    hands: tuple[str, ...] = ()
+    opened_ms: int | None = None
+    started_ms: int | None = None
+    ended_ms: int | None = None
+
+
+def carry_out(lesson: Lesson, command: Command, seat: str, now_ms: int) -> Lesson:
+    """The lesson after ``command`` of ``seat``, which the rule book has allowed.
+
+    Raises
+    ------
+    MalformedError
+        When a pen is passed for no time, or for longer than a day can be.
+    """
+    facts, hands = lesson.facts, lesson.hands
+    match command:
+        case SetPens():
+            facts = _with_mode(facts, command, now_ms)
+        case PassPen():
+            facts = _with_pen(facts, command, now_ms)
+            hands = tuple(hand for hand in hands if hand != command.seat)
+        case TakePen():
+            facts = _without_pen(facts, command.seat, now_ms)
+        case RaiseHand():
+            hands = hands if seat in hands else (*hands, seat)
+        case LowerHand():
+            hands = tuple(hand for hand in hands if hand != (command.seat or seat))
+        case SetBetween():
+            facts = msgspec.structs.replace(facts, between=command.between)
+        case OpenLesson():
+            if facts.open:
+                return lesson
+            return Lesson(
+                msgspec.structs.replace(
+                    facts, open=True, mode="down", passed=(), withheld=(), down_at_ms=now_ms
+                ),
+                opened_ms=now_ms,
+            )
+        case EndLesson():
+            facts = msgspec.structs.replace(facts, open=False, mode="down", passed=(), withheld=())
+            return msgspec.structs.replace(
+                lesson, facts=facts, hands=(), ended_ms=now_ms if lesson.facts.open else lesson.ended_ms
+            )
+        case _:
+            assert_never(command)
+    return msgspec.structs.replace(lesson, facts=facts, hands=hands)
+
+
+def arrive(lesson: Lesson, role: str, now_ms: int) -> Lesson:
+    """The lesson after a person came in: the first student of an open lesson starts the clock."""
+    if role == "student" and lesson.facts.open and lesson.started_ms is None:
+        return msgspec.structs.replace(lesson, started_ms=now_ms)
+    return lesson
+
+
+def expire(lesson: Lesson, now_ms: int) -> Lesson:
+    """The lesson without the pens whose minutes are over; the same object when none is."""
+    facts = lesson.facts
+    kept = tuple(pen for pen in facts.passed if pen.until_ms is None or now_ms < pen.until_ms)
+    if len(kept) == len(facts.passed):
+        return lesson
+    facts = msgspec.structs.replace(facts, passed=kept)
+    if facts.mode == "passed" and not kept:
+        facts = msgspec.structs.replace(facts, mode="down", down_at_ms=now_ms)
+    return msgspec.structs.replace(lesson, facts=facts)
+
+
+def _with_mode(facts: Facts, command: SetPens, now_ms: int) -> Facts:
+    if command.mode == facts.mode:
+        return facts
+    if command.mode == "down":
+        # Pens down takes every pen back: a pen passed later must not bring old ones up with it.
+        return msgspec.structs.replace(facts, mode="down", passed=(), withheld=(), down_at_ms=now_ms)
+    return msgspec.structs.replace(facts, mode=command.mode, withheld=())
+
+
+def _with_pen(facts: Facts, command: PassPen, now_ms: int) -> Facts:
+    until_ms = None
+    if command.minutes is not None:
+        if not (math.isfinite(command.minutes) and 0 < command.minutes <= MAX_PEN_MINUTES):
+            raise MalformedError("minutes", f"A pen is passed for up to {MAX_PEN_MINUTES} minutes.")
+        until_ms = now_ms + round(command.minutes * 60_000)
+    if facts.mode == "up":
+        withheld = tuple(seat for seat in facts.withheld if seat != command.seat)
+        return msgspec.structs.replace(facts, withheld=withheld)
+    others = tuple(pen for pen in facts.passed if pen.seat != command.seat)
+    return msgspec.structs.replace(facts, mode="passed", passed=(*others, PassedPen(command.seat, until_ms)))
+
+
+def _without_pen(facts: Facts, seat: str, now_ms: int) -> Facts:
+    if facts.mode == "up":
+        return msgspec.structs.replace(facts, withheld=(*(s for s in facts.withheld if s != seat), seat))
+    rest = tuple(pen for pen in facts.passed if pen.seat != seat)
+    if len(rest) == len(facts.passed):
+        return facts
+    if rest:
+        return msgspec.structs.replace(facts, passed=rest)
+    return msgspec.structs.replace(facts, mode="down", passed=(), down_at_ms=now_ms)

@@ -1,0 +1,80 @@
+"""The recogniser's output to the likeliest texts: CTC prefix beam search (Graves 2006; Hannun 2014)."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+BEAM = 20
+#: Characters less likely than this in a column cannot win.
+LEAST_PROBABILITY = 1e-3
+MAX_CANDIDATES = 8
+#: Columns this certain to be blank change nothing.
+CERTAIN_BLANK = 0.9995
+
+_MINUS_INFINITY = float("-inf")
+
+
+def beam_search(
+    probabilities: NDArray[np.float32], alphabet: Sequence[str] | str, beam: int = BEAM
+) -> list[tuple[str, float]]:
+    """The likeliest texts and their log probabilities, best first.
+
+    Parameters
+    ----------
+    probabilities : (T, 1 + len(alphabet)) float array
+        Rows sum to at most 1; column 0 is the blank.
+    alphabet : sequence of str
+        The character of each further column.
+    """
+    # For each text: log probability of ending in the blank, and of ending in its last character.
+    beams: dict[str, tuple[float, float]] = {"": (0.0, _MINUS_INFINITY)}
+    for row in probabilities:
+        if row[0] > CERTAIN_BLANK:
+            beams = {text: (_add(b, c), _MINUS_INFINITY) for text, (b, c) in beams.items()}
+            continue
+        columns = np.flatnonzero(row[1:] > LEAST_PROBABILITY) + 1
+        if len(columns) > MAX_CANDIDATES:
+            columns = columns[np.argsort(row[columns])[-MAX_CANDIDATES:]]
+        logs = [(alphabet[int(column) - 1], math.log(row[column])) for column in columns]
+        blank = math.log(max(float(row[0]), 1e-12))
+        beams = _step(beams, blank, logs, beam)
+    ranked = ((text, _add(b, c)) for text, (b, c) in beams.items())
+    return sorted(ranked, key=lambda pair: -pair[1])
+
+
+def _step(
+    beams: dict[str, tuple[float, float]], blank: float, logs: list[tuple[str, float]], beam: int
+) -> dict[str, tuple[float, float]]:
+    new: dict[str, tuple[float, float]] = {}
+    for text, (ends_blank, ends_char) in beams.items():
+        total = _add(ends_blank, ends_char)
+        last = text[-1:]
+        b, c = new.get(text, (_MINUS_INFINITY, _MINUS_INFINITY))
+        new[text] = (_add(b, total + blank), c)
+        for character, log in logs:
+            if character == last:
+                # The same character again: only after a blank is it a second letter.
+                b, c = new[text]
+                new[text] = (b, _add(c, ends_char + log))
+                gain = ends_blank + log
+            else:
+                gain = total + log
+            if gain == _MINUS_INFINITY:
+                continue
+            longer = text + character
+            b, c = new.get(longer, (_MINUS_INFINITY, _MINUS_INFINITY))
+            new[longer] = (b, _add(c, gain))
+    if len(new) <= beam:
+        return new
+    return dict(sorted(new.items(), key=lambda item: -max(item[1]))[:beam])
+
+
+def _add(a: float, b: float) -> float:
+    """log(exp(a) + exp(b)), safe at minus infinity."""
+    if a < b:
+        a, b = b, a
+    return a if b == _MINUS_INFINITY else a + math.log1p(math.exp(b - a))
