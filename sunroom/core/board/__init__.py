@@ -3,6 +3,7 @@
 from sunroom.core.board.history import History
 from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem
 from sunroom.core.board.pages import Board, Page, PageHead, Paper
+from sunroom.core.board.permission import needs
 from sunroom.core.board.requests import Request, resolve
 from sunroom.core.board.steps import Step, apply, invert, remaining
 
@@ -20,6 +21,7 @@ __all__ = [
     "TextItem",
     "apply",
     "invert",
+    "needs",
     "remaining",
     "resolve",
 ]

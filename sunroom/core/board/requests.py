@@ -7,7 +7,6 @@ ink from its own board, so no browser can put words in the place of ink it has n
 from __future__ import annotations
 
 import statistics
-from typing import assert_never
 
 import msgspec
 
@@ -275,21 +274,3 @@ def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:
         colour=strokes[0].colour,
         width=strokes[0].width,
     )
-
-
-def touched(board: Board, request: Request) -> list[Item]:
-    """The items of ``board`` that ``request`` would change or remove, for the rule book."""
-    match request:
-        case RemovePage():
-            page = board.pages.get(request.page)
-            return list(page.items.values()) if page else []
-        case RemoveItems() | MoveItems() | Typeset() | TrueUp() | AsWritten():
-            ids = request.ids
-        case EditText():
-            ids = (request.id,)
-        case AddItems() | AddPage() | ChangePage() | Undo() | Redo():
-            return []
-        case _:
-            assert_never(request)
-    page = board.pages.get(request.page)
-    return [page.items[item_id] for item_id in ids if item_id in page.items] if page else []

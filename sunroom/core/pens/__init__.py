@@ -2,7 +2,7 @@
 
 from sunroom.core.pens.facts import Actor, Facts, PassedPen, Target
 from sunroom.core.pens.kits import KITS, Right
-from sunroom.core.pens.rules import ACTIONS, Verdict, decide, may_write
+from sunroom.core.pens.rules import ACTIONS, Standing, Verdict, decide, standing
 
 __all__ = [
     "ACTIONS",
@@ -11,8 +11,9 @@ __all__ = [
     "Facts",
     "PassedPen",
     "Right",
+    "Standing",
     "Target",
     "Verdict",
     "decide",
-    "may_write",
+    "standing",
 ]

@@ -10,7 +10,7 @@ from typing import Literal
 
 import msgspec
 
-from sunroom.core.pens.facts import Actor, Facts, Target
+from sunroom.core.pens.facts import Actor, Facts, PageRule, Target
 from sunroom.core.pens.kits import WITHOUT_PEN, Right, whole_kit
 
 #: A stroke begun while it was allowed is kept when it ends within this time after pens went down.
@@ -107,9 +107,36 @@ def decide(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: i
     return _decide_student(actor, action, target, facts, now_ms)
 
 
-def may_write(actor: Actor, facts: Facts, now_ms: int) -> Verdict:
-    """Whether a person may write ink on a page without a rule of its own, for pens and hints."""
-    return decide(actor, "add_ink", Target(), facts, now_ms)
+class Standing(msgspec.Struct, frozen=True):
+    """What a person may do on a page just now, for the interface to show; the server asks again each time.
+
+    Attributes
+    ----------
+    allowed, on_others
+        What may be done with own things, and with what others made.
+    writing : Verdict
+        Whether and why ink may be added.
+    until_ms : int or None
+        When a pen that was passed for minutes ends.
+    """
+
+    allowed: tuple[Action, ...]
+    on_others: tuple[Action, ...]
+    writing: Verdict
+    until_ms: int | None = None
+
+
+def standing(actor: Actor, page: PageRule, facts: Facts, now_ms: int) -> Standing:
+    """All that ``actor`` may do on a page of this rule."""
+    own, others = Target(page=page), Target(page=page, owners=frozenset({"somebody else"}))
+
+    def allowed(target: Target) -> tuple[Action, ...]:
+        return tuple(action for action in ACTIONS if decide(actor, action, target, facts, now_ms).allowed)
+
+    pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
+    until_ms = pen.until_ms if pen and facts.mode == "passed" else None
+    writing = decide(actor, "add_ink", own, facts, now_ms)
+    return Standing(allowed(own), allowed(others), writing, until_ms)
 
 
 def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: int) -> Verdict:

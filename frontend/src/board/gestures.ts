@@ -1,0 +1,224 @@
+/** From pointer events to what they mean: a stroke, a rub, a choice, a pan or a pinch. */
+import type { Point } from './hit'
+import type { Overlay } from './overlay'
+import type { Page } from './page'
+import type { Surface } from './surface'
+import {
+  EraserGesture,
+  HandGesture,
+  InkGesture,
+  PointerGesture,
+  SelectGesture,
+  type Gesture,
+} from './tool-gestures'
+
+/** A finger's stroke shorter than this, when a second finger lands, was the beginning of a pinch. */
+const PINCH_GRACE_MS = 250
+const WHEEL_ZOOM = 0.0016
+
+interface Touch {
+  x: number
+  y: number
+}
+
+export class Gestures {
+  /** Where typed text is to be begun or edited; set by the board's component. */
+  ontext: (at: Point, itemId: string | null) => void = () => {}
+  #surface: Surface
+  #target: HTMLElement
+  #current: { gesture: Gesture; pointer: number; startedAt: number } | null = null
+  #touches = new Map<number, Touch>()
+  #pinch: { distance: number; x: number; y: number } | null = null
+  /** Once a pen has been seen, a touch is a palm or a pan, never ink. */
+  #penSeen = false
+  #spaceHeld = false
+  #hover: Point | null = null
+  #off = new AbortController()
+
+  constructor(surface: Surface, target: HTMLElement) {
+    this.#surface = surface
+    this.#target = target
+    const on = { signal: this.#off.signal }
+    target.addEventListener('pointerdown', (event) => this.#down(event), on)
+    target.addEventListener('pointermove', (event) => this.#move(event), on)
+    target.addEventListener('pointerup', (event) => this.#up(event), on)
+    target.addEventListener('pointercancel', (event) => this.#cancel(event), on)
+    target.addEventListener('pointerleave', () => this.#leave(), on)
+    target.addEventListener('wheel', (event) => this.#wheel(event), { ...on, passive: false })
+    target.addEventListener('contextmenu', (event) => event.preventDefault(), on)
+    target.addEventListener('dblclick', (event) => this.#doubleClick(event), on)
+    addEventListener('keydown', (event) => this.#space(event, true), on)
+    addEventListener('keyup', (event) => this.#space(event, false), on)
+  }
+
+  destroy(): void {
+    this.#off.abort()
+  }
+
+  get busy(): boolean {
+    return this.#current !== null
+  }
+
+  /** Give up what is being drawn or dragged. */
+  giveUp(): void {
+    this.#current?.gesture.cancel()
+    this.#current = null
+    this.#surface.redrawOver()
+  }
+
+  draw(overlay: Overlay, page: Page): void {
+    const { selection } = this.#surface.session
+    this.#current?.gesture.draw(overlay)
+    if (selection.size && !(this.#current?.gesture instanceof SelectGesture))
+      overlay.selection(page, selection, 0, 0)
+    const { tools } = this.#surface.session
+    if (tools.tool === 'eraser' && this.#hover && !this.#current) {
+      overlay.eraser(this.#hover, EraserGesture.radius(this.#surface.view.scale))
+    }
+  }
+
+  #at(event: MouseEvent): Point {
+    const box = this.#target.getBoundingClientRect()
+    return this.#surface.view.toPage(event.clientX - box.left, event.clientY - box.top)
+  }
+
+  #down(event: PointerEvent): void {
+    if (event.pointerType === 'pen') this.#penSeen = true
+    if (event.pointerType === 'touch') {
+      this.#touches.set(event.pointerId, { x: event.clientX, y: event.clientY })
+      if (this.#touches.size === 2) return this.#beginPinch()
+      if (this.#touches.size > 2) return
+    }
+    if (this.#current) return
+    const gesture = this.#choose(event)
+    if (!gesture) return
+    event.preventDefault()
+    this.#target.focus({ preventScroll: true })
+    this.#target.setPointerCapture(event.pointerId)
+    this.#current = { gesture, pointer: event.pointerId, startedAt: performance.now() }
+    gesture.down(this.#at(event), event)
+    this.#surface.redrawOver()
+  }
+
+  #choose(event: PointerEvent): Gesture | null {
+    const surface = this.#surface
+    const { session } = surface
+    const panning = event.button === 1 || event.button === 2 || this.#spaceHeld
+    if (panning || (event.pointerType === 'touch' && this.#penSeen)) return new HandGesture(surface)
+    if (event.button !== 0 && event.button !== 5) return null
+    // A pen turned around says so with its own button.
+    const tool = event.button === 5 || event.buttons & 32 ? 'eraser' : session.tools.tool
+    switch (tool) {
+      case 'hand':
+        return new HandGesture(surface)
+      case 'pen':
+      case 'highlight':
+        if (session.may('add_ink')) return new InkGesture(surface, tool)
+        break
+      case 'eraser':
+        if (session.may('remove')) return new EraserGesture(surface)
+        break
+      case 'pointer':
+        if (session.may('point')) return new PointerGesture(surface)
+        break
+      case 'select':
+        return new SelectGesture(surface)
+      case 'text':
+        if (session.may('add_text')) {
+          event.preventDefault()
+          this.ontext(this.#at(event), null)
+          return null
+        }
+    }
+    session.say(session.standing?.writing.sentence ?? 'The board is not there yet.')
+    return null
+  }
+
+  #move(event: PointerEvent): void {
+    this.#hover = event.pointerType === 'touch' ? null : this.#at(event)
+    const touch = this.#touches.get(event.pointerId)
+    if (touch) [touch.x, touch.y] = [event.clientX, event.clientY]
+    if (this.#pinch) return this.#movePinch()
+    if (this.#current?.pointer === event.pointerId) {
+      this.#current.gesture.move(this.#at(event), event)
+      this.#surface.redrawOver()
+    } else if (this.#surface.session.tools.tool === 'eraser') this.#surface.redrawOver()
+  }
+
+  #up(event: PointerEvent): void {
+    this.#touches.delete(event.pointerId)
+    if (this.#pinch && this.#touches.size < 2) this.#pinch = null
+    if (this.#current?.pointer !== event.pointerId) return
+    const { gesture } = this.#current
+    this.#current = null
+    gesture.up(this.#at(event), event)
+    this.#surface.redrawOver()
+  }
+
+  #cancel(event: PointerEvent): void {
+    this.#touches.delete(event.pointerId)
+    if (this.#current?.pointer === event.pointerId) this.giveUp()
+  }
+
+  #leave(): void {
+    this.#hover = null
+    this.#surface.redrawOver()
+  }
+
+  #beginPinch(): void {
+    if (this.#current) {
+      // What one finger has drawn for longer than a moment was meant.
+      const meant = performance.now() - this.#current.startedAt > PINCH_GRACE_MS
+      if (meant && this.#current.gesture instanceof InkGesture) return
+      this.giveUp()
+    }
+    this.#pinch = this.#measurePinch()
+  }
+
+  #movePinch(): void {
+    const before = this.#pinch!
+    const now = this.#measurePinch()
+    const box = this.#target.getBoundingClientRect()
+    this.#surface.pan(now.x - before.x, now.y - before.y)
+    this.#surface.zoom(now.distance / before.distance, now.x - box.left, now.y - box.top)
+    this.#pinch = now
+  }
+
+  #measurePinch(): { distance: number; x: number; y: number } {
+    const [a, b] = [...this.#touches.values()] as [Touch, Touch]
+    return {
+      distance: Math.max(10, Math.hypot(a.x - b.x, a.y - b.y)),
+      x: (a.x + b.x) / 2,
+      y: (a.y + b.y) / 2,
+    }
+  }
+
+  #wheel(event: WheelEvent): void {
+    event.preventDefault()
+    const unit = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? 20 : 1
+    if (event.ctrlKey || event.metaKey) {
+      const box = this.#target.getBoundingClientRect()
+      const factor = Math.exp(
+        -Math.max(-200, Math.min(200, event.deltaY * unit)) * WHEEL_ZOOM * (event.deltaMode ? 1 : 2),
+      )
+      this.#surface.zoom(factor, event.clientX - box.left, event.clientY - box.top)
+    } else {
+      const [dx, dy] = event.shiftKey ? [event.deltaY, event.deltaX] : [event.deltaX, event.deltaY]
+      this.#surface.pan(-dx * unit, -dy * unit)
+    }
+  }
+
+  #doubleClick(event: MouseEvent): void {
+    const { session } = this.#surface
+    if (session.tools.tool !== 'select') return
+    const [id] = [...session.selection]
+    const item = id ? session.page?.entries.get(id)?.item : undefined
+    if (session.selection.size === 1 && item?.kind === 'text') this.ontext(this.#at(event), item.id)
+  }
+
+  #space(event: KeyboardEvent, down: boolean): void {
+    if (event.key !== ' ' || (event.target as HTMLElement).closest('input, textarea, button, a')) return
+    this.#spaceHeld = down
+    event.preventDefault()
+  }
+}

@@ -1,0 +1,130 @@
+/** One page in the browser: what the server has confirmed, and what is shown with our own steps on top. */
+import RBush from 'rbush'
+import type { AddItems, Item, MoveItems, PageHead, RemoveItems, ReplaceItems } from '../wire/generated'
+import { itemBox, type Box } from './box'
+
+export interface Entry extends Box {
+  item: Item
+  /** Drawn above all that has a place already: our own, not confirmed. */
+  unconfirmed: boolean
+}
+
+export type ItemStep = AddItems | RemoveItems | MoveItems | ReplaceItems
+
+/** Told which part of the page must be drawn anew, and the entry when it only came on top. */
+export type Changed = (box: Box, onTop: Entry | null) => void
+
+export class Page {
+  head: PageHead
+  /** False while the page's items are still coming in. */
+  loaded = false
+  readonly entries = new Map<string, Entry>()
+  #confirmed = new Map<string, Item>()
+  #index = new RBush<Entry>()
+  #top = 0
+  changed: Changed = () => {}
+
+  constructor(head: PageHead) {
+    this.head = head
+  }
+
+  load(items: Item[]): void {
+    const fresh: Entry[] = []
+    for (const item of items) {
+      this.#confirmed.set(item.id, item)
+      const entry = { ...itemBox(item), item, unconfirmed: false }
+      this.entries.set(item.id, entry)
+      fresh.push(entry)
+      this.#top = Math.max(this.#top, item.z)
+    }
+    this.#index.load(fresh)
+    for (const entry of fresh) this.changed(entry, null)
+  }
+
+  /** Apply a step from the log; ``waiting`` are our own steps on this page that are not confirmed. */
+  apply(step: ItemStep, waiting: ItemStep[]): void {
+    for (const [id, item] of changes(step, (id) => this.#confirmed.get(id))) {
+      if (!item) this.#confirmed.delete(id)
+      else {
+        const z = item.z || this.#top + 1
+        this.#top = Math.max(this.#top, z)
+        this.#confirmed.set(id, item.z ? item : { ...item, z })
+      }
+    }
+    this.show(idsOf(step), waiting)
+  }
+
+  /** Work out again how these items are shown. */
+  show(ids: Iterable<string>, waiting: ItemStep[]): void {
+    for (const id of ids) {
+      let item = this.#confirmed.get(id)
+      let unconfirmed = false
+      for (const step of waiting) {
+        for (const [changedId, after] of changes(step, (wanted) => (wanted === id ? item : undefined))) {
+          if (changedId === id) {
+            unconfirmed ||= !item && after !== undefined
+            item = after
+          }
+        }
+      }
+      this.#put(id, item, unconfirmed)
+    }
+  }
+
+  at(box: Box): Entry[] {
+    return this.#index.search(box)
+  }
+
+  #put(id: string, item: Item | undefined, unconfirmed: boolean): void {
+    const before = this.entries.get(id)
+    if (before?.item === item && before?.unconfirmed === unconfirmed) return
+    // A confirmed stroke looks just as it did while it waited: nothing need be drawn again.
+    const same = before && item && sameDrawing(before.item, item)
+    if (before) {
+      this.#index.remove(before)
+      this.entries.delete(id)
+      if (!same) this.changed(before, null)
+    }
+    if (item) {
+      const entry = { ...itemBox(item), item, unconfirmed }
+      this.entries.set(id, entry)
+      this.#index.insert(entry)
+      if (!same) this.changed(entry, unconfirmed || item.z >= this.#top ? entry : null)
+    }
+  }
+}
+
+function sameDrawing(a: Item, b: Item): boolean {
+  if (a.kind !== 'ink' || b.kind !== 'ink') return false
+  return a.x === b.x && a.y === b.y && equalBytes(a.samples, b.samples) && a.colour === b.colour
+}
+
+function equalBytes(a: Uint8Array, b: Uint8Array): boolean {
+  return a === b || (a.length === b.length && a.every((value, i) => value === b[i]))
+}
+
+export function idsOf(step: ItemStep): string[] {
+  if (step.step === 'add_items') return step.items.map((item) => item.id)
+  if (step.step === 'replace_items') return [...step.ids, ...step.items.map((item) => item.id)]
+  return step.ids
+}
+
+/** What a step makes of each item it speaks of; undefined: taken off. */
+function changes(step: ItemStep, find: (id: string) => Item | undefined): [string, Item | undefined][] {
+  switch (step.step) {
+    case 'add_items':
+      return step.items.map((item) => [item.id, item])
+    case 'remove_items':
+      return step.ids.map((id) => [id, undefined])
+    case 'move_items':
+      return step.ids.flatMap((id) => {
+        const item = find(id)
+        return item ? [[id, { ...item, x: item.x + step.dx, y: item.y + step.dy }] as [string, Item]] : []
+      })
+    case 'replace_items':
+      return [
+        ...step.ids.map((id) => [id, undefined] as [string, undefined]),
+        ...step.items.map((item) => [item.id, item] as [string, Item]),
+      ]
+  }
+}

@@ -1,0 +1,198 @@
+/**
+ * The board in the browser: the server's steps in their order, our own unconfirmed ones on top, and
+ * the refused ones set aside so that nothing anyone wrote is lost.
+ */
+import { newId } from '../wire/codec'
+import type { Frame, Item, Logged, PageHead, Request, Step, Welcome } from '../wire/generated'
+import { Page, idsOf, type ItemStep } from './page'
+
+export interface Unconfirmed {
+  id: string
+  request: Request
+}
+
+export interface SetAside {
+  id: string
+  request: Request
+  sentence: string
+}
+
+export interface ReplicaEvents {
+  /** Pages, order, or what is waiting or set aside has changed. */
+  changed(): void
+  /** A step of somebody has landed. */
+  landed(logged: Logged): void
+  send(id: string, request: Request): void
+  /** A number is missing: the line must be opened anew. */
+  gap(): void
+}
+
+export class Replica {
+  seq = -1
+  order: string[] = []
+  readonly pages = new Map<string, Page>()
+  unconfirmed: Unconfirmed[] = []
+  setAside: SetAside[] = []
+  /** Steps for pages whose items are still coming in. */
+  #held = new Map<string, Logged[]>()
+  #events: ReplicaEvents
+
+  constructor(events: ReplicaEvents) {
+    this.#events = events
+  }
+
+  /** Take a step: shown at once, sent, and kept until the server has answered. */
+  do(request: Request): string {
+    const id = newId()
+    this.unconfirmed.push({ id, request })
+    this.#showOwn(request)
+    this.#events.send(id, request)
+    this.#events.changed()
+    return id
+  }
+
+  welcome(message: Welcome): void {
+    if (message.pages) {
+      this.pages.clear()
+      this.#held.clear()
+      this.order = message.pages.map((head) => head.id)
+      for (const head of message.pages) this.pages.set(head.id, new Page(head))
+      this.seq = message.seq
+    } else {
+      for (const logged of message.missed) this.#land(logged)
+    }
+    for (const { request } of this.unconfirmed) this.#showOwn(request)
+    this.#events.changed()
+  }
+
+  /** Send again all that has no answer; the ids make each land once. */
+  resend(): void {
+    for (const { id, request } of this.unconfirmed) this.#events.send(id, request)
+  }
+
+  pageItems(pageId: string, items: Item[], last: boolean): void {
+    const page = this.pages.get(pageId)
+    if (!page) return
+    page.load(items)
+    if (!last) return
+    page.loaded = true
+    for (const logged of this.#held.get(pageId) ?? []) this.#applyToPage(page, logged.step as ItemStep)
+    this.#held.delete(pageId)
+    for (const { request } of this.unconfirmed) this.#showOwn(request)
+    this.#events.changed()
+  }
+
+  frame(frame: Frame): void {
+    if (!frame.steps?.length) return
+    for (const logged of frame.steps) {
+      if (logged.seq <= this.seq) continue
+      if (logged.seq !== this.seq + 1) return this.#events.gap()
+      this.#land(logged)
+    }
+    this.#events.changed()
+  }
+
+  answered(id: string): void {
+    this.#drop(id)
+    this.#events.changed()
+  }
+
+  /** A refused step: new work is set aside, all else goes back to how it was. */
+  refused(id: string, reason: string, sentence: string): Request | undefined {
+    const request = this.#drop(id)
+    if (request?.step === 'add_items' && reason !== 'id_taken') {
+      this.setAside = [...this.setAside, { id, request, sentence }]
+    }
+    this.#events.changed()
+    return request
+  }
+
+  /** Try to put what was set aside on the board again. */
+  retrySetAside(): void {
+    const waiting = this.setAside
+    this.setAside = []
+    for (const { request } of waiting) this.do(request)
+  }
+
+  throwSetAside(): void {
+    this.setAside = []
+    this.#events.changed()
+  }
+
+  /** Whether every page has all its items: then only what was missed need be sent again. */
+  get whole(): boolean {
+    return this.order.every((id) => this.pages.get(id)?.loaded)
+  }
+
+  inOrder(): Page[] {
+    return this.order.flatMap((id) => this.pages.get(id) ?? [])
+  }
+
+  #drop(id: string): Request | undefined {
+    const at = this.unconfirmed.findIndex((waiting) => waiting.id === id)
+    if (at < 0) return undefined
+    const [{ request }] = this.unconfirmed.splice(at, 1) as [Unconfirmed]
+    this.#showOwn(request)
+    return request
+  }
+
+  #land(logged: Logged): void {
+    const at = this.unconfirmed.findIndex((waiting) => waiting.id === logged.id)
+    const own = at >= 0 ? this.unconfirmed.splice(at, 1)[0] : undefined
+    this.seq = logged.seq
+    this.#apply(logged)
+    // Ours may have landed otherwise than it was shown: an item gone meanwhile, text laid out.
+    if (own) this.#showOwn(own.request)
+    this.#events.landed(logged)
+  }
+
+  #apply(logged: Logged): void {
+    const step = logged.step
+    switch (step.step) {
+      case 'add_page':
+        this.#addPage(step.head, step.index, step.items)
+        break
+      case 'remove_page':
+        this.pages.delete(step.page)
+        this.order = this.order.filter((id) => id !== step.page)
+        break
+      case 'change_page': {
+        const page = this.pages.get(step.head.id)
+        if (page) page.head = step.head
+        break
+      }
+      default: {
+        const page = this.pages.get(step.page)
+        if (page?.loaded) this.#applyToPage(page, step)
+        else if (page) this.#held.set(step.page, [...(this.#held.get(step.page) ?? []), logged])
+      }
+    }
+  }
+
+  #applyToPage(page: Page, step: ItemStep): void {
+    page.apply(step, this.#waiting(page.head.id))
+  }
+
+  #addPage(head: PageHead, index: number, items: Item[]): void {
+    const page = new Page(head)
+    page.load(items)
+    page.loaded = true
+    this.pages.set(head.id, page)
+    this.order = [...this.order.slice(0, index), head.id, ...this.order.slice(index)]
+  }
+
+  #showOwn(request: Request): void {
+    if (!isItemStep(request)) return
+    this.pages.get(request.page)?.show(idsOf(request), this.#waiting(request.page))
+  }
+
+  #waiting(pageId: string): ItemStep[] {
+    return this.unconfirmed.flatMap(({ request }) =>
+      isItemStep(request) && request.page === pageId ? [request] : [],
+    )
+  }
+}
+
+function isItemStep(step: Request | Step): step is ItemStep {
+  return ['add_items', 'remove_items', 'move_items', 'replace_items'].includes(step.step)
+}

@@ -1,0 +1,252 @@
+/**
+ * The board on the screen: the page from tiles on one canvas, what is wet or chosen on another over it.
+ * Pictures are drawn only when something has changed, at most once a frame.
+ */
+import type { Session, SurfaceEvents } from '../lesson/session.svelte'
+import type { InkItem, Item, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
+import { unpackSamples } from '../ink/samples'
+import { itemBox, union } from './box'
+import { Gestures } from './gestures'
+import { Overlay, TRAIL_MS, type Trail } from './overlay'
+import type { Page } from './page'
+import { TileLayer } from './tiles'
+import { View } from './view.svelte'
+import type { OthersStroke } from './wet'
+
+/** A zoom has ended when nothing has changed for this long: then tiles are drawn sharp. */
+const SETTLE_MS = 140
+/** Ink of others that has gone silent for this long will not become a stroke any more. */
+const WET_SILENCE_MS = 12_000
+const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
+
+export class Surface implements SurfaceEvents {
+  readonly session: Session
+  readonly view = new View()
+  readonly gestures: Gestures
+  #base: HTMLCanvasElement
+  #over: HTMLCanvasElement
+  #tiles: TileLayer | null = null
+  #page: Page | undefined
+  #places = new Map<string, { scale: number; left: number; top: number; whole: boolean }>()
+  #others = new Map<string, OthersStroke>()
+  #trails = new Map<string, Trail>()
+  #dirtyBase = true
+  #dirtyOver = true
+  #frame = 0
+  #zoomedAt = 0
+  #drawnScale = 0
+  #resize: ResizeObserver
+
+  constructor(session: Session, base: HTMLCanvasElement, over: HTMLCanvasElement) {
+    this.session = session
+    this.#base = base
+    this.#over = over
+    this.gestures = new Gestures(this, over)
+    session.surface = this
+    this.#resize = new ResizeObserver(() => this.#measure())
+    this.#resize.observe(base)
+    void document.fonts.ready.then(() => {
+      this.#tiles?.redrawAll()
+      this.redraw()
+    })
+    this.#measure()
+  }
+
+  destroy(): void {
+    this.#resize.disconnect()
+    this.gestures.destroy()
+    this.#tiles?.detach()
+    cancelAnimationFrame(this.#frame)
+    if (this.session.surface === this) this.session.surface = null
+  }
+
+  // What the session tells
+
+  wet(all: WetInk[]): void {
+    for (const { connection, wet } of all) {
+      if (connection === this.session.welcome?.connection) continue
+      if (wet.over) {
+        this.#others.delete(wet.id)
+        continue
+      }
+      let stroke = this.#others.get(wet.id)
+      if (!stroke) {
+        const nib = { nib: wet.nib as InkItem['nib'], colour: wet.colour, width: wet.width }
+        this.#others.set(wet.id, (stroke = { page: wet.page, nib, samples: [], heardAt: 0 }))
+      }
+      // A part that was missed leaves a straight piece, until the stroke itself comes.
+      stroke.samples.push(...unpackSamples(wet.samples))
+      stroke.heardAt = performance.now()
+    }
+    this.redrawOver()
+  }
+
+  pointing(all: Pointing[]): void {
+    for (const { seat, point } of all) {
+      if (seat !== this.session.me) this.trail(seat, point, this.#nameOf(seat))
+    }
+  }
+
+  landed(logged: Logged): void {
+    if (logged.step.step === 'add_items') for (const item of logged.step.items) this.#others.delete(item.id)
+    this.redrawOver()
+  }
+
+  changed(): void {
+    const page = this.session.page
+    if (page !== this.#page) this.#turnTo(page)
+    else if (this.view.whole && page?.loaded && !this.#fitted) this.fitPage()
+    this.redrawOver()
+  }
+
+  // Views
+
+  fitPage(): void {
+    const page = this.#page
+    if (!page) return
+    const paper = page.head.paper
+    if (paper.kind === 'sheet') {
+      this.view.fit({ minX: 0, minY: 0, maxX: paper.width, maxY: paper.height }, 2)
+    } else {
+      // An endless page begins as a screenful at its true size; work beyond it is brought into view.
+      const work = union([...page.entries.values(), EMPTY_PAGE])!
+      this.view.fit(work)
+    }
+    this.#fitted = page.loaded
+    this.redraw()
+  }
+  #fitted = false
+
+  zoom(factor: number, x?: number, y?: number): void {
+    this.view.zoom(factor, x, y)
+    this.#zoomedAt = performance.now()
+    this.redraw()
+  }
+
+  pan(dx: number, dy: number): void {
+    this.view.pan(dx, dy)
+    this.redraw()
+  }
+
+  /** A pointer's place, and that it fades; our own have no name. */
+  trail(seat: string, point: PointMessage, name = ''): void {
+    const trail = this.#trails.get(seat) ?? { name, page: point.page, points: [], on: true }
+    trail.on = point.on
+    if (point.on) {
+      trail.page = point.page
+      trail.points.push({ x: point.x, y: point.y, at: performance.now() })
+    }
+    this.#trails.set(seat, trail)
+    this.redrawOver()
+  }
+
+  redraw(): void {
+    this.#dirtyBase = true
+    this.redrawOver()
+  }
+
+  redrawOver(): void {
+    this.#dirtyOver = true
+    if (!this.#frame) this.#frame = requestAnimationFrame((now) => this.#draw(now))
+  }
+
+  // Drawing
+
+  #measure(): void {
+    const ratio = devicePixelRatio || 1
+    const { clientWidth, clientHeight } = this.#base
+    this.view.width = clientWidth
+    this.view.height = clientHeight
+    for (const canvas of [this.#base, this.#over]) {
+      canvas.width = Math.max(1, Math.round(clientWidth * ratio))
+      canvas.height = Math.max(1, Math.round(clientHeight * ratio))
+    }
+    if (this.view.whole) this.fitPage()
+    this.redraw()
+  }
+
+  #turnTo(page: Page | undefined): void {
+    if (this.#page) {
+      const { scale, left, top, whole } = this.view
+      this.#places.set(this.#page.head.id, { scale, left, top, whole })
+    }
+    this.#tiles?.detach()
+    this.#page = page
+    this.#tiles = page ? new TileLayer(page) : null
+    if (this.#tiles) this.#tiles.onchange = () => this.redraw()
+    const place = page && this.#places.get(page.head.id)
+    if (place && !place.whole) {
+      Object.assign(this.view, place)
+    } else {
+      this.view.whole = true
+      this.#fitted = false
+      this.fitPage()
+    }
+    this.redraw()
+  }
+
+  #draw(now: number): void {
+    this.#frame = 0
+    if (this.#dirtyBase) this.#drawBase(now)
+    if (this.#dirtyOver) this.#drawOver(now)
+  }
+
+  #drawBase(now: number): void {
+    this.#dirtyBase = false
+    const context = this.#base.getContext('2d', { alpha: false })!
+    const ratio = this.#base.width / Math.max(1, this.view.width)
+    const scale = this.view.scale * ratio
+    const settled = now - this.#zoomedAt > SETTLE_MS || this.#drawnScale === 0
+    if (!this.#tiles) {
+      context.fillStyle = '#fffefa'
+      context.fillRect(0, 0, this.#base.width, this.#base.height)
+      return
+    }
+    const complete = this.#tiles.draw(context, this.view.box(), scale, settled)
+    this.#drawnScale = scale
+    if (!complete) this.redraw()
+  }
+
+  #drawOver(now: number): void {
+    this.#dirtyOver = false
+    const context = this.#over.getContext('2d')!
+    const ratio = this.#over.width / Math.max(1, this.view.width)
+    const { scale, left, top } = this.view
+    context.setTransform(1, 0, 0, 1, 0, 0)
+    context.clearRect(0, 0, this.#over.width, this.#over.height)
+    context.setTransform(scale * ratio, 0, 0, scale * ratio, left * ratio, top * ratio)
+    const page = this.#page
+    if (!page) return
+    const overlay = new Overlay(context, scale)
+    this.#drawSetAside(overlay, page.head.id)
+    for (const [id, stroke] of this.#others) {
+      if (now - stroke.heardAt > WET_SILENCE_MS) this.#others.delete(id)
+      else if (stroke.page === page.head.id) overlay.wet(stroke.samples, stroke.nib)
+    }
+    this.gestures.draw(overlay, page)
+    this.#drawTrails(overlay, now, page.head.id)
+    if (this.#others.size) setTimeout(() => this.redrawOver(), 1_000)
+  }
+
+  #drawSetAside(overlay: Overlay, pageId: string): void {
+    const items: Item[] = this.session.replica.setAside.flatMap(({ request }) =>
+      request.step === 'add_items' && request.page === pageId ? request.items : [],
+    )
+    if (items.length) overlay.setAside(items, items.map(itemBox))
+  }
+
+  #drawTrails(overlay: Overlay, now: number, pageId: string): void {
+    for (const [seat, trail] of this.#trails) {
+      trail.points = trail.points.filter(
+        (point, i) => now - point.at < TRAIL_MS || (trail.on && i === trail.points.length - 1),
+      )
+      if (!trail.points.length) this.#trails.delete(seat)
+      else if (trail.page === pageId) overlay.trail(trail, now)
+      if (trail.points.some((point) => now - point.at < TRAIL_MS)) this.redrawOver()
+    }
+  }
+
+  #nameOf(seat: string): string {
+    return this.session.people.find((person) => person.seat === seat)?.name ?? ''
+  }
+}

@@ -1,0 +1,59 @@
+/** Where a person looks: the page, its place on the screen, and how large. Everyone has an own view. */
+import type { Box } from './box'
+
+export const MIN_SCALE = 0.05
+export const MAX_SCALE = 16
+const FIT_MARGIN_PX = 48
+
+export class View {
+  /** Screen px (CSS) for each board unit. */
+  scale = $state.raw(1)
+  /** Screen position of the page's origin. */
+  left = $state.raw(0)
+  top = $state.raw(0)
+  width = $state.raw(800)
+  height = $state.raw(600)
+  /** Whether the view still is the whole page, and should stay so when the window changes. */
+  whole = $state.raw(true)
+
+  toPage(x: number, y: number): [number, number] {
+    return [(x - this.left) / this.scale, (y - this.top) / this.scale]
+  }
+
+  /** The part of the page that is seen. */
+  box(): Box {
+    const [minX, minY] = this.toPage(0, 0)
+    const [maxX, maxY] = this.toPage(this.width, this.height)
+    return { minX, minY, maxX, maxY }
+  }
+
+  pan(dx: number, dy: number): void {
+    this.left += dx
+    this.top += dy
+    this.whole = false
+  }
+
+  /** Zoom about a point of the screen, which stays where it is. */
+  zoom(factor: number, x = this.width / 2, y = this.height / 2): void {
+    const scale = Math.min(MAX_SCALE, Math.max(MIN_SCALE, this.scale * factor))
+    const ratio = scale / this.scale
+    this.left = x - (x - this.left) * ratio
+    this.top = y - (y - this.top) * ratio
+    this.scale = scale
+    this.whole = false
+  }
+
+  fit(box: Box, largest = 1): void {
+    const width = Math.max(box.maxX - box.minX, 1)
+    const height = Math.max(box.maxY - box.minY, 1)
+    const scale = Math.min(
+      (this.width - 2 * FIT_MARGIN_PX) / width,
+      (this.height - 2 * FIT_MARGIN_PX) / height,
+      largest,
+    )
+    this.scale = Math.max(MIN_SCALE, scale)
+    this.left = (this.width - (box.minX + box.maxX) * this.scale) / 2
+    this.top = (this.height - (box.minY + box.maxY) * this.scale) / 2
+    this.whole = true
+  }
+}

@@ -1,0 +1,34 @@
+/** The samples of a stroke as numbers and as bytes; twin of sunroom/core/ink/samples.py. */
+
+/** Four numbers a sample, one after the other: x, y (board units), pressure 0–1, time in ms. */
+export type Samples = Float32Array
+
+export const SAMPLE_BYTES = 11
+export const MAX_SAMPLES = 20_000
+const LITTLE = true
+
+export function packSamples(samples: ArrayLike<number>): Uint8Array {
+  const count = samples.length / 4
+  const bytes = new Uint8Array(count * SAMPLE_BYTES)
+  const view = new DataView(bytes.buffer)
+  for (let i = 0; i < count; i++) {
+    view.setFloat32(8 * i, samples[4 * i]!, LITTLE)
+    view.setFloat32(8 * i + 4, samples[4 * i + 1]!, LITTLE)
+    view.setUint8(8 * count + i, Math.round(Math.min(1, Math.max(0, samples[4 * i + 2]!)) * 255))
+    view.setUint16(9 * count + 2 * i, Math.min(65_535, Math.round(samples[4 * i + 3]!)), LITTLE)
+  }
+  return bytes
+}
+
+export function unpackSamples(bytes: Uint8Array): Samples {
+  const count = Math.floor(bytes.length / SAMPLE_BYTES)
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length)
+  const samples = new Float32Array(count * 4)
+  for (let i = 0; i < count; i++) {
+    samples[4 * i] = view.getFloat32(8 * i, LITTLE)
+    samples[4 * i + 1] = view.getFloat32(8 * i + 4, LITTLE)
+    samples[4 * i + 2] = view.getUint8(8 * count + i) / 255
+    samples[4 * i + 3] = view.getUint16(9 * count + 2 * i, LITTLE)
+  }
+  return samples
+}

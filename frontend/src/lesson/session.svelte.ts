@@ -1,0 +1,330 @@
+/** One person in one lesson: the line, the board's replica, the lesson's state, and what is chosen. */
+import type { Box } from '../board/box'
+import { Replica } from '../board/replica'
+import type { Page } from '../board/page'
+import { newId } from '../wire/codec'
+import type {
+  Command,
+  Frame,
+  Goodbye,
+  Lesson,
+  Logged,
+  PageHead,
+  Person,
+  Pointing,
+  Readings,
+  Request,
+  Standing,
+  ToBrowser,
+  Welcome,
+  WetInk,
+} from '../wire/generated'
+import { Line, type LineState } from '../wire/socket'
+import { keepUnsent, takeUnsent } from '../wire/unsent'
+import { Tools } from './tools.svelte'
+
+export type Door = 'tutor' | 'student' | 'onlooker'
+
+const NOTICE_MS = 5_000
+const KEEP_UNSENT_MS = 2_000
+
+/** What the board's surface wants to hear of. */
+export interface SurfaceEvents {
+  wet(wet: WetInk[]): void
+  pointing(pointing: Pointing[]): void
+  landed(logged: Logged): void
+  changed(): void
+}
+
+export class Session {
+  readonly door: Door
+  readonly tools = new Tools()
+  readonly replica: Replica
+
+  welcome = $state.raw<Welcome | null>(null)
+  line = $state.raw<LineState>('joining')
+  goodbye = $state.raw<Goodbye | null>(null)
+  lesson = $state.raw<Lesson | null>(null)
+  people = $state.raw<Person[]>([])
+  standing = $state.raw<Standing | null>(null)
+  /** Difference of the server's clock to ours. */
+  clockSkewMs = $state.raw(0)
+  keptMs = $state.raw(0)
+  trouble = $state.raw('')
+  waiting = $state.raw(0)
+  setAside = $state.raw<{ count: number; sentence: string }>({ count: 0, sentence: '' })
+  heads = $state.raw<PageHead[]>([])
+  pageId = $state.raw('')
+  undos = $state.raw(0)
+  redos = $state.raw(0)
+  selection = $state.raw<ReadonlySet<string>>(new Set())
+  readings = $state.raw<Readings | null>(null)
+  reading = $state.raw(false)
+  notice = $state.raw('')
+  /** Counts changes of the board, for what is drawn from it outside the surface. */
+  version = $state.raw(0)
+
+  surface: SurfaceEvents | null = null
+  #path: string
+  /** A page of our own adding, to be turned to once it is there. */
+  #turnAfter = ''
+  #board: string
+  #line: Line | null = null
+  #ref = 0
+  #noticeTimer: ReturnType<typeof setTimeout> | undefined
+  #keepTimer: ReturnType<typeof setInterval> | undefined
+
+  constructor(door: Door, link: string, board: string) {
+    this.door = door
+    this.#path = `/live/${door}/${link}`
+    this.#board = board
+    this.replica = new Replica({
+      changed: () => this.#boardChanged(),
+      landed: (logged) => this.#landed(logged),
+      send: (id, request) => this.#line?.send({ type: 'do', id, request }),
+      gap: () => this.#reopen(),
+    })
+    this.#open()
+    this.#keepTimer = setInterval(() => this.#keepUnsent(), KEEP_UNSENT_MS)
+    addEventListener('pagehide', this.#keepUnsent)
+  }
+
+  get me(): string {
+    return this.welcome?.seat ?? ''
+  }
+
+  get tutorSide(): boolean {
+    return this.welcome?.role === 'tutor' || this.welcome?.role === 'helper'
+  }
+
+  get page(): Page | undefined {
+    return this.replica.pages.get(this.pageId)
+  }
+
+  may(action: Standing['allowed'][number], onOthers = false): boolean {
+    return (onOthers ? this.standing?.on_others : this.standing?.allowed)?.includes(action) ?? false
+  }
+
+  nowMs(): number {
+    return Date.now() + this.clockSkewMs
+  }
+
+  close(): void {
+    this.#keepUnsent()
+    removeEventListener('pagehide', this.#keepUnsent)
+    clearInterval(this.#keepTimer)
+    this.#line?.close()
+  }
+
+  // Steps and commands
+
+  do(request: Request): void {
+    this.replica.do(request)
+  }
+
+  undo(): void {
+    if (this.undos > 0) this.do({ step: 'undo' })
+  }
+
+  redo(): void {
+    if (this.redos > 0) this.do({ step: 'redo' })
+  }
+
+  tell(command: Command): void {
+    if (!this.#line?.send({ type: 'tell', id: newId(), command })) {
+      this.say('There is no line to the server just now. Try again when it is back.')
+    }
+  }
+
+  send(message: Parameters<Line['send']>[0]): void {
+    this.#line?.send(message)
+  }
+
+  turnTo(pageId: string): void {
+    if (pageId === this.pageId || !this.replica.pages.has(pageId)) return
+    this.pageId = pageId
+    this.select([])
+    this.send({ type: 'look', page: pageId })
+    this.surface?.changed()
+  }
+
+  /** The page ``step`` places further, if there is one. */
+  turnBy(step: number): void {
+    const at = this.heads.findIndex((head) => head.id === this.pageId)
+    const next = this.heads[at + step]
+    if (next) this.turnTo(next.id)
+  }
+
+  select(ids: Iterable<string>): void {
+    this.selection = new Set(ids)
+    this.readings = null
+    this.reading = false
+    this.surface?.changed()
+    this.askForReadings()
+  }
+
+  /** Ask what the selected ink could be; an answer to an older question is passed over. */
+  askForReadings(): void {
+    const page = this.page
+    const ids = [...this.selection].filter((id) => {
+      const item = page?.entries.get(id)?.item
+      return item?.kind === 'ink' && item.nib === 'pen'
+    })
+    if (!page || !ids.length || !this.may('convert')) return
+    this.reading = true
+    this.send({ type: 'read', ref: ++this.#ref, page: page.head.id, ids })
+  }
+
+  /** A sentence for a while on the sill. */
+  say(sentence: string): void {
+    this.notice = sentence
+    clearTimeout(this.#noticeTimer)
+    this.#noticeTimer = setTimeout(() => (this.notice = ''), NOTICE_MS)
+  }
+
+  retrySetAside(): void {
+    this.replica.retrySetAside()
+  }
+
+  throwSetAside(): void {
+    this.replica.throwSetAside()
+  }
+
+  /** The box around all items of the page; null for an empty one. */
+  contents(): Box[] {
+    return [...(this.page?.entries.values() ?? [])]
+  }
+
+  // The line
+
+  #open(): void {
+    this.#line = new Line(this.#path, {
+      opened: () =>
+        this.#line?.send({
+          type: 'join',
+          board: this.#board,
+          have_seq: this.replica.whole ? this.replica.seq : -1,
+          page: this.pageId,
+        }),
+      message: (message) => this.#hear(message),
+      state: (state) => {
+        this.line = state
+        if (state === 'lost') this.reading = false
+      },
+    })
+  }
+
+  #reopen(): void {
+    this.#line?.close()
+    this.#open()
+  }
+
+  #hear(message: ToBrowser): void {
+    switch (message.type) {
+      case 'welcome':
+        return this.#welcomed(message)
+      case 'page_items':
+        this.replica.pageItems(message.page, message.items, message.last)
+        return
+      case 'frame':
+        return this.#frame(message)
+      case 'answered':
+        return this.replica.answered(message.id)
+      case 'refused':
+        return this.#refused(message.id, message.reason, message.sentence)
+      case 'you':
+        this.standing = message.standing
+        return
+      case 'readings':
+        if (message.ref === this.#ref) {
+          this.readings = message
+          this.reading = false
+        }
+        return
+      case 'goodbye':
+        this.goodbye = message
+        if (!message.again) this.#line?.close()
+        return
+    }
+  }
+
+  #welcomed(welcome: Welcome): void {
+    const first = this.welcome === null
+    this.goodbye = null
+    this.welcome = welcome
+    this.#board = welcome.board.id
+    this.lesson = welcome.lesson
+    this.people = welcome.people
+    this.clockSkewMs = welcome.now_ms - Date.now()
+    this.keptMs = welcome.kept_ms
+    this.undos = welcome.undos
+    this.redos = welcome.redos
+    if (first) {
+      const kept = takeUnsent(welcome.board.id, welcome.seat)
+      this.replica.unconfirmed = [...kept, ...this.replica.unconfirmed]
+    }
+    this.line = 'open'
+    this.replica.welcome(welcome)
+    if (!this.replica.pages.has(this.pageId)) this.pageId = this.replica.order[0] ?? ''
+    this.send({ type: 'look', page: this.pageId })
+    this.replica.resend()
+    document.title = `${welcome.room} · Sun Room`
+    this.surface?.changed()
+  }
+
+  #frame(frame: Frame): void {
+    if (frame.lesson) this.lesson = frame.lesson
+    if (frame.people) this.people = frame.people
+    if (frame.trouble !== undefined && frame.trouble !== null) this.trouble = frame.trouble
+    if (frame.kept_ms) this.keptMs = frame.kept_ms
+    this.replica.frame(frame)
+    if (frame.wet) this.surface?.wet(frame.wet)
+    if (frame.pointing) this.surface?.pointing(frame.pointing)
+  }
+
+  #refused(id: string, reason: string, sentence: string): void {
+    const request = this.replica.refused(id, reason, sentence)
+    // What somebody else has erased meanwhile is no news to the one who erases it too.
+    if (!(request?.step === 'remove_items' && reason === 'items_gone')) this.say(sentence)
+  }
+
+  #landed(logged: Logged): void {
+    this.surface?.landed(logged)
+    const step = logged.step
+    if (logged.by === this.me) {
+      if (logged.how === 'do') [this.undos, this.redos] = [this.undos + 1, 0]
+      else if (logged.how === 'undo') [this.undos, this.redos] = [this.undos - 1, this.redos + 1]
+      else [this.undos, this.redos] = [this.undos + 1, this.redos - 1]
+      if (step.step === 'add_page' && logged.how === 'do') this.#turnAfter = step.head.id
+      // What a conversion made, or brought back, is chosen next.
+      if (step.step === 'replace_items' && step.page === this.pageId) {
+        const ids = step.items.map((item) => item.id)
+        queueMicrotask(() => this.select(ids))
+      }
+    }
+  }
+
+  #boardChanged(): void {
+    this.heads = this.replica.inOrder().map((page) => page.head)
+    this.waiting = this.replica.unconfirmed.length
+    const aside = this.replica.setAside
+    this.setAside = { count: aside.length, sentence: aside.at(-1)?.sentence ?? '' }
+    if (this.#turnAfter) {
+      const page = this.#turnAfter
+      this.#turnAfter = ''
+      this.turnTo(page)
+    }
+    if (this.pageId && !this.replica.pages.has(this.pageId) && this.replica.order.length) {
+      this.turnTo(this.replica.order[0]!)
+      this.say('That page was taken off the board.')
+    }
+    const there = [...this.selection].filter((id) => this.page?.entries.has(id))
+    if (there.length < this.selection.size) this.select(there)
+    this.version++
+    this.surface?.changed()
+  }
+
+  #keepUnsent = (): void => {
+    if (this.welcome) keepUnsent(this.welcome.board.id, this.me, this.replica.unconfirmed)
+  }
+}

@@ -1,0 +1,5 @@
+from django.apps import AppConfig
+
+
+class BoardsConfig(AppConfig):
+    name = "sunroom.boards"

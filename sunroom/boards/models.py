@@ -1,0 +1,53 @@
+"""Boards as they are kept: the log of steps is the truth, snapshots of pages make opening fast."""
+
+from __future__ import annotations
+
+from django.db import models
+
+from sunroom.rooms.models import Room
+
+
+class Board(models.Model):
+    """A board of a room. ``order`` and ``snapshot_seq`` say which pages the snapshots show, and when."""
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="boards")
+    uid = models.CharField(max_length=20, unique=True)
+    title = models.CharField(max_length=80)
+    created_at = models.DateTimeField(auto_now_add=True)
+    changed_at = models.DateTimeField(auto_now=True)
+    seq = models.PositiveBigIntegerField(default=0)
+    page_count = models.PositiveIntegerField(default=0)
+    snapshot_seq = models.PositiveBigIntegerField(default=0)
+    order = models.JSONField(default=list)
+
+
+class LoggedStep(models.Model):
+    """One answered step; ``body`` and ``inverse`` are MessagePack as in boards.repository."""
+
+    board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="log")
+    seq = models.PositiveBigIntegerField()
+    step_id = models.CharField(max_length=32)
+    seat = models.CharField(max_length=20)
+    at_ms = models.PositiveBigIntegerField()
+    how = models.CharField(max_length=4)
+    of_seq = models.PositiveBigIntegerField(default=0)
+    body = models.BinaryField()
+    inverse = models.BinaryField()
+
+    class Meta:
+        constraints = (
+            models.UniqueConstraint(fields=("board", "seq"), name="one_step_a_number"),
+            models.UniqueConstraint(fields=("board", "step_id"), name="no_step_twice"),
+        )
+
+
+class PageSnapshot(models.Model):
+    """A page as it was after the board's ``snapshot_seq``."""
+
+    board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="snapshots")
+    page_id = models.CharField(max_length=32)
+    head = models.BinaryField()
+    items = models.BinaryField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("board", "page_id"), name="one_snapshot_a_page"),)

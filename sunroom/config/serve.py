@@ -1,0 +1,62 @@
+"""Start the server: `python -m sunroom.config.serve --port 8000`."""
+
+from __future__ import annotations
+
+import argparse
+import errno
+import os
+import socket
+import sys
+
+
+def main() -> int:
+    """Serve until interrupted; 2 with a sentence when the port cannot be had."""
+    parser = argparse.ArgumentParser(prog="run serve")
+    parser.add_argument("--host", default="127.0.0.1")
+    parser.add_argument("--port", type=int, default=8000)
+    options = parser.parse_args()
+    problem = port_problem(options.host, options.port)
+    if problem:
+        print(problem, file=sys.stderr)
+        return 2
+    os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
+
+    import uvicorn
+
+    from sunroom.live import workers
+
+    workers.start()
+    try:
+        uvicorn.run(
+            "sunroom.config.asgi:application",
+            host=options.host,
+            port=options.port,
+            ws="websockets-sansio",
+            ws_per_message_deflate=False,  # strokes are dense already, and a class shares two cores
+            lifespan="off",
+            log_level="warning",
+            timeout_graceful_shutdown=3,
+        )
+    finally:
+        workers.stop()
+    return 0
+
+
+def port_problem(host: str, port: int) -> str:
+    """Why the port cannot be listened on, as a sentence; "" when it can."""
+    family = socket.AF_INET6 if ":" in host else socket.AF_INET
+    with socket.socket(family) as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind((host, port))
+        except OSError as error:
+            if error.errno == errno.EADDRINUSE:
+                return f"Port {port} is taken. Choose another one with --port {port + 1}."
+            return f"Port {port} on {host} cannot be used: {error.strerror}."
+        except OverflowError:
+            return f"{port} is not a port. Choose one between 1 and 65535."
+    return ""
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,127 @@
+"""Django settings, for the demo and for production alike; what differs comes from the environment.
+
+SUNROOM_DATA   folder of the database and the secret key (default: var/)
+SUNROOM_HOSTS  comma-separated host names that may be used to reach the server
+SUNROOM_DEMO   "1": the demo's sign-in address exists
+SUNROOM_HTTPS  "1": cookies only over https, and browsers are told to stay there
+"""
+
+from __future__ import annotations
+
+import os
+import secrets
+from pathlib import Path
+
+from sunroom.resources import BUILT_FRONTEND, ROOT
+
+DATA_DIR = Path(os.environ.get("SUNROOM_DATA", ROOT / "var"))
+DATA_DIR.mkdir(parents=True, exist_ok=True)
+
+
+def _secret_key() -> str:
+    """The key of this installation, made at the first start and readable by its owner only."""
+    file = DATA_DIR / "secret_key"
+    try:
+        with os.fdopen(os.open(file, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o600), "w") as out:
+            out.write(secrets.token_urlsafe(50))
+    except FileExistsError:
+        pass
+    return file.read_text()
+
+
+DEBUG = False
+DEMO = os.environ.get("SUNROOM_DEMO") == "1"
+HTTPS = os.environ.get("SUNROOM_HTTPS") == "1"
+SECRET_KEY = _secret_key()
+ALLOWED_HOSTS = os.environ.get("SUNROOM_HOSTS", "localhost,127.0.0.1,[::1]").split(",")
+
+INSTALLED_APPS = [
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.sessions",
+    "django.contrib.staticfiles",
+    "sunroom.rooms",
+    "sunroom.boards",
+    "sunroom.lessons",
+]
+
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "sunroom.config.headers.ContentSecurityPolicy",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+]
+
+ROOT_URLCONF = "sunroom.config.urls"
+ASGI_APPLICATION = "sunroom.config.asgi.application"
+
+TEMPLATES = [
+    {
+        "BACKEND": "django.template.backends.django.DjangoTemplates",
+        "DIRS": [ROOT / "sunroom" / "config" / "templates"],
+        "OPTIONS": {"context_processors": ["django.template.context_processors.request"]},
+    }
+]
+
+DATABASES = {
+    "default": {
+        "ENGINE": "django.db.backends.sqlite3",
+        "NAME": DATA_DIR / "sunroom.sqlite3",
+        "OPTIONS": {
+            # WAL lets everybody read while one room writes. FULL: a commit is on the disk before it
+            # is answered, also when the power goes; group commit makes that cheap.
+            "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;",
+            "transaction_mode": "IMMEDIATE",
+            "timeout": 20,
+        },
+        # In memory the live server's threads would lock each other out.
+        "TEST": {"NAME": DATA_DIR / "test.sqlite3"},
+    }
+}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+
+CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"}}
+
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": "django.contrib.auth.password_validation.UserAttributeSimilarityValidator"},
+    {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator"},
+    {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+]
+
+# A student without an account is known by this cookie alone: their seat lasts for a school year.
+SESSION_COOKIE_AGE = 400 * 24 * 3600
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = HTTPS
+SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
+SECURE_CONTENT_TYPE_NOSNIFF = True
+SECURE_REFERRER_POLICY = "same-origin"
+SECURE_HSTS_SECONDS = 3600 * 24 * 30 if HTTPS else 0
+SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https") if HTTPS else None
+X_FRAME_OPTIONS = "DENY"
+DATA_UPLOAD_MAX_MEMORY_SIZE = 1_000_000
+
+LANGUAGE_CODE = "en-gb"
+USE_TZ = True
+TIME_ZONE = "UTC"
+
+STATIC_URL = "/static/"
+STATICFILES_DIRS = [BUILT_FRONTEND] if BUILT_FRONTEND.is_dir() else []
+STATIC_ROOT = DATA_DIR / "static"
+WHITENOISE_USE_FINDERS = True
+# Vite puts a hash of the contents into these names; fonts keep theirs, for the core reads them too.
+WHITENOISE_IMMUTABLE_FILE_TEST = r"^/static/assets/"
+SILENCED_SYSTEM_CHECKS = ["security.W004", "security.W008"]
+
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "formatters": {"plain": {"format": "{asctime} {levelname} {name}: {message}", "style": "{"}},
+    "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "plain"}},
+    "loggers": {
+        "sunroom": {"handlers": ["console"], "level": "INFO"},
+        "django": {"handlers": ["console"], "level": "WARNING"},
+    },
+}

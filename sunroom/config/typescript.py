@@ -1,0 +1,139 @@
+"""Make frontend/src/wire/generated.ts from the wire's structs: `./run types`.
+
+With --check nothing is written; the exit code says whether the file is fresh.
+"""
+
+from __future__ import annotations
+
+import os
+import sys
+from typing import Any, get_args
+
+import msgspec.inspect as inspect
+from django import setup
+
+from sunroom.resources import ROOT
+
+os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
+setup()
+
+from sunroom.core.board import Item, Request, Step  # noqa: E402
+from sunroom.core.lesson import Command  # noqa: E402
+from sunroom.core.pens.kits import Right  # noqa: E402
+from sunroom.live import messages, views  # noqa: E402
+from sunroom.rooms import views as rooms  # noqa: E402
+
+OUT = ROOT / "frontend" / "src" / "wire" / "generated.ts"
+
+#: Unions that get a name of their own in TypeScript.
+UNIONS: dict[str, Any] = {
+    "Item": Item,
+    "Step": Step,
+    "Request": Request,
+    "Command": Command,
+    "FromBrowser": messages.FromBrowser,
+    "ToBrowser": messages.ToBrowser,
+}
+ALIASES: dict[str, Any] = {"Right": Right}
+ANSWERS = (
+    rooms.Me,
+    rooms.CreatedRoom,
+    rooms.DoorSign,
+    views.RoomHome,
+    views.BoardId,
+)
+
+
+def main() -> int:
+    text = generate()
+    if "--check" in sys.argv:
+        fresh = OUT.exists() and OUT.read_text() == text
+        print(
+            "The generated types are fresh." if fresh else "The generated types are stale: run ./run types."
+        )
+        return 0 if fresh else 1
+    OUT.parent.mkdir(parents=True, exist_ok=True)
+    OUT.write_text(text)
+    return 0
+
+
+def generate() -> str:
+    """The whole file."""
+    structs: dict[str, str] = {}
+    for kind in [*UNIONS.values(), *ANSWERS]:
+        _collect(inspect.type_info(kind), structs)
+    lines = ["// Made by ./run types from the wire's structs in Python. Do not edit.", ""]
+    for name, kind in ALIASES.items():
+        lines.append(f"export type {name} = {' | '.join(_literal(value) for value in get_args(kind))}")
+    for name, kind in UNIONS.items():
+        lines.append(f"export type {name} = {' | '.join(member.__name__ for member in get_args(kind))}")
+    return "\n".join([*lines, "", *(structs[name] for name in sorted(structs))])
+
+
+def _collect(kind: Any, structs: dict[str, str]) -> None:
+    match kind:
+        case inspect.StructType():
+            name = kind.cls.__name__
+            if name in structs:
+                return
+            structs[name] = ""
+            for field in kind.fields:
+                _collect(field.type, structs)
+            structs[name] = _struct(kind)
+        case inspect.UnionType():
+            for member in kind.types:
+                _collect(member, structs)
+        case inspect.VarTupleType() | inspect.ListType():
+            _collect(kind.item_type, structs)
+        case inspect.TupleType():
+            for member in kind.item_types:
+                _collect(member, structs)
+
+
+def _struct(kind: inspect.StructType) -> str:
+    name = kind.cls.__name__
+    if kind.array_like:
+        members = ", ".join(f"{field.name}: {_written(field.type)}" for field in kind.fields)
+        return f"export type {name} = [{members}]\n"
+    rows = [f"  {kind.tag_field}: {_literal(kind.tag)}"] if kind.tag_field else []
+    optional = "?" if kind.cls.__struct_config__.omit_defaults else ""
+    rows += [f"  {field.name}{optional}: {_written(field.type)}" for field in kind.fields]
+    return "\n".join([f"export interface {name} {{", *rows, "}", ""])
+
+
+def _written(kind: Any) -> str:
+    match kind:
+        case inspect.StructType():
+            return str(kind.cls.__name__)
+        case inspect.UnionType():
+            names = {member.cls for member in kind.types if isinstance(member, inspect.StructType)}
+            for name, union in UNIONS.items():
+                if names == set(get_args(union)):
+                    return name
+            return " | ".join(_written(member) for member in kind.types)
+        case inspect.VarTupleType() | inspect.ListType():
+            inner = _written(kind.item_type)
+            return f"({inner})[]" if " " in inner else f"{inner}[]"
+        case inspect.TupleType():
+            return f"[{', '.join(_written(member) for member in kind.item_types)}]"
+        case inspect.LiteralType():
+            return " | ".join(_literal(value) for value in kind.values)
+        case inspect.StrType():
+            return "string"
+        case inspect.IntType() | inspect.FloatType():
+            return "number"
+        case inspect.BoolType():
+            return "boolean"
+        case inspect.BytesType():
+            return "Uint8Array"
+        case inspect.NoneType():
+            return "null"
+    raise TypeError(f"There is no TypeScript for {kind}")
+
+
+def _literal(value: Any) -> str:
+    return f"'{value}'"
+
+
+if __name__ == "__main__":
+    sys.exit(main())

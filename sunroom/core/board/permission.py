@@ -1,0 +1,123 @@
+"""Which actions of the rule book a request is, and on whose things."""
+
+from __future__ import annotations
+
+from typing import assert_never
+
+from sunroom.core.board.items import InkItem, Item, TextItem
+from sunroom.core.board.pages import Board
+from sunroom.core.board.requests import (
+    AsWritten,
+    EditText,
+    Redo,
+    Request,
+    TrueUp,
+    Typeset,
+    Undo,
+)
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    ChangePage,
+    MoveItems,
+    RemoveItems,
+    RemovePage,
+    ReplaceItems,
+    Step,
+)
+from sunroom.core.pens.facts import Target
+from sunroom.core.pens.rules import Action
+
+
+def needs(
+    board: Board, request: Request, step: Step, begun_ms: int | None = None
+) -> list[tuple[Action, Target]]:
+    """What the rule book must allow before ``step``, made of ``request``, changes ``board``.
+
+    Parameters
+    ----------
+    begun_ms : int or None
+        For new ink: when the server saw all of it begin; see pens.facts.Target.
+
+    Returns
+    -------
+    list of (Action, Target)
+        Never empty; all of them must be allowed.
+    """
+    if isinstance(step, AddPage):
+        return [("add_page", Target(owners=_owners(step.items)))]
+    page_id = step.head.id if isinstance(step, ChangePage) else step.page
+    head = board.pages[page_id].head
+    actions = _actions(request, step)
+    if isinstance(step, ChangePage) and step.head.writers != head.writers:
+        actions.append("set_pens")
+    touched = _touched(board, request, step)
+    target = Target(
+        page=head.writers,
+        owners=_owners(touched),
+        locked=any(item.locked for item in touched),
+        begun_ms=begun_ms,
+    )
+    return [(action, target) for action in actions]
+
+
+def _actions(request: Request, step: Step) -> list[Action]:
+    match request:
+        case AddItems():
+            return sorted({_adding(item) for item in request.items})
+        case RemoveItems():
+            return ["remove"]
+        case MoveItems() | EditText():
+            return ["change"]
+        case Typeset() | TrueUp() | AsWritten():
+            return ["convert"]
+        case AddPage():
+            return ["add_page"]
+        case RemovePage():
+            return ["remove_page"]
+        case ChangePage():
+            return ["change_page"]
+        case Undo() | Redo():
+            return [_going_back(step)]
+        case _:
+            assert_never(request)
+
+
+def _adding(item: Item) -> Action:
+    if isinstance(item, InkItem):
+        return "add_ink"
+    return "add_text" if isinstance(item, TextItem) else "add_shape"
+
+
+def _going_back(step: Step) -> Action:
+    match step:
+        case AddItems() | MoveItems() | ReplaceItems():
+            return "change"
+        case RemoveItems():
+            return "remove"
+        case AddPage():
+            return "add_page"
+        case RemovePage():
+            return "remove_page"
+        case ChangePage():
+            return "change_page"
+        case _:
+            assert_never(step)
+
+
+def _touched(board: Board, request: Request, step: Step) -> tuple[Item, ...]:
+    """Items that the step takes from somebody or gives back to them."""
+    match step:
+        case AddItems():
+            return step.items if isinstance(request, Undo | Redo) else ()
+        case AddPage() | ChangePage():
+            return ()
+        case RemovePage():
+            return tuple(board.pages[step.page].items.values())
+        case _:
+            items = board.pages[step.page].items
+            return tuple(items[item_id] for item_id in step.ids if item_id in items)
+
+
+def _owners(items: tuple[Item, ...]) -> frozenset[str]:
+    return frozenset(item.by for item in items)

@@ -1,0 +1,36 @@
+"""The lesson of a room from and to the database."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime
+
+import msgspec
+
+from sunroom.core.lesson import Lesson
+from sunroom.core.pens import Facts
+from sunroom.lessons import models
+from sunroom.rooms.models import Room
+
+_encoder = msgspec.msgpack.Encoder()
+_decoder = msgspec.msgpack.Decoder(Lesson)
+
+
+def load(room: Room) -> Lesson:
+    """The room's newest lesson; before the first, one that has not been opened."""
+    row = models.Lesson.objects.filter(room=room).order_by("-id").first()
+    return _decoder.decode(row.state) if row else Lesson(Facts(open=False))
+
+
+def keep(room_id: int, lesson: Lesson) -> None:
+    """Write ``lesson``: over the row of the same opening, or as a new row."""
+    opened_at = _moment(lesson.opened_ms)
+    row = models.Lesson.objects.filter(room_id=room_id).order_by("-id").first()
+    if row is None or row.opened_at != opened_at:
+        row = models.Lesson(room_id=room_id, opened_at=opened_at)
+    row.state = _encoder.encode(lesson)
+    row.started_at, row.ended_at = _moment(lesson.started_ms), _moment(lesson.ended_ms)
+    row.save()
+
+
+def _moment(ms: int | None) -> datetime | None:
+    return None if ms is None else datetime.fromtimestamp(ms / 1000, UTC)

@@ -1,0 +1,206 @@
+"""The wire: every message between a browser and its room, as MessagePack of typed structs.
+
+The browser's types are made from these by `./run types`.
+"""
+
+from __future__ import annotations
+
+import msgspec
+
+from sunroom.boards.repository import Logged
+from sunroom.core.board import Item, PageHead, Request
+from sunroom.core.lesson import Command, Lesson
+from sunroom.core.pens import Standing
+from sunroom.core.pens.facts import Role
+from sunroom.core.reading import Reading
+from sunroom.core.shapes import Figure
+
+# From the browser
+
+
+class Join(msgspec.Struct, frozen=True, tag_field="type", tag="join"):
+    """The first message: which board ("" for the room's first), the last step seen of it (-1: none),
+    and the page whose items should come first."""
+
+    board: str = ""
+    have_seq: int = -1
+    page: str = ""
+
+
+class Do(msgspec.Struct, frozen=True, tag_field="type", tag="do"):
+    """A step to take, under an id of the browser's making by which it lands once."""
+
+    id: str
+    request: Request
+
+
+class Wet(msgspec.Struct, frozen=True, tag_field="type", tag="wet"):
+    """New samples of a stroke being drawn; passed on, never kept.
+
+    ``id`` is that of the item to come, ``begin`` the number of samples sent before; ``samples`` as
+    in core.ink.samples. ``over`` without samples: the stroke was given up.
+    """
+
+    id: str
+    page: str
+    nib: str
+    colour: str
+    width: float
+    begin: int
+    samples: bytes
+    over: bool = False
+
+
+class Point(msgspec.Struct, frozen=True, tag_field="type", tag="point"):
+    """Where the laser pointer is on a page; ``on`` False: it was put away."""
+
+    page: str
+    x: float
+    y: float
+    on: bool = True
+
+
+class Look(msgspec.Struct, frozen=True, tag_field="type", tag="look"):
+    """Which page this person is looking at."""
+
+    page: str
+
+
+class Tell(msgspec.Struct, frozen=True, tag_field="type", tag="tell"):
+    """A command to the lesson."""
+
+    id: str
+    command: Command
+
+
+class Read(msgspec.Struct, frozen=True, tag_field="type", tag="read"):
+    """What could these strokes be? ``ref`` comes back with the answer."""
+
+    ref: int
+    page: str
+    ids: tuple[str, ...]
+
+
+class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
+    """Is the line alive? ``at`` comes back."""
+
+    at: float
+
+
+FromBrowser = Join | Do | Wet | Point | Look | Tell | Read | Ping
+
+# To the browser
+
+
+class Person(msgspec.Struct, frozen=True):
+    """A seat of the room as the people column shows it."""
+
+    seat: str
+    name: str
+    role: Role
+    tabs: int
+    page: str = ""
+
+
+class BoardCard(msgspec.Struct, frozen=True):
+    id: str
+    title: str
+
+
+class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
+    """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since."""
+
+    seat: str
+    connection: str
+    role: Role
+    room: str
+    link: str
+    board: BoardCard
+    now_ms: int
+    lesson: Lesson
+    people: tuple[Person, ...]
+    seq: int
+    kept_ms: int
+    undos: int
+    redos: int
+    pages: tuple[PageHead, ...] | None
+    missed: tuple[Logged, ...] = ()
+
+
+class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
+    """A part of a page's items, lowest first; ``last`` with the final part."""
+
+    page: str
+    items: tuple[Item, ...]
+    last: bool
+
+
+class WetInk(msgspec.Struct, frozen=True):
+    """A wet message with who sent it."""
+
+    connection: str
+    seat: str
+    wet: Wet
+
+
+class Pointing(msgspec.Struct, frozen=True):
+    seat: str
+    point: Point
+
+
+class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_defaults=True):
+    """All that happened on a board in one tick."""
+
+    steps: tuple[Logged, ...] = ()
+    wet: tuple[WetInk, ...] = ()
+    pointing: tuple[Pointing, ...] = ()
+    lesson: Lesson | None = None
+    people: tuple[Person, ...] | None = None
+    kept_ms: int = 0
+    trouble: str | None = None
+
+
+class Answered(msgspec.Struct, frozen=True, tag_field="type", tag="answered"):
+    """A step that had landed before: it was sent again after a lost connection."""
+
+    id: str
+    seq: int
+
+
+class Refused(msgspec.Struct, frozen=True, tag_field="type", tag="refused"):
+    """A step or command that was not taken, and why; nothing was changed."""
+
+    id: str
+    reason: str
+    sentence: str
+
+
+class You(msgspec.Struct, frozen=True, tag_field="type", tag="you"):
+    """What this person may do on the page they look at, sent whenever that may have changed."""
+
+    page: str
+    standing: Standing
+
+
+class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
+    """What ink could be: texts and figures, best first; ``problem`` when it could not be read."""
+
+    ref: int
+    readings: tuple[Reading, ...] = ()
+    figures: tuple[Figure, ...] = ()
+    problem: str = ""
+
+
+class Pong(msgspec.Struct, frozen=True, tag_field="type", tag="pong"):
+    at: float
+
+
+class Goodbye(msgspec.Struct, frozen=True, tag_field="type", tag="goodbye"):
+    """The last message: why the line is closed, and whether to come again."""
+
+    reason: str
+    sentence: str
+    again: bool
+
+
+ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Pong | Goodbye

@@ -1,0 +1,94 @@
+"""The rooms that are live in this process: opened with the first person, let go after the last."""
+
+from __future__ import annotations
+
+import asyncio
+import logging
+
+from sunroom.boards import models, repository
+from sunroom.core.lesson import Lesson
+from sunroom.lessons import repository as lessons
+from sunroom.live.board import LiveBoard
+from sunroom.live.room import LiveRoom
+from sunroom.rooms.models import Room
+
+logger = logging.getLogger(__name__)
+
+#: An empty room stays open this long: a reload or a lost line should find it warm.
+LINGER_S = 20.0
+
+
+class Registry:
+    """Live rooms by the id of their row; all methods run in the event loop."""
+
+    def __init__(self) -> None:
+        self._rooms: dict[int, LiveRoom] = {}
+        self._opening = asyncio.Lock()
+        self._closing: dict[int, asyncio.TimerHandle] = {}
+        self._tasks: set[asyncio.Task[None]] = set()
+
+    def find(self, room_id: int) -> LiveRoom | None:
+        return self._rooms.get(room_id)
+
+    async def enter(self, room: Room, board_uid: str) -> tuple[LiveRoom, LiveBoard] | None:
+        """The live room and one of its boards ("" for the first); None when there is no such board."""
+        async with self._opening:
+            timer = self._closing.pop(room.pk, None)
+            if timer:
+                timer.cancel()
+            live = self._rooms.get(room.pk)
+            if live is None:
+                lesson: Lesson = await asyncio.to_thread(lessons.load, room)
+                live = self._rooms[room.pk] = LiveRoom(room.pk, room.title, room.link, lesson)
+            board = live.boards.get(board_uid)
+            if board is None:
+                board = await asyncio.to_thread(_open_board, room.pk, board_uid)
+                if board is None:
+                    self.left(live)
+                    return None
+                # "" may have led to a board that is live already.
+                board = live.boards.setdefault(board.uid, board)
+            return live, board
+
+    def left(self, live: LiveRoom) -> None:
+        """Somebody went; an empty room is closed after a while."""
+        if not live.members and live.room_id not in self._closing:
+            loop = asyncio.get_running_loop()
+            self._closing[live.room_id] = loop.call_later(LINGER_S, self._begin_close, live)
+
+    def _begin_close(self, live: LiveRoom) -> None:
+        self._closing.pop(live.room_id, None)
+        task = asyncio.get_running_loop().create_task(self._close(live))
+        self._tasks.add(task)
+        task.add_done_callback(self._tasks.discard)
+
+    async def _close(self, live: LiveRoom) -> None:
+        async with self._opening:
+            if live.members:
+                return
+            for board in live.boards.values():
+                if board.kept.seq > board.snapshot.seq:
+                    board.keep_snapshot(live.keeper)
+            await live.keeper.settled()
+            live.keeper.stop()
+            self._rooms.pop(live.room_id, None)
+
+
+def _open_board(room_id: int, uid: str) -> LiveBoard | None:
+    rows = models.Board.objects.filter(room_id=room_id).order_by("id")
+    row = (rows.filter(uid=uid) if uid else rows).first()
+    if row is None:
+        return None
+    return LiveBoard(row.pk, row.uid, row.title, repository.open_board(row.pk))
+
+
+_registries: dict[asyncio.AbstractEventLoop, Registry] = {}
+
+
+def registry() -> Registry:
+    """The registry of the running event loop."""
+    loop = asyncio.get_running_loop()
+    if loop not in _registries:
+        _registries.clear()
+        _registries[loop] = Registry()
+    return _registries[loop]

@@ -1,0 +1,211 @@
+"""The room's home, and boards as files: what needs boards and lessons together."""
+
+from __future__ import annotations
+
+import asyncio
+import time
+from datetime import date, datetime
+
+import msgspec
+from asgiref.sync import async_to_sync, sync_to_async
+from django.http import HttpRequest, HttpResponse
+from django.utils.http import content_disposition_header
+from django.views.decorators.http import require_GET, require_http_methods, require_POST
+
+from sunroom.boards import models as boards_models
+from sunroom.boards import repository
+from sunroom.boards.services import create_board
+from sunroom.core.lesson import Command, OpenLesson, SetBetween, carry_out
+from sunroom.core.pens.facts import Between
+from sunroom.lessons import repository as lessons
+from sunroom.live import workers
+from sunroom.live.registry import registry
+from sunroom.rooms import services
+from sunroom.rooms.models import Room
+from sunroom.rooms.names import clean_name
+from sunroom.rooms.requests import Problem, answer, answers_problems, body
+
+PICTURE_WIDTH_PX = 480
+
+
+class HomeBoard(msgspec.Struct):
+    """``changed_ms``: when a step last landed; ``seq`` changes with the board's picture."""
+
+    id: str
+    title: str
+    pages: int
+    changed_ms: int
+    seq: int
+
+
+class HomePerson(msgspec.Struct):
+    name: str
+    role: str
+
+
+class RoomHome(msgspec.Struct):
+    """All that the room's home shows to its tutor."""
+
+    title: str
+    link: str
+    onlooker_link: str
+    claimed: bool
+    tutor: str
+    lesson_open: bool
+    between: Between
+    opened_ms: int | None
+    started_ms: int | None
+    ended_ms: int | None
+    boards: list[HomeBoard]
+    people: list[HomePerson]
+
+
+class ChangeRoom(msgspec.Struct):
+    """What is given is changed."""
+
+    title: str | None = None
+    between: Between | None = None
+
+
+class NewBoard(msgspec.Struct):
+    title: str = ""
+
+
+class BoardId(msgspec.Struct):
+    id: str
+
+
+def _owned(request: HttpRequest, link: str) -> Room:
+    room = services.find_room(link, "tutor")
+    if not services.owns(room, request.user, request.session):
+        raise Problem(403, "This is the tutor's side of the room. Sign in, or use the students' link.")
+    return room
+
+
+@require_http_methods(["GET", "PATCH"])
+@answers_problems
+def room(request: HttpRequest, link: str) -> HttpResponse:
+    row = _owned(request, link)
+    if request.method == "PATCH":
+        wanted = body(request, ChangeRoom)
+        if wanted.title is not None:
+            row.title = clean_name(wanted.title, "title", 80)
+            row.save(update_fields=["title"])
+        if wanted.between is not None:
+            async_to_sync(_tell)(row, SetBetween(wanted.between))
+    return answer(_home(row))
+
+
+async def _tell(row: Room, command: Command) -> None:
+    """Carry a command of the owner out, in the live room when there is one."""
+    live = registry().find(row.pk)
+    if live is not None:
+        live.carry_out(command)
+        await live.keeper.settled()
+    else:
+        await sync_to_async(_keep)(row, command)
+
+
+def _keep(row: Room, command: Command) -> None:
+    lessons.keep(row.pk, carry_out(lessons.load(row), command, "", _now_ms()))
+
+
+def _home(row: Room) -> RoomHome:
+    lesson = lessons.load(row)
+    cards = [
+        HomeBoard(b.uid, b.title, b.page_count, _ms(b.changed_at), b.seq) for b in row.boards.order_by("id")
+    ]
+    seats = row.seats.exclude(role="tutor").order_by("id")
+    return RoomHome(
+        title=row.title,
+        link=row.link,
+        onlooker_link=row.onlooker_link,
+        claimed=row.owner_id is not None,
+        tutor=services.tutor_name(row),
+        lesson_open=lesson.facts.open,
+        between=lesson.facts.between,
+        opened_ms=lesson.opened_ms,
+        started_ms=lesson.started_ms,
+        ended_ms=lesson.ended_ms,
+        boards=cards,
+        people=[HomePerson(seat.name, seat.role) for seat in seats],
+    )
+
+
+@require_POST
+@answers_problems
+def boards(request: HttpRequest, link: str) -> HttpResponse:
+    """A new board; the first one of a new room opens its first lesson."""
+    row = _owned(request, link)
+    first = not row.boards.exists()
+    title = body(request, NewBoard).title.strip() or (
+        row.title if first else f"Board {row.boards.count() + 1}"
+    )
+    board = create_board(row, title, _now_ms())
+    if first:
+        async_to_sync(_tell)(row, OpenLesson())
+    return answer(BoardId(board.uid), 201)
+
+
+@require_GET
+async def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
+    """The whole board as a PDF named after room and date."""
+    row = await sync_to_async(_visible_board)(request, board)
+    if row is None:
+        return _not_yours()
+    await _settle(row)
+    state = await asyncio.to_thread(repository.load, row.pk)
+    data = await workers.run(workers.make_pdf, state.in_order(), row.title)
+    response = HttpResponse(data, content_type="application/pdf")
+    name = f"{row.room.title} {date.today().isoformat()}.pdf"
+    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+@require_GET
+async def board_picture(request: HttpRequest, board: str) -> HttpResponse:
+    """A picture of the board's first page; its address carries the step number, so it may be cached."""
+    row = await sync_to_async(_visible_board)(request, board)
+    if row is None:
+        return _not_yours()
+    state = await asyncio.to_thread(repository.load, row.pk)
+    data = await workers.run(workers.make_picture, state.in_order()[0], PICTURE_WIDTH_PX)
+    response = HttpResponse(data, content_type="image/png")
+    response["Cache-Control"] = "private, max-age=86400"
+    return response
+
+
+async def _settle(row: boards_models.Board) -> None:
+    """Wait for steps on their way to the disk, so that the file shows what the screen shows."""
+    live = registry().find(row.room_id)
+    if live is not None:
+        await live.keeper.settled()
+
+
+def _visible_board(request: HttpRequest, uid: str) -> boards_models.Board | None:
+    """The board, if this browser owns its room or has a seat in it that may look now."""
+    row = boards_models.Board.objects.filter(uid=uid).select_related("room", "room__owner").first()
+    if row is None:
+        return None
+    if services.owns(row.room, request.user, request.session):
+        return row
+    facts = lessons.load(row.room).facts
+    if not facts.open and facts.between == "closed":
+        return None
+    doors: tuple[services.Door, ...] = ("student", "onlooker")
+    return row if any(services.find_seat(row.room, door, request.session) for door in doors) else None
+
+
+def _not_yours() -> HttpResponse:
+    return HttpResponse(
+        "This board is not open to you. Come in by the room's link.", status=404, content_type="text/plain"
+    )
+
+
+def _ms(moment: datetime) -> int:
+    return int(moment.timestamp() * 1000)
+
+
+def _now_ms() -> int:
+    return int(time.time() * 1000)

@@ -1,0 +1,94 @@
+"""Slow computation in processes of its own, with models and fonts loaded once: the loop never waits."""
+
+from __future__ import annotations
+
+import asyncio
+import logging
+import multiprocessing
+import signal
+from collections.abc import Callable
+from concurrent.futures import ProcessPoolExecutor
+from concurrent.futures.process import BrokenProcessPool
+from typing import Any, TypeVar
+
+import numpy as np
+
+from sunroom import resources
+from sunroom.core.board import Page
+from sunroom.core.formats import board_pdf, page_png
+from sunroom.core.ink import unpack_samples
+from sunroom.core.reading import Reading
+from sunroom.core.shapes import Figure, find_shapes
+
+logger = logging.getLogger(__name__)
+
+T = TypeVar("T")
+
+#: Two cores are the smallest machine planned for: one reads while another saves.
+PROCESSES = 2
+
+#: One stroke: its samples' bytes, and its place on the page.
+PlacedStroke = tuple[bytes, float, float]
+
+_pool: ProcessPoolExecutor | None = None
+
+
+def start() -> None:
+    """Start the processes and load what they need, so that the first reading is not slow."""
+    for _ in range(PROCESSES):
+        _the_pool().submit(_warm)
+
+
+def stop() -> None:
+    global _pool
+    if _pool is not None:
+        _pool.shutdown(wait=False, cancel_futures=True)
+        _pool = None
+
+
+async def run(job: Callable[..., T], *arguments: Any) -> T:
+    """``job(*arguments)`` in a worker process; tried once more when a worker has died."""
+    loop = asyncio.get_running_loop()
+    try:
+        return await loop.run_in_executor(_the_pool(), job, *arguments)
+    except BrokenProcessPool:
+        logger.exception("A worker process died; starting new ones")
+        stop()
+        return await loop.run_in_executor(_the_pool(), job, *arguments)
+
+
+def _the_pool() -> ProcessPoolExecutor:
+    global _pool
+    if _pool is None:
+        _pool = ProcessPoolExecutor(
+            PROCESSES, mp_context=multiprocessing.get_context("spawn"), initializer=_ignore_interrupts
+        )
+    return _pool
+
+
+def _ignore_interrupts() -> None:
+    """Ctrl-C ends the server, which ends its workers; they should not each print a trace."""
+    signal.signal(signal.SIGINT, signal.SIG_IGN)
+
+
+def _warm() -> None:
+    resources.typesetter()
+    read_ink([(np.zeros((1, 11), np.uint8).tobytes(), 0.0, 0.0)])
+
+
+def read_ink(strokes: list[PlacedStroke]) -> tuple[tuple[Reading, ...], tuple[Figure, ...]]:
+    """Readings and figures of some strokes, best first."""
+    samples = []
+    for data, x, y in strokes:
+        rows = unpack_samples(data)
+        rows[:, :2] += (x, y)
+        samples.append(rows)
+    return tuple(resources.reader().read(samples)), tuple(find_shapes(samples))
+
+
+def make_pdf(pages: list[Page], title: str) -> bytes:
+    return board_pdf(pages, resources.typesetter(), title)
+
+
+def make_picture(page: Page, width_px: int) -> bytes:
+    return page_png(page, resources.typesetter(), width_px)

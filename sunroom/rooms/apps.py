@@ -1,0 +1,5 @@
+from django.apps import AppConfig
+
+
+class RoomsConfig(AppConfig):
+    name = "sunroom.rooms"

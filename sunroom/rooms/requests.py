@@ -1,0 +1,69 @@
+"""Reading a request's JSON into a typed struct, answering in JSON, and errors as plain sentences."""
+
+from __future__ import annotations
+
+import functools
+from collections.abc import Callable
+from typing import TypeVar
+
+import msgspec
+from django.core.cache import cache
+from django.http import HttpRequest, HttpResponse
+
+from sunroom.rooms.names import BadName
+from sunroom.rooms.services import NoRoom
+
+T = TypeVar("T")
+
+View = Callable[..., HttpResponse]
+
+
+class Problem(Exception):
+    """A request that cannot be done: the sentence is shown to the person."""
+
+    def __init__(self, status: int, sentence: str) -> None:
+        super().__init__(sentence)
+        self.status = status
+
+
+def body(request: HttpRequest, kind: type[T]) -> T:
+    """The request's JSON as ``kind``; raises Problem when it is not."""
+    try:
+        return msgspec.json.decode(request.body, type=kind)
+    except (msgspec.DecodeError, UnicodeDecodeError) as error:
+        raise Problem(400, f"The request could not be understood: {error}.") from error
+
+
+def answer(value: object, status: int = 200) -> HttpResponse:
+    response = HttpResponse(msgspec.json.encode(value), status=status, content_type="application/json")
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+def answers_problems(view: View) -> View:
+    """Turn what a view raises on purpose into an answer with its sentence."""
+
+    @functools.wraps(view)
+    def wrapped(request: HttpRequest, *arguments: object, **names: object) -> HttpResponse:
+        try:
+            return view(request, *arguments, **names)
+        except Problem as problem:
+            return answer({"problem": str(problem)}, problem.status)
+        except BadName as problem:
+            return answer({"problem": str(problem)}, 400)
+        except NoRoom as problem:
+            return answer({"problem": problem.sentence}, 404)
+
+    return wrapped
+
+
+def allow(request: HttpRequest, what: str, times: int, seconds: int) -> None:
+    """Count this address's tries of ``what``; raises Problem beyond ``times`` in ``seconds``."""
+    key = f"tries:{what}:{request.META.get('REMOTE_ADDR', '')}"
+    cache.add(key, 0, seconds)
+    try:
+        tries = cache.incr(key)
+    except ValueError:  # it ran out between the two lines
+        return
+    if tries > times:
+        raise Problem(429, "That was tried too often. Wait a minute and try again.")

@@ -1,0 +1,188 @@
+"""Signing in, rooms, owner keys, and the doors by which people come in."""
+
+from __future__ import annotations
+
+import msgspec
+from django.contrib.auth import authenticate, get_user_model, login, logout
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError
+from django.db import IntegrityError, transaction
+from django.db.models import Q
+from django.http import HttpRequest, HttpResponse
+from django.views.decorators.http import require_GET, require_http_methods, require_POST
+
+from sunroom.rooms import services
+from sunroom.rooms.models import Room, Seat
+from sunroom.rooms.names import clean_name
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
+
+
+class RoomCard(msgspec.Struct):
+    title: str
+    link: str
+    claimed: bool
+
+
+class Me(msgspec.Struct):
+    """Who this browser is: the account's name, and the rooms it owns."""
+
+    name: str | None
+    rooms: list[RoomCard]
+
+
+class SignIn(msgspec.Struct):
+    username: str
+    password: str
+
+
+class NewAccount(msgspec.Struct):
+    username: str
+    password: str
+    name: str = ""
+
+
+class NewRoom(msgspec.Struct):
+    title: str
+    name: str = ""
+
+
+class CreatedRoom(msgspec.Struct):
+    """``owner_key`` is empty when the room belongs to the account."""
+
+    link: str
+    owner_key: str
+
+
+class OwnerKey(msgspec.Struct):
+    key: str
+
+
+class DoorSign(msgspec.Struct):
+    """What a door shows before a person is in; ``name`` is set when this browser has a seat."""
+
+    title: str
+    tutor: str
+    name: str | None
+
+
+class Enter(msgspec.Struct):
+    name: str
+
+
+@require_GET
+def me(request: HttpRequest) -> HttpResponse:
+    return answer(_me(request))
+
+
+def _me(request: HttpRequest) -> Me:
+    owned = Q(pk__in=request.session.get("owned", ()), owner=None)
+    if request.user.is_authenticated:
+        owned |= Q(owner=request.user)
+    cards = [
+        RoomCard(room.title, room.link, room.owner_id is not None)
+        for room in Room.objects.filter(owned).order_by("id")
+    ]
+    user = request.user
+    name = (user.get_full_name() or user.get_username()) if user.is_authenticated else None
+    return Me(name, cards)
+
+
+@require_POST
+@answers_problems
+def sign_in(request: HttpRequest) -> HttpResponse:
+    allow(request, "sign-in", 10, 60)
+    given = body(request, SignIn)
+    user = authenticate(request, username=given.username, password=given.password)
+    if user is None:
+        raise Problem(403, "That name and password do not belong together.")
+    _login(request, user)
+    return answer(_me(request))
+
+
+def _login(request: HttpRequest, user: object) -> None:
+    """Sign in and keep this browser's keys and seats, which Django's flush would drop."""
+    kept = {key: request.session[key] for key in ("owned", "seats") if key in request.session}
+    login(request, user)  # type: ignore[arg-type]
+    request.session.update(kept)
+
+
+@require_POST
+def sign_out(request: HttpRequest) -> HttpResponse:
+    logout(request)
+    return answer(_me(request))
+
+
+@require_POST
+@answers_problems
+def account(request: HttpRequest) -> HttpResponse:
+    """Make an account with Django's rules for passwords, and sign in."""
+    allow(request, "account", 5, 600)
+    given = body(request, NewAccount)
+    users = get_user_model()
+    user = users(username=clean_name(given.username, "user name", 60))
+    user.first_name = clean_name(given.name) if given.name.strip() else ""
+    try:
+        validate_password(given.password, user)
+        user.full_clean(exclude=["password"])
+        user.set_password(given.password)
+        with transaction.atomic():
+            user.save()
+    except ValidationError as error:
+        raise Problem(400, " ".join(error.messages)) from error
+    except IntegrityError as error:
+        raise Problem(400, "Somebody has that user name already. Choose another.") from error
+    _login(request, user)
+    return answer(_me(request), 201)
+
+
+@require_POST
+@answers_problems
+def rooms(request: HttpRequest) -> HttpResponse:
+    """Start a room; the tutor's seat is taken under the given name."""
+    allow(request, "room", 20, 600)
+    given = body(request, NewRoom)
+    name = given.name.strip() or (request.user.get_full_name() if request.user.is_authenticated else "")
+    with transaction.atomic():
+        room, key = services.create_room(given.title, request.user, request.session)
+        services.take_seat(room, "tutor", name or "Tutor", request.session)
+    return answer(CreatedRoom(room.link, key), 201)
+
+
+@require_POST
+@answers_problems
+def own(request: HttpRequest, link: str) -> HttpResponse:
+    """Let a browser in that kept the owner key but lost its session."""
+    allow(request, "own", 10, 60)
+    room = services.find_room(link, "tutor")
+    if not services.own_by_key(room, body(request, OwnerKey).key, request.session):
+        raise Problem(403, "This key does not open the room. It may have been claimed by an account.")
+    return answer(_me(request))
+
+
+@require_POST
+@answers_problems
+def claim(request: HttpRequest, link: str) -> HttpResponse:
+    """Give a room started without an account to the account signed in."""
+    room = services.find_room(link, "tutor")
+    if not request.user.is_authenticated:
+        raise Problem(403, "Sign in first, then keep the room with your account.")
+    if not services.owns(room, request.user, request.session):
+        raise Problem(403, "Only the person who started this room can keep it.")
+    services.claim(room, request.user)
+    return answer(_me(request))
+
+
+@require_http_methods(["GET", "POST"])
+@answers_problems
+def door(request: HttpRequest, door: str, link: str) -> HttpResponse:
+    """What a door shows (GET), and coming in by it under a name (POST)."""
+    if door not in ("student", "onlooker"):
+        raise services.NoRoom(link)
+    allow(request, "door", 120, 60)
+    room = services.find_room(link, door)
+    if request.method == "POST":
+        if Seat.objects.filter(room=room).count() >= services.MAX_SEATS:
+            raise Problem(409, "Every seat in this room is taken. Ask the tutor.")
+        services.take_seat(room, door, body(request, Enter).name, request.session)
+    seat = services.find_seat(room, door, request.session)
+    return answer(DoorSign(room.title, services.tutor_name(room), seat.name if seat else None))
