@@ -1,0 +1,1 @@
+"""The tests: core on its own, the server's parts, and the real interface in a browser."""

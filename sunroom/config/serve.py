@@ -7,6 +7,7 @@ import errno
 import os
 import socket
 import sys
+import warnings
 
 
 def main() -> int:
@@ -14,13 +15,18 @@ def main() -> int:
     parser = argparse.ArgumentParser(prog="run serve")
     parser.add_argument("--host", default="127.0.0.1")
     parser.add_argument("--port", type=int, default=8000)
+    parser.add_argument("--check-port", action="store_true", help="only say whether the port is free")
     options = parser.parse_args()
     problem = port_problem(options.host, options.port)
     if problem:
         print(problem, file=sys.stderr)
         return 2
+    if options.check_port:
+        return 0
     os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 
+    # Whitenoise hands files over in a synchronous stream, on which Django remarks at every file.
+    warnings.filterwarnings("ignore", message="StreamingHttpResponse must consume synchronous")
     import uvicorn
 
     from sunroom.live import workers

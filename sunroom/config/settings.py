@@ -109,7 +109,7 @@ TIME_ZONE = "UTC"
 
 STATIC_URL = "/static/"
 STATICFILES_DIRS = [BUILT_FRONTEND] if BUILT_FRONTEND.is_dir() else []
-STATIC_ROOT = DATA_DIR / "static"
+STATIC_ROOT = None
 WHITENOISE_USE_FINDERS = True
 # Vite puts a hash of the contents into these names; fonts keep theirs, for the core reads them too.
 WHITENOISE_IMMUTABLE_FILE_TEST = r"^/static/assets/"

@@ -13,7 +13,6 @@ urlpatterns = [
     path("", pages.shell),
     path("rooms/<slug:link>", pages.shell),
     path("rooms/<slug:link>/boards/<slug:board>", pages.shell),
-    path("own", pages.shell),
     path("r/<slug:link>", pages.shell),
     path("watch/<slug:link>", pages.shell),
     path("api/me", rooms.me),

@@ -17,6 +17,13 @@ import type { OthersStroke } from './wet'
 const SETTLE_MS = 140
 /** Ink of others that has gone silent for this long will not become a stroke any more. */
 const WET_SILENCE_MS = 12_000
+/** The faces of board text that may be met, and a character of each. */
+const FACES = [
+  ['sans', 'a'],
+  ['sans-ext', 'ā'],
+  ['greek', 'θ'],
+  ['maths', '→'],
+] as const
 const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
 export class Surface implements SurfaceEvents {
@@ -45,10 +52,14 @@ export class Surface implements SurfaceEvents {
     session.surface = this
     this.#resize = new ResizeObserver(() => this.#measure())
     this.#resize.observe(base)
-    void document.fonts.ready.then(() => {
-      this.#tiles?.redrawAll()
-      this.redraw()
-    })
+    // A canvas does not wait for fonts: what was drawn before they came is drawn again.
+    void Promise.all(FACES.map(([face, sample]) => document.fonts.load(`16px "${face}"`, sample))).then(
+      () => {
+        this.#tiles?.redrawAll()
+        this.session.version++
+        this.redraw()
+      },
+    )
     this.#measure()
   }
 

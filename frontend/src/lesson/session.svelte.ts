@@ -5,8 +5,10 @@ import type { Page } from '../board/page'
 import { newId } from '../wire/codec'
 import type {
   Command,
+  Figure,
   Frame,
   Goodbye,
+  Item,
   Lesson,
   Logged,
   PageHead,
@@ -166,13 +168,63 @@ export class Session {
   /** Ask what the selected ink could be; an answer to an older question is passed over. */
   askForReadings(): void {
     const page = this.page
-    const ids = [...this.selection].filter((id) => {
-      const item = page?.entries.get(id)?.item
-      return item?.kind === 'ink' && item.nib === 'pen'
-    })
-    if (!page || !ids.length || !this.may('convert')) return
+    const ids = this.#selectedInk()
+    if (!page || !ids.length) return
     this.reading = true
     this.send({ type: 'read', ref: ++this.#ref, page: page.head.id, ids })
+  }
+
+  // What can be done with the selection
+
+  /** Selected items that this person may ``action``. */
+  selected(action?: 'change' | 'remove' | 'convert'): Item[] {
+    return [...this.selection].flatMap((id) => {
+      const item = this.page?.entries.get(id)?.item
+      if (!item) return []
+      const allowed = !action || (this.may(action, item.by !== this.me) && (!item.locked || this.tutorSide))
+      return allowed ? [item] : []
+    })
+  }
+
+  moveSelection(dx: number, dy: number): void {
+    const ids = this.selected('change').map((item) => item.id)
+    if (ids.length) this.do({ step: 'move_items', page: this.pageId, ids, dx, dy })
+  }
+
+  removeSelection(): void {
+    const ids = this.selected('remove').map((item) => item.id)
+    if (ids.length) this.do({ step: 'remove_items', page: this.pageId, ids })
+    else if (this.selection.size)
+      this.say('That was made by somebody else, and your pen is for your own work.')
+  }
+
+  /** Selected ink to typed text. */
+  typeset(text: string): void {
+    const ids = this.#selectedInk()
+    if (ids.length) this.do({ step: 'typeset', page: this.pageId, ids, id: newId(), text })
+  }
+
+  /** Selected ink to an exact figure. */
+  trueUp(figure: Figure): void {
+    const { kind, points, closed, curved } = figure
+    const ids = this.#selectedInk()
+    if (ids.length) {
+      this.do({ step: 'true_up', page: this.pageId, ids, id: newId(), figure: kind, points, closed, curved })
+    }
+  }
+
+  /** Selected converted items back to the ink they came from. */
+  asWritten(): void {
+    const ids = this.selected('convert').flatMap((item) =>
+      item.kind !== 'ink' && item.ink.length ? [item.id] : [],
+    )
+    if (ids.length) this.do({ step: 'as_written', page: this.pageId, ids })
+  }
+
+  #selectedInk(): string[] {
+    return this.selected('convert').flatMap((item) =>
+      item.kind === 'ink' && item.nib === 'pen' ? [item.id] : [],
+    )
   }
 
   /** A sentence for a while on the sill. */

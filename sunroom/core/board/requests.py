@@ -40,11 +40,13 @@ from sunroom.core.errors import MalformedError, SunRoomError
 from sunroom.core.geometry import Box
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.text import Typesetter
-from sunroom.core.text.fonts import LINE_HEIGHT
+from sunroom.core.text.fonts import BASELINE, LINE_HEIGHT
 
 MAX_STEP_ITEMS = 2_000
-#: Typed text may be this much smaller or larger than its line of ink is high, and no more.
-SIZE_OF_INK = (0.35, 1.1)
+#: Typed text follows the width of its ink within these parts of the size that its height asks for.
+WIDER_THAN_HIGH = (0.7, 1.25)
+#: Below this size typed text cannot be read at 100 %.
+LEAST_SIZE = 10.0
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
@@ -248,17 +250,29 @@ def _conversion(
 
 
 def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
-    """Text as wide as its ink, standing in the middle of the ink's height."""
+    """Text that stands where its ink stood: as high as the letters written, about as wide."""
     box = Box.union(item_box(stroke) for stroke in strokes)
     assert box is not None
-    count = request.text.count("\n") + 1
-    low, high = (share * box.height / count for share in SIZE_OF_INK)
-    size = box.width / max(typesetter.width(request.text, 1.0), 0.01)
-    size = round(min(max(size, low, 8.0), max(high, 12.0), 400.0), 1)
-    lines = typesetter.layout(request.text, size)
-    top = (box.y0 + box.y1) / 2 - count * LINE_HEIGHT * size / 2
+    lines = request.text.split("\n")
+    above, _ = typesetter.extent(lines[0])
+    _, below = typesetter.extent(lines[-1])
+    by_height = box.height / (above + below + LINE_HEIGHT * (len(lines) - 1))
+    by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
+    low, high = (share * by_height for share in WIDER_THAN_HIGH)
+    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
+    # The ink's upper edge is the top of the first line's tallest letter.
+    spare = box.height - size * (above + below + LINE_HEIGHT * (len(lines) - 1))
+    top = box.y0 + spare / 2 - size * (BASELINE - above)
     colour = statistics.mode(stroke.colour for stroke in strokes)
-    return TextItem(id=request.id, x=box.x0, y=top, text=request.text, size=size, colour=colour, lines=lines)
+    return TextItem(
+        id=request.id,
+        x=box.x0,
+        y=top,
+        text=request.text,
+        size=size,
+        colour=colour,
+        lines=typesetter.layout(request.text, size),
+    )
 
 
 def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:

@@ -35,11 +35,20 @@ class FontFace:
         self.units_per_em: int = font["head"].unitsPerEm
         glyphs: Mapping[int, str] = font.getBestCmap()
         widths = font["hmtx"].metrics
+        self._outlines = font["glyf"]
+        self._glyphs = glyphs
         self._advance = {chr(code): widths[glyph][0] / self.units_per_em for code, glyph in glyphs.items()}
 
     def advance(self, character: str) -> float | None:
         """Width of ``character`` at size 1; None when the face does not have it."""
         return self._advance.get(character)
+
+    def extent(self, character: str) -> tuple[float, float] | None:
+        """How far ``character`` reaches above and below the baseline at size 1; None for an empty one."""
+        outline = self._outlines[self._glyphs[ord(character)]]
+        if not outline.numberOfContours:
+            return None
+        return outline.yMax / self.units_per_em, -outline.yMin / self.units_per_em
 
 
 class Typesetter:
@@ -74,6 +83,20 @@ class Typesetter:
             At least one, also for empty text; x and baseline relative to the text's top left corner.
         """
         return break_lines(text, size, wrap_width, self.choose, LINE_HEIGHT * size, BASELINE * size)
+
+    def extent(self, text: str) -> tuple[float, float]:
+        """How far ``text`` reaches above and below its baseline at size 1: ascenders and tails.
+
+        (0.7, 0) when it has no character that shows.
+        """
+        extents = [
+            extent
+            for character in set(text)
+            if (face := self.faces.get(self.choose(character)[0])) and (extent := face.extent(character))
+        ]
+        if not extents:
+            return 0.7, 0.0
+        return max(up for up, _ in extents), max(down for _, down in extents)
 
     def width(self, text: str, size: float) -> float:
         """Width of the widest line of ``text``, unwrapped."""

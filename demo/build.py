@@ -1,0 +1,233 @@
+"""Build the demo data once and print the addresses to open.
+
+The scenario: “Shadows and sundials”, a lesson of Imani Achterberg. All people are made up.
+"""
+
+from __future__ import annotations
+
+import argparse
+import math
+import time
+from dataclasses import dataclass
+
+import django
+
+django.setup()
+
+import numpy as np  # noqa: E402
+from django.contrib.auth import get_user_model  # noqa: E402
+from django.db import transaction  # noqa: E402
+
+from demo.pen import BLACK, BLUE, GREEN, MINT, PURPLE, RED, DemoBoard  # noqa: E402
+from sunroom.boards.services import create_board  # noqa: E402
+from sunroom.core.board import Paper  # noqa: E402
+from sunroom.core.lesson import OpenLesson, carry_out  # noqa: E402
+from sunroom.lessons import repository as lessons  # noqa: E402
+from sunroom.rooms.models import Room, Seat  # noqa: E402
+
+USERNAME, PASSWORD = "imani", "gnomon-at-noon"
+LINK, ONLOOKER_LINK = "k7vm-2qx9-shdw", "w4tc-h8sn-dial"
+SHEET = Paper("sheet", "squares", 1123, 794)
+
+
+@dataclass
+class People:
+    """Seats of the sample lesson, by name."""
+
+    tutor: str
+    noor: str
+    tomasz: str
+
+
+def main() -> None:
+    parser = argparse.ArgumentParser()
+    parser.add_argument("--port", type=int, default=8000)
+    base = f"http://127.0.0.1:{parser.parse_known_args()[0].port}"
+    if not Room.objects.filter(link=LINK).exists():
+        with transaction.atomic():
+            build()
+    print(
+        f"""
+  Sun Room, with demo data. Open these, each in a browser window of its own:
+
+    tutor      {base}/demo/tutor
+    student    {base}/r/{LINK}
+    onlooker   {base}/watch/{ONLOOKER_LINK}
+
+  The tutor's account is {USERNAME}, password {PASSWORD}. Ctrl-C stops the server.
+""",
+        flush=True,
+    )
+
+
+def build() -> None:
+    """The tutor, three rooms, and the boards of the sample lesson."""
+    now_ms = int(time.time() * 1000)
+    tutor = get_user_model().objects.create_user(
+        USERNAME, password=PASSWORD, first_name="Imani", last_name="Achterberg"
+    )
+    room = Room.objects.create(
+        title="Shadows and sundials", link=LINK, onlooker_link=ONLOOKER_LINK, owner=tutor
+    )
+    seats = {}
+    people = [("Imani", "tutor"), ("Noor", "student"), ("Tomasz", "student"), ("Wairimu", "student"),
+              ("Elio", "student"), ("Saskia", "helper")]  # fmt: skip
+    for number, (name, role) in enumerate(people):
+        seats[name] = f"demoseat{number}"
+        Seat.objects.create(room=room, uid=seats[name], name=name, role=role)
+    who = People(seats["Imani"], seats["Noor"], seats["Tomasz"])
+    board = DemoBoard(create_board(room, "Shadow and angle", now_ms), now_ms, 3)
+    how_long_is_a_shadow(board, who)
+    board.new_page("Hour lines")
+    hour_lines(board, who)
+    board.new_page("Tasks", SHEET)
+    tasks(board, who)
+    board.finish()
+    wonder = DemoBoard(create_board(room, "What we wonder", now_ms), now_ms, 5)
+    what_we_wonder(wonder, who)
+    wonder.finish()
+    lessons.keep(room.pk, carry_out(lessons.load(room), OpenLesson(), "", now_ms))
+    others = (("Market French", "mrkt-frch-9b2c"), ("Bench chemistry", "bnch-chem-4d7e"))
+    for number, (title, link) in enumerate(others):
+        other = Room.objects.create(title=title, link=link, onlooker_link=link[::-1], owner=tutor)
+        Seat.objects.create(room=other, uid=f"demotutor{number}", name="Imani", role="tutor")
+        page = DemoBoard(create_board(other, title, now_ms), now_ms, 11 + number)
+        (market_french if number == 0 else bench_chemistry)(page, f"demotutor{number}")
+        page.finish()
+
+
+def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
+    tutor = who.tutor
+    board.title("Shadow")
+    board.highlight(398, 618, 106, tutor)
+    board.write("how long is a shadow?", 96, 124, 72, tutor)
+    board.type("tan θ = h / s     so     s = h / tan θ", 96, 186, 28, tutor)
+    _table(board, tutor)
+    board.trued_up([(660, 232), (660, 500), (930, 500)], tutor, BLUE, 3.4)
+    board.ink([board.hand.sketch([(660, 480), (680, 480), (680, 500)], 0.6)], tutor, BLUE, 2.4)
+    board.write("stick h = 1 m", 462, 384, 40, tutor, BLUE)
+    board.write("shadow s", 748, 544, 40, tutor, BLUE)
+    angle = np.linspace(math.pi, math.pi * 1.25, 14)
+    board.ink(
+        [board.hand.draw(np.column_stack([930 + 54 * np.cos(angle), 500 + 54 * np.sin(angle)]), tremor=0.4)],
+        tutor,
+        RED,
+    )
+    board.type("θ", 848, 462, 30, tutor, RED)
+    board.write("Longest at sunrise,", 706, 118, 34, who.noor, PURPLE)
+    board.write("because the angle is tiny?", 706, 158, 34, who.noor, PURPLE)
+    _graph(board, who)
+
+
+def _table(board: DemoBoard, seat: str) -> None:
+    rows = [("sun height θ", "shadow s (m)"), ("25°", "2.14"), ("40°", "1.19"), ("60°", "0.58")]
+    for number, (left, right) in enumerate(rows):
+        y = 256 + 32 * number
+        board.type(left, 108, y + 4, 18, seat)
+        board.type(right, 248, y + 4, 18, seat)
+        board.line((96, y), (380, y), seat, "#8a7d5f", 1.4 if number != 1 else 2.4)
+    board.line((96, 384), (380, 384), seat, "#8a7d5f", 1.4)
+    board.line((236, 256), (236, 384), seat, "#8a7d5f", 1.4)
+
+
+def _graph(board: DemoBoard, who: People) -> None:
+    """The measured shadows and s = 1 / tan θ; 4.4 units to a degree, 70 to a metre."""
+    left, bottom = 112.0, 620.0
+
+    def place(degrees: float) -> tuple[float, float]:
+        return left + 4.4 * degrees, bottom - 70 / math.tan(math.radians(degrees))
+
+    board.ink(
+        [board.hand.sketch([(left, 420), (left, bottom), (left + 370, bottom)], 0.7)], who.tutor, BLACK, 2.6
+    )
+    curve = np.array([place(degrees) for degrees in np.linspace(19.5, 80, 60)])
+    board.ink([board.hand.draw(curve, tremor=0.6)], who.tutor, RED, 3.4)
+    for degrees in (25, 40, 60):
+        x, y = place(degrees)
+        dot = np.array([(x - 4, y - 4), (x + 4, y + 4), (x, y), (x + 4, y - 4), (x - 4, y + 4)])
+        board.ink([board.hand.draw(dot, tremor=0.2)], who.tomasz, BLUE, 3.4)
+    board.write("s", 84, 440, 36, who.tutor)
+    board.type("θ", 470, 626, 22, who.tutor)
+
+
+def hour_lines(board: DemoBoard, who: People) -> None:
+    """A horizontal dial for 52° north: tan(hour line) = sin(latitude) · tan(hour angle)."""
+    tutor = who.tutor
+    cx, cy, radius = 470.0, 560.0, 330.0
+    board.write("hour lines of a sundial", 96, 110, 66, tutor)
+    half = np.linspace(math.pi, 2 * math.pi, 90)
+    arc = np.column_stack([cx + radius * np.cos(half), cy + radius * np.sin(half)])
+    board.ink([board.hand.draw(arc, tremor=1.0)], tutor, GREEN, 4)
+    board.line((cx - radius - 30, cy), (cx + radius + 30, cy), tutor, GREEN, 3)
+    for hour in range(7, 18):
+        line = math.atan2(
+            math.sin(math.radians(52)) * math.sin(math.radians(15 * (hour - 12))),
+            math.cos(math.radians(15 * (hour - 12))),
+        )
+        x, y = math.sin(line), -math.cos(line)
+        colour = RED if hour == 12 else BLACK
+        board.ink(
+            [board.hand.sketch([(cx, cy), (cx + radius * x, cy + radius * y)], 0.8)], tutor, colour, 2.6
+        )
+        board.write(str(hour), cx + (radius + 26) * x - 12, cy + (radius + 26) * y + 12, 36, tutor, colour)
+    board.circle(cx, cy, 7, tutor, BLACK, 3)
+    board.type("At 52° north the line for 15 o'clock\nstands 38° from the noon line.", 890, 250, 22, tutor)
+    board.write("noon", cx + 12, cy - radius + 62, 34, tutor, RED)
+    board.write("are they equally far apart?", 850, 420, 34, who.tomasz, BLUE)
+
+
+def tasks(board: DemoBoard, who: People) -> None:
+    tutor = who.tutor
+    board.write("your turn", 72, 104, 70, tutor, GREEN)
+    board.type(
+        "1   Stand a stick of 1 m upright. Measure its shadow at 9, 12 and 15 o'clock.", 76, 150, 22, tutor
+    )
+    board.type("2   Work out the sun's height θ each time:  tan θ = h / s", 76, 200, 22, tutor)
+    board.type("3   When is the shadow as long as the stick?", 76, 250, 22, tutor)
+    board.highlight(116, 520, 266, tutor, MINT)
+    for number, clock in enumerate(("9:00", "12:00", "15:00")):
+        x = 76 + 330 * number
+        board.type(clock, x + 14, 336, 20, tutor)
+        for a, b in (
+            ((x, 328), (x + 300, 328)),
+            ((x + 300, 328), (x + 300, 640)),
+            ((x + 300, 640), (x, 640)),
+            ((x, 640), (x, 328)),
+        ):
+            board.line(a, b, tutor, "#8a7d5f", 1.6)
+    board.write("s = 1.6 m", 120, 440, 46, who.noor, PURPLE)
+    board.write("s = 0.9 m", 450, 440, 46, who.noor, PURPLE)
+
+
+def what_we_wonder(board: DemoBoard, who: People) -> None:
+    board.title("Questions")
+    board.write("what we wonder", 110, 120, 70, who.tutor, GREEN)
+    board.write("does the moon make shadows?", 130, 240, 46, who.noor, PURPLE)
+    board.write("why is noon not at 12?", 480, 350, 46, who.tomasz, BLUE)
+    board.write("can a sundial work indoors?", 150, 460, 46, who.noor, RED)
+
+
+def market_french(board: DemoBoard, tutor: str) -> None:
+    board.title("At the stall")
+    board.write("au marché", 110, 120, 76, tutor, RED)
+    for number, (french, english) in enumerate(
+        (
+            ("une pomme", "an apple"),
+            ("le fromage", "the cheese"),
+            ("combien ?", "how much?"),
+            ("merci, à demain", "thanks, see you tomorrow"),
+        )
+    ):
+        board.write(french, 130, 230 + 90 * number, 50, tutor, BLUE)
+        board.type(english, 520, 200 + 90 * number, 24, tutor)
+
+
+def bench_chemistry(board: DemoBoard, tutor: str) -> None:
+    board.title("Burning magnesium")
+    board.write("burning magnesium", 110, 120, 70, tutor)
+    board.type("2 Mg + O₂ → 2 MgO", 120, 190, 34, tutor, BLUE)
+    board.write("white light, white smoke", 130, 330, 44, tutor, PURPLE)
+
+
+if __name__ == "__main__":
+    main()

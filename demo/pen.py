@@ -1,0 +1,153 @@
+"""A demo board being written on: simulated strokes and typed things become steps like anybody's."""
+
+from __future__ import annotations
+
+import itertools
+from collections.abc import Iterable, Sequence
+
+import numpy as np
+
+from demo.hand import Hand, Stroke
+from sunroom.boards import models, repository
+from sunroom.boards.repository import Logged
+from sunroom.core.board import (
+    Board,
+    InkItem,
+    PageHead,
+    Paper,
+    Request,
+    ShapeItem,
+    TextItem,
+    apply,
+    invert,
+    resolve,
+)
+from sunroom.core.board.requests import TrueUp
+from sunroom.core.board.steps import AddItems, AddPage, ChangePage, Step
+from sunroom.core.geometry import ellipse_bezier
+from sunroom.core.ink import pack_samples
+from sunroom.core.shapes import find_shapes
+from sunroom.resources import typesetter
+
+BLACK, BLUE, RED, GREEN, PURPLE = "#16222b", "#1f5fa8", "#b4472c", "#2f7d5b", "#6b3fa0"
+YELLOW, MINT = "#f2c41d", "#63c79a"
+
+
+class DemoBoard:
+    """Writes steps on a board row; the ids are the same each time."""
+
+    def __init__(self, row: models.Board, now_ms: int, seed: int) -> None:
+        self._row, self._now_ms = row, now_ms
+        self._board: Board = repository.load(row.pk)
+        self._ids = (f"demo{seed}{number:08d}" for number in itertools.count())
+        self._steps: list[tuple[Logged, Step]] = []
+        self.hand = Hand(seed, 0.5)
+        self.page = self._board.order[0]
+
+    def do(self, request: Request, seat: str) -> None:
+        step = resolve(self._board, request, seat, self._now_ms, typesetter())  # type: ignore[arg-type]
+        logged = Logged(self._board.seq + 1, next(self._ids), seat, self._now_ms, "do", 0, step)
+        self._steps.append((logged, invert(self._board, step)))
+        self._board = apply(self._board, step)
+
+    def finish(self) -> None:
+        """Write everything to the database, with a snapshot for quick opening."""
+        before = repository.load(self._row.pk)
+        repository.append(self._row.pk, self._steps)
+        repository.keep_snapshot(self._row.pk, self._board, before)
+
+    # Pages
+
+    def title(self, title: str, paper: Paper | None = None) -> None:
+        """Name the page in hand."""
+        self.do(ChangePage(PageHead(self.page, title, paper or Paper())), "")
+
+    def new_page(self, title: str, paper: Paper | None = None) -> None:
+        head = PageHead(next(self._ids), title, paper or Paper())
+        self.do(AddPage(head, len(self._board.order)), "")
+        self.page = head.id
+
+    # Things
+
+    def ink(
+        self, strokes: Iterable[Stroke], seat: str, colour: str = BLACK, width: float = 3.6, nib: str = "pen"
+    ) -> tuple[str, ...]:
+        """Strokes as items, each a step of its own, as a hand makes them."""
+        ids = []
+        for stroke in strokes:
+            item_id = next(self._ids)
+            x, y = stroke[0, :2]
+            samples = stroke.copy()
+            samples[:, :2] -= (x, y)
+            item = InkItem(
+                id=item_id,
+                x=float(x),
+                y=float(y),
+                nib=nib,  # type: ignore[arg-type]
+                colour=colour,
+                width=width,
+                samples=pack_samples(samples),
+            )
+            self.do(AddItems(self.page, (item,)), seat)
+            ids.append(item_id)
+        return tuple(ids)
+
+    def write(
+        self, text: str, x: float, y: float, size: float, seat: str, colour: str = BLACK
+    ) -> tuple[str, ...]:
+        """Handwriting with its baseline starting at (x, y)."""
+        return self.ink(self.hand.write(text, x, y, size), seat, colour, width=size * 0.055)
+
+    def highlight(self, x0: float, x1: float, y: float, seat: str, colour: str = YELLOW) -> None:
+        stroke = self.hand.draw(np.array([(x0, y), ((x0 + x1) / 2, y - 1), (x1, y)]), tremor=0.8)
+        self.ink([stroke], seat, colour, 26, "highlighter")
+
+    def type(self, text: str, x: float, y: float, size: float, seat: str, colour: str = BLACK) -> None:
+        """Typed text from its top left corner."""
+        item = TextItem(id=next(self._ids), x=x, y=y, text=text, size=size, colour=colour)
+        self.do(AddItems(self.page, (item,)), seat)
+
+    def line(
+        self, a: tuple[float, float], b: tuple[float, float], seat: str, colour: str, width: float
+    ) -> None:
+        points = ((0.0, 0.0), (b[0] - a[0], b[1] - a[1]))
+        self._shape("line", a, points, False, False, seat, colour, width)
+
+    def circle(self, cx: float, cy: float, radius: float, seat: str, colour: str, width: float) -> None:
+        control = ellipse_bezier(0, 0, radius, radius, 0)
+        points = tuple((float(x), float(y)) for x, y in control)
+        self._shape("circle", (cx, cy), points, True, True, seat, colour, width)
+
+    def trued_up(self, corners: Sequence[tuple[float, float]], seat: str, colour: str, width: float) -> None:
+        """A figure sketched by hand and then trued up, so that “As written” brings the sketch back."""
+        stroke = self.hand.sketch([*corners, corners[0]])
+        ids = self.ink([stroke], seat, colour, width)
+        figure = find_shapes([stroke])[0]
+        self.do(
+            TrueUp(self.page, ids, next(self._ids), figure.kind, figure.points, figure.closed, figure.curved),
+            seat,
+        )
+
+    def _shape(
+        self,
+        figure: str,
+        at: tuple[float, float],
+        points: tuple[tuple[float, float], ...],
+        closed: bool,
+        curved: bool,
+        seat: str,
+        colour: str,
+        width: float,
+    ) -> None:
+        item = ShapeItem(
+            id=next(self._ids),
+            x=at[0],
+            y=at[1],
+            figure=figure,  # type: ignore[arg-type]
+            points=points,
+            closed=closed,
+            curved=curved,
+            colour=colour,
+            width=width,
+        )
+        self.do(AddItems(self.page, (item,)), seat)

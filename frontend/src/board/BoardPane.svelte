@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { onDestroy, onMount, untrack } from 'svelte'
+  import type { Session } from '../lesson/session.svelte'
+  import { Surface } from './surface'
+  import TextEditor from './TextEditor.svelte'
+  import ViewReadout from './ViewReadout.svelte'
+
+  let { session, onready }: { session: Session; onready: (surface: Surface | null) => void } = $props()
+  let base: HTMLCanvasElement
+  let over: HTMLCanvasElement
+  let surface = $state.raw<Surface | null>(null)
+  let editing = $state.raw<{ at: [number, number]; itemId: string | null } | null>(null)
+
+  onMount(() => {
+    surface = new Surface(session, base, over)
+    surface.gestures.ontext = (at, itemId) => (editing = { at, itemId })
+    onready(surface)
+  })
+  onDestroy(() => {
+    surface?.destroy()
+    untrack(() => onready(null))
+  })
+
+  /** The typed text of the page in reading order, for those who listen to the board. */
+  const spoken = $derived.by(() => {
+    void session.version
+    const texts = [...(session.page?.entries.values() ?? [])].flatMap((e) =>
+      e.item.kind === 'text' ? [e.item] : [],
+    )
+    return texts.sort((a, b) => a.y - b.y || a.x - b.x).map((item) => item.text)
+  })
+</script>
+
+<main data-tool={session.tools.tool} class:still={!session.standing || !session.may('add_ink')}>
+  <canvas bind:this={base} aria-hidden="true"></canvas>
+  <canvas
+    class="over"
+    bind:this={over}
+    tabindex="0"
+    aria-label="Board, {session.page?.entries.size ?? 0} things on this page"
+    data-testid="board"
+    data-items={session.version >= 0 ? (session.page?.entries.size ?? 0) : 0}
+  ></canvas>
+  <div class="unseen">
+    {#each spoken as text, i (i)}<p>{text}</p>{/each}
+  </div>
+  {#if surface && editing}
+    {#key editing}
+      <TextEditor
+        {session}
+        {surface}
+        at={editing.at}
+        itemId={editing.itemId}
+        onclose={() => (editing = null)}
+      />
+    {/key}
+  {/if}
+  {#if surface}<ViewReadout {surface} />{/if}
+</main>
+
+<style>
+  main {
+    grid-area: board;
+    position: relative;
+    background: var(--glass);
+    overflow: hidden;
+    min-width: 0;
+    min-height: 0;
+  }
+  canvas {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    touch-action: none;
+  }
+  .over {
+    cursor: crosshair;
+  }
+  .over:focus-visible {
+    outline-offset: -3px;
+  }
+  main[data-tool='hand'] .over {
+    cursor: grab;
+  }
+  main[data-tool='select'] .over {
+    cursor: default;
+  }
+  main[data-tool='text'] .over {
+    cursor: text;
+  }
+  main[data-tool='eraser'] .over {
+    cursor: none;
+  }
+  main.still .over {
+    cursor: default;
+  }
+</style>

@@ -1,0 +1,175 @@
+<script lang="ts">
+  import Brand from '../ui/Brand.svelte'
+  import Button from '../ui/Button.svelte'
+  import Icon from '../ui/Icon.svelte'
+  import { clockTime, elapsed } from '../ui/time'
+  import PensControl from './PensControl.svelte'
+  import type { Session } from './session.svelte'
+
+  let { session, link }: { session: Session; link: string } = $props()
+  let now = $state(Date.now())
+
+  $effect(() => {
+    const timer = setInterval(() => (now = session.nowMs()), 1_000)
+    return () => clearInterval(timer)
+  })
+
+  const lesson = $derived(session.lesson)
+  const handUp = $derived(lesson?.hands.includes(session.me) ?? false)
+  const kept = $derived.by(() => {
+    if (session.line !== 'open') {
+      return session.waiting ? `No line · ${session.waiting} waiting` : 'No line, coming back'
+    }
+    if (session.trouble) return 'Not kept yet'
+    if (session.waiting) return 'Keeping'
+    return session.keptMs ? `Kept ${clockTime(session.keptMs)}` : 'Kept'
+  })
+  const uneasy = $derived(session.line !== 'open' || Boolean(session.trouble))
+  const standingWords = $derived.by(() => {
+    if (!lesson || session.tutorSide) return ''
+    if (session.welcome?.role === 'onlooker') return 'You are looking on'
+    if (!lesson.facts.open) return 'No lesson is on'
+    if (session.may('add_ink')) {
+      return lesson.facts.mode === 'up' ? 'Pens are up · you can write' : 'You have a pen'
+    }
+    return lesson.facts.mode === 'down'
+      ? `Pens are down · ${lesson.facts.writer} is writing`
+      : 'You have no pen just now'
+  })
+</script>
+
+<header>
+  <Brand href={session.door === 'tutor' ? `/rooms/${link}` : '#'} />
+  <span class="title">{session.welcome?.room ?? ''}</span>
+  <div class="middle">
+    {#if session.tutorSide && lesson?.facts.open}
+      <PensControl {session} />
+    {:else if session.tutorSide && lesson}
+      <Button kind="cream" onclick={() => session.tell({ command: 'open_lesson' })}>Open the lesson</Button>
+    {:else if standingWords}
+      <span class="state" data-testid="pens-state"
+        ><i class:full={session.may('add_ink')}></i>{standingWords}</span
+      >
+    {/if}
+  </div>
+  {#if lesson?.started_ms && lesson.facts.open}
+    <span class="clock" title="Since the first student came in">{elapsed(now - lesson.started_ms)}</span>
+  {/if}
+  <span class="kept" class:uneasy data-testid="kept" role="status">{kept}</span>
+  {#if session.door === 'student' && lesson?.facts.open}
+    <Button
+      kind="cream"
+      aria-pressed={handUp}
+      onclick={() => session.tell(handUp ? { command: 'lower_hand', seat: '' } : { command: 'raise_hand' })}
+    >
+      <Icon name="raised" size={18} />{handUp ? 'Hand down' : 'Put hand up'}
+    </Button>
+  {/if}
+  {#if session.welcome}
+    <a
+      class="save"
+      href="/boards/{session.welcome.board.id}/board.pdf"
+      download
+      title="Save the board as a PDF"
+    >
+      <Icon name="save" size={18} />Save PDF
+    </a>
+  {/if}
+  {#if session.welcome?.role === 'tutor' && lesson?.facts.open}
+    <Button kind="cream" onclick={() => session.tell({ command: 'end_lesson' })}>End lesson</Button>
+  {/if}
+</header>
+
+<style>
+  header {
+    grid-area: header;
+    display: flex;
+    align-items: center;
+    gap: 14px;
+    padding: 0 14px 0 16px;
+    color: var(--on-frame);
+    min-width: 0;
+  }
+  .title {
+    padding-left: 12px;
+    border-left: 1px solid var(--frame-3);
+    color: var(--on-frame-muted);
+    font-size: 14px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    min-width: 0;
+  }
+  .middle {
+    flex: 1;
+    display: flex;
+    justify-content: center;
+    min-width: 0;
+  }
+  .state {
+    display: flex;
+    align-items: center;
+    gap: 9px;
+    font-weight: 600;
+  }
+  .state i {
+    width: 12px;
+    height: 12px;
+    border: 2px solid currentColor;
+    border-radius: 50%;
+  }
+  .state i.full {
+    background: var(--sun);
+    border-color: var(--sun);
+  }
+  .clock,
+  .kept {
+    font-size: 14px;
+    white-space: nowrap;
+    font-variant-numeric: tabular-nums;
+  }
+  .uneasy {
+    background: var(--sun);
+    color: var(--ink);
+    font-weight: 600;
+    padding: 3px 8px;
+    border-radius: 3px;
+  }
+  .save {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 40px;
+    padding: 0 12px;
+    border: 1px solid var(--frame-3);
+    border-radius: var(--radius);
+    color: var(--on-frame);
+    font-weight: 600;
+    text-decoration: none;
+    white-space: nowrap;
+  }
+  .save:hover {
+    background: var(--frame-2);
+  }
+  @media (max-width: 900px) {
+    .title {
+      display: none;
+    }
+    header {
+      gap: 10px;
+    }
+  }
+  @media (max-width: 600px) {
+    header {
+      flex-wrap: wrap;
+      padding: 6px 10px;
+    }
+    .middle {
+      order: 3;
+      flex-basis: 100%;
+    }
+    .clock {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,127 @@
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte'
+  import BoardPane from '../board/BoardPane.svelte'
+  import type { Surface } from '../board/surface'
+  import People from '../people/People.svelte'
+  import { ownByKey } from '../rooms/api'
+  import Brand from '../ui/Brand.svelte'
+  import Header from './Header.svelte'
+  import KeysSheet from './KeysSheet.svelte'
+  import { handleKey } from './keys'
+  import { Session, type Door } from './session.svelte'
+  import Sill from './Sill.svelte'
+  import ToolColumn from './ToolColumn.svelte'
+
+  let { door, link, board }: { door: Door; link: string; board: string } = $props()
+  let session = $state.raw(untrack(() => new Session(door, link, board)))
+  let surface = $state.raw<Surface | null>(null)
+  let keysShown = $state(false)
+  let triedKey = false
+
+  onDestroy(() => session.close())
+
+  $effect(() => {
+    // A tutor without a session may still have the room's key in this browser.
+    if (session.goodbye?.reason !== 'no_seat' || door !== 'tutor' || triedKey) return
+    triedKey = true
+    void ownByKey(link).then((owned) => {
+      if (owned) session = new Session(door, link, board)
+    })
+  })
+
+  $effect(() => {
+    // “Open the lesson” on the room's home leads here.
+    if (session.welcome && session.tutorSide && new URLSearchParams(location.search).has('open')) {
+      history.replaceState(null, '', location.pathname)
+      if (!session.lesson?.facts.open) session.tell({ command: 'open_lesson' })
+    }
+  })
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key === '?' && !(event.target as HTMLElement).closest('input, textarea')) keysShown = !keysShown
+    else if (surface) handleKey(event, session, surface)
+  }
+</script>
+
+<svelte:window {onkeydown} />
+
+{#if session.goodbye && !session.welcome}
+  <div class="shut">
+    <Brand />
+    <h1>{session.goodbye.reason === 'between_closed' ? 'The room is closed' : 'No way in here'}</h1>
+    <p role="alert">{session.goodbye.sentence}</p>
+    {#if session.goodbye.again}<p class="muted">This page lets you in by itself when it opens.</p>{/if}
+    {#if door === 'tutor'}<p><a href="/rooms/{link}">Sign in to the room</a></p>{/if}
+  </div>
+{:else}
+  <div class="lesson" class:onlooker={door === 'onlooker'}>
+    <Header {session} {link} />
+    {#if door !== 'onlooker'}<ToolColumn {session} />{/if}
+    {#key session}
+      <BoardPane {session} onready={(ready) => (surface = ready)} />
+    {/key}
+    <Sill {session} {surface} onkeys={() => (keysShown = true)} />
+    <People {session} />
+  </div>
+  {#if session.goodbye}
+    <div class="over" role="alertdialog" aria-label="The line is closed">
+      <p>{session.goodbye.sentence}</p>
+    </div>
+  {/if}
+  {#if keysShown}<KeysSheet onclose={() => (keysShown = false)} />{/if}
+{/if}
+
+<style>
+  .lesson {
+    height: 100dvh;
+    display: grid;
+    grid-template: 52px minmax(0, 1fr) auto / 96px minmax(0, 1fr) 240px;
+    grid-template-areas: 'header header header' 'tools board people' 'sill sill people';
+    background: var(--frame);
+    overflow: hidden;
+  }
+  .onlooker {
+    grid-template-columns: 0 minmax(0, 1fr) 240px;
+  }
+  .shut {
+    min-height: 100dvh;
+    background: var(--frame);
+    color: var(--on-frame);
+    padding: 12vh max(24px, calc(50vw - 260px));
+  }
+  .shut h1 {
+    font: 600 34px/1.15 var(--title);
+    margin: 40px 0 12px;
+  }
+  .shut a {
+    color: var(--sun);
+  }
+  .muted {
+    color: var(--on-frame-muted);
+    margin-top: 12px;
+  }
+  .over {
+    position: fixed;
+    inset: auto 0 0;
+    background: var(--sun-pale);
+    border-top: 3px solid var(--sun);
+    padding: 18px;
+    text-align: center;
+    font-weight: 600;
+  }
+  @media (max-width: 900px) {
+    .lesson {
+      grid-template: 52px auto minmax(0, 1fr) auto / 76px minmax(0, 1fr);
+      grid-template-areas: 'header header' 'people people' 'tools board' 'sill sill';
+    }
+    .onlooker {
+      grid-template-columns: 0 minmax(0, 1fr);
+    }
+  }
+  @media (max-width: 600px) {
+    .lesson {
+      grid-template: auto auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
+      grid-template-areas: 'header' 'people' 'board' 'sill' 'tools';
+    }
+  }
+</style>

@@ -1,0 +1,52 @@
+<script lang="ts">
+  import { union } from '../board/box'
+  import { drawItem, drawPaper } from '../board/draw'
+  import { inOrder } from '../board/tiles'
+  import type { Session } from './session.svelte'
+
+  let { session, pageId }: { session: Session; pageId: string } = $props()
+  let canvas: HTMLCanvasElement
+  const WIDTH = 136
+  const HEIGHT = 96
+  /** A thumb need not follow every stroke at once. */
+  const WAIT_MS = 500
+  /** More than this cannot be told apart on a thumb, and would hold up the pen. */
+  const MAX_ITEMS = 1_500
+
+  $effect(() => {
+    void session.version
+    const timer = setTimeout(draw, canvas.dataset.drawn ? WAIT_MS : 0)
+    return () => clearTimeout(timer)
+  })
+
+  function draw() {
+    const page = session.replica.pages.get(pageId)
+    const context = canvas.getContext('2d')
+    if (!page || !context) return
+    const paper = page.head.paper
+    const least = {
+      minX: 0,
+      minY: 0,
+      maxX: paper.kind === 'sheet' ? paper.width : 1000,
+      maxY: paper.kind === 'sheet' ? paper.height : 640,
+    }
+    const box = paper.kind === 'sheet' ? least : union([...page.entries.values(), least])!
+    const scale = Math.min(WIDTH / (box.maxX - box.minX), HEIGHT / (box.maxY - box.minY))
+    context.setTransform(scale, 0, 0, scale, -box.minX * scale, -box.minY * scale)
+    const seen = { ...box, maxX: box.minX + WIDTH / scale, maxY: box.minY + HEIGHT / scale }
+    drawPaper(context, page.head, seen, scale)
+    for (const { item } of [...page.entries.values()].sort(inOrder).slice(0, MAX_ITEMS))
+      drawItem(context, item)
+    canvas.dataset.drawn = 'yes'
+  }
+</script>
+
+<canvas bind:this={canvas} width={WIDTH} height={HEIGHT} aria-hidden="true"></canvas>
+
+<style>
+  canvas {
+    width: 100%;
+    height: 100%;
+    display: block;
+  }
+</style>

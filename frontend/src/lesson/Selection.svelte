@@ -1,0 +1,166 @@
+<script lang="ts">
+  import Button from '../ui/Button.svelte'
+  import Icon from '../ui/Icon.svelte'
+  import type { Figure } from '../wire/generated'
+  import type { Session } from './session.svelte'
+
+  let { session }: { session: Session } = $props()
+
+  const items = $derived(session.version >= 0 ? session.selected() : [])
+  const ink = $derived(items.filter((item) => item.kind === 'ink' && item.nib === 'pen'))
+  const converted = $derived(items.filter((item) => item.kind !== 'ink' && item.ink.length))
+  const mine = $derived(items.every((item) => item.by === session.me))
+  const mayConvert = $derived(session.selected('convert').length > 0)
+  const texts = $derived(session.readings?.readings ?? [])
+  const figures = $derived(session.readings?.figures ?? [])
+  const NAMES: Record<Figure['kind'], string> = {
+    line: 'straight line',
+    circle: 'circle',
+    ellipse: 'ellipse',
+    rectangle: 'rectangle',
+    square: 'square',
+    triangle: 'triangle',
+  }
+  // What is surer is offered first; a figure of few strokes that reads as one sign is a figure.
+  const figureFirst = $derived((figures[0]?.score ?? 0) > 0.6 && (texts[0]?.text.length ?? 0) <= 2)
+
+  function whatIsSelected(): string {
+    const count = items.length
+    const kinds = new Set(items.map((item) => item.kind))
+    const [kind] = kinds
+    const noun = kinds.size > 1 ? 'thing' : kind === 'ink' ? 'stroke' : kind === 'text' ? 'text' : 'figure'
+    return `${count} ${noun}${count === 1 ? '' : 's'}${mine ? ' of yours' : ''}`
+  }
+</script>
+
+<div class="what">{whatIsSelected()}</div>
+<div class="choices" data-testid="conversions">
+  {#snippet asText()}
+    {#if texts[0]}
+      <button
+        class="choice"
+        class:first={!figureFirst}
+        data-testid="typeset"
+        onclick={() => session.typeset(texts[0]!.text)}
+      >
+        <b>Typeset</b><span>“{texts[0].text}”</span>
+      </button>
+      {#if texts.length > 1}
+        <div class="rivals" aria-label="Other readings">
+          {#each texts.slice(1, 4) as rival (rival.text)}
+            <button data-testid="rival" onclick={() => session.typeset(rival.text)}>“{rival.text}”</button>
+          {/each}
+        </div>
+      {/if}
+    {/if}
+  {/snippet}
+  {#snippet asFigure()}
+    {#each figures.slice(0, 2) as figure, i (figure.kind)}
+      <button
+        class="choice"
+        class:first={figureFirst && i === 0}
+        data-testid="true-up"
+        onclick={() => session.trueUp(figure)}
+      >
+        <b>True up</b><span>{NAMES[figure.kind]}</span>
+      </button>
+    {:else}
+      {#if session.readings}<span class="none"><b>True up</b><span>no figure seen</span></span>{/if}
+    {/each}
+  {/snippet}
+  {#if ink.length && mayConvert}
+    {#if session.reading}
+      <span class="none"><b>Reading</b><span>the ink stays as it is</span></span>
+    {:else if session.readings?.problem}
+      <span class="none"><b>{session.readings.problem}</b><span>the ink stays as it is</span></span>
+    {:else if figureFirst}
+      {@render asFigure()}{@render asText()}
+    {:else}
+      {@render asText()}{@render asFigure()}
+    {/if}
+  {/if}
+  {#if converted.length && mayConvert}
+    <button class="choice" data-testid="as-written" onclick={() => session.asWritten()}>
+      <b>As written</b><span>back to the ink</span>
+    </button>
+  {/if}
+  {#if session.selected('remove').length}
+    <Button kind="stop" onclick={() => session.removeSelection()}>Remove</Button>
+  {/if}
+  <Button kind="quiet" aria-label="Select nothing" onclick={() => session.select([])}
+    ><Icon name="close" size={18} /></Button
+  >
+</div>
+
+<style>
+  .what {
+    width: 74px;
+    flex: none;
+    color: var(--muted);
+    font-size: 13px;
+    line-height: 1.25;
+  }
+  .choices {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    min-width: 0;
+    overflow-x: auto;
+    flex: 1;
+  }
+  .choice,
+  .none {
+    min-height: 46px;
+    padding: 4px 13px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    text-align: left;
+    display: grid;
+    align-content: center;
+    line-height: 1.25;
+    max-width: 300px;
+  }
+  .choice:hover {
+    border-color: var(--leaf);
+  }
+  .choice span,
+  .none span {
+    font-size: 13px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .none {
+    border-color: transparent;
+    background: none;
+    color: var(--muted);
+  }
+  .first {
+    background: var(--leaf);
+    border-color: var(--leaf);
+    color: #fff;
+  }
+  .first:hover {
+    background: var(--leaf-dark);
+  }
+  .rivals {
+    display: flex;
+    gap: 4px;
+  }
+  .rivals button {
+    min-height: 40px;
+    padding: 0 10px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    font-size: 13px;
+    max-width: 150px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .rivals button:hover {
+    border-color: var(--leaf);
+  }
+</style>

@@ -1,0 +1,112 @@
+/** The keyboard's way to everything; KEYS is what the sheet shows. */
+import type { Surface } from '../board/surface'
+import type { Session } from './session.svelte'
+import type { Tool } from './tools.svelte'
+
+const TOOL_KEYS: Record<string, Tool> = {
+  s: 'select',
+  p: 'pen',
+  h: 'highlight',
+  e: 'eraser',
+  t: 'text',
+  o: 'pointer',
+  m: 'hand',
+}
+
+export const KEYS: [string, string][] = [
+  ['S P H E', 'Select, pen, highlight, eraser'],
+  ['T O M', 'Text, pointer, move the paper'],
+  ['Ctrl Z', 'Undo your last step'],
+  ['Ctrl Shift Z', 'Redo it'],
+  ['Delete', 'Remove what is selected'],
+  ['Arrow keys', 'Move what is selected, or the paper'],
+  ['Ctrl A', 'Select all on the page'],
+  ['Enter', 'Typeset the selected ink'],
+  ['Esc', 'Give up, or select nothing'],
+  ['Page Up, Page Down', 'Turn pages'],
+  ['+ −', 'Zoom in and out'],
+  ['0', 'Show the whole page'],
+  ['Space and drag', 'Move the paper'],
+  ['?', 'These keys'],
+]
+
+const NUDGE = 10
+const PAN_PX = 80
+
+export function handleKey(event: KeyboardEvent, session: Session, surface: Surface): void {
+  const target = event.target as HTMLElement
+  if (target.closest('input, textarea, select, dialog')) return
+  if (event.key === 'Enter' && target.closest('button, a')) return
+  const control = event.ctrlKey || event.metaKey
+  const done = control ? controlKey(event, session) : plainKey(event, session, surface)
+  if (done) event.preventDefault()
+}
+
+function controlKey(event: KeyboardEvent, session: Session): boolean {
+  switch (event.key.toLowerCase()) {
+    case 'z':
+      if (event.shiftKey) session.redo()
+      else session.undo()
+      return true
+    case 'y':
+      session.redo()
+      return true
+    case 'a':
+      session.tools.tool = 'select'
+      session.select(session.page?.entries.keys() ?? [])
+      return true
+  }
+  return false
+}
+
+function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boolean {
+  const arrows: Record<string, [number, number]> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+  }
+  const arrow = arrows[event.key]
+  if (arrow) {
+    const by = event.shiftKey ? 1 : NUDGE
+    if (session.selection.size) session.moveSelection(arrow[0] * by, arrow[1] * by)
+    else surface.pan(-arrow[0] * PAN_PX, -arrow[1] * PAN_PX)
+    return true
+  }
+  switch (event.key) {
+    case 'Delete':
+    case 'Backspace':
+      session.removeSelection()
+      return true
+    case 'Enter': {
+      const best = session.readings?.readings[0]
+      if (best) session.typeset(best.text)
+      return Boolean(best)
+    }
+    case 'Escape':
+      if (surface.gestures.busy) surface.gestures.giveUp()
+      else session.select([])
+      return true
+    case 'PageUp':
+      session.turnBy(-1)
+      return true
+    case 'PageDown':
+      session.turnBy(1)
+      return true
+    case '+':
+    case '=':
+      surface.zoom(1.25)
+      return true
+    case '-':
+      surface.zoom(0.8)
+      return true
+    case '0':
+      surface.fitPage()
+      return true
+  }
+  const tool = TOOL_KEYS[event.key.toLowerCase()]
+  if (!tool || session.door === 'onlooker' || event.altKey) return false
+  session.tools.tool = tool
+  surface.redrawOver()
+  return true
+}

@@ -1,0 +1,133 @@
+<script lang="ts">
+  import type { Session } from '../lesson/session.svelte'
+  import Icon from '../ui/Icon.svelte'
+  import { elapsed } from '../ui/time'
+  import type { Person } from '../wire/generated'
+  import { personColour } from './colours'
+
+  let { session, person, hand }: { session: Session; person: Person; hand: number } = $props()
+  let now = $state(0)
+
+  const facts = $derived(session.lesson?.facts)
+  const passed = $derived(facts?.passed.find((pen) => pen.seat === person.seat))
+  const hasPen = $derived(
+    Boolean(
+      facts?.open &&
+      person.role === 'student' &&
+      (facts.mode === 'up' ? !facts.withheld.includes(person.seat) : facts.mode === 'passed' && passed),
+    ),
+  )
+  const doing = $derived.by(() => {
+    const parts: string[] = []
+    if (person.role !== 'student') parts.push(person.role)
+    if (hand >= 0) parts.push(hand === 0 ? 'hand up, first' : `hand up, number ${hand + 1}`)
+    if (hasPen && passed?.until_ms) parts.push(`pen for ${elapsed(passed.until_ms - now)}`)
+    else if (hasPen) parts.push('has a pen')
+    const page = session.heads.findIndex((head) => head.id === person.page) + 1
+    if (page && person.page !== session.pageId) parts.push(`on page ${page}`)
+    return parts.join(' · ') || 'here'
+  })
+
+  $effect(() => {
+    if (!passed?.until_ms) return
+    const tick = () => (now = session.nowMs())
+    tick()
+    const timer = setInterval(tick, 1_000)
+    return () => clearInterval(timer)
+  })
+
+  function passOrTake() {
+    session.tell(
+      hasPen
+        ? { command: 'take_pen', seat: person.seat }
+        : { command: 'pass_pen', seat: person.seat, minutes: null },
+    )
+  }
+</script>
+
+<li class:hand={hand >= 0} data-testid="person" data-name={person.name}>
+  <span class="picture" style:background={personColour(person.seat)} aria-hidden="true"
+    >{[...person.name][0]}</span
+  >
+  <div class="who">
+    <b>{person.name}</b>
+    <small>{doing}</small>
+  </div>
+  {#if person.role === 'student'}
+    {#if session.tutorSide && facts?.open}
+      <button
+        class="pen"
+        class:full={hasPen}
+        aria-pressed={hasPen}
+        aria-label={hasPen ? `Take the pen back from ${person.name}` : `Pass a pen to ${person.name}`}
+        title={hasPen ? 'Take the pen back' : 'Pass a pen'}
+        onclick={passOrTake}><Icon name="pen" size={18} /></button
+      >
+    {:else if hasPen}
+      <span class="pen full" role="img" aria-label="has a pen"><Icon name="pen" size={18} /></span>
+    {/if}
+  {/if}
+</li>
+
+<style>
+  li {
+    display: flex;
+    align-items: center;
+    gap: 9px;
+    padding: 5px 12px 5px 9px;
+    border-left: 3px solid transparent;
+    min-width: 0;
+  }
+  .hand {
+    background: var(--sun-pale);
+    border-color: var(--sun);
+  }
+  .picture {
+    width: 46px;
+    height: 40px;
+    flex: none;
+    border-radius: 3px;
+    color: #fff;
+    font-weight: 700;
+    display: grid;
+    place-items: center;
+  }
+  .who {
+    flex: 1;
+    min-width: 0;
+    display: grid;
+    line-height: 1.25;
+  }
+  b,
+  small {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  small {
+    font-size: 12.5px;
+    color: var(--muted);
+  }
+  .pen {
+    width: 40px;
+    height: 40px;
+    flex: none;
+    border-radius: 50%;
+    border: 1.5px solid #a59a80;
+    background: none;
+    color: #6f6650;
+    display: grid;
+    place-items: center;
+    padding: 0;
+  }
+  .pen.full {
+    background: var(--sun);
+    border-color: #8a5d05;
+    color: var(--ink);
+  }
+  @media (max-width: 900px) {
+    li {
+      min-width: 190px;
+    }
+  }
+</style>

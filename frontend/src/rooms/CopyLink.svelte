@@ -1,0 +1,48 @@
+<script lang="ts">
+  let { path }: { path: string } = $props()
+  let copied = $state(false)
+  let field = $state<HTMLInputElement>()
+  const address = $derived(location.origin + path)
+
+  async function copy() {
+    try {
+      await navigator.clipboard.writeText(address)
+    } catch {
+      // Without https there is no clipboard: the address is marked, ready for the keys.
+      field?.select()
+      if (!document.execCommand('copy')) return
+    }
+    copied = true
+    setTimeout(() => (copied = false), 2_000)
+  }
+</script>
+
+<div class="link">
+  <input readonly value={address} aria-label="Link" bind:this={field} onfocus={() => field?.select()} />
+  <button onclick={copy}>{copied ? 'Copied' : 'Copy'}</button>
+</div>
+
+<style>
+  .link {
+    display: flex;
+    background: var(--glass);
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    border: 0;
+    background: none;
+    padding: 0 10px;
+    height: 40px;
+    text-overflow: ellipsis;
+  }
+  button {
+    border: 0;
+    background: none;
+    color: var(--leaf-dark);
+    font-weight: 700;
+    padding: 0 12px;
+  }
+</style>

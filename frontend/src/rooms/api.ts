@@ -1,0 +1,57 @@
+/** Requests outside the live line: answers are typed, problems are sentences to be shown. */
+
+export class Problem extends Error {
+  status: number
+  constructor(status: number, sentence: string) {
+    super(sentence)
+    this.status = status
+  }
+}
+
+function cookie(name: string): string {
+  return document.cookie.match(new RegExp(`(?:^|; )${name}=([^;]*)`))?.[1] ?? ''
+}
+
+export async function ask<T>(method: 'GET' | 'POST' | 'PATCH', path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(path, {
+      method,
+      headers: { 'Content-Type': 'application/json', 'X-CSRFToken': cookie('csrftoken') },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    })
+  } catch {
+    throw new Problem(0, 'The server does not answer. Nothing was lost; try again in a moment.')
+  }
+  const value: unknown = await response.json().catch(() => null)
+  if (response.ok && value !== null) return value as T
+  const sentence = (value as { problem?: string } | null)?.problem
+  throw new Problem(response.status, sentence ?? `The server could not do that (${response.status}).`)
+}
+
+const KEYS = 'sunroom-owner-keys'
+
+/** Keys of rooms that were started here without an account. */
+export function ownerKeys(): Record<string, string> {
+  try {
+    return JSON.parse(localStorage.getItem(KEYS) ?? '{}') as Record<string, string>
+  } catch {
+    return {}
+  }
+}
+
+export function keepOwnerKey(link: string, key: string): void {
+  localStorage.setItem(KEYS, JSON.stringify({ ...ownerKeys(), [link]: key }))
+}
+
+/** Let this browser in by the owner key it kept, when the session is gone. */
+export async function ownByKey(link: string): Promise<boolean> {
+  const key = ownerKeys()[link]
+  if (!key) return false
+  try {
+    await ask('POST', `/api/rooms/${link}/own`, { key })
+    return true
+  } catch {
+    return false
+  }
+}

@@ -1,0 +1,287 @@
+"""A real server, real browsers and a pen, for tests that use the application as people do."""
+
+from __future__ import annotations
+
+import asyncio
+import tempfile
+import threading
+import time
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any, TypeVar
+
+import numpy as np
+import uvicorn
+from django.test import TransactionTestCase
+from selenium import webdriver
+from selenium.common.exceptions import StaleElementReferenceException
+from selenium.webdriver.chrome.service import Service
+from selenium.webdriver.common.action_chains import ActionBuilder
+from selenium.webdriver.common.actions import interaction
+from selenium.webdriver.common.actions.pointer_input import PointerInput
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.webelement import WebElement
+
+from sunroom.config.asgi import application
+from sunroom.live import keeper, workers
+
+T = TypeVar("T")
+
+WAIT_S = 20
+CHROMIUM_FLAGS = (
+    "--headless=new",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--hide-scrollbars",
+)
+
+
+class LiveServer:
+    """The application on a port of this machine, in a thread; it can be stopped and started again."""
+
+    def __init__(self, port: int = 0) -> None:
+        config = uvicorn.Config(
+            application,
+            host="127.0.0.1",
+            port=port,
+            ws="websockets-sansio",
+            lifespan="off",
+            log_level="error",
+            timeout_graceful_shutdown=1,
+        )
+        self._server = uvicorn.Server(config)
+        self._thread = threading.Thread(target=self._run, daemon=True)
+        self._thread.start()
+        wait_for(lambda: self._server.started, "the server to start")
+        self.port: int = self._server.servers[0].sockets[0].getsockname()[1]
+        self.url = f"http://127.0.0.1:{self.port}"
+
+    def _run(self) -> None:
+        asyncio.run(self._server.serve())
+
+    def stop(self) -> None:
+        """Break all lines off at once and stop; what is being written to disk is finished."""
+        self._server.force_exit = True
+        self._server.should_exit = True
+        self._thread.join(10)
+        keeper.writer.submit(lambda: None).result(10)
+
+
+class Browser:
+    """One person's browser."""
+
+    def __init__(self, width: int = 1280, height: int = 800) -> None:
+        options = webdriver.ChromeOptions()
+        options.binary_location = "/usr/bin/chromium"
+        self._profile = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+        self.downloads = Path(self._profile.name) / "downloads"
+        for flag in (*CHROMIUM_FLAGS, f"--user-data-dir={self._profile.name}/profile"):
+            options.add_argument(flag)
+        options.add_experimental_option("prefs", {"download.default_directory": str(self.downloads)})
+        options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
+        self.driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
+        self.resize(width, height)
+
+    def resize(self, width: int, height: int) -> None:
+        metrics = {"width": width, "height": height, "deviceScaleFactor": 1, "mobile": False}
+        self.driver.execute_cdp_cmd("Emulation.setDeviceMetricsOverride", metrics)
+
+    def close(self) -> None:
+        self.driver.quit()
+        self._profile.cleanup()
+
+    # Looking
+
+    def open(self, url: str) -> None:
+        self.driver.get(url)
+
+    def all(self, css: str) -> list[WebElement]:
+        return self.driver.find_elements(By.CSS_SELECTOR, css)
+
+    def find(self, css: str, text: str = "") -> WebElement:
+        """The first element that matches and has ``text`` in it, waited for."""
+
+        def look() -> WebElement | None:
+            found = (e for e in self.all(css) if text in (e.text or e.get_attribute("value") or ""))
+            return next(found, None)
+
+        return self.wait(look, f"{css} with {text!r}")
+
+    def press(self, css: str, text: str = "") -> None:
+        self.find(css, text).click()
+
+    def text(self, css: str) -> str:
+        """Text of the first match; "" when there is none."""
+        return next((element.text for element in self.all(css)), "")
+
+    def wait(self, look: Callable[[], T | None], what: str, seconds: float = WAIT_S) -> T:
+        def patiently() -> T | None:
+            try:
+                return look()
+            except StaleElementReferenceException:
+                return None
+
+        try:
+            return wait_for(patiently, what, seconds)
+        except AssertionError as error:
+            raise AssertionError(
+                f"{error}; the page says: {self.text('body')[:600]!r}; {self.problems()}"
+            ) from None
+
+    def wait_text(self, css: str, text: str) -> None:
+        self.find(css, text)
+
+    def problems(self) -> list[str]:
+        """What the browser's console complained of, but for lines that were cut on purpose."""
+        log: list[dict[str, Any]] = self.driver.get_log("browser")
+        return [
+            entry["message"]
+            for entry in log
+            if "ERR_CONNECTION" not in entry["message"] and "WebSocket" not in entry["message"]
+        ]
+
+    @property
+    def items(self) -> int:
+        """Things on the page that is shown, our own unconfirmed ones included."""
+        return int(self.find("[data-testid=board]").get_attribute("data-items") or 0)
+
+    def wait_items(self, count: int) -> None:
+        self.wait(lambda: self.items == count or None, f"{count} things on the page (there are {self.items})")
+
+    def kept(self) -> None:
+        """Wait until all of ours is on the server's disk."""
+        self.wait(lambda: self.text("[data-testid=kept]").startswith("Kept") or None, "everything to be kept")
+
+    # Doing
+
+    def tool(self, name: str) -> None:
+        self.press("nav[aria-label=Tools] button", name)
+
+    def key(self, *keys: str) -> None:
+        """Keys pressed together on the board."""
+        chain = webdriver.ActionChains(self.driver)
+        for key in keys[:-1]:
+            chain.key_down(key)
+        chain.send_keys(keys[-1])
+        for key in reversed(keys[:-1]):
+            chain.key_up(key)
+        chain.perform()
+
+    def draw(
+        self, points: np.ndarray | list[tuple[float, float]], kind: str = "pen", pressure: float | None = 0.5
+    ) -> None:
+        """One press along ``points``, in px from the board's upper left corner."""
+        self.begin(points, kind, pressure)
+        self.lift(kind)
+
+    def begin(
+        self, points: np.ndarray | list[tuple[float, float]], kind: str = "pen", pressure: float | None = 0.5
+    ) -> None:
+        """As ``draw``, but the pointer stays down."""
+        box = self.find("[data-testid=board]").rect
+        action, pointer = self._pointer(kind)
+        extra: dict[str, Any] = {"pressure": pressure} if kind == "pen" else {}
+        for number, (x, y) in enumerate(points):
+            pointer.create_pointer_move(
+                duration=0,
+                x=int(box["x"] + x),
+                y=int(box["y"] + y),
+                origin="viewport",
+                **(extra if number else {}),
+            )
+            if number == 0:
+                pointer.create_pointer_down(button=0, **extra)
+        action.perform()
+
+    def lift(self, kind: str = "pen") -> None:
+        action, pointer = self._pointer(kind)
+        pointer.create_pointer_up(button=0)
+        action.perform()
+
+    def _pointer(self, kind: str) -> tuple[ActionBuilder, PointerInput]:
+        pointer = PointerInput(
+            {"pen": interaction.POINTER_PEN, "touch": interaction.POINTER_TOUCH}.get(
+                kind, interaction.POINTER_MOUSE
+            ),
+            kind,
+        )
+        return ActionBuilder(self.driver, mouse=pointer, duration=0), pointer
+
+    def write(self, strokes: list[np.ndarray], kind: str = "pen") -> None:
+        """Simulated handwriting; few samples a stroke, as each costs the driver a frame."""
+        for stroke in strokes:
+            few = np.unique(np.linspace(0, len(stroke) - 1, min(len(stroke), 14)).astype(int))
+            self.draw(stroke[few, :2], kind)
+
+    def line(self) -> None:
+        """A short stroke in a free place."""
+        self.draw([(300, 300), (340, 310), (380, 305), (420, 320)])
+
+
+def wait_for(look: Callable[[], T | None], what: str, seconds: float = WAIT_S) -> T:
+    """The first answer of ``look`` that is something; fails after ``seconds``."""
+    until = time.monotonic() + seconds
+    while True:
+        found = look()
+        if found:
+            return found
+        if time.monotonic() > until:
+            raise AssertionError(f"Waited {seconds:g} s for {what}")
+        time.sleep(0.02)  # between two looks; nothing depends on its length
+
+
+class BrowserTest(TransactionTestCase):
+    """Tests with a live server and browsers that end with the test."""
+
+    serialized_rollback = False
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        cls.addClassCleanup(workers.stop)
+
+    def setUp(self) -> None:
+        self.server = LiveServer()
+        self.addCleanup(lambda: self.server.stop())
+
+    def browser(self, width: int = 1280, height: int = 800) -> Browser:
+        browser = Browser(width, height)
+        self.addCleanup(browser.close)
+        return browser
+
+    def restart(self) -> None:
+        """Stop the server with all lines cut, and start another on the same port."""
+        port = self.server.port
+        self.server.stop()
+        self.server = LiveServer(port)
+
+    def open_room(self, title: str = "Shadows and sundials", name: str = "Imani") -> tuple[Browser, str]:
+        """A tutor who has opened a room without an account, and the room's link."""
+        tutor = self.browser()
+        tutor.open(self.server.url)
+        tutor.find("form input").send_keys(title)
+        tutor.all("form input")[1].send_keys(name)
+        tutor.press("button", "Open a room now")
+        tutor.find("nav[aria-label=Tools]")
+        tutor.kept()
+        link = tutor.driver.current_url.split("/")[4]
+        return tutor, link
+
+    def come_in(self, link: str, name: str) -> Browser:
+        """A student who has come in by the link."""
+        student = self.browser()
+        student.open(f"{self.server.url}/r/{link}")
+        student.find("form input").send_keys(name, Keys.ENTER)
+        student.find("nav[aria-label=Tools]")
+        student.find("[data-testid=person]", name)
+        return student
+
+    def session_of(self, browser: Browser) -> dict[str, str]:
+        """The browser's cookies, for a scripted client in the same seat."""
+        return {cookie["name"]: cookie["value"] for cookie in browser.driver.get_cookies()}
