@@ -1,6 +1,8 @@
 """Make demo/hand.json: the strokes of a handwriting font's letters, found along their middle lines.
 
-    python -m demo.trace_hand frontend/node_modules/@fontsource/caveat/files/caveat-latin-400-normal.woff2
+    python -m demo.trace_hand FONT.woff2
+
+The font is caveat-latin-400-normal.woff2 of the npm package @fontsource/caveat 5.3.0; it is not needed to run.
 
 Each glyph becomes strokes of [x, y, pressure]: 1 unit is the font's size, the baseline is y = 0, y down.
 """
@@ -22,6 +24,8 @@ SIZE_PX = 240
 CHARACTERS = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789.,:;!?'\"()+-=/%°×÷&éèêçàùôîüöäß²"
 #: Side branches of the middle line shorter than this are the corners of a blunt pen.
 SPUR_PX = 12
+#: Two lines that cross share at most about their thickness.
+BRIDGE_PX = 22
 #: Middle lines are smoothed over so many pixels: thinning leaves steps of one.
 SMOOTHING = 5
 
@@ -104,7 +108,30 @@ def _strokes(line: np.ndarray) -> list[list[Pixel]]:
     pixels = {(int(y), int(x)) for y, x in zip(*np.nonzero(line), strict=True)}
     edges = _edges(pixels)
     edges = [e for e in edges if len(e) >= SPUR_PX or not _is_spur(e, edges)]
-    return _joined(edges)
+    return _joined(_without_bridges(edges))
+
+
+def _without_bridges(edges: list[list[Pixel]]) -> list[list[Pixel]]:
+    """Two thick lines that cross leave two crossings and a short bridge: made one crossing again."""
+    edges = [list(e) for e in edges]
+    while True:
+        ends = [end for e in edges for end in (e[0], e[-1])]
+        bridge = next(
+            (
+                e
+                for e in edges
+                if len(e) < BRIDGE_PX and e[0] != e[-1] and min(ends.count(e[0]), ends.count(e[-1])) > 2
+            ),
+            None,
+        )
+        if bridge is None:
+            return edges
+        edges.remove(bridge)
+        middle = bridge[len(bridge) // 2]
+        for e in edges:
+            for at in (0, -1):
+                if e[at] in (bridge[0], bridge[-1]):
+                    e[at] = middle
 
 
 def _near(pixel: Pixel) -> list[Pixel]:

@@ -55,7 +55,7 @@
     {/if}
   {/snippet}
   {#snippet asFigure()}
-    {#each figures.slice(0, 2) as figure, i (figure.kind)}
+    {#each figures.slice(0, 3) as figure, i (figure.kind)}
       <button
         class="choice"
         class:first={figureFirst && i === 0}

@@ -25,6 +25,9 @@ LINE_GAP = 0.7
 SHARED = 0.55
 #: A group lower than a tall letter that is nearer than this to the next is a part of its letters.
 TOUCHING = 0.12
+#: A group of less than this part of the other's strokes is likelier a part of its letters than a line.
+FEW = 0.34
+TOUCHING_FEW = 0.3
 
 
 def find_lines(strokes: Sequence[Stroke]) -> list[list[Points]]:
@@ -115,7 +118,9 @@ def _merged(
         last_top, last_bottom = kept_bands[-1]
         shared = min(bottom, last_bottom) - max(top, last_top)
         low = min(bottom - top, last_bottom - last_top)
-        if shared > SHARED * low or (low < tall and shared > -TOUCHING * tall):
+        fewer, more = sorted((len(group), len(kept_groups[-1])))
+        near = TOUCHING if fewer > FEW * more else TOUCHING_FEW
+        if shared > SHARED * low or (low < tall and shared > -near * tall):
             kept_groups[-1] += group
             kept_bands[-1] = (min(top, last_top), max(bottom, last_bottom))
         else:

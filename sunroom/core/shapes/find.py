@@ -20,13 +20,15 @@ Kind = Literal["line", "circle", "ellipse", "rectangle", "square", "triangle"]
 #: More strokes than this are writing or a drawing, not one figure.
 MAX_STROKES = 6
 #: Root mean square error, as a part of the figure's size, at which a fit scores 1/e.
-TOLERANCE = 0.06
+TOLERANCE = 0.045
 #: Below this score a figure is not worth offering.
-LEAST_SCORE = 0.3
+LEAST_SCORE = 0.2
 #: Figures within this angle of level or upright are meant to be so.
 LEVEL_RAD = math.radians(7)
 #: Sides (or axes) within this ratio are meant to be equal.
 EQUAL_RATIO = 0.84
+#: A hand draws a square with sides of 0.9 often and of 0.75 hardly ever.
+EQUAL_STEEPNESS = 20
 #: A quadrilateral is a rectangle while its corners stray less than this from right angles.
 RIGHT_ANGLE_SLACK_RAD = math.radians(24)
 
@@ -64,6 +66,11 @@ def find_shapes(strokes: Sequence[NDArray[np.float64]]) -> list[Figure]:
 
 def _score(error: float, tolerance: float = TOLERANCE) -> float:
     return round(math.exp(-((error / tolerance) ** 2)), 3)
+
+
+def _evenness(ratio: float) -> float:
+    """How likely sides or axes of this ratio (0–1) are meant to be equal."""
+    return 1 / (1 + math.exp(-(ratio - EQUAL_RATIO) * EQUAL_STEEPNESS))
 
 
 def _open_figures(path: RoughPath) -> list[Figure]:
@@ -110,9 +117,9 @@ def _round_figures(path: RoughPath) -> list[Figure]:
     error = _ellipse_error(ring, cx, cy, rx, ry, angle) / path.size
     # The two shapes share their error; the ratio of the axes decides which is meant.
     ratio = min(rx, ry) / max(rx, ry)
-    roundness = 1 / (1 + math.exp(-(ratio - EQUAL_RATIO) * 28))
+    roundness = _evenness(ratio)
     radius = (rx + ry) / 2
-    score = _score(error, 0.045)
+    score = _score(error)
     if rx < ry:
         rx, ry, angle = ry, rx, angle + math.pi / 2
     turn = (angle + math.pi / 2) % math.pi - math.pi / 2
@@ -152,7 +159,7 @@ def _triangle(path: RoughPath, corners: Points, error: float) -> list[Figure]:
     if sides.min() < 0.12 * sides.max():
         return []
     corners = _level_sides(corners)
-    return [Figure("triangle", _score(error, 0.045), _rows(corners), True, False)]
+    return [Figure("triangle", _score(error), _rows(corners), True, False)]
 
 
 def _level_sides(corners: Points) -> Points:
@@ -191,8 +198,8 @@ def _rectangle(path: RoughPath, corners: Points, error: float) -> list[Figure]:
     exact = np.array([low, (high[0], low[1]), high, (low[0], high[1])])
     fit = polygon_error(path.points, exact @ turn.T) / path.size
     # Strayed angles cost as well: a rhombus lies close to some rectangle.
-    score = _score((error + fit) / 2 + 0.02 * slack, 0.05)
-    evenness = 1 / (1 + math.exp(-(ratio - EQUAL_RATIO) * 28))
+    score = _score((error + fit) / 2 + 0.02 * slack)
+    evenness = _evenness(ratio)
     middle, half = (low + high) / 2, (width + height) / 4
     square = np.array([middle + half * np.array(way) for way in ((-1, -1), (1, -1), (1, 1), (-1, 1))])
     return [

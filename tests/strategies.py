@@ -1,0 +1,176 @@
+"""Generators (hypothesis) of the core's values, from arbitrary but valid states."""
+
+from __future__ import annotations
+
+import numpy as np
+from hypothesis import strategies as st
+
+from sunroom.core.board import Board, InkItem, Item, PageHead, ShapeItem, Step, TextItem, apply, remaining
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    ChangePage,
+    MoveItems,
+    RemoveItems,
+    RemovePage,
+    ReplaceItems,
+)
+from sunroom.core.ink import pack_samples
+from sunroom.core.pens import KITS, Actor, Facts, PassedPen, Target
+from sunroom.core.pens.kits import RIGHTS
+from sunroom.core.text import FontFace, Typesetter
+
+SEATS = ("seat-a", "seat-b", "seat-c", "seat-d")
+PAGE_IDS = ("page-1", "page-2", "page-3")
+ITEM_IDS = tuple(f"item-{number}" for number in range(8))
+COLOURS = ("#16222b", "#1f5fa8", "#b4472c")
+
+places = st.floats(-5_000, 5_000, allow_nan=False).map(lambda value: round(value, 3))
+
+
+@st.composite
+def sample_arrays(draw: st.DrawFn, most: int = 12) -> np.ndarray:
+    """(N, 4) samples that survive packing exactly: float32 places, pressure in 1/255, whole ms."""
+    count = draw(st.integers(1, most))
+    xy = draw(st.lists(st.tuples(places, places), min_size=count, max_size=count))
+    pressure = draw(st.lists(st.integers(0, 255), min_size=count, max_size=count))
+    time_ms = sorted(draw(st.lists(st.integers(0, 65_535), min_size=count, max_size=count)))
+    samples = np.empty((count, 4))
+    samples[:, :2] = np.array(xy, dtype=np.float32)
+    samples[:, 2] = np.array(pressure) / 255
+    samples[:, 3] = time_ms
+    return samples
+
+
+@st.composite
+def ink_items(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
+    return InkItem(
+        id=item_id or draw(st.sampled_from(ITEM_IDS)),
+        x=draw(places),
+        y=draw(places),
+        by=draw(st.sampled_from(SEATS)),
+        nib=draw(st.sampled_from(["pen", "highlighter"])),
+        colour=draw(st.sampled_from(COLOURS)),
+        width=draw(st.floats(0.5, 40)),
+        samples=pack_samples(draw(sample_arrays(4))),
+    )
+
+
+@st.composite
+def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
+    chosen = item_id or draw(st.sampled_from(ITEM_IDS))
+    kind = draw(st.sampled_from(["ink", "text", "shape"]))
+    if kind == "ink":
+        return draw(ink_items(chosen))
+    by, x, y = draw(st.sampled_from(SEATS)), draw(places), draw(places)
+    if kind == "text":
+        text = draw(st.text("abc θ\n", min_size=1, max_size=12)) + "x"
+        return TextItem(id=chosen, x=x, y=y, by=by, text=text, size=20, colour=COLOURS[0])
+    points = ((0.0, 0.0), (draw(places), draw(places)))
+    return ShapeItem(
+        id=chosen,
+        x=x,
+        y=y,
+        by=by,
+        figure="line",
+        points=points,
+        closed=False,
+        curved=False,
+        colour=COLOURS[1],
+        width=2,
+    )
+
+
+@st.composite
+def new_items(draw: st.DrawFn) -> tuple[Item, ...]:
+    ids = draw(st.lists(st.sampled_from(ITEM_IDS), min_size=1, max_size=3, unique=True))
+    return tuple(draw(items(item_id)) for item_id in ids)
+
+
+@st.composite
+def steps(draw: st.DrawFn) -> Step:
+    """Any step, whether or not it fits a board."""
+    page = draw(st.sampled_from(PAGE_IDS))
+    ids = tuple(draw(st.lists(st.sampled_from(ITEM_IDS), min_size=1, max_size=4, unique=True)))
+    kind = draw(
+        st.sampled_from([AddItems, RemoveItems, MoveItems, ReplaceItems, AddPage, RemovePage, ChangePage])
+    )
+    if kind is AddItems:
+        return AddItems(page, draw(new_items()))
+    if kind is RemoveItems:
+        return RemoveItems(page, ids)
+    if kind is MoveItems:
+        return MoveItems(page, ids, draw(st.integers(-50, 50)), draw(st.integers(-50, 50)))
+    if kind is ReplaceItems:
+        return ReplaceItems(page, ids, draw(new_items()))
+    if kind is AddPage:
+        return AddPage(PageHead(page), draw(st.integers(0, 3)))
+    if kind is RemovePage:
+        return RemovePage(page)
+    return ChangePage(PageHead(page, draw(st.sampled_from(["", "Tasks"]))))
+
+
+@st.composite
+def boards(draw: st.DrawFn) -> Board:
+    """A board with one page or more, after some steps."""
+    board = apply(Board(), AddPage(PageHead(PAGE_IDS[0]), 0))
+    for step in draw(st.lists(steps(), max_size=12)):
+        fitting = remaining(board, step)
+        if fitting is not None:
+            board = apply(board, fitting)
+    return board
+
+
+actors = st.builds(
+    Actor,
+    st.sampled_from(SEATS),
+    st.sampled_from(["tutor", "helper", "student", "onlooker"]),
+    st.just("Somebody"),
+)
+rights = st.one_of(
+    st.sampled_from([tuple(sorted(kit)) for kit in KITS.values()]),
+    st.sets(st.sampled_from(sorted(RIGHTS))).map(tuple),
+)
+moments = st.integers(0, 20_000)
+facts = st.builds(
+    Facts,
+    open=st.booleans(),
+    mode=st.sampled_from(["down", "passed", "up"]),
+    passed=st.lists(
+        st.builds(PassedPen, st.sampled_from(SEATS), st.one_of(st.none(), moments)),
+        max_size=3,
+        unique_by=lambda p: p.seat,
+    ).map(tuple),
+    withheld=st.lists(st.sampled_from(SEATS), max_size=2, unique=True).map(tuple),
+    kit=rights,
+    kits=st.lists(st.tuples(st.sampled_from(SEATS), rights), max_size=2, unique_by=lambda pair: pair[0]).map(
+        tuple
+    ),
+    down_at_ms=moments,
+    between=st.sampled_from(["view", "write", "closed"]),
+)
+targets = st.builds(
+    Target,
+    page=st.sampled_from(["lesson", "tutor_side", "open", "desk"]),
+    desk_of=st.sampled_from(SEATS),
+    owners=st.frozensets(st.sampled_from(SEATS), max_size=3),
+    locked=st.booleans(),
+    begun_ms=st.one_of(st.none(), moments),
+)
+
+
+class EvenFace(FontFace):
+    """A face without a file: every ASCII character is half an em wide."""
+
+    def __init__(self, name: str = "even") -> None:
+        self.name = name
+
+    def advance(self, character: str) -> float | None:
+        return 0.5 if character.isascii() else None
+
+    def extent(self, character: str) -> tuple[float, float] | None:
+        return None if character == " " else (0.7, 0.0)
+
+
+def even_typesetter() -> Typesetter:
+    return Typesetter([EvenFace()])
