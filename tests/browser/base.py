@@ -12,6 +12,7 @@ from typing import Any, TypeVar
 
 import numpy as np
 import uvicorn
+from django.core.cache import cache
 from django.test import TransactionTestCase
 from selenium import webdriver
 from selenium.common.exceptions import StaleElementReferenceException
@@ -177,26 +178,35 @@ class Browser:
         self, points: np.ndarray | list[tuple[float, float]], kind: str = "pen", pressure: float | None = 0.5
     ) -> None:
         """One press along ``points``, in px from the board's upper left corner."""
-        self.begin(points, kind, pressure)
-        self.lift(kind)
+        action, pointer = self._along(points, kind, pressure)
+        pointer.create_pointer_up(button=0)
+        action.perform()
 
-    def begin(
-        self, points: np.ndarray | list[tuple[float, float]], kind: str = "pen", pressure: float | None = 0.5
-    ) -> None:
-        """As ``draw``, but the pointer stays down."""
+    def begin(self, points: list[tuple[float, float]], kind: str = "pen") -> None:
+        """As ``draw``, but the pointer stays down (pen and mouse only)."""
+        self._along(points, kind, 0.5)[0].perform()
+
+    def _along(
+        self, points: np.ndarray | list[tuple[float, float]], kind: str, pressure: float | None
+    ) -> tuple[ActionBuilder, PointerInput]:
         box = self.find("[data-testid=board]").rect
         action, pointer = self._pointer(kind)
         extra: dict[str, Any] = {"pressure": pressure} if kind == "pen" else {}
         for number, (x, y) in enumerate(points):
-            pointer.create_pointer_move(
-                duration=0,
-                x=int(box["x"] + x),
-                y=int(box["y"] + y),
-                origin="viewport",
-                **(extra if number else {}),
-            )
+            place = {"x": int(box["x"] + x), "y": int(box["y"] + y)}
+            pointer.create_pointer_move(duration=0, origin="viewport", **place, **(extra if number else {}))
             if number == 0:
                 pointer.create_pointer_down(button=0, **extra)
+        return action, pointer
+
+    def double_press(self, x: int, y: int) -> None:
+        """Two quick presses of the mouse, in px from the board's upper left corner."""
+        box = self.find("[data-testid=board]").rect
+        action, pointer = self._pointer("mouse")
+        pointer.create_pointer_move(duration=0, x=int(box["x"] + x), y=int(box["y"] + y), origin="viewport")
+        for _ in range(2):
+            pointer.create_pointer_down(button=0)
+            pointer.create_pointer_up(button=0)
         action.perform()
 
     def lift(self, kind: str = "pen") -> None:
@@ -247,6 +257,7 @@ class BrowserTest(TransactionTestCase):
         cls.addClassCleanup(workers.stop)
 
     def setUp(self) -> None:
+        cache.clear()  # every test may start rooms as if it were the first
         self.server = LiveServer()
         self.addCleanup(lambda: self.server.stop())
 
@@ -281,7 +292,3 @@ class BrowserTest(TransactionTestCase):
         student.find("nav[aria-label=Tools]")
         student.find("[data-testid=person]", name)
         return student
-
-    def session_of(self, browser: Browser) -> dict[str, str]:
-        """The browser's cookies, for a scripted client in the same seat."""
-        return {cookie["name"]: cookie["value"] for cookie in browser.driver.get_cookies()}

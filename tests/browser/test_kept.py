@@ -1,0 +1,80 @@
+"""Nothing lost: a server that dies, a net that drops, ink that is refused."""
+
+from __future__ import annotations
+
+from sunroom.boards import models
+from tests.browser.base import BrowserTest
+
+
+class Kept(BrowserTest):
+    def test_a_server_killed_in_mid_stroke_loses_nothing_and_doubles_nothing(self) -> None:
+        tutor, link = self.open_room()
+        noor = self.come_in(link, "Noor")
+        for _ in range(2):
+            tutor.line()
+        noor.wait_items(2)
+        tutor.kept()
+        tutor.begin([(300, 400), (340, 410)])
+        port = self.server.port
+        self.server.stop()
+        tutor.lift()
+        tutor.draw([(300, 500), (360, 500)])
+        tutor.wait_text("[data-testid=kept]", "2 waiting")
+        self.server = type(self.server)(port)
+        tutor.kept()
+        for person in (tutor, noor):
+            person.wait_items(4)
+        noor.driver.refresh()
+        noor.wait_items(4)
+        steps = models.LoggedStep.objects.exclude(seat="").values_list("step_id", flat=True)
+        self.assertEqual((len(steps), len(set(steps))), (4, 4))
+
+    def test_what_was_written_without_a_line_survives_a_reload(self) -> None:
+        tutor, _ = self.open_room()
+        tutor.line()
+        tutor.kept()
+        port = self.server.port
+        self.server.stop()
+        tutor.draw([(300, 500), (360, 500)])
+        tutor.wait_text("[data-testid=kept]", "1 waiting")
+        # The page goes away, as with a closed lid; it comes back with the server.
+        tutor.driver.execute_script("dispatchEvent(new PageTransitionEvent('pagehide'))")
+        self.server = type(self.server)(port)
+        tutor.driver.refresh()
+        tutor.wait_items(2)
+        tutor.kept()
+        self.assertEqual(models.LoggedStep.objects.exclude(seat="").count(), 2)
+
+    def test_refused_ink_stays_with_its_writer_until_it_is_put_on_or_thrown_away(self) -> None:
+        tutor, link = self.open_room()
+        noor = self.come_in(link, "Noor")
+        tutor.press("[role=radio]", "Pens up")
+        noor.wait_text("[data-testid=pens-state]", "you can write")
+        # Written while the line is down, and judged when it lands: pens have gone down meanwhile.
+        noor.driver.execute_cdp_cmd("Network.enable", {})
+        self.offline(noor, True)
+        noor.draw([(300, 300), (360, 320)])
+        noor.wait_items(1)
+        tutor.press("[role=radio]", "Pens down")
+        tutor.wait_text("[role=radio][aria-checked=true]", "Pens down")
+        self.offline(noor, False)
+        noor.wait_text("[data-testid=set-aside]", "1 stroke not on the board yet")
+        self.assertIn("Pens are down", noor.text("[data-testid=set-aside]"))
+        self.assertEqual((noor.items, tutor.items), (0, 0))
+        tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")
+        noor.wait(lambda: noor.find("[data-testid=set-aside] button").is_enabled() or None, "the button")
+        noor.press("[data-testid=set-aside] button", "Put on the board")
+        tutor.wait_items(1)
+        self.assertEqual(noor.all("[data-testid=set-aside]"), [])
+
+    def offline(self, browser: object, off: bool) -> None:
+        """Hold every message back that the page sends, or let them go, as a stalled net does."""
+        script = """
+            const send = window.__send ??= WebSocket.prototype.send
+            window.__held ??= []
+            WebSocket.prototype.send = arguments[0]
+                ? function (data) { window.__held.push([this, data]) }
+                : send
+            if (!arguments[0]) for (const [socket, data] of window.__held.splice(0)) send.call(socket, data)
+        """
+        browser.driver.execute_script(script, off)  # type: ignore[attr-defined]
