@@ -3,6 +3,7 @@
 SUNROOM_DATA   folder of the database and the secret key (default: var/)
 SUNROOM_HOSTS  comma-separated host names that may be used to reach the server
 SUNROOM_DEMO   "1": the demo's sign-in address exists
+SUNROOM_LOG    least level of messages in the log (default: WARNING)
 SUNROOM_HTTPS  "1": cookies only over https, and browsers are told to stay there
 """
 
@@ -115,13 +116,14 @@ WHITENOISE_USE_FINDERS = True
 WHITENOISE_IMMUTABLE_FILE_TEST = r"^/static/assets/"
 SILENCED_SYSTEM_CHECKS = ["security.W004", "security.W008"]
 
+LOG_LEVEL = os.environ.get("SUNROOM_LOG", "WARNING")
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
     "formatters": {"plain": {"format": "{asctime} {levelname} {name}: {message}", "style": "{"}},
     "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "plain"}},
     "loggers": {
-        "sunroom": {"handlers": ["console"], "level": "INFO"},
-        "django": {"handlers": ["console"], "level": "WARNING"},
+        "sunroom": {"handlers": ["console"], "level": LOG_LEVEL},
+        "django": {"handlers": ["console"], "level": LOG_LEVEL},
     },
 }

@@ -141,8 +141,9 @@ def resample_rows(rows: np.ndarray) -> np.ndarray:
     return np.column_stack([np.interp(wanted, along, rows[:, column]) for column in range(rows.shape[1])])
 
 
-def run_in_node(source: str, script: str) -> str:
-    """Bundle TypeScript modules of the frontend and run ``script``, which imports them as ./golden.js."""
+def run_in_node(source: str, script: str, given: bytes = b"") -> str:
+    """Bundle TypeScript modules of the frontend and run ``script``, which imports them as ./golden.js
+    and gets ``given`` on its standard input."""
     with tempfile.TemporaryDirectory() as folder:
         out = Path(folder)
         entry = ROOT / "frontend" / f".golden-{out.name}.ts"
@@ -162,7 +163,7 @@ def run_in_node(source: str, script: str) -> str:
         (out / "script.js").write_text(script)
         # The bundle leaves packages out; they are found where the frontend has them.
         (out / "node_modules").symlink_to(ROOT / "frontend" / "node_modules")
-        done = subprocess.run(["node", "script.js"], cwd=out, capture_output=True, text=True)
+        done = subprocess.run(["node", "script.js"], cwd=out, capture_output=True, input=given)
         if done.returncode:
-            raise AssertionError(done.stderr)
-        return done.stdout
+            raise AssertionError(done.stderr.decode())
+        return done.stdout.decode()

@@ -83,9 +83,10 @@ class LiveTest(TransactionTestCase):
                 return message
 
     def tell(self, command: Any) -> None:
-        """A command of the tutor, waited for until everyone is told."""
+        """A command of the tutor, waited for until the room has carried it out."""
         self.tutor.send(Tell("command-1", command))
-        self.tutor.hear(Frame, lambda frame: frame.lesson is not None)
+        self.tutor.send(Ping(0.0))
+        self.tutor.hear(Pong)
 
     def state(self) -> bytes:
         """All that is on disk of the board."""
