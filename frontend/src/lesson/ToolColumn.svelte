@@ -154,6 +154,11 @@
     outline: 2.5px solid var(--sun);
     outline-offset: 2px;
   }
+  @media (max-width: 900px) {
+    .back {
+      grid-template-columns: 1fr;
+    }
+  }
   @media (max-width: 600px) {
     nav {
       flex-direction: row;

@@ -98,8 +98,7 @@
     display: grid;
     line-height: 1.25;
   }
-  b,
-  small {
+  b {
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;

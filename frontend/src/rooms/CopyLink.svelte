@@ -9,7 +9,8 @@
       await navigator.clipboard.writeText(address)
     } catch {
       // Without https there is no clipboard: the address is marked, ready for the keys.
-      field?.select()
+      field!.value = address
+      field!.select()
       if (!document.execCommand('copy')) return
     }
     copied = true
@@ -18,7 +19,13 @@
 </script>
 
 <div class="link">
-  <input readonly value={address} aria-label="Link" bind:this={field} onfocus={() => field?.select()} />
+  <input
+    readonly
+    value={address.replace(/^https?:\/\//, '')}
+    aria-label="Link"
+    bind:this={field}
+    onfocus={() => field?.select()}
+  />
   <button onclick={copy}>{copied ? 'Copied' : 'Copy'}</button>
 </div>
 
@@ -37,6 +44,7 @@
     padding: 0 10px;
     height: 40px;
     text-overflow: ellipsis;
+    font-size: 14px;
   }
   button {
     border: 0;

@@ -1,0 +1,50 @@
+"""`./run bench [fanout] [page] [conversions] [--write]`: measure, print, and with --write keep the table."""
+
+from __future__ import annotations
+
+import os
+import platform
+import sys
+from datetime import date
+from pathlib import Path
+
+import django
+
+django.setup()
+
+from bench import conversions, fanout, page  # noqa: E402
+from bench.table import Row, markdown  # noqa: E402
+
+PARTS = {"conversions": conversions.run, "fanout": fanout.run, "page": page.run}
+OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
+
+INTRODUCTION = """# Benchmarks
+
+Made by `./run bench --write`. Each figure stands beside a base measured in the same run, and again at four
+times the size where size matters. Server, load and browser share the same cores, so a noisy machine moves
+all of them: look at the ratios.
+"""
+
+
+def main() -> int:
+    wanted = [argument for argument in sys.argv[1:] if argument in PARTS] or list(PARTS)
+    rows: list[Row] = []
+    for part in wanted:
+        print(f"· {part}", file=sys.stderr, flush=True)
+        found = PARTS[part]()
+        rows += found
+        print(markdown(found), flush=True)
+    if "--write" in sys.argv:
+        machine = f"{date.today().isoformat()}, {os.cpu_count()} cores, {platform.system()} {platform.machine()}, Python {platform.python_version()}."
+        keep = OUT.read_text().partition("\n## Notes")[2] if OUT.exists() else ""
+        OUT.write_text(
+            f"{INTRODUCTION}\n{machine}\n\n{markdown(rows)}\n" + (f"\n## Notes{keep}" if keep else "")
+        )
+    missed = [row.what for row in rows if row.met is False]
+    if missed:
+        print(f"Missed: {'; '.join(missed)}", file=sys.stderr)
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

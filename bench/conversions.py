@@ -1,0 +1,96 @@
+"""How long a reading and a figure take, in the worker as in a lesson, and a board as PDF."""
+
+from __future__ import annotations
+
+import io
+import time
+
+import numpy as np
+import pikepdf
+
+from bench.strokes import written
+from bench.table import Row, percentiles, show
+from demo.hand import Hand
+from sunroom.core.board import Board, InkItem, PageHead, apply
+from sunroom.core.board.steps import AddItems, AddPage
+from sunroom.core.formats import PdfDrawing, board_pdf
+from sunroom.core.formats.drawing import page_box
+from sunroom.core.geometry import smooth_centreline
+from sunroom.core.ink import unpack_samples
+from sunroom.core.reading.picture import line_picture
+from sunroom.core.shapes import find_shapes
+from sunroom.resources import reader, typesetter
+
+WORDS = ("shadow", "stick", "length", "angle", "morning", "measure", "because", "triangle", "sundial", "noon")
+LINES = ("how long is a shadow at noon in june", "measure the stick and then measure its shadow now")
+WORD_AIM_MS, LINE_AIM_MS, SHAPE_AIM_MS, PDF_AIM_S = 200.0, 600.0, 50.0, 4.0
+
+
+def run() -> list[Row]:
+    the_reader = reader()
+    rows = []
+    for what, texts, aim in (
+        ("typeset a word", WORDS, WORD_AIM_MS),
+        ("typeset a line of 8 words", LINES, LINE_AIM_MS),
+    ):
+        written = [Hand(seed).write(text, 0, 0, 60) for seed in range(6) for text in texts]
+        times = [_timed(the_reader.read, strokes) for strokes in written]
+        base = [_timed(_model_alone, strokes) for strokes in written]
+        rows.append(
+            Row(
+                what,
+                show(times),
+                f"the model alone {show(base)}",
+                f"p95 ≤ {aim:.0f} ms",
+                percentiles(times)[1] <= aim,
+            )
+        )
+    sketches = [[Hand(seed).sketch([(0, 0), (200, 0), (200, 120), (0, 120), (0, 0)])] for seed in range(40)]
+    times = [_timed(find_shapes, sketch) for sketch in sketches]
+    rows.append(
+        Row("true up", show(times), "", f"p95 ≤ {SHAPE_AIM_MS:.0f} ms", percentiles(times)[1] <= SHAPE_AIM_MS)
+    )
+    return rows + [_pdf(20), _pdf(80)]
+
+
+def _model_alone(strokes: list[np.ndarray]) -> None:
+    reader()._recognise(line_picture([stroke[:, :2] for stroke in strokes]))
+
+
+def _timed(work: object, *arguments: object) -> float:
+    start = time.perf_counter()
+    work(*arguments)  # type: ignore[operator]
+    return (time.perf_counter() - start) * 1000
+
+
+def _pdf(pages: int) -> Row:
+    """Pages of 500 strokes; the base draws each stroke as the barest path that shows it: one thin line."""
+    board, items = Board(), written(500, 25)
+    for number in range(pages):
+        board = apply(board, AddPage(PageHead(f"page-{number:03d}"), number))
+        board = apply(board, AddItems(f"page-{number:03d}", items))
+    start = time.perf_counter()
+    data = board_pdf(board.in_order(), typesetter(), "Bench")
+    took_s = time.perf_counter() - start
+    start = time.perf_counter()
+    bare = _bare_pdf(board)
+    bare_s = time.perf_counter() - start
+    with pikepdf.open(io.BytesIO(data)) as opened:
+        assert len(opened.pages) == pages
+    aim, met = ("≤ 4 s", took_s <= PDF_AIM_S) if pages == 20 else ("", None)
+    value, base = (
+        f"{took_s:.1f} s, {len(data) / 1e6:.1f} MB",
+        f"thin lines without width {bare_s:.1f} s, {len(bare) / 1e6:.1f} MB",
+    )
+    return Row(f"PDF of {pages} × 500 strokes", value, base, aim, met)
+
+
+def _bare_pdf(board: Board) -> bytes:
+    drawing = PdfDrawing(typesetter(), "Bench")
+    for page in board.in_order():
+        drawing.begin_page(page_box(page))
+        for item in page.in_order():
+            assert isinstance(item, InkItem)
+            points = unpack_samples(item.samples)[:, :2] + (item.x, item.y)
+            drawing.stroke(smooth_centreline(points), False, False, item.colour, item.width, 1.0)
+    return drawing.finish()

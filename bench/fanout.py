@@ -1,0 +1,157 @@
+"""A committed step from one writer to everybody who watches, and thirty who all write."""
+
+from __future__ import annotations
+
+import asyncio
+import time
+from typing import Any
+
+import msgspec
+import numpy as np
+from websockets.asyncio.client import ClientConnection, connect
+
+from bench.server import bare_echo, sun_room
+from bench.table import Row, percentiles, show
+from sunroom.core.board import InkItem
+from sunroom.core.board.steps import AddItems
+from sunroom.core.ink import pack_samples
+from sunroom.core.lesson import SetPens
+from sunroom.live.messages import Do, Frame, Join, Tell, ToBrowser, Welcome
+from tests.server.client import Web
+
+STEPS = 60
+EVERY_S = 0.12
+AIM_MS = 50.0
+ALL_WRITE_AIM_MS = 150.0
+
+_decoder = msgspec.msgpack.Decoder(ToBrowser)
+
+
+def stroke(item_id: str) -> InkItem:
+    rng = np.random.default_rng(len(item_id))
+    rows = np.column_stack(
+        [np.cumsum(rng.normal(2, 1, (60, 2)), axis=0), rng.uniform(0.3, 0.9, 60), np.arange(60) * 8]
+    )
+    return InkItem(id=item_id, nib="pen", colour="#16222b", width=3, samples=pack_samples(rows))
+
+
+def run() -> list[Row]:
+    rows = []
+    for watchers in (30, 120):
+        bare = asyncio.run(_bare(1))
+        bare_all = asyncio.run(_bare(watchers))
+        ours = asyncio.run(_ours(watchers, writers=1))
+        aim = "p95 ≤ 3 × bare echo and ≤ 50 ms" if watchers == 30 else ""
+        met = percentiles(ours)[1] <= min(3 * percentiles(bare)[1], AIM_MS) if watchers == 30 else None
+        base = f"bare echo {show(bare)}; bare to all {show(bare_all)}"
+        rows.append(Row(f"a kept step, 1 writer to {watchers}", show(ours), base, aim, met))
+    everybody = asyncio.run(_ours(30, writers=30))
+    aim = f"p95 ≤ {ALL_WRITE_AIM_MS:.0f} ms"
+    met = percentiles(everybody)[1] <= ALL_WRITE_AIM_MS
+    rows.append(
+        Row(
+            "30 writing at once, 30 watching",
+            show(everybody),
+            f"bare to all {show(asyncio.run(_bare(30)))}",
+            aim,
+            met,
+        )
+    )
+    return rows
+
+
+async def _bare(watchers: int) -> list[float]:
+    """Milliseconds from sending to hearing the same bytes, for every watcher."""
+    times: list[float] = []
+    payload = msgspec.msgpack.encode(Do("bare-step", AddItems("page", (stroke("bare"),))))
+    with bare_echo() as address:
+        lines = [await connect(address, max_size=None, compression=None) for _ in range(watchers)]
+        sent = 0.0
+
+        async def listen(line: ClientConnection) -> None:
+            async for _ in line:
+                times.append((time.perf_counter() - sent) * 1000)
+
+        tasks = [asyncio.create_task(listen(line)) for line in lines]
+        for _ in range(STEPS):
+            sent = time.perf_counter()
+            await lines[0].send(payload)
+            await asyncio.sleep(EVERY_S)
+        for task in tasks:
+            task.cancel()
+        for line in lines:
+            await line.close()
+    return times
+
+
+async def _ours(watchers: int, writers: int) -> list[float]:
+    """Milliseconds from sending a step to its being heard by each of the others."""
+    times: list[float] = []
+    sent: dict[str, float] = {}
+    with sun_room() as server:
+        tutor = Web(server.base)
+        link = await asyncio.to_thread(tutor.start_room)
+        lines = [await _line(server.base, "tutor", link, tutor)]
+        for number in range(watchers):
+            web = Web(server.base)
+            await asyncio.to_thread(web.enter, link, f"Student {number}")
+            lines.append(await _line(server.base, "student", link, web))
+        page = ""
+        for line in lines:
+            page = (await _welcome(line)).pages[0].id  # type: ignore[index]
+        await lines[0].send(msgspec.msgpack.encode(Tell("pens-up-1", SetPens("up"))))
+        await asyncio.sleep(1.0)
+
+        async def listen(line: ClientConnection, own: str) -> None:
+            async for data in line:
+                message = _decoder.decode(data)  # type: ignore[arg-type]
+                now = time.perf_counter()
+                if isinstance(message, Frame):
+                    times.extend(
+                        (now - sent[s.id]) * 1000
+                        for s in message.steps
+                        if s.id in sent and not s.id.startswith(own)
+                    )
+
+        tasks = [asyncio.create_task(listen(line, f"w{n:03d}-")) for n, line in enumerate(lines)]
+
+        async def write(number: int) -> None:
+            await asyncio.sleep(EVERY_S * number / writers)
+            for step in range(STEPS if writers == 1 else STEPS // 3):
+                step_id = f"w{number:03d}-{step:05d}"
+                data = msgspec.msgpack.encode(Do(step_id, AddItems(page, (stroke(f"item-{step_id}"),))))
+                sent[step_id] = time.perf_counter()
+                await lines[number].send(data)
+                # Thirty hands at once lift their pens about once a second each.
+                await asyncio.sleep(EVERY_S if writers == 1 else 1.0)
+
+        await asyncio.gather(*(write(number) for number in range(writers)))
+        await asyncio.sleep(1.0)
+        for task in tasks:
+            task.cancel()
+        for line in lines:
+            await line.close()
+    expected = len(sent) * (len(lines) - 1)
+    if len(times) != expected:
+        raise RuntimeError(f"{expected - len(times)} of {expected} deliveries are missing")
+    return times
+
+
+async def _line(base: str, door: str, link: str, web: Web) -> ClientConnection:
+    cookie = "; ".join(f"{name}={value}" for name, value in web.cookies.items())
+    line = await connect(
+        f"{base.replace('http', 'ws', 1)}/live/{door}/{link}",
+        origin=base,  # type: ignore[arg-type]
+        additional_headers={"Cookie": cookie},
+        max_size=None,
+        compression=None,
+    )
+    await line.send(msgspec.msgpack.encode(Join()))
+    return line
+
+
+async def _welcome(line: ClientConnection) -> Welcome:
+    while True:
+        message: Any = _decoder.decode(await line.recv())  # type: ignore[arg-type]
+        if isinstance(message, Welcome):
+            return message
