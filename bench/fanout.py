@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import asyncio
+import sqlite3
+import tempfile
 import time
 from typing import Any
 
@@ -41,9 +43,10 @@ def run() -> list[Row]:
         bare = asyncio.run(_bare(1))
         bare_all = asyncio.run(_bare(watchers))
         ours = asyncio.run(_ours(watchers, writers=1))
-        aim = "p95 ≤ 3 × bare echo and ≤ 50 ms" if watchers == 30 else ""
-        met = percentiles(ours)[1] <= min(3 * percentiles(bare)[1], AIM_MS) if watchers == 30 else None
-        base = f"bare echo {show(bare)}; bare to all {show(bare_all)}"
+        # The base does what is compared: the same bytes to as many, but nothing decided and nothing kept.
+        aim = "p95 ≤ 3 × bare to all and ≤ 50 ms" if watchers == 30 else ""
+        met = percentiles(ours)[1] <= min(3 * percentiles(bare_all)[1], AIM_MS) if watchers == 30 else None
+        base = f"bare to all {show(bare_all)}; to one {show(bare)}; a commit alone {show(_commits())}"
         rows.append(Row(f"a kept step, 1 writer to {watchers}", show(ours), base, aim, met))
     everybody = asyncio.run(_ours(30, writers=30))
     aim = f"p95 ≤ {ALL_WRITE_AIM_MS:.0f} ms"
@@ -58,6 +61,23 @@ def run() -> list[Row]:
         )
     )
     return rows
+
+
+def _commits() -> list[float]:
+    """Milliseconds that SQLite takes to have one row on the disk, with the settings of the application."""
+    times: list[float] = []
+    with tempfile.TemporaryDirectory() as folder:
+        database = sqlite3.connect(f"{folder}/commits.sqlite3", isolation_level=None)
+        database.executescript(
+            "pragma journal_mode=wal; pragma synchronous=full; create table step (body blob)"
+        )
+        for _ in range(STEPS):
+            start = time.perf_counter()
+            database.execute("insert into step values (zeroblob(800))")
+            times.append((time.perf_counter() - start) * 1000)
+            time.sleep(0.02)
+        database.close()
+    return times
 
 
 async def _bare(watchers: int) -> list[float]:

@@ -48,16 +48,14 @@ class Running:
 
 
 @contextmanager
-def sun_room() -> Iterator[Running]:
-    """A server with an empty database."""
+def sun_room(demo: bool = False) -> Iterator[Running]:
+    """A server with an empty database, or with the demo data."""
     with tempfile.TemporaryDirectory() as data:
-        environment = {**os.environ, "SUNROOM_DATA": data}
-        subprocess.run(
-            [sys.executable, "-m", "django", "migrate", "--verbosity", "0"],
-            check=True,
-            env=environment,
-            cwd=ROOT,
-        )
+        environment = {**os.environ, "SUNROOM_DATA": data, "SUNROOM_DEMO": "1" if demo else ""}
+        fill = [["django", "migrate", "--verbosity", "0"], *([["demo.build"]] if demo else [])]
+        for module in fill:
+            command = [sys.executable, "-m", *module]
+            subprocess.run(command, check=True, env=environment, cwd=ROOT, stdout=subprocess.DEVNULL)
         port = _free_port()
         server = subprocess.Popen(
             [sys.executable, "-m", "sunroom.config.serve", "--port", str(port)], env=environment, cwd=ROOT

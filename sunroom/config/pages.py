@@ -6,14 +6,15 @@ import json
 from functools import cache
 from typing import Any
 
-from django.contrib.auth import get_user_model, login
+from django.contrib.auth import login
 from django.http import HttpRequest, HttpResponse, HttpResponseRedirect
-from django.shortcuts import render
+from django.shortcuts import get_object_or_404, render
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_GET
 
 from sunroom.resources import BUILT_FRONTEND
-from sunroom.rooms.models import Room
+from sunroom.rooms import services
+from sunroom.rooms.models import Room, Seat
 
 
 @cache
@@ -32,10 +33,12 @@ def shell(request: HttpRequest, **_: str) -> HttpResponse:
 
 
 @require_GET
-def demo_tutor(request: HttpRequest) -> HttpResponse:
-    """Sign the demo's tutor in and open the sample lesson; exists only in the demo."""
-    user = get_user_model().objects.get(username="imani")
-    login(request, user)
-    room = Room.objects.filter(owner=user).order_by("id")[0]
-    board = room.boards.order_by("id")[0]
-    return HttpResponseRedirect(f"/rooms/{room.link}/boards/{board.uid}")
+def demo_person(request: HttpRequest, name: str) -> HttpResponse:
+    """Sit down as one of the sample lesson's people and go to the board; exists only in the demo."""
+    room = Room.objects.order_by("id")[0]
+    if name == "tutor":
+        login(request, room.owner)  # type: ignore[arg-type]
+        return HttpResponseRedirect(f"/rooms/{room.link}/boards/{room.boards.order_by('id')[0].uid}")
+    seat = get_object_or_404(Seat, room=room, role="student", name__iexact=name)
+    services.sit_down(seat, request.session)
+    return HttpResponseRedirect(f"/r/{room.link}")

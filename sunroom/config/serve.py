@@ -5,6 +5,7 @@ from __future__ import annotations
 import argparse
 import errno
 import os
+import signal
 import socket
 import sys
 import warnings
@@ -29,9 +30,13 @@ def main() -> int:
     warnings.filterwarnings("ignore", message="StreamingHttpResponse must consume synchronous")
     import uvicorn
 
+    from sunroom import resources
     from sunroom.live import workers
 
+    # Uvicorn raises the signal again once it has stopped; the workers are ended after that.
+    signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
     workers.start()
+    resources.typesetter()  # a second of work that no first writer should wait for
     try:
         uvicorn.run(
             "sunroom.config.asgi:application",

@@ -29,4 +29,4 @@ urlpatterns = [
     path("boards/<slug:board>/picture.png", live.board_picture),
 ]
 if settings.DEMO:
-    urlpatterns.append(path("demo/tutor", pages.demo_tutor))
+    urlpatterns.append(path("demo/<slug:name>", pages.demo_person))

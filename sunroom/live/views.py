@@ -39,6 +39,7 @@ class HomeBoard(msgspec.Struct):
 
 
 class HomePerson(msgspec.Struct):
+    seat: str
     name: str
     role: str
 
@@ -128,7 +129,7 @@ def _home(row: Room) -> RoomHome:
         started_ms=lesson.started_ms,
         ended_ms=lesson.ended_ms,
         boards=cards,
-        people=[HomePerson(seat.name, seat.role) for seat in seats],
+        people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],
     )
 
 

@@ -5,7 +5,9 @@ from __future__ import annotations
 import asyncio
 import logging
 import multiprocessing
+import os
 import signal
+import threading
 from collections.abc import Callable
 from concurrent.futures import ProcessPoolExecutor
 from concurrent.futures.process import BrokenProcessPool
@@ -60,15 +62,22 @@ async def run(job: Callable[..., T], *arguments: Any) -> T:
 def _the_pool() -> ProcessPoolExecutor:
     global _pool
     if _pool is None:
-        _pool = ProcessPoolExecutor(
-            PROCESSES, mp_context=multiprocessing.get_context("spawn"), initializer=_ignore_interrupts
-        )
+        context = multiprocessing.get_context("spawn")
+        _pool = ProcessPoolExecutor(PROCESSES, mp_context=context, initializer=_live_with_the_server)
     return _pool
 
 
-def _ignore_interrupts() -> None:
-    """Ctrl-C ends the server, which ends its workers; they should not each print a trace."""
+def _live_with_the_server() -> None:
+    """A worker ends when the server does, however that ends, and leaves Ctrl-C to it."""
     signal.signal(signal.SIGINT, signal.SIG_IGN)
+    threading.Thread(target=_end_with_the_server, daemon=True).start()
+
+
+def _end_with_the_server() -> None:
+    server = multiprocessing.parent_process()
+    if server is not None:
+        server.join()
+        os._exit(0)
 
 
 def _warm() -> None:

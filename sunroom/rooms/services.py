@@ -108,8 +108,13 @@ def take_seat(room: Room, door: Door, name: str, session: SessionBase) -> Seat:
             seat = Seat(room=room, uid=new_uid(), role=door)
         seat.name = name
         seat.save()
-    session["seats"] = {**session.get("seats", {}), f"{room.pk}:{door}": seat.uid}
+    sit_down(seat, session)
     return seat
+
+
+def sit_down(seat: Seat, session: SessionBase) -> None:
+    """Let this browser sit in ``seat``, behind the door of its role."""
+    session["seats"] = {**session.get("seats", {}), f"{seat.room_id}:{seat.role}": seat.uid}
 
 
 def tutor_name(room: Room) -> str:

@@ -129,7 +129,7 @@ class WholeLesson(BrowserTest):
             "the onlookers' link",
         )
         onlooker = self.browser()
-        onlooker.open(address)
+        onlooker.open(f"http://{address}")
         onlooker.wait_items(1)
         onlooker.wait_text("[data-testid=pens-state]", "You are looking on")
         self.assertEqual(onlooker.all("nav[aria-label=Tools]"), [])

@@ -9,12 +9,14 @@ import subprocess
 import sys
 import tempfile
 import time
+from contextlib import suppress
 from pathlib import Path
 from typing import Any
 from unittest import TestCase
 from urllib.error import URLError
 
 import numpy as np
+import psutil
 
 from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
@@ -57,7 +59,8 @@ class Killed(TestCase):
 
     def stop(self, how: signal.Signals) -> None:
         """Signal the server and its workers, and wait until it is gone."""
-        os.killpg(self.server.pid, how)
+        with suppress(ProcessLookupError):
+            os.killpg(self.server.pid, how)
         self.server.wait(10)
 
     def test_every_answered_step_is_there_after_kill_9_and_what_is_sent_again_lands_once(self) -> None:
@@ -91,6 +94,14 @@ class Killed(TestCase):
         fresh.welcome()
         items = fresh.hear(PageItems)
         self.assertEqual(sorted(item.id for item in items.items), [f"item-{n:05d}" for n in range(200)])
+
+    def test_the_workers_end_with_a_server_that_is_killed(self) -> None:
+        workers = psutil.Process(self.server.pid).children(recursive=True)
+        self.assertTrue(workers)
+        self.server.kill()
+        self.server.wait(10)
+        _, alive = psutil.wait_procs(workers, timeout=20)
+        self.assertEqual(alive, [])
 
     def answered_before_the_end(self, line: Line) -> set[str]:
         """Steps in frames that had been sent but not read when the server died."""

@@ -101,6 +101,44 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
   context.stroke()
 }
 
+/** Ink thinner than this on the screen shows no pressure: a plain line of few points looks the same. */
+const COARSE_PX = 1.6
+const COARSE_STEP_PX = 0.8
+
+/** Draw many items in this order; ink that is tiny on the screen in few strokes of the canvas. */
+export function drawItems(context: CanvasRenderingContext2D, items: Item[], scale: number): void {
+  let batch = ''
+  for (const item of items) {
+    const coarse = item.kind === 'ink' && layer(item) === 1 && item.width * scale < COARSE_PX
+    const style = coarse ? `${item.colour} ${item.width}` : ''
+    if (batch && style !== batch) context.stroke()
+    if (coarse) {
+      if (style !== batch) {
+        context.beginPath()
+        context.strokeStyle = item.colour
+        context.lineWidth = strokeWidth(item.width, 0.5)
+        context.lineCap = context.lineJoin = 'round'
+      }
+      traceCoarsely(context, item, COARSE_STEP_PX / scale)
+    } else drawItem(context, item)
+    batch = style
+  }
+  if (batch) context.stroke()
+}
+
+function traceCoarsely(context: CanvasRenderingContext2D, item: InkItem, step: number): void {
+  const samples = samplesOf(item)
+  let [x, y] = [samples[0]!, samples[1]!]
+  context.moveTo(item.x + x, item.y + y)
+  for (let i = 4; i < samples.length; i += 4) {
+    const last = i + 4 >= samples.length
+    if (!last && Math.abs(samples[i]! - x) + Math.abs(samples[i + 1]! - y) < step) continue
+    ;[x, y] = [samples[i]!, samples[i + 1]!]
+    context.lineTo(item.x + x, item.y + y)
+  }
+  if (samples.length === 4) context.lineTo(item.x + x, item.y + y)
+}
+
 /** Highlighter lies under all else, the rest from the lowest to the highest. */
 export function layer(item: Item): number {
   return item.kind === 'ink' && item.nib === 'highlighter' ? 0 : 1

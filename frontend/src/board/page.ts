@@ -38,7 +38,12 @@ export class Page {
       this.#top = Math.max(this.#top, item.z)
     }
     this.#index.load(fresh)
-    for (const entry of fresh) this.changed(entry, null)
+  }
+
+  /** All items are there: the page can be drawn. */
+  finish(): void {
+    this.loaded = true
+    this.changed({ minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }, null)
   }
 
   /** Apply a step from the log; ``waiting`` are our own steps on this page that are not confirmed. */

@@ -75,7 +75,7 @@ export class Replica {
     if (!page) return
     page.load(items)
     if (!last) return
-    page.loaded = true
+    page.finish()
     for (const logged of this.#held.get(pageId) ?? []) this.#applyToPage(page, logged.step as ItemStep)
     this.#held.delete(pageId)
     for (const { request } of this.unconfirmed) this.#showOwn(request)
@@ -176,7 +176,7 @@ export class Replica {
   #addPage(head: PageHead, index: number, items: Item[]): void {
     const page = new Page(head)
     page.load(items)
-    page.loaded = true
+    page.finish()
     this.pages.set(head.id, page)
     this.order = [...this.order.slice(0, index), head.id, ...this.order.slice(index)]
   }

@@ -3,7 +3,7 @@
  * stroke is painted onto those it touches without drawing anything else again.
  */
 import { overlaps, type Box } from './box'
-import { drawItem, drawPaper, layer } from './draw'
+import { drawItems, drawPaper, layer } from './draw'
 import type { Entry, Page } from './page'
 
 const TILE_PX = 512
@@ -110,8 +110,13 @@ export class TileLayer {
     const { context, box } = tile
     this.#enter(tile)
     drawPaper(context, this.#page.head, box, this.#scale)
-    const entries = this.#page.at(box).sort(inOrder)
-    for (const entry of entries) drawItem(context, entry.item)
+    // While its items are still coming in, a page shows its paper: it is drawn once, as a whole.
+    const entries = this.#page.loaded ? this.#page.at(box).sort(inOrder) : []
+    drawItems(
+      context,
+      entries.map((entry) => entry.item),
+      this.#scale,
+    )
     tile.fresh = true
   }
 
@@ -125,7 +130,7 @@ export class TileLayer {
       if (!tile.fresh || !overlaps(tile.box, box)) continue
       if (onTop && layer(onTop.item) === 1) {
         this.#enter(tile)
-        drawItem(tile.context, onTop.item)
+        drawItems(tile.context, [onTop.item], this.#scale)
       } else tile.fresh = false
     }
     this.onchange()

@@ -6,6 +6,7 @@ export type Samples = Float32Array
 export const SAMPLE_BYTES = 11
 export const MAX_SAMPLES = 20_000
 const LITTLE = true
+const LITTLE_ENDIAN = new Uint8Array(new Uint16Array([1]).buffer)[0] === 1
 
 export function packSamples(samples: ArrayLike<number>): Uint8Array {
   const count = samples.length / 4
@@ -22,12 +23,15 @@ export function packSamples(samples: ArrayLike<number>): Uint8Array {
 
 export function unpackSamples(bytes: Uint8Array): Samples {
   const count = Math.floor(bytes.length / SAMPLE_BYTES)
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length)
   const samples = new Float32Array(count * 4)
+  // A copy starts at a whole number of words; where numbers lie the other way round they are read singly.
+  const copy = bytes.slice(0, count * SAMPLE_BYTES).buffer
+  const places = LITTLE_ENDIAN ? new Float32Array(copy, 0, 2 * count) : null
+  const view = new DataView(copy)
   for (let i = 0; i < count; i++) {
-    samples[4 * i] = view.getFloat32(8 * i, LITTLE)
-    samples[4 * i + 1] = view.getFloat32(8 * i + 4, LITTLE)
-    samples[4 * i + 2] = view.getUint8(8 * count + i) / 255
+    samples[4 * i] = places ? places[2 * i]! : view.getFloat32(8 * i, LITTLE)
+    samples[4 * i + 1] = places ? places[2 * i + 1]! : view.getFloat32(8 * i + 4, LITTLE)
+    samples[4 * i + 2] = bytes[8 * count + i]! / 255
     samples[4 * i + 3] = view.getUint16(9 * count + 2 * i, LITTLE)
   }
   return samples

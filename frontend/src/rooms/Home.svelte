@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte'
+  import { personColour } from '../people/colours'
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
   import { longDay, when } from '../ui/time'
@@ -156,9 +157,10 @@
           <h2>People</h2>
           <span class="muted">{home.people.length}</span>
         </div>
-        {#each home.people as person (person.name)}
+        {#each home.people as person (person.seat)}
           <div class="person">
-            <span class="initial">{person.name[0]}</span>{person.name}<span class="muted">{person.role}</span>
+            <span class="initial" style:background={personColour(person.seat)}>{person.name[0]}</span
+            >{person.name}<span class="muted">{person.role}</span>
           </div>
         {:else}
           <p class="muted">Whoever comes in by the link is listed here.</p>
@@ -375,7 +377,6 @@
     flex: none;
     display: grid;
     place-items: center;
-    background: var(--frame-3);
     color: #fff;
     font-weight: 700;
     font-size: 13px;

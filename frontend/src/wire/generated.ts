@@ -122,6 +122,7 @@ export interface HomeBoard {
 }
 
 export interface HomePerson {
+  seat: string
   name: string
   role: string
 }

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Protocol
 
 import numpy as np
@@ -11,7 +12,7 @@ from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, item_bo
 from sunroom.core.board.pages import Page
 from sunroom.core.geometry import Box
 from sunroom.core.geometry.curves import smooth_centreline
-from sunroom.core.ink import outline, stroke_width, uniform, unpack_samples
+from sunroom.core.ink import outlines, stroke_width, uniform, unpack_samples
 
 Points = NDArray[np.float64]
 
@@ -22,6 +23,8 @@ RULING_COLOUR = "#e4ecef"
 PAPER_COLOUR = "#fffefa"
 #: White around the work of an endless page when it is saved.
 MARGIN = 40.0
+#: Items whose outlines are worked out together: enough to be fast, few enough for memory.
+BATCH = 1_000
 
 
 class Drawing(Protocol):
@@ -53,40 +56,55 @@ def draw_page(page: Page, drawing: Drawing) -> None:
     drawing.begin_page(box)
     if page.head.paper.ruling == "squares":
         _rule_squares(box, drawing)
-    for item in sorted(page.in_order(), key=lambda item: not _is_highlight(item)):
-        draw_item(item, drawing)
+    items = sorted(page.in_order(), key=lambda item: not _is_highlight(item))
+    for at in range(0, len(items), BATCH):
+        draw_items(items[at : at + BATCH], drawing)
 
 
-def draw_item(item: Item, drawing: Drawing) -> None:
-    """Draw one item at its place."""
-    if isinstance(item, InkItem):
-        _draw_ink(item, drawing)
-    elif isinstance(item, TextItem):
-        for line in item.lines:
-            for run in line.runs:
-                drawing.text(
-                    run.face, run.text, item.x + run.x, item.y + line.baseline, item.size, item.colour
-                )
-    elif isinstance(item, ShapeItem):
-        points = np.asarray(item.points, dtype=float) + (item.x, item.y)
-        drawing.stroke(points, item.closed, item.curved, item.colour, item.width, 1.0)
+def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
+    """Draw items at their places, in this order."""
+    placed = {item.id: _placed_samples(item) for item in items if isinstance(item, InkItem)}
+    pressed = [item for item in items if isinstance(item, InkItem) and not _even(item, placed[item.id])]
+    shapes = outlines([placed[item.id] for item in pressed], [item.width for item in pressed])
+    polygons = {item.id: shape for item, shape in zip(pressed, shapes, strict=True)}
+    for item in items:
+        if isinstance(item, InkItem):
+            if item.id in polygons:
+                drawing.fill(polygons[item.id], item.colour, 1.0)
+            else:
+                _draw_even_ink(item, placed[item.id], drawing)
+        elif isinstance(item, TextItem):
+            for line in item.lines:
+                for run in line.runs:
+                    x, y = item.x + run.x, item.y + line.baseline
+                    drawing.text(run.face, run.text, x, y, item.size, item.colour)
+        elif isinstance(item, ShapeItem):
+            points = np.asarray(item.points, dtype=float) + (item.x, item.y)
+            drawing.stroke(points, item.closed, item.curved, item.colour, item.width, 1.0)
 
 
 def _is_highlight(item: Item) -> bool:
     return isinstance(item, InkItem) and item.nib == "highlighter"
 
 
-def _draw_ink(item: InkItem, drawing: Drawing) -> None:
+def _placed_samples(item: InkItem) -> Points:
     samples = unpack_samples(item.samples)
     samples[:, :2] += (item.x, item.y)
-    opacity = HIGHLIGHT_OPACITY if item.nib == "highlighter" else 1.0
-    if uniform(samples) or item.nib == "highlighter":
-        width = (
-            item.width if item.nib == "highlighter" else float(stroke_width(item.width, samples[:1, 2])[0])
-        )
-        drawing.stroke(smooth_centreline(samples[:, :2]), False, False, item.colour, width, opacity)
+    return samples
+
+
+def _even(item: InkItem, samples: Points) -> bool:
+    """Whether the stroke is drawn as one line of even width."""
+    return item.nib == "highlighter" or uniform(samples)
+
+
+def _draw_even_ink(item: InkItem, samples: Points, drawing: Drawing) -> None:
+    curve = smooth_centreline(samples[:, :2])
+    if item.nib == "highlighter":
+        drawing.stroke(curve, False, False, item.colour, item.width, HIGHLIGHT_OPACITY)
     else:
-        drawing.fill(outline(samples, item.width), item.colour, opacity)
+        width = float(stroke_width(item.width, samples[:1, 2])[0])
+        drawing.stroke(curve, False, False, item.colour, width, 1.0)
 
 
 def _rule_squares(box: Box, drawing: Drawing) -> None:

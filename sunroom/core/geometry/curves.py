@@ -84,20 +84,44 @@ def smooth_centreline(rows: Points) -> Points:
     (M, K) float array
         M >= N for N >= 3; ``rows`` itself for fewer.
     """
-    if len(rows) < 3:
-        return rows
-    control = rows[1:-1]
+    return smooth_centrelines(rows, np.array([len(rows)]))[0]
+
+
+def smooth_centrelines(rows: Points, counts: NDArray[np.intp]) -> tuple[Points, NDArray[np.intp]]:
+    """``smooth_centreline`` of many polylines at once, which is many times faster than one by one.
+
+    Parameters
+    ----------
+    rows : (N, K) float array
+        The samples of all polylines, one after the other.
+    counts : (P,) int array
+        How many of them belong to each; at least 1.
+
+    Returns
+    -------
+    (M, K) float array, (P,) int array
+        The points of all curves, and how many belong to each.
+    """
+    ends = np.cumsum(counts)
+    first, last = ends - counts, ends - 1
+    start, control, end = rows.copy(), rows, rows.copy()
     middle = (rows[:-1] + rows[1:]) / 2
-    start, end = middle[:-1].copy(), middle[1:].copy()
-    start[0], end[-1] = rows[0], rows[-1]
+    start[1:], end[:-1] = middle, middle
+    # A first sample, and the second of two, stand for themselves: quadratics that do not move.
+    fixed = np.concatenate([first, last])
+    start[fixed] = end[fixed] = rows[fixed]
+    long = counts > 2
+    start[first[long] + 1] = rows[first[long]]
+    end[last[long] - 1] = rows[last[long]]
     # A quadratic strays from n equal chords by |start − 2·control + end| / (4 · n²) (de Boor 1978).
     bend = np.hypot(*(start - 2 * control + end)[:, :2].T)
-    pieces = np.clip(np.ceil(np.sqrt(bend / (4 * FLATNESS))), 1, 16).astype(int)
-    which = np.repeat(np.arange(len(control)), pieces)
-    first = np.cumsum(pieces) - pieces
-    t = ((np.arange(len(which)) - first[which] + 1) / pieces[which])[:, None]
+    pieces = np.clip(np.ceil(np.sqrt(bend / (4 * FLATNESS))), 1, 16).astype(np.intp)
+    pieces[last[long]] = 0
+    which = np.repeat(np.arange(len(rows)), pieces)
+    begun = np.cumsum(pieces) - pieces
+    t = ((np.arange(len(which)) - begun[which] + 1) / pieces[which])[:, None]
     curve = (1 - t) ** 2 * start[which] + 2 * t * (1 - t) * control[which] + t**2 * end[which]
-    return np.vstack([rows[:1], curve])
+    return curve, np.add.reduceat(pieces, first)
 
 
 def ellipse_bezier(cx: float, cy: float, rx: float, ry: float, angle_rad: float) -> Points:

@@ -6,11 +6,12 @@ Twin of frontend/src/ink/outline.ts; tests/golden/ink.json holds the two togethe
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.geometry.curves import Points, smooth_centreline
+from sunroom.core.geometry.curves import Points, smooth_centrelines
 
 #: Width at no pressure, as a part of the nib's width: a light touch is thin, never gone.
 LIGHTEST = 0.45
@@ -22,7 +23,7 @@ EVEN_PRESSURE = 1.5 / 255
 CAP_POINTS = 6
 
 
-def stroke_width(width: float, pressure: NDArray[np.float64]) -> NDArray[np.float64]:
+def stroke_width(width: float | NDArray[np.float64], pressure: NDArray[np.float64]) -> NDArray[np.float64]:
     """Width in board units at each pressure (0–1) for a nib of ``width``."""
     return np.asarray(width * (LIGHTEST + GAIN * pressure))
 
@@ -48,40 +49,65 @@ def outline(samples: NDArray[np.float64], width: float) -> list[Points]:
         First the ribbon along the stroke, then a disc at each sharp turn, where a ribbon alone
         would leave a notch.
     """
-    curve = smooth_centreline(samples[:, :3])
-    if len(curve) > 1:
-        # Equal neighbours have no direction.
-        moved = np.hypot(*np.diff(curve[:, :2], axis=0).T) > 1e-6
-        curve = curve[np.concatenate([[True], moved])]
-    points, radius = curve[:, :2], stroke_width(width, curve[:, 2]) / 2
-    if len(points) == 1:
-        return [_disc(points[0], float(radius[0]))]
-    step = np.diff(points, axis=0)
-    step /= np.hypot(step[:, 0], step[:, 1])[:, None]
-    before, after = np.vstack([step[:1], step]), np.vstack([step, step[-1:]])
+    return outlines([samples], [width])[0]
+
+
+def outlines(strokes: Sequence[NDArray[np.float64]], widths: Sequence[float]) -> list[list[Points]]:
+    """``outline`` of many strokes at once, which is many times faster than one by one."""
+    if not strokes:
+        return []
+    counts = np.array([len(stroke) for stroke in strokes])
+    curve, counts = smooth_centrelines(np.concatenate([stroke[:, :3] for stroke in strokes]), counts)
+    stroke_of = np.repeat(np.arange(len(counts)), counts)
+    # Equal neighbours have no direction.
+    kept = np.ones(len(curve), dtype=bool)
+    kept[1:] = (stroke_of[1:] != stroke_of[:-1]) | (np.hypot(*np.diff(curve[:, :2], axis=0).T) > 1e-6)
+    curve, stroke_of = curve[kept], stroke_of[kept]
+    counts = np.bincount(stroke_of, minlength=len(counts))
+    ends = np.cumsum(counts)
+    first, last = ends - counts, ends - 1
+    points = curve[:, :2]
+    radius = stroke_width(np.asarray(widths)[stroke_of], curve[:, 2]) / 2
+    before, after = _directions(points, first, last)
     along = before + after
     length = np.hypot(along[:, 0], along[:, 1])
     turned_back = length < 1e-6
     along[turned_back], length[turned_back] = before[turned_back], 1
     along /= length[:, None]
     normal = np.column_stack([along[:, 1], -along[:, 0]]) * radius[:, None]
-    ribbon = np.vstack(
-        [
-            points + normal,
-            _cap(points[-1], normal[-1]),
-            (points - normal)[::-1],
-            _cap(points[0], -normal[0]),
-        ]
-    )
+    left, right = points + normal, points - normal
+    end_caps, start_caps = _caps(points[last], normal[last]), _caps(points[first], -normal[first])
     sharp = np.flatnonzero((before * after).sum(axis=1) < 0.5)
-    return [ribbon, *(_disc(points[index], float(radius[index])) for index in sharp)]
+    polygons: list[list[Points]] = []
+    for number, (a, b) in enumerate(zip(first.tolist(), ends.tolist(), strict=True)):
+        if b - a == 1:
+            polygons.append([_disc(points[a], float(radius[a]))])
+            continue
+        ribbon = (left[a:b], end_caps[number], right[a:b][::-1], start_caps[number])
+        polygons.append([np.concatenate(ribbon)])
+    for index in sharp.tolist():
+        if counts[stroke_of[index]] > 1:
+            polygons[stroke_of[index]].append(_disc(points[index], float(radius[index])))
+    return polygons
 
 
-def _cap(centre: Points, start: Points) -> Points:
-    """Half a circle around ``centre`` from ``centre + start``, the way the ribbon runs."""
+def _directions(points: Points, first: NDArray[np.intp], last: NDArray[np.intp]) -> tuple[Points, Points]:
+    """Unit vectors into and out of each point; at a stroke's ends the one that there is serves as both."""
+    step = np.zeros_like(points)
+    step[:-1] = np.diff(points, axis=0)
+    step /= np.maximum(np.hypot(step[:, 0], step[:, 1]), 1e-12)[:, None]
+    before, after = np.roll(step, 1, axis=0), step
+    before[first] = step[first]
+    after[last] = before[last]
+    return before, after
+
+
+def _caps(centre: Points, start: Points) -> Points:
+    """Half circles around each ``centre`` from ``centre + start``, the way the ribbon runs: (P, 5, 2)."""
     angle = np.arange(1, CAP_POINTS) * (math.pi / CAP_POINTS)
     c, s = np.cos(angle), np.sin(angle)
-    return np.asarray(centre + np.column_stack([start[0] * c - start[1] * s, start[0] * s + start[1] * c]))
+    x, y = start[:, :1], start[:, 1:]
+    return np.asarray(centre[:, None] + np.stack([x * c - y * s, x * s + y * c], axis=2))
 
 
 def _disc(centre: Points, radius: float) -> Points:
