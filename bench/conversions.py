@@ -88,7 +88,7 @@ def _pdf(pages: int) -> Row:
 def _bare_pdf(board: Board) -> bytes:
     drawing = PdfDrawing(typesetter(), "Bench")
     for page in board.in_order():
-        drawing.begin_page(page_box(page))
+        drawing.begin_page(page_box(page), "#fffefa")
         for item in page.in_order():
             assert isinstance(item, InkItem)
             points = unpack_samples(item.samples)[:, :2] + (item.x, item.y)

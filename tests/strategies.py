@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 from hypothesis import strategies as st
 
@@ -9,8 +11,11 @@ from sunroom.core.board import Board, InkItem, Item, PageHead, ShapeItem, Step, 
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
+    Change,
+    ChangeItems,
     ChangePage,
     MoveItems,
+    MovePage,
     RemoveItems,
     RemovePage,
     ReplaceItems,
@@ -26,6 +31,18 @@ ITEM_IDS = tuple(f"item-{number}" for number in range(8))
 COLOURS = ("#16222b", "#1f5fa8", "#b4472c")
 
 places = st.floats(-5_000, 5_000, allow_nan=False).map(lambda value: round(value, 3))
+
+
+def _turned(angle_deg: int, size: float) -> tuple[float, float, float, float]:
+    c, s = size * math.cos(math.radians(angle_deg)), size * math.sin(math.radians(angle_deg))
+    return c, s, -s, c
+
+
+#: Turned and grown, as text may be; and any map that an item may have.
+turns = st.builds(_turned, st.integers(-180, 180), st.sampled_from([0.5, 1.0, 2.0]))
+maps = st.one_of(
+    st.just((1.0, 0.0, 0.0, 1.0)), turns, st.sampled_from([(-1.0, 0.0, 0.0, 1.0), (2.0, 0.0, 0.5, 1.0)])
+)
 
 
 @st.composite
@@ -49,7 +66,9 @@ def ink_items(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
         x=draw(places),
         y=draw(places),
         by=draw(st.sampled_from(SEATS)),
-        nib=draw(st.sampled_from(["pen", "highlighter"])),
+        map=draw(maps),
+        nib=draw(st.sampled_from(["pencil", "pen", "brush", "highlighter"])),
+        ends=draw(st.sampled_from(["none", "arrow", "arrows"])),
         colour=draw(st.sampled_from(COLOURS)),
         width=draw(st.floats(0.5, 40)),
         samples=pack_samples(draw(sample_arrays(4))),
@@ -65,12 +84,13 @@ def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
     by, x, y = draw(st.sampled_from(SEATS)), draw(places), draw(places)
     if kind == "text":
         text = draw(st.text("abc θ\n", min_size=1, max_size=12)) + "x"
-        return TextItem(id=chosen, x=x, y=y, by=by, text=text, size=20, colour=COLOURS[0])
+        return TextItem(id=chosen, x=x, y=y, map=draw(turns), by=by, text=text, size=20, colour=COLOURS[0])
     points = ((0.0, 0.0), (draw(places), draw(places)))
     return ShapeItem(
         id=chosen,
         x=x,
         y=y,
+        map=draw(maps),
         by=by,
         figure="line",
         points=points,
@@ -87,13 +107,40 @@ def new_items(draw: st.DrawFn) -> tuple[Item, ...]:
     return tuple(draw(items(item_id)) for item_id in ids)
 
 
+def changes(item_id: str) -> st.SearchStrategy[Change]:
+    """New values for some fields of an item."""
+    fields = {
+        "x": places,
+        "map": maps,
+        "z": st.floats(0.5, 30),
+        "group": st.sampled_from(["", "group-1"]),
+        "locked": st.booleans(),
+        "colour": st.sampled_from(COLOURS),
+        "fill": st.sampled_from(["", *COLOURS]),
+        "dash": st.sampled_from(["solid", "dotted"]),
+    }
+    return st.fixed_dictionaries({}, optional=fields).map(lambda values: Change(id=item_id, **values))
+
+
 @st.composite
 def steps(draw: st.DrawFn) -> Step:
     """Any step, whether or not it fits a board."""
     page = draw(st.sampled_from(PAGE_IDS))
     ids = tuple(draw(st.lists(st.sampled_from(ITEM_IDS), min_size=1, max_size=4, unique=True)))
     kind = draw(
-        st.sampled_from([AddItems, RemoveItems, MoveItems, ReplaceItems, AddPage, RemovePage, ChangePage])
+        st.sampled_from(
+            [
+                AddItems,
+                RemoveItems,
+                MoveItems,
+                ChangeItems,
+                ReplaceItems,
+                AddPage,
+                RemovePage,
+                MovePage,
+                ChangePage,
+            ]
+        )
     )
     if kind is AddItems:
         return AddItems(page, draw(new_items()))
@@ -101,6 +148,10 @@ def steps(draw: st.DrawFn) -> Step:
         return RemoveItems(page, ids)
     if kind is MoveItems:
         return MoveItems(page, ids, draw(st.integers(-50, 50)), draw(st.integers(-50, 50)))
+    if kind is ChangeItems:
+        return ChangeItems(page, tuple(draw(changes(item_id)) for item_id in ids))
+    if kind is MovePage:
+        return MovePage(page, draw(st.integers(0, 3)))
     if kind is ReplaceItems:
         return ReplaceItems(page, ids, draw(new_items()))
     if kind is AddPage:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 
 import immutables
@@ -89,7 +90,7 @@ def load(board_id: int) -> Board:
         heads[snapshot.page_id] = Page(
             _head_decoder.decode(snapshot.head),
             immutables.Map((item.id, item) for item in items),
-            max((item.z for item in items), default=0) + 1,
+            math.floor(max((item.z for item in items), default=0)) + 1,
         )
     board = Board(immutables.Map(heads), tuple(row.order), row.snapshot_seq)
     for logged in since(board_id, row.snapshot_seq):

@@ -9,6 +9,7 @@ import os
 import sys
 from typing import Any, get_args
 
+import msgspec
 import msgspec.inspect as inspect
 from django import setup
 
@@ -18,8 +19,13 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 setup()
 
 from sunroom.core.board import Item, Request, Step  # noqa: E402
+from sunroom.core.board.items import Dash, Ends  # noqa: E402
+from sunroom.core.board.requests import How  # noqa: E402
+from sunroom.core.ink import Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.pens.kits import Right  # noqa: E402
+from sunroom.core.pens.rules import Action  # noqa: E402
+from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.live import messages, views  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 
@@ -34,7 +40,15 @@ UNIONS: dict[str, Any] = {
     "FromBrowser": messages.FromBrowser,
     "ToBrowser": messages.ToBrowser,
 }
-ALIASES: dict[str, Any] = {"Right": Right}
+ALIASES: dict[str, Any] = {
+    "Action": Action,
+    "Dash": Dash,
+    "Ends": Ends,
+    "FigureKind": FigureKind,
+    "How": How,
+    "Nib": Nib,
+    "Right": Right,
+}
 ANSWERS = (
     rooms.Me,
     rooms.CreatedRoom,
@@ -60,14 +74,22 @@ def main() -> int:
 def generate() -> str:
     """The whole file."""
     structs: dict[str, str] = {}
-    for kind in [*UNIONS.values(), *ANSWERS]:
+    for kind in [*UNIONS.values(), *ANSWERS, Outline]:
         _collect(inspect.type_info(kind), structs)
     lines = ["// Made by ./run types from the wire's structs in Python. Do not edit.", ""]
     for name, kind in ALIASES.items():
         lines.append(f"export type {name} = {' | '.join(_literal(value) for value in get_args(kind))}")
     for name, kind in UNIONS.items():
         lines.append(f"export type {name} = {' | '.join(member.__name__ for member in get_args(kind))}")
+    lines.append(_unit_figures())
     return "\n".join([*lines, "", *(structs[name] for name in sorted(structs))])
+
+
+def _unit_figures() -> str:
+    """Each figure in a box of 100, for the browser to show while one is dragged out."""
+    figures = {kind: draw_figure(kind, 100, 100) for kind in get_args(FigureKind)}
+    data = msgspec.json.encode(figures).decode()
+    return f"export const UNIT_FIGURES: Record<FigureKind, Outline> = {data}"
 
 
 def _collect(kind: Any, structs: dict[str, str]) -> None:
@@ -96,8 +118,11 @@ def _struct(kind: inspect.StructType) -> str:
         members = ", ".join(f"{field.name}: {_written(field.type)}" for field in kind.fields)
         return f"export type {name} = [{members}]\n"
     rows = [f"  {kind.tag_field}: {_literal(kind.tag)}"] if kind.tag_field else []
-    optional = "?" if kind.cls.__struct_config__.omit_defaults else ""
-    rows += [f"  {field.name}{optional}: {_written(field.type)}" for field in kind.fields]
+    omitted = kind.cls.__struct_config__.omit_defaults
+    rows += [
+        f"  {field.name}{'?' if omitted and not field.required else ''}: {_written(field.type)}"
+        for field in kind.fields
+    ]
     return "\n".join([f"export interface {name} {{", *rows, "}", ""])
 
 
@@ -117,6 +142,9 @@ def _written(kind: Any) -> str:
         case inspect.TupleType():
             return f"[{', '.join(_written(member) for member in kind.item_types)}]"
         case inspect.LiteralType():
+            for name, values in ALIASES.items():
+                if set(get_args(values)) == set(kind.values):
+                    return name
             return " | ".join(_literal(value) for value in kind.values)
         case inspect.StrType():
             return "string"

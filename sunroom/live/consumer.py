@@ -159,7 +159,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
     async def _read(self, member: Member, board: LiveBoard, message: Read) -> None:
         page = board.board.pages.get(message.page)
         items = [page.items.get(item_id) for item_id in message.ids] if page else []
-        strokes = [(i.samples, i.x, i.y) for i in items if isinstance(i, InkItem) and i.nib == "pen"]
+        ink = [item for item in items if isinstance(item, InkItem) and item.nib != "highlighter"]
+        strokes = [(item.samples, item.placement) for item in ink]
         if not strokes:
             return _answer(member, Readings(message.ref, problem="There is no ink to read."))
         try:

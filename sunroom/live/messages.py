@@ -9,6 +9,8 @@ import msgspec
 
 from sunroom.boards.repository import Logged
 from sunroom.core.board import Item, PageHead, Request
+from sunroom.core.board.items import Ends
+from sunroom.core.ink import Nib
 from sunroom.core.lesson import Command, Lesson
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
@@ -43,12 +45,14 @@ class Wet(msgspec.Struct, frozen=True, tag_field="type", tag="wet"):
 
     id: str
     page: str
-    nib: str
+    nib: Nib
     colour: str
     width: float
     begin: int
     samples: bytes
     over: bool = False
+    opacity: float = 1.0
+    ends: Ends = "none"
 
 
 class Point(msgspec.Struct, frozen=True, tag_field="type", tag="point"):

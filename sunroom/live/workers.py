@@ -18,6 +18,7 @@ import numpy as np
 from sunroom import resources
 from sunroom.core.board import Page
 from sunroom.core.formats import board_pdf, page_png
+from sunroom.core.geometry import Affine
 from sunroom.core.ink import unpack_samples
 from sunroom.core.reading import Reading
 from sunroom.core.shapes import Figure, find_shapes
@@ -30,7 +31,7 @@ T = TypeVar("T")
 PROCESSES = 2
 
 #: One stroke: its samples' bytes, and its place on the page.
-PlacedStroke = tuple[bytes, float, float]
+PlacedStroke = tuple[bytes, Affine]
 
 _pool: ProcessPoolExecutor | None = None
 
@@ -82,15 +83,15 @@ def _end_with_the_server() -> None:
 
 def _warm() -> None:
     resources.typesetter()
-    read_ink([(np.zeros((1, 11), np.uint8).tobytes(), 0.0, 0.0)])
+    read_ink([(np.zeros((1, 11), np.uint8).tobytes(), Affine())])
 
 
 def read_ink(strokes: list[PlacedStroke]) -> tuple[tuple[Reading, ...], tuple[Figure, ...]]:
     """Readings and figures of some strokes, best first."""
     samples = []
-    for data, x, y in strokes:
+    for data, placement in strokes:
         rows = unpack_samples(data)
-        rows[:, :2] += (x, y)
+        rows[:, :2] = placement.points(rows[:, :2])
         samples.append(rows)
     return tuple(resources.reader().read(samples)), tuple(find_shapes(samples))
 

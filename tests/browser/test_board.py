@@ -59,13 +59,13 @@ class Writing(BoardTest):
         self.assertNotIn("Whole page", self.tutor.text(".readout"))
 
     def test_ink_and_nib_are_those_that_were_chosen(self) -> None:
+        self.tutor.press("[aria-label=Pens] button[aria-label^=Brush]")
         self.tutor.press("[aria-label=Ink] [aria-label=Purple]")
-        self.tutor.press("[aria-label=Pen] button", "Broad")
         self.tutor.line()
         self.tutor.tool("Highlight")
         self.tutor.draw([(300, 420), (480, 420)])
         pen, highlighter = self.strokes()
-        self.assertEqual((pen.colour, pen.width, pen.nib), ("#6b3fa0", 7, "pen"))
+        self.assertEqual((pen.colour, pen.width, pen.nib), ("#6b3fa0", 8, "brush"))
         self.assertEqual(highlighter.nib, "highlighter")
 
     def test_two_fingers_zoom_and_leave_no_ink(self) -> None:
@@ -170,8 +170,8 @@ class Pages(BoardTest):
         self.tutor.wait_items(1)
         self.assertEqual(self.page(1).head.paper.kind, "sheet")
         self.tutor.key(Keys.PAGE_DOWN)
-        self.tutor.press("[aria-label='Add a page']")
-        self.tutor.press("[role=menuitem]", "Remove this page")
+        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.press("[role=dialog] button", "Remove")
         self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 1 or None, "the page to go")
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 2 or None, "the page to come back")

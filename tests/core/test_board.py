@@ -27,17 +27,33 @@ from sunroom.core.board import (
 )
 from sunroom.core.board.items import check_item, item_box
 from sunroom.core.board.requests import (
+    ArrangeItems,
     AsWritten,
+    CopyPage,
+    DrawFigure,
     EditText,
     GoneError,
     Redo,
+    RubItems,
+    StyleItems,
+    TransformItems,
     TrueUp,
     Typeset,
     Undo,
     check_request,
 )
-from sunroom.core.board.steps import AddItems, AddPage, ChangePage, MoveItems, RemoveItems, RemovePage
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    ChangePage,
+    MoveItems,
+    MovePage,
+    RemoveItems,
+    RemovePage,
+    Style,
+)
 from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
 from sunroom.core.pens.rules import ACTIONS
 from tests import strategies as make
@@ -109,7 +125,16 @@ class Steps(TestCase):
             MoveItems: MoveItems(PAGE, ("stroke-1",), 1, 1),
             AddPage: AddPage(PageHead("page-9"), 0),
             RemovePage: RemovePage(PAGE),
+            MovePage: MovePage(PAGE, 1),
             ChangePage: ChangePage(PageHead(PAGE, "Sun")),
+        }
+        arranging = {
+            TransformItems: TransformItems(PAGE, ("stroke-1",), Affine(2, 0, 0, 2)),
+            StyleItems: StyleItems(PAGE, ("stroke-1",), Style(colour="#1f5fa8")),
+            ArrangeItems: ArrangeItems(PAGE, ("stroke-1",), "lock"),
+            RubItems: RubItems(PAGE, ("stroke-1",), "piece-1", ((105.0, 52.0, 2.0),)),
+            DrawFigure: DrawFigure(PAGE, "figure-1", "star", 0, 0, 90, 90, "#16222b", 2.0),
+            CopyPage: CopyPage(PAGE, "page-8"),
         }
         conversions = {
             Typeset: Typeset(PAGE, ("stroke-1",), "text-1", "sun"),
@@ -118,7 +143,7 @@ class Steps(TestCase):
         typesetter = make.even_typesetter()
         asked = {
             kind: (request, resolve(board, request, "seat-a", 1, typesetter))
-            for kind, request in {**steps, **conversions}.items()
+            for kind, request in {**steps, **conversions, **arranging}.items()
         }
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}
@@ -131,8 +156,10 @@ class Steps(TestCase):
             rows = needs(boards.get(kind, board), request, step)
             self.assertTrue(rows)
             self.assertTrue(all(action in ACTIONS for action, _ in rows))
-        for step in get_args(Step):
-            self.assertTrue(needs(board, Undo(), steps.get(step) or asked[Typeset][1]))
+        taken = {type(step): step for _, step in asked.values()}
+        self.assertEqual(set(taken), set(get_args(Step)), "a step is never taken")
+        for step in taken.values():
+            self.assertTrue(needs(board, Undo(), step))
 
 
 class Ways(TestCase):

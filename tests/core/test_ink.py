@@ -49,8 +49,8 @@ class Outlines(TestCase):
     def pictures(self, samples: np.ndarray, width: float) -> tuple[np.ndarray, np.ndarray]:
         """The stroke as a file shows it, and as a round nib set down all along its curve would."""
         drawing = PdfDrawing(make.even_typesetter(), "One stroke")
-        drawing.begin_page(Box(0, 0, 400, 400))
-        drawing.fill(outline(samples, width), "#000000", 1.0)
+        drawing.begin_page(Box(0, 0, 400, 400), "#fffefa")
+        drawing.fill(outline("pen", samples, width), False, "#000000", 1.0)
         page = pypdfium2.PdfDocument(drawing.finish())[0]
         filled = 255 - np.array(page.render(scale=1 / 0.75).to_pil().convert("L"))
         filled = np.where(filled > 127, 255, 0).astype(np.uint8)
@@ -73,17 +73,17 @@ class Outlines(TestCase):
             self.assertLess(too_much, 0.03 * (discs > 0).sum(), "the outline spills over")
 
     def test_a_dot_is_a_disc(self) -> None:
-        (disc,) = outline(np.array([(10.0, 10.0, 0.5, 0.0)]), 4)
+        (disc,) = outline("pen", np.array([(10.0, 10.0, 0.5, 0.0)]), 4)
         np.testing.assert_allclose(np.hypot(*(disc - 10).T), 2, rtol=0.02)
 
     def test_a_pen_that_stands_still_makes_no_nan(self) -> None:
         samples = np.array([(5.0, 5.0, p, 0.0) for p in (0.1, 0.5, 0.9)])
-        self.assertTrue(all(np.isfinite(polygon).all() for polygon in outline(samples, 4)))
+        self.assertTrue(all(np.isfinite(polygon).all() for polygon in outline("pen", samples, 4)))
 
     def test_even_pressure_is_told_from_a_pen_s(self) -> None:
         even = np.array([(0, 0, 0.5, 0), (9, 9, 0.5, 8)])
-        self.assertTrue(uniform(even))
-        self.assertFalse(uniform(even + np.array([[0, 0, 0, 0], [0, 0, 0.2, 0]])))
+        self.assertTrue(uniform("pen", even))
+        self.assertFalse(uniform("pen", even + np.array([[0, 0, 0, 0], [0, 0, 0.2, 0]])))
 
 
 class GoldenInk(TestCase):
@@ -92,7 +92,9 @@ class GoldenInk(TestCase):
     def test_python_draws_the_golden_outlines(self) -> None:
         for case in json.loads(GOLDEN.read_text()):
             samples = unpack_samples(bytes.fromhex(case["samples"]))
-            for polygon, expected in zip(outline(samples, case["width"]), case["outline"], strict=True):
+            for polygon, expected in zip(
+                outline(case["nib"], samples, case["width"]), case["outline"], strict=True
+            ):
                 np.testing.assert_allclose(polygon.ravel(), expected, atol=2e-3)
 
     def test_the_browser_draws_the_golden_outlines(self) -> None:
@@ -101,7 +103,7 @@ class GoldenInk(TestCase):
             import {{ readFileSync }} from 'node:fs'
             const cases = JSON.parse(readFileSync({str(GOLDEN)!r}, 'utf8'))
             console.log(JSON.stringify(cases.map((c) =>
-                outline(unpackSamples(Uint8Array.from(Buffer.from(c.samples, 'hex'))), c.width))))
+                outline(c.nib, unpackSamples(Uint8Array.from(Buffer.from(c.samples, 'hex'))), c.width))))
         """
         source = "export * from '/src/ink/outline.ts'\nexport * from '/src/ink/samples.ts'\n"
         outlines = json.loads(run_in_node(source, script))

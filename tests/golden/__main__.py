@@ -29,10 +29,12 @@ STROKES = [
 
 def main() -> None:
     cases = []
-    for samples, width in STROKES:
-        data = pack_samples(samples)
-        polygons = [[round(float(v), 4) for v in p.ravel()] for p in outline(unpack_samples(data), width)]
-        cases.append({"samples": data.hex(), "width": width, "outline": polygons})
+    for nib in ("pen", "brush"):
+        for samples, width in STROKES:
+            data = pack_samples(samples)
+            found = outline(nib, unpack_samples(data), width)
+            polygons = [[round(float(v), 4) for v in polygon.ravel()] for polygon in found]
+            cases.append({"nib": nib, "samples": data.hex(), "width": width, "outline": polygons})
     Path(__file__).with_name("ink.json").write_text(json.dumps(cases))
 
 

@@ -230,7 +230,8 @@ class Pens(LiveTest):
     def test_a_pen_for_minutes_ends_by_itself(self) -> None:
         student, seat = self.student()
         self.tell(PassPen(seat, 0.005))
-        self.tutor.hear(Frame, lambda frame: frame.lesson is not None and frame.lesson.facts.mode == "down")
+        student.hear(You, lambda you: you.standing.writing.allowed)
+        student.hear(You, lambda you: not you.standing.writing.allowed)
         self.refused(student, AddItems(self.page, (stroke("too-late"),)), "pens_down")
 
     def test_forged_steps_and_commands_are_refused_and_change_nothing(self) -> None:

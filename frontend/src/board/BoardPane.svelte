@@ -2,6 +2,7 @@
   import { onDestroy, onMount, untrack } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
   import { Surface } from './surface'
+  import { newText } from './text'
   import TextEditor from './TextEditor.svelte'
   import ViewReadout from './ViewReadout.svelte'
 
@@ -14,12 +15,28 @@
   onMount(() => {
     surface = new Surface(session, base, over)
     surface.gestures.ontext = (at, itemId) => (editing = { at, itemId })
+    surface.gestures.onpaste = pasteText
     onready(surface)
   })
   onDestroy(() => {
     surface?.destroy()
     untrack(() => onready(null))
   })
+
+  const PASTE_WRAP = 560
+  const MOST_PASTED = 5_000
+
+  /** Words from another program: what they looked like there stays there. */
+  function pasteText([x, y]: [number, number], text: string) {
+    if (!session.may('add_text')) return session.say(session.standing?.writing.sentence ?? '')
+    const plain = text.replace(/\r\n?/g, '\n').replace(/[^\S\n]+/g, ' ')
+    if (plain.length > MOST_PASTED)
+      return session.say('That is more text than fits into one piece: paste less.')
+    const { textSize, ink } = session.tools
+    const item = newText(session.me, plain, x - PASTE_WRAP / 2, y, textSize, ink, PASTE_WRAP)
+    session.do({ step: 'add_items', page: session.pageId, items: [item] })
+    session.selectNext([item.id])
+  }
 
   /** The typed text of the page in reading order, for those who listen to the board. */
   const spoken = $derived.by(() => {

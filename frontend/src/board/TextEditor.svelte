@@ -1,9 +1,9 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
-  import { newId } from '../wire/codec'
   import type { TextItem } from '../wire/generated'
   import type { Surface } from './surface'
+  import { newText } from './text'
 
   interface Props {
     session: Session
@@ -41,31 +41,13 @@
     if (edited && written && written !== edited.text) {
       session.do({ step: 'edit_text', page, id: edited.id, text: written })
     } else if (!edited && written) {
-      session.do({ step: 'add_items', page, items: [newText(written)] })
+      session.do({
+        step: 'add_items',
+        page,
+        items: [newText(session.me, written, origin[0]!, origin[1]!, size, colour)],
+      })
     }
     onclose()
-  }
-
-  function newText(written: string): TextItem {
-    return {
-      kind: 'text',
-      id: newId(),
-      x: origin[0]!,
-      y: origin[1]!,
-      z: 0,
-      by: session.me,
-      at_ms: 0,
-      locked: false,
-      text: written,
-      size,
-      colour,
-      wrap_width: null,
-      // Shown until the server has laid it out, a few milliseconds later.
-      lines: written
-        .split('\n')
-        .map((line, i) => [[['sans', line, 0, 0]], size * (1 + 1.3 * i), line.length * size * 0.5]),
-      ink: [],
-    }
   }
 
   function onkeydown(event: KeyboardEvent) {

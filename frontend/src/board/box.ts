@@ -1,7 +1,8 @@
 /** Boxes in board units, and the box of each kind of item; twin of item_box in sunroom/core/board/items.py. */
-import { reach } from '../ink/outline'
+import { headReach, nibReach } from '../ink/outline'
 import { unpackSamples, type Samples } from '../ink/samples'
 import type { InkItem, Item } from '../wire/generated'
+import { growth, linesOf } from './place'
 
 export interface Box {
   minX: number
@@ -9,8 +10,6 @@ export interface Box {
   maxX: number
   maxY: number
 }
-
-const LINE_HEIGHT = 1.3
 
 const unpacked = new WeakMap<Uint8Array, Samples>()
 
@@ -22,23 +21,19 @@ export function samplesOf(item: InkItem): Samples {
 }
 
 export function itemBox(item: Item): Box {
-  if (item.kind === 'ink')
-    return grown(moved(pointsBox(samplesOf(item), 4), item.x, item.y), reach(item.width))
-  if (item.kind === 'text') {
-    const width = Math.max(0, ...item.lines.map((line) => line[2]))
-    const height = Math.max(1, item.lines.length) * LINE_HEIGHT * item.size
-    return { minX: item.x, minY: item.y, maxX: item.x + width, maxY: item.y + height }
-  }
-  return grown(moved(pointsBox(item.points.flat(), 2), item.x, item.y), item.width / 2)
+  const box = pointsBox(linesOf(item).flat())
+  if (item.kind === 'text') return box
+  const width = item.kind === 'ink' ? nibReach(item.nib, item.width) * growth(item.map) : item.width / 2
+  return grown(box, width + headReach(item.ends, item.width))
 }
 
-function pointsBox(values: ArrayLike<number>, stride: number): Box {
+function pointsBox(points: [number, number][]): Box {
   const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity }
-  for (let i = 0; i < values.length; i += stride) {
-    box.minX = Math.min(box.minX, values[i]!)
-    box.maxX = Math.max(box.maxX, values[i]!)
-    box.minY = Math.min(box.minY, values[i + 1]!)
-    box.maxY = Math.max(box.maxY, values[i + 1]!)
+  for (const [x, y] of points) {
+    if (x < box.minX) box.minX = x
+    if (x > box.maxX) box.maxX = x
+    if (y < box.minY) box.minY = y
+    if (y > box.maxY) box.maxY = y
   }
   return box
 }

@@ -1,15 +1,26 @@
 /** Drawing items on a canvas; the same look as sunroom/core/formats/drawing.py gives to files. */
-import { outline, centreline, strokeWidth, uniform } from '../ink/outline'
+import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/outline'
 import type { Samples } from '../ink/samples'
-import type { InkItem, Item, PageHead } from '../wire/generated'
+import type { Affine, Dash, Ends, InkItem, Item, Nib, Paper, ShapeItem, TextItem } from '../wire/generated'
 import { samplesOf, type Box } from './box'
+import { rules, type Rule } from './rulings'
+import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
 
 export const HIGHLIGHT_OPACITY = 0.4
 export const PAPER_COLOUR = '#fffefa'
 /** What lies around a sheet. */
 const DESK_COLOUR = '#e9e1cf'
-const RULING_COLOUR = '#e4ecef'
-const SQUARE = 40
+/** Rulings by weight; as in sunroom/core/formats/drawing.py. */
+const RULE_COLOURS = ['#eef2f3', '#dfe8ec', '#9fb3bd'] as const
+const RULE_WIDTHS = [1, 1, 1.4] as const
+const DOT_COLOUR = '#b9c8cf'
+const DOT_WIDTH = 2.4
+const NUMBER_COLOUR = '#5e6a66'
+const NUMBER_SIZE = 12
+const VEIL_PX = 7
+const FINE_FROM_SCALE = 0.45
+/** Free paper below the last work on a roll. */
+const ROLL_SPARE = 600
 
 /** Every width on the board is the sum of its characters': see core/text. */
 export function plainText(context: CanvasRenderingContext2D): void {
@@ -18,6 +29,9 @@ export function plainText(context: CanvasRenderingContext2D): void {
   context.textBaseline = 'alphabetic'
 }
 
+/** Dashes and gaps, in widths of the line; as DASHES in the core. */
+const DASHES: Record<Dash, number[]> = { solid: [], dashed: [4, 3], dotted: [0.01, 2.2] }
+
 interface InkPath {
   path: Path2D
   /** Line width to stroke the path with; 0: fill it. */
@@ -25,17 +39,19 @@ interface InkPath {
 }
 
 const paths = new WeakMap<Uint8Array, InkPath>()
+/** Paths of ink that is turned or stretched: in the page's space, without the item's place. */
+const mapped = new WeakMap<InkItem, InkPath>()
 
-export function inkPath(samples: Samples, width: number, highlighter: boolean): InkPath {
+export function inkPath(samples: Samples, nib: Nib, width: number): InkPath {
   const path = new Path2D()
-  if (highlighter || uniform(samples)) {
+  if (uniform(nib, samples)) {
     const curve = centreline(samples)
     path.moveTo(curve[0]!, curve[1]!)
     for (let i = 3; i < curve.length; i += 3) path.lineTo(curve[i]!, curve[i + 1]!)
     if (curve.length === 3) path.lineTo(curve[0]!, curve[1]!)
-    return { path, line: highlighter ? width : strokeWidth(width, samples[2]!) }
+    return { path, line: strokeWidth(nib, width, samples[2]!) }
   }
-  for (const polygon of outline(samples, width)) {
+  for (const polygon of outline(nib, samples, width)) {
     path.moveTo(polygon[0]!, polygon[1]!)
     for (let i = 2; i < polygon.length; i += 2) path.lineTo(polygon[i]!, polygon[i + 1]!)
     path.closePath()
@@ -47,9 +63,9 @@ export function drawInkPath(
   context: CanvasRenderingContext2D,
   ink: InkPath,
   colour: string,
-  highlighter: boolean,
+  opacity: number,
 ): void {
-  context.globalAlpha = highlighter ? HIGHLIGHT_OPACITY : 1
+  context.globalAlpha *= opacity
   if (ink.line) {
     context.strokeStyle = colour
     context.lineWidth = ink.line
@@ -59,46 +75,109 @@ export function drawInkPath(
     context.fillStyle = colour
     context.fill(ink.path)
   }
-  context.globalAlpha = 1
+  context.globalAlpha /= opacity
+}
+
+export function drawHeads(
+  context: CanvasRenderingContext2D,
+  ends: Ends,
+  lines: [number, number][][],
+  colour: string,
+  width: number,
+): void {
+  if (ends === 'none') return
+  const heads = [arrowHead(lines.at(-1)!, width)]
+  if (ends === 'arrows') heads.push(arrowHead(lines[0]!.toReversed(), width))
+  context.strokeStyle = colour
+  context.lineWidth = width
+  context.lineCap = context.lineJoin = 'round'
+  context.beginPath()
+  for (const head of heads) {
+    context.moveTo(...head[0]!)
+    for (const point of head) context.lineTo(...point)
+  }
+  context.stroke()
+}
+
+export function inkOpacity(nib: Nib, opacity: number): number {
+  return nib === 'highlighter' ? HIGHLIGHT_OPACITY : opacity
 }
 
 function drawInk(context: CanvasRenderingContext2D, item: InkItem): void {
-  const highlighter = item.nib === 'highlighter'
-  let ink = paths.get(item.samples)
-  if (!ink) paths.set(item.samples, (ink = inkPath(samplesOf(item), item.width, highlighter)))
+  const opacity = inkOpacity(item.nib, item.opacity)
   context.translate(item.x, item.y)
-  drawInkPath(context, ink, item.colour, highlighter)
+  drawInkPath(context, pathOf(item), item.colour, opacity)
   context.translate(-item.x, -item.y)
+  if (item.ends === 'none') return
+  context.globalAlpha *= opacity
+  drawHeads(context, item.ends, linesOf(item), item.colour, item.width * growth(item.map))
+  context.globalAlpha /= opacity
+}
+
+function pathOf(item: InkItem): InkPath {
+  if (isPlain(item)) {
+    let ink = paths.get(item.samples)
+    if (!ink) paths.set(item.samples, (ink = inkPath(samplesOf(item), item.nib, item.width)))
+    return ink
+  }
+  let ink = mapped.get(item)
+  if (!ink) {
+    const samples = samplesOf(item).slice()
+    const place: Affine = [...item.map, 0, 0]
+    for (let i = 0; i < samples.length; i += 4) {
+      ;[samples[i], samples[i + 1]] = pointOf(place, samples[i]!, samples[i + 1]!)
+    }
+    mapped.set(item, (ink = inkPath(samples, item.nib, item.width * growth(item.map))))
+  }
+  return ink
 }
 
 export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
-  if (item.kind === 'ink') return drawInk(context, item)
-  if (item.kind === 'text') {
-    plainText(context)
-    context.fillStyle = item.colour
-    for (const [runs, baseline] of item.lines) {
-      for (const [face, text, x] of runs) {
-        context.font = `${item.size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
-        context.fillText(text, item.x + x, item.y + baseline)
-      }
+  if (item.kind === 'ink') drawInk(context, item)
+  else if (item.kind === 'text') drawText(context, item)
+  else drawShape(context, item)
+}
+
+function drawText(context: CanvasRenderingContext2D, item: TextItem): void {
+  plainText(context)
+  context.save()
+  context.transform(...placement(item))
+  context.fillStyle = item.colour
+  for (const [runs, baseline] of item.lines) {
+    for (const [face, text, x] of runs) {
+      context.font = `${item.size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
+      context.fillText(text, x, baseline)
     }
-    return
+  }
+  context.restore()
+}
+
+function drawShape(context: CanvasRenderingContext2D, item: ShapeItem): void {
+  const place = placement(item)
+  context.beginPath()
+  for (const part of partsOf(item)) {
+    const points = part.map(([x, y]) => pointOf(place, x, y))
+    context.moveTo(...points[0]!)
+    if (item.curved) {
+      for (let i = 1; i + 2 < points.length; i += 3) {
+        context.bezierCurveTo(...points[i]!, ...points[i + 1]!, ...points[i + 2]!)
+      }
+    } else for (const point of points.slice(1)) context.lineTo(...point)
+    if (item.closed) context.closePath()
+  }
+  context.globalAlpha *= item.opacity
+  if (item.fill) {
+    context.fillStyle = item.fill
+    context.fill()
   }
   context.strokeStyle = item.colour
   context.lineWidth = item.width
   context.lineCap = context.lineJoin = 'round'
-  context.beginPath()
-  const point = (i: number): [number, number] => [item.x + item.points[i]![0], item.y + item.points[i]![1]]
-  context.moveTo(...point(0))
-  if (item.curved) {
-    for (let i = 1; i + 2 < item.points.length; i += 3) {
-      context.bezierCurveTo(...point(i), ...point(i + 1), ...point(i + 2))
-    }
-  } else {
-    for (let i = 1; i < item.points.length; i++) context.lineTo(...point(i))
-  }
-  if (item.closed) context.closePath()
+  context.setLineDash(DASHES[item.dash].map((part) => part * item.width))
   context.stroke()
+  context.setLineDash([])
+  drawHeads(context, item.ends, linesOf(item), item.colour, item.width)
+  context.globalAlpha /= item.opacity
 }
 
 /** Ink thinner than this on the screen shows no pressure: a plain line of few points looks the same. */
@@ -109,14 +188,14 @@ const COARSE_STEP_PX = 0.8
 export function drawItems(context: CanvasRenderingContext2D, items: Item[], scale: number): void {
   let batch = ''
   for (const item of items) {
-    const coarse = item.kind === 'ink' && layer(item) === 1 && item.width * scale < COARSE_PX
+    const coarse = item.kind === 'ink' && isCoarse(item, scale)
     const style = coarse ? `${item.colour} ${item.width}` : ''
     if (batch && style !== batch) context.stroke()
     if (coarse) {
       if (style !== batch) {
         context.beginPath()
         context.strokeStyle = item.colour
-        context.lineWidth = strokeWidth(item.width, 0.5)
+        context.lineWidth = item.width
         context.lineCap = context.lineJoin = 'round'
       }
       traceCoarsely(context, item, COARSE_STEP_PX / scale)
@@ -124,6 +203,11 @@ export function drawItems(context: CanvasRenderingContext2D, items: Item[], scal
     batch = style
   }
   if (batch) context.stroke()
+}
+
+function isCoarse(item: InkItem, scale: number): boolean {
+  const plain = item.nib !== 'highlighter' && item.opacity === 1 && item.ends === 'none' && isPlain(item)
+  return plain && item.width * scale < COARSE_PX
 }
 
 function traceCoarsely(context: CanvasRenderingContext2D, item: InkItem, step: number): void {
@@ -144,36 +228,74 @@ export function layer(item: Item): number {
   return item.kind === 'ink' && item.nib === 'highlighter' ? 0 : 1
 }
 
-/** Paper and ruling of the part ``box`` of a page. */
-export function drawPaper(context: CanvasRenderingContext2D, head: PageHead, box: Box, scale: number): void {
-  const paper = head.paper
+/** The page that the paper shows: null for one without end. A roll is as long as its work and a bit more. */
+export function sheetBox(paper: Paper, workBottom: number): Box | null {
+  if (paper.kind === 'endless') return null
+  const height = paper.kind === 'sheet' ? paper.height : Math.max(paper.height, workBottom + ROLL_SPARE)
+  return { minX: 0, minY: 0, maxX: paper.width, maxY: height }
+}
+
+/** Paper and ruling of the part ``box`` of a page; ``sheet`` is where the paper ends, null when it does not. */
+export function drawPaper(
+  context: CanvasRenderingContext2D,
+  paper: Paper,
+  sheet: Box | null,
+  box: Box,
+  scale: number,
+): void {
   let part = box
-  if (paper.kind === 'sheet') {
+  if (sheet) {
     context.fillStyle = DESK_COLOUR
     context.fillRect(box.minX, box.minY, box.maxX - box.minX, box.maxY - box.minY)
     part = {
-      minX: Math.max(0, box.minX),
-      minY: Math.max(0, box.minY),
-      maxX: Math.min(paper.width, box.maxX),
-      maxY: Math.min(paper.height, box.maxY),
+      minX: Math.max(sheet.minX, box.minX),
+      minY: Math.max(sheet.minY, box.minY),
+      maxX: Math.min(sheet.maxX, box.maxX),
+      maxY: Math.min(sheet.maxY, box.maxY),
     }
     if (part.minX >= part.maxX || part.minY >= part.maxY) return
   }
-  context.fillStyle = PAPER_COLOUR
-  context.fillRect(part.minX, part.minY, part.maxX - part.minX, part.maxY - part.minY)
-  if (paper.ruling !== 'squares') return
-  // Far out the squares would be a grey veil: only every fifth line is drawn.
-  const step = SQUARE * scale < 7 ? SQUARE * 5 : SQUARE
-  context.strokeStyle = RULING_COLOUR
-  context.lineWidth = 1
+  context.save()
+  context.fillStyle = paper.colour
   context.beginPath()
-  for (let x = Math.ceil(part.minX / step) * step; x <= part.maxX; x += step) {
-    context.moveTo(x, part.minY)
-    context.lineTo(x, part.maxY)
+  context.rect(part.minX, part.minY, part.maxX - part.minX, part.maxY - part.minY)
+  context.fill()
+  context.clip()
+  // Far out the ruling would be a grey veil: only every fifth line is drawn.
+  const spacing = paper.spacing * scale < VEIL_PX ? paper.spacing * 5 : paper.spacing
+  drawRules(context, rules(paper.ruling, spacing, part), scale)
+  context.restore()
+}
+
+function drawRules(context: CanvasRenderingContext2D, all: Rule[], scale: number): void {
+  for (const weight of [0, 1, 2] as const) {
+    // Fine lines go first when they come too close.
+    if (weight === 0 && scale < FINE_FROM_SCALE) continue
+    context.beginPath()
+    for (const { kind, x, y, x1, y1, r, weight: own } of all) {
+      if (own !== weight) continue
+      if (kind === 'line') {
+        context.moveTo(x, y)
+        context.lineTo(x1, y1)
+      } else if (kind === 'circle') {
+        context.moveTo(x + r, y)
+        context.arc(x, y, r, 0, 2 * Math.PI)
+      }
+    }
+    context.strokeStyle = RULE_COLOURS[weight]
+    context.lineWidth = RULE_WIDTHS[weight]
+    context.stroke()
   }
-  for (let y = Math.ceil(part.minY / step) * step; y <= part.maxY; y += step) {
-    context.moveTo(part.minX, y)
-    context.lineTo(part.maxX, y)
+  context.fillStyle = DOT_COLOUR
+  for (const { kind, x, y } of all) {
+    if (kind === 'dot') context.fillRect(x - DOT_WIDTH / 2, y - DOT_WIDTH / 2, DOT_WIDTH, DOT_WIDTH)
   }
-  context.stroke()
+  plainText(context)
+  context.fillStyle = NUMBER_COLOUR
+  context.font = `${NUMBER_SIZE}px "sans"`
+  for (const { kind, x, y, x1, text } of all) {
+    if (kind !== 'number') continue
+    const wide = 0.55 * NUMBER_SIZE * text.length
+    context.fillText(text, x1 ? x - wide : x - wide / 2, y + NUMBER_SIZE * (x1 ? 0.35 : 0.8))
+  }
 }

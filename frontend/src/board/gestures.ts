@@ -1,16 +1,9 @@
 /** From pointer events to what they mean: a stroke, a rub, a choice, a pan or a pinch. */
-import type { Point } from './hit'
+import type { Point } from './place'
 import type { Overlay } from './overlay'
-import type { Page } from './page'
+import { RulerGesture, SelectGesture, ShapeGesture } from './select-gestures'
 import type { Surface } from './surface'
-import {
-  EraserGesture,
-  HandGesture,
-  InkGesture,
-  PointerGesture,
-  SelectGesture,
-  type Gesture,
-} from './tool-gestures'
+import { EraserGesture, HandGesture, InkGesture, PointerGesture, type Gesture } from './tool-gestures'
 
 /** A finger's stroke shorter than this, when a second finger lands, was the beginning of a pinch. */
 const PINCH_GRACE_MS = 250
@@ -24,6 +17,8 @@ interface Touch {
 export class Gestures {
   /** Where typed text is to be begun or edited; set by the board's component. */
   ontext: (at: Point, itemId: string | null) => void = () => {}
+  /** Text from another program, to be put at a place. */
+  onpaste: (at: Point, text: string) => void = () => {}
   #surface: Surface
   #target: HTMLElement
   #current: { gesture: Gesture; pointer: number; startedAt: number } | null = null
@@ -66,12 +61,14 @@ export class Gestures {
     this.#surface.redrawOver()
   }
 
-  draw(overlay: Overlay, page: Page): void {
-    const { selection } = this.#surface.session
+  draw(overlay: Overlay): void {
+    const { session } = this.#surface
     this.#current?.gesture.draw(overlay)
-    if (selection.size && !(this.#current?.gesture instanceof SelectGesture))
-      overlay.selection(page, selection, 0, 0)
-    const { tools } = this.#surface.session
+    if (session.selection.size && !(this.#current?.gesture instanceof SelectGesture)) {
+      const free = session.selectionBox('change')
+      overlay.selection(free ?? session.selectionBox(), Boolean(free))
+    }
+    const { tools } = session
     if (tools.tool === 'eraser' && this.#hover && !this.#current) {
       overlay.eraser(this.#hover, EraserGesture.radius(this.#surface.view.scale))
     }
@@ -104,7 +101,10 @@ export class Gestures {
     const surface = this.#surface
     const { session } = surface
     const panning = event.button === 1 || event.button === 2 || this.#spaceHeld
-    if (panning || (event.pointerType === 'touch' && this.#penSeen)) return new HandGesture(surface)
+    if (panning) return new HandGesture(surface)
+    const part = event.button === 0 ? surface.ruler.partAt(this.#at(event), surface.view.scale) : null
+    if (part) return new RulerGesture(surface.ruler, part)
+    if (event.pointerType === 'touch' && this.#penSeen) return new HandGesture(surface)
     if (event.button !== 0 && event.button !== 5) return null
     // A pen turned around says so with its own button.
     const tool = event.button === 5 || event.buttons & 32 ? 'eraser' : session.tools.tool
@@ -123,6 +123,11 @@ export class Gestures {
         break
       case 'select':
         return new SelectGesture(surface)
+      case 'shape':
+        if (session.may('add_shape')) return new ShapeGesture(surface)
+        break
+      case 'ruler':
+        return new HandGesture(surface)
       case 'text':
         if (session.may('add_text')) {
           event.preventDefault()
@@ -195,6 +200,10 @@ export class Gestures {
 
   #wheel(event: WheelEvent): void {
     event.preventDefault()
+    if (!event.ctrlKey && this.#surface.ruler.partAt(this.#at(event), this.#surface.view.scale)) {
+      this.#surface.ruler.turn(Math.sign(event.deltaY || event.deltaX) * (event.shiftKey ? 15 : 1))
+      return this.#surface.redrawOver()
+    }
     const unit = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? 20 : 1
     if (event.ctrlKey || event.metaKey) {
       const box = this.#target.getBoundingClientRect()

@@ -1,9 +1,7 @@
 /** What lies under the pointer, under an eraser's path, or inside a box or a lasso. */
-import { outlinePoints } from './shape-points'
-import { samplesOf, type Box } from './box'
+import type { Box } from './box'
 import type { Entry, Page } from './page'
-
-export type Point = [number, number]
+import { growth, linesOf, type Point } from './place'
 
 /** The topmost item at a place, within ``slack`` board units. */
 export function topmost(page: Page, [x, y]: Point, slack: number): Entry | undefined {
@@ -37,47 +35,27 @@ export function insideLasso(page: Page, lasso: Point[]): Entry[] {
   const ys = lasso.map((p) => p[1])
   const box = { minX: Math.min(...xs), minY: Math.min(...ys), maxX: Math.max(...xs), maxY: Math.max(...ys) }
   return page.at(box).filter((entry) => {
-    const points = pointsOf(entry)
+    const points = linesOf(entry.item).flat()
     const inside = points.filter((point) => within(point, lasso)).length
     return inside > 0.6 * points.length
   })
 }
 
-/** Distance from the drawn item to the segment a–b; 0 inside typed text. */
+/** Distance from the drawn item to the segment a–b; 0 inside typed text and filled figures. */
 function distance(entry: Entry, a: Point, b: Point): number {
   const item = entry.item
-  if (item.kind === 'text') {
-    const inside = (p: Point) =>
-      p[0] >= entry.minX && p[0] <= entry.maxX && p[1] >= entry.minY && p[1] <= entry.maxY
-    if (inside(a) || inside(b)) return 0
-  }
-  const points = pointsOf(entry)
-  const half = item.kind === 'text' ? 0 : item.width / 2
+  const lines = linesOf(item)
+  const solid = item.kind === 'text' || (item.kind === 'shape' && item.fill)
+  if (solid && (within(a, lines[0]!) || within(b, lines[0]!))) return 0
+  const half = item.kind === 'text' ? 0 : (item.width * (item.kind === 'ink' ? growth(item.map) : 1)) / 2
   let least = Infinity
-  if (points.length === 1) least = segmentDistance(points[0]!, points[0]!, a, b)
-  for (let i = 1; i < points.length && least > half; i++) {
-    least = Math.min(least, segmentDistance(points[i - 1]!, points[i]!, a, b))
+  for (const points of lines) {
+    if (points.length === 1) least = Math.min(least, segmentDistance(points[0]!, points[0]!, a, b))
+    for (let i = 1; i < points.length && least > half; i++) {
+      least = Math.min(least, segmentDistance(points[i - 1]!, points[i]!, a, b))
+    }
   }
   return Math.max(0, least - half)
-}
-
-function pointsOf(entry: Entry): Point[] {
-  const item = entry.item
-  if (item.kind === 'shape') return outlinePoints(item)
-  if (item.kind === 'text') {
-    const { minX, minY, maxX, maxY } = entry
-    return [
-      [minX, minY],
-      [maxX, minY],
-      [maxX, maxY],
-      [minX, maxY],
-      [minX, minY],
-    ]
-  }
-  const samples = samplesOf(item)
-  const points: Point[] = []
-  for (let i = 0; i < samples.length; i += 4) points.push([item.x + samples[i]!, item.y + samples[i + 1]!])
-  return points
 }
 
 function segmentDistance(a: Point, b: Point, c: Point, d: Point): number {

@@ -1,11 +1,14 @@
 /** What lies over the page for a moment: wet ink, pointers, the selection. Drawn anew each frame. */
 import type { Samples } from '../ink/samples'
-import type { Item } from '../wire/generated'
-import { moved, union, type Box } from './box'
-import { drawInkPath, drawItem, inkPath, PAPER_COLOUR } from './draw'
-import type { Point } from './hit'
-import type { Page } from './page'
-import type { Nib } from './wet'
+import type { Affine, Item } from '../wire/generated'
+import type { Box } from './box'
+import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath, PAPER_COLOUR } from './draw'
+import { FRAME_MARGIN_PX, handlePlace, HANDLES } from './frame'
+import type { Lifted } from './lifted'
+import { pointOf, type Point } from './place'
+import { RULER_PX, type Ruler } from './ruler.svelte'
+import type { Guide } from './snap'
+import type { Look } from './wet'
 
 const SELECTED_COLOUR = '#2f7d5b'
 const POINTER_COLOUR = '#b4472c'
@@ -28,47 +31,165 @@ export class Overlay {
     this.#scale = scale
   }
 
-  wet(samples: number[], nib: Nib): void {
-    if (!samples.length) return
-    const highlighter = nib.nib === 'highlighter'
-    const path = inkPath(Float32Array.from(samples) as Samples, nib.width, highlighter)
-    drawInkPath(this.#context, path, nib.colour, highlighter)
+  get context(): CanvasRenderingContext2D {
+    return this.#context
+  }
+
+  items(items: Item[]): void {
+    for (const item of items) drawItem(this.#context, item)
+  }
+
+  wet(values: number[], { nib, colour, width, opacity, ends }: Look): void {
+    if (!values.length) return
+    const samples = Float32Array.from(values) as Samples
+    drawInkPath(this.#context, inkPath(samples, nib, width), colour, inkOpacity(nib, opacity))
+    if (ends === 'none') return
+    const points: Point[] = []
+    for (let i = 0; i < values.length; i += 4) points.push([values[i]!, values[i + 1]!])
+    drawHeads(this.#context, ends, [points], colour, width)
   }
 
   /** Items about to go, or on their way elsewhere, pale. */
   veil(items: Item[]): void {
     const context = this.#context
     for (const item of items) {
-      drawItem(context, { ...item, colour: PAPER_COLOUR })
+      drawItem(context, { ...item, colour: PAPER_COLOUR, opacity: 1 } as Item)
       context.globalAlpha = 1 - VEIL
       drawItem(context, item)
       context.globalAlpha = 1
     }
   }
 
-  moving(items: Item[], dx: number, dy: number): void {
-    for (const item of items) drawItem(this.#context, { ...item, x: item.x + dx, y: item.y + dy })
+  /** What an eraser has left so far of some strokes. */
+  rubbed(items: Item[], path: [number, number, number][]): void {
+    if (!items.length) return
+    const context = this.#context
+    const rest = document.createElement('canvas')
+    rest.width = context.canvas.width
+    rest.height = context.canvas.height
+    const picture = rest.getContext('2d')!
+    picture.setTransform(context.getTransform())
+    for (const item of items) {
+      drawItem(context, { ...item, colour: PAPER_COLOUR, opacity: 1 } as Item)
+      drawItem(picture, item)
+    }
+    picture.globalCompositeOperation = 'destination-out'
+    picture.lineCap = 'round'
+    for (const [i, [x, y, radius]] of path.entries()) {
+      const [beforeX, beforeY, beforeRadius] = path[Math.max(0, i - 1)]!
+      picture.lineWidth = 2 * Math.max(radius, beforeRadius)
+      picture.beginPath()
+      picture.moveTo(beforeX, beforeY)
+      picture.lineTo(x, y)
+      picture.stroke()
+    }
+    const view = context.getTransform()
+    context.resetTransform()
+    context.drawImage(rest, 0, 0)
+    context.setTransform(view)
   }
 
-  selection(page: Page, ids: ReadonlySet<string>, dx: number, dy: number): void {
-    const boxes = [...ids].flatMap((id) => page.entries.get(id) ?? [])
-    const box = union(boxes)
+  lifted(lifted: Lifted, along: Affine): void {
+    lifted.draw(this.#context, along)
+  }
+
+  /** The frame around what is chosen, with handles when it may be changed. */
+  selection(box: Box | null, handles: boolean): void {
     if (!box) return
-    this.frame(moved(box, dx, dy), 8 / this.#scale)
+    this.frame(box, FRAME_MARGIN_PX / this.#scale)
+    if (!handles) return
+    const context = this.#context
+    const unit = 1 / this.#scale
+    context.lineWidth = 1.6 * unit
+    context.strokeStyle = SELECTED_COLOUR
+    context.fillStyle = PAPER_COLOUR
+    for (const handle of HANDLES) {
+      const [x, y] = handlePlace(box, handle, this.#scale)
+      context.beginPath()
+      if (handle.kind === 'turn') {
+        const [, top] = handlePlace(box, { ...handle, kind: 'size' }, this.#scale)
+        context.moveTo(x, top)
+        context.lineTo(x, y + 6 * unit)
+        context.stroke()
+        context.beginPath()
+        context.arc(x, y, 6.5 * unit, 0, 2 * Math.PI)
+      } else context.rect(x - 4.5 * unit, y - 4.5 * unit, 9 * unit, 9 * unit)
+      context.fill()
+      context.stroke()
+    }
+  }
+
+  /** The frame on its way. */
+  carriedFrame(box: Box, along: Affine): void {
+    const context = this.#context
+    const margin = FRAME_MARGIN_PX / this.#scale
+    const corners: Point[] = [
+      [box.minX - margin, box.minY - margin],
+      [box.maxX + margin, box.minY - margin],
+      [box.maxX + margin, box.maxY + margin],
+      [box.minX - margin, box.maxY + margin],
+    ]
+    context.beginPath()
+    for (const [x, y] of corners) context.lineTo(...pointOf(along, x, y))
+    context.closePath()
+    this.#dash()
+  }
+
+  guides(guides: Guide[], seen: Box): void {
+    const context = this.#context
+    context.strokeStyle = POINTER_COLOUR
+    context.lineWidth = 1 / this.#scale
+    context.beginPath()
+    for (const { level, at } of guides) {
+      context.moveTo(level ? seen.minX : at, level ? at : seen.minY)
+      context.lineTo(level ? seen.maxX : at, level ? at : seen.maxY)
+    }
+    context.stroke()
+  }
+
+  ruler(ruler: Ruler): void {
+    const context = this.#context
+    const unit = 1 / this.#scale
+    const [half, wide] = [ruler.length / 2, (RULER_PX / 2) * unit]
+    context.save()
+    context.translate(ruler.x, ruler.y)
+    context.rotate(ruler.angle)
+    context.fillStyle = 'rgb(239 230 211 / 88%)'
+    context.strokeStyle = '#8a7d5f'
+    context.lineWidth = unit
+    context.fillRect(-half, -wide, ruler.length, 2 * wide)
+    context.strokeRect(-half, -wide, ruler.length, 2 * wide)
+    context.beginPath()
+    // A mark every ten units, or further apart where they would run together.
+    const step = 10 * Math.max(1, Math.ceil(5 / (10 * this.#scale)))
+    for (let n = 0; n * step <= ruler.length; n++) {
+      const long = n % 10 === 0 ? 15 : n % 5 === 0 ? 11 : 7
+      for (const side of [-1, 1]) {
+        context.moveTo(-half + n * step, side * wide)
+        context.lineTo(-half + n * step, side * (wide - long * unit))
+      }
+    }
+    context.stroke()
+    // The reading stays upright for the one who looks at it.
+    if (Math.abs(ruler.angle) > Math.PI / 2) context.rotate(Math.PI)
+    context.fillStyle = '#16222b'
+    context.font = `600 ${14 * unit}px "Atkinson Hyperlegible Next", sans-serif`
+    context.textAlign = 'center'
+    context.textBaseline = 'middle'
+    context.fillText(`${ruler.degrees}°  ·  ${Math.round(ruler.length)}`, 0, 0)
+    context.restore()
   }
 
   frame(box: Box, margin = 0): void {
     const context = this.#context
-    context.strokeStyle = SELECTED_COLOUR
-    context.lineWidth = 1.4 / this.#scale
-    context.setLineDash([5 / this.#scale, 4 / this.#scale])
-    context.strokeRect(
+    context.beginPath()
+    context.rect(
       box.minX - margin,
       box.minY - margin,
       box.maxX - box.minX + 2 * margin,
       box.maxY - box.minY + 2 * margin,
     )
-    context.setLineDash([])
+    this.#dash()
   }
 
   lasso(points: Point[]): void {
@@ -78,6 +199,11 @@ export class Overlay {
     context.closePath()
     context.fillStyle = 'rgb(47 125 91 / 8%)'
     context.fill()
+    this.#dash()
+  }
+
+  #dash(): void {
+    const context = this.#context
     context.strokeStyle = SELECTED_COLOUR
     context.lineWidth = 1.4 / this.#scale
     context.setLineDash([5 / this.#scale, 4 / this.#scale])

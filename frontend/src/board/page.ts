@@ -1,7 +1,21 @@
 /** One page in the browser: what the server has confirmed, and what is shown with our own steps on top. */
 import RBush from 'rbush'
-import type { AddItems, Item, MoveItems, PageHead, RemoveItems, ReplaceItems } from '../wire/generated'
+import type {
+  AddItems,
+  ChangeItems,
+  Item,
+  MoveItems,
+  PageHead,
+  RemoveItems,
+  ReplaceItems,
+  StyleItems,
+  TransformItems,
+} from '../wire/generated'
 import { itemBox, type Box } from './box'
+import { sheetBox } from './draw'
+import { carried } from './place'
+
+const EVERYWHERE = { minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }
 
 export interface Entry extends Box {
   item: Item
@@ -9,7 +23,9 @@ export interface Entry extends Box {
   unconfirmed: boolean
 }
 
-export type ItemStep = AddItems | RemoveItems | MoveItems | ReplaceItems
+/** Steps of the log about items, and those of our own requests that can be shown before they are answered. */
+export type ItemStep =
+  AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | TransformItems | StyleItems
 
 /** Told which part of the page must be drawn anew, and the entry when it only came on top. */
 export type Changed = (box: Box, onTop: Entry | null) => void
@@ -22,10 +38,24 @@ export class Page {
   #confirmed = new Map<string, Item>()
   #index = new RBush<Entry>()
   #top = 0
+  /** Lower edge of the lowest work. */
+  #bottom = 0
   changed: Changed = () => {}
 
   constructor(head: PageHead) {
     this.head = head
+  }
+
+  /** Where the paper ends; null when it does not. */
+  get sheet(): Box | null {
+    return sheetBox(this.head.paper, this.#bottom)
+  }
+
+  /** Another title, paper or rule. */
+  rename(head: PageHead): void {
+    const samePaper = JSON.stringify(head.paper) === JSON.stringify(this.head.paper)
+    this.head = head
+    if (!samePaper) this.changed(EVERYWHERE, null)
   }
 
   load(items: Item[]): void {
@@ -35,7 +65,8 @@ export class Page {
       const entry = { ...itemBox(item), item, unconfirmed: false }
       this.entries.set(item.id, entry)
       fresh.push(entry)
-      this.#top = Math.max(this.#top, item.z)
+      this.#bottom = Math.max(this.#bottom, entry.maxY)
+      this.#top = Math.max(this.#top, Math.floor(item.z))
     }
     this.#index.load(fresh)
   }
@@ -43,7 +74,7 @@ export class Page {
   /** All items are there: the page can be drawn. */
   finish(): void {
     this.loaded = true
-    this.changed({ minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }, null)
+    this.changed(EVERYWHERE, null)
   }
 
   /** Apply a step from the log; ``waiting`` are our own steps on this page that are not confirmed. */
@@ -52,7 +83,7 @@ export class Page {
       if (!item) this.#confirmed.delete(id)
       else {
         const z = item.z || this.#top + 1
-        this.#top = Math.max(this.#top, z)
+        this.#top = Math.max(this.#top, Math.floor(z))
         this.#confirmed.set(id, item.z ? item : { ...item, z })
       }
     }
@@ -94,6 +125,10 @@ export class Page {
       const entry = { ...itemBox(item), item, unconfirmed }
       this.entries.set(id, entry)
       this.#index.insert(entry)
+      if (entry.maxY > this.#bottom) {
+        this.#bottom = entry.maxY
+        if (this.head.paper.kind === 'roll') this.changed(EVERYWHERE, null)
+      }
       if (!same) this.changed(entry, unconfirmed || item.z >= this.#top ? entry : null)
     }
   }
@@ -101,7 +136,12 @@ export class Page {
 
 function sameDrawing(a: Item, b: Item): boolean {
   if (a.kind !== 'ink' || b.kind !== 'ink') return false
-  return a.x === b.x && a.y === b.y && equalBytes(a.samples, b.samples) && a.colour === b.colour
+  const fields = ['x', 'y', 'nib', 'colour', 'width', 'opacity', 'ends'] as const
+  return (
+    fields.every((field) => a[field] === b[field]) &&
+    a.map.every((value, i) => value === b.map[i]) &&
+    equalBytes(a.samples, b.samples)
+  )
 }
 
 function equalBytes(a: Uint8Array, b: Uint8Array): boolean {
@@ -111,6 +151,7 @@ function equalBytes(a: Uint8Array, b: Uint8Array): boolean {
 export function idsOf(step: ItemStep): string[] {
   if (step.step === 'add_items') return step.items.map((item) => item.id)
   if (step.step === 'replace_items') return [...step.ids, ...step.items.map((item) => item.id)]
+  if (step.step === 'change_items') return step.changes.map((change) => change.id)
   return step.ids
 }
 
@@ -122,14 +163,33 @@ function changes(step: ItemStep, find: (id: string) => Item | undefined): [strin
     case 'remove_items':
       return step.ids.map((id) => [id, undefined])
     case 'move_items':
-      return step.ids.flatMap((id) => {
-        const item = find(id)
-        return item ? [[id, { ...item, x: item.x + step.dx, y: item.y + step.dy }] as [string, Item]] : []
-      })
+      return each(step.ids, find, (item) => ({ ...item, x: item.x + step.dx, y: item.y + step.dy }))
+    case 'transform_items':
+      return each(step.ids, find, (item) => carried(item, step.matrix))
+    case 'style_items':
+      return each(step.ids, find, (item) => withFields(item, step.style))
+    case 'change_items':
+      return step.changes.flatMap((change) => each([change.id], find, (item) => withFields(item, change)))
     case 'replace_items':
       return [
         ...step.ids.map((id) => [id, undefined] as [string, undefined]),
         ...step.items.map((item) => [item.id, item] as [string, Item]),
       ]
   }
+}
+
+function each(
+  ids: string[],
+  find: (id: string) => Item | undefined,
+  change: (item: Item) => Item,
+): [string, Item][] {
+  return ids.flatMap((id) => {
+    const item = find(id)
+    return item ? [[id, change(item)] as [string, Item]] : []
+  })
+}
+
+/** The item with those new values whose fields it has. */
+function withFields(item: Item, values: object): Item {
+  return { ...item, ...Object.fromEntries(Object.entries(values).filter(([name]) => name in item)) }
 }

@@ -3,7 +3,8 @@
  * the refused ones set aside so that nothing anyone wrote is lost.
  */
 import { newId } from '../wire/codec'
-import type { Frame, Item, Logged, PageHead, Request, Step, Welcome } from '../wire/generated'
+import type { Frame, Item, Logged, PageHead, Request, Welcome } from '../wire/generated'
+import { sketchOf } from './figure'
 import { Page, idsOf, type ItemStep } from './page'
 
 export interface Unconfirmed {
@@ -156,9 +157,13 @@ export class Replica {
         this.pages.delete(step.page)
         this.order = this.order.filter((id) => id !== step.page)
         break
+      case 'move_page': {
+        const order = this.order.filter((id) => id !== step.page)
+        this.order = [...order.slice(0, step.index), step.page, ...order.slice(step.index)]
+        break
+      }
       case 'change_page': {
-        const page = this.pages.get(step.head.id)
-        if (page) page.head = step.head
+        this.pages.get(step.head.id)?.rename(step.head)
         break
       }
       default: {
@@ -182,17 +187,30 @@ export class Replica {
   }
 
   #showOwn(request: Request): void {
-    if (!isItemStep(request)) return
-    this.pages.get(request.page)?.show(idsOf(request), this.#waiting(request.page))
+    const step = shownAs(request)
+    if (step) this.pages.get(step.page)?.show(idsOf(step), this.#waiting(step.page))
   }
 
   #waiting(pageId: string): ItemStep[] {
-    return this.unconfirmed.flatMap(({ request }) =>
-      isItemStep(request) && request.page === pageId ? [request] : [],
-    )
+    return this.unconfirmed.flatMap(({ request }) => {
+      const step = shownAs(request)
+      return step?.page === pageId ? [step] : []
+    })
   }
 }
 
-function isItemStep(step: Request | Step): step is ItemStep {
-  return ['add_items', 'remove_items', 'move_items', 'replace_items'].includes(step.step)
+/** What a request of our own looks like until it is answered; null: nothing is shown before. */
+function shownAs(request: Request): ItemStep | null {
+  switch (request.step) {
+    case 'add_items':
+    case 'remove_items':
+    case 'move_items':
+    case 'transform_items':
+    case 'style_items':
+      return request
+    case 'draw_figure':
+      return { step: 'add_items', page: request.page, items: [sketchOf(request)] }
+    default:
+      return null
+  }
 }

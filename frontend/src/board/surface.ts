@@ -3,12 +3,13 @@
  * Pictures are drawn only when something has changed, at most once a frame.
  */
 import type { Session, SurfaceEvents } from '../lesson/session.svelte'
-import type { InkItem, Item, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
+import type { Item, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
 import { unpackSamples } from '../ink/samples'
 import { itemBox, union } from './box'
 import { Gestures } from './gestures'
 import { Overlay, TRAIL_MS, type Trail } from './overlay'
 import type { Page } from './page'
+import { Ruler } from './ruler.svelte'
 import { TileLayer } from './tiles'
 import { View } from './view.svelte'
 import type { OthersStroke } from './wet'
@@ -24,11 +25,13 @@ const FACES = [
   ['greek', 'θ'],
   ['maths', '→'],
 ] as const
+const ROLL_TOP_PX = 24
 const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
 export class Surface implements SurfaceEvents {
   readonly session: Session
   readonly view = new View()
+  readonly ruler = new Ruler()
   readonly gestures: Gestures
   #base: HTMLCanvasElement
   #over: HTMLCanvasElement
@@ -37,6 +40,8 @@ export class Surface implements SurfaceEvents {
   #places = new Map<string, { scale: number; left: number; top: number; whole: boolean }>()
   #others = new Map<string, OthersStroke>()
   #trails = new Map<string, Trail>()
+  /** What a gesture has shown stays until the server has answered its step. */
+  #lingering: { step: string; draw: (overlay: Overlay) => void }[] = []
   #dirtyBase = true
   #dirtyOver = true
   #frame = 0
@@ -83,8 +88,9 @@ export class Surface implements SurfaceEvents {
       }
       let stroke = this.#others.get(wet.id)
       if (!stroke) {
-        const nib = { nib: wet.nib as InkItem['nib'], colour: wet.colour, width: wet.width }
-        this.#others.set(wet.id, (stroke = { page: wet.page, nib, samples: [], heardAt: 0 }))
+        const { nib, colour, width, opacity, ends } = wet
+        const look = { nib, colour, width, opacity, ends }
+        this.#others.set(wet.id, (stroke = { page: wet.page, look, samples: [], heardAt: 0 }))
       }
       // A part that was missed leaves a straight piece, until the stroke itself comes.
       stroke.samples.push(...unpackSamples(wet.samples))
@@ -118,7 +124,11 @@ export class Surface implements SurfaceEvents {
     if (!page) return
     const paper = page.head.paper
     if (paper.kind === 'sheet') {
-      this.view.fit({ minX: 0, minY: 0, maxX: paper.width, maxY: paper.height }, 2)
+      this.view.fit(page.sheet!, 2)
+    } else if (paper.kind === 'roll') {
+      // A roll is read from its top, as wide as the window.
+      this.view.fit({ minX: 0, minY: 0, maxX: paper.width, maxY: 1 }, 2)
+      this.view.top = ROLL_TOP_PX
     } else {
       // An endless page begins as a screenful at its true size; work beyond it is brought into view.
       const work = union([...page.entries.values(), EMPTY_PAGE])!
@@ -128,6 +138,26 @@ export class Surface implements SurfaceEvents {
     this.redraw()
   }
   #fitted = false
+
+  /** Half a screen further down: the old work stays in sight above. */
+  halfPage(): void {
+    this.pan(0, -this.view.height / 2)
+  }
+
+  /** The middle of what is seen, in page units. */
+  middle(): [number, number] {
+    return this.view.toPage(this.view.width / 2, this.view.height / 2)
+  }
+
+  /** Bring what is chosen, or the page's width, into view. */
+  fitSelection(): void {
+    const box = this.session.selectionBox()
+    if (!box) return
+    this.view.fit(box, 4)
+    this.view.whole = false
+    this.#zoomedAt = performance.now()
+    this.redraw()
+  }
 
   zoom(factor: number, x?: number, y?: number): void {
     this.view.zoom(factor, x, y)
@@ -149,6 +179,16 @@ export class Surface implements SurfaceEvents {
       trail.points.push({ x: point.x, y: point.y, at: performance.now() })
     }
     this.#trails.set(seat, trail)
+    this.redrawOver()
+  }
+
+  linger(step: string, draw: (overlay: Overlay) => void): void {
+    this.#lingering.push({ step, draw })
+  }
+
+  toggleRuler(): void {
+    const { minX, minY, maxX, maxY } = this.view.box()
+    this.ruler.toggle([(minX + maxX) / 2, (minY + maxY) / 2], maxX - minX)
     this.redrawOver()
   }
 
@@ -237,9 +277,13 @@ export class Surface implements SurfaceEvents {
     this.#drawSetAside(overlay, page.head.id)
     for (const [id, stroke] of this.#others) {
       if (now - stroke.heardAt > WET_SILENCE_MS) this.#others.delete(id)
-      else if (stroke.page === page.head.id) overlay.wet(stroke.samples, stroke.nib)
+      else if (stroke.page === page.head.id) overlay.wet(stroke.samples, stroke.look)
     }
-    this.gestures.draw(overlay, page)
+    const waiting = new Set(this.session.replica.unconfirmed.map(({ id }) => id))
+    this.#lingering = this.#lingering.filter(({ step }) => waiting.has(step))
+    for (const { draw } of this.#lingering) draw(overlay)
+    if (this.ruler.on) overlay.ruler(this.ruler)
+    this.gestures.draw(overlay)
     this.#drawTrails(overlay, now, page.head.id)
     if (this.#others.size) setTimeout(() => this.redrawOver(), 1_000)
   }

@@ -109,7 +109,7 @@ export class TileLayer {
   #render(tile: Tile): void {
     const { context, box } = tile
     this.#enter(tile)
-    drawPaper(context, this.#page.head, box, this.#scale)
+    drawPaper(context, this.#page.head.paper, this.#page.sheet, box, this.#scale)
     // While its items are still coming in, a page shows its paper: it is drawn once, as a whole.
     const entries = this.#page.loaded ? this.#page.at(box).sort(inOrder) : []
     drawItems(

@@ -1,6 +1,8 @@
 /** One press of the pointer with each tool, from down to up. All places in page units. */
+import { newId } from '../wire/codec'
 import type { Item } from '../wire/generated'
-import { alongPath, insideBox, insideLasso, topmost, type Point } from './hit'
+import { alongPath } from './hit'
+import type { Point } from './place'
 import type { Overlay } from './overlay'
 import type { Surface } from './surface'
 import { WetStroke } from './wet'
@@ -15,31 +17,55 @@ export interface Gesture {
 
 /** A mouse and a finger have no pressure: they write with the nib's own width. */
 const PLAIN_PRESSURE = 0.5
-const GRAB_PX = 8
-const DRAG_PX = 4
+/** Pressure that haste stands for: at rest, and what each px a ms takes away. */
+const SLOW_PRESSURE = 0.72
+const HASTE = 0.22
+const LEAST_PRESSURE = 0.2
+/** A straight line keeps to steps of this angle. */
+const STRAIGHT_STEP_RAD = Math.PI / 12
 
 export class InkGesture implements Gesture {
   #surface: Surface
   #stroke: WetStroke
   #frame = 0
+  #start: Point = [0, 0]
+  #level: boolean
+  #speed: boolean
+  #hastePressure = SLOW_PRESSURE
+  #last: { x: number; y: number; at: number } | null = null
 
   constructor(surface: Surface, tool: 'pen' | 'highlight') {
     this.#surface = surface
     const { tools } = surface.session
+    const { nib, colour, width, opacity, ends, steady, speed } = tools.inHand
+    this.#level = tool === 'highlight' && tools.straightHighlight
+    this.#speed = tool === 'pen' && speed
     this.#stroke = new WetStroke(
       surface.session.pageId,
       tool === 'pen'
-        ? { nib: 'pen', colour: tools.ink, width: tools.nib }
-        : { nib: 'highlighter', colour: tools.highlight, width: tools.highlightNib },
+        ? { nib, colour, width, opacity, ends }
+        : {
+            nib: 'highlighter',
+            colour: tools.highlight,
+            width: tools.highlightNib,
+            opacity: 1,
+            ends: 'none',
+          },
+      tool === 'pen' ? steady : 0,
     )
   }
 
   down(at: Point, event: PointerEvent): void {
+    this.#start = this.#guided(at)
     this.#add(at, event)
     this.#relay()
   }
 
   move(at: Point, event: PointerEvent): void {
+    if (event.shiftKey || this.#level) {
+      this.#stroke.straightTo(...this.#straight(at), event.timeStamp)
+      return
+    }
     const target = event.currentTarget as HTMLElement
     const box = target.getBoundingClientRect()
     const place = (e: PointerEvent) => this.#surface.view.toPage(e.clientX - box.left, e.clientY - box.top)
@@ -47,28 +73,58 @@ export class InkGesture implements Gesture {
     if (parts.length) for (const part of parts) this.#add(place(part), part)
     else this.#add(at, event)
     const ahead = event.getPredictedEvents?.().at(-1)
-    this.#stroke.predicted = ahead ? [...place(ahead), pressureOf(ahead), 0] : []
+    this.#stroke.predicted = ahead ? [...this.#guided(place(ahead)), this.#pressure(ahead), 0] : []
     if (!this.#frame) this.#frame = requestAnimationFrame(() => this.#relay())
   }
 
   up(at: Point, event: PointerEvent): void {
     cancelAnimationFrame(this.#frame)
-    if (event.pointerType !== 'pen' || event.pressure > 0) this.#add(at, event)
+    if (event.pointerType !== 'pen' || event.pressure > 0) {
+      const { scale } = this.#surface.view
+      this.#stroke.finish(...this.#guided(at), this.#pressure(event), event.timeStamp, scale)
+    }
+    this.#surface.ruler.release()
     const { session } = this.#surface
     session.do({ step: 'add_items', page: this.#stroke.page, items: [this.#stroke.item(session.me)] })
   }
 
   cancel(): void {
     cancelAnimationFrame(this.#frame)
+    this.#surface.ruler.release()
     this.#surface.session.send(this.#stroke.over())
   }
 
   draw(overlay: Overlay): void {
-    overlay.wet([...this.#stroke.samples, ...this.#stroke.predicted], this.#stroke.nib)
+    overlay.wet([...this.#stroke.samples, ...this.#stroke.predicted], this.#stroke.look)
   }
 
-  #add([x, y]: Point, event: PointerEvent): void {
-    this.#stroke.add(x, y, pressureOf(event), event.timeStamp, this.#surface.view.scale)
+  /** The end of a straight line, in steps of 15° from where it began; a level highlighter has one step. */
+  #straight([x, y]: Point): Point {
+    const [dx, dy] = [x - this.#start[0], y - this.#start[1]]
+    if (this.#level) return [x, this.#start[1]]
+    const angle = Math.round(Math.atan2(dy, dx) / STRAIGHT_STEP_RAD) * STRAIGHT_STEP_RAD
+    const length = dx * Math.cos(angle) + dy * Math.sin(angle)
+    return [this.#start[0] + length * Math.cos(angle), this.#start[1] + length * Math.sin(angle)]
+  }
+
+  #add(at: Point, event: PointerEvent): void {
+    this.#stroke.add(...this.#guided(at), this.#pressure(event), event.timeStamp, this.#surface.view.scale)
+  }
+
+  /** Ink begun near the ruler's edge runs along it. */
+  #guided(at: Point): Point {
+    return this.#surface.ruler.guide(at, this.#surface.view.scale)
+  }
+
+  #pressure(event: PointerEvent): number {
+    if (event.pointerType === 'pen' && event.pressure > 0) return event.pressure
+    if (!this.#speed) return PLAIN_PRESSURE
+    const last = this.#last
+    this.#last = { x: event.clientX, y: event.clientY, at: event.timeStamp }
+    if (!last || event.timeStamp <= last.at) return this.#hastePressure
+    const speed = Math.hypot(event.clientX - last.x, event.clientY - last.y) / (event.timeStamp - last.at)
+    const wanted = Math.max(LEAST_PRESSURE, SLOW_PRESSURE - HASTE * speed)
+    return (this.#hastePressure += 0.25 * (wanted - this.#hastePressure))
   }
 
   #relay(): void {
@@ -78,46 +134,57 @@ export class InkGesture implements Gesture {
   }
 }
 
-function pressureOf(event: PointerEvent): number {
-  return event.pointerType === 'pen' && event.pressure > 0 ? event.pressure : PLAIN_PRESSURE
-}
+const ERASER_PX = 9
+/** The eraser grows with its speed up to this many times, and shrinks again in about a tenth of a second. */
+const ERASER_GROWTH = 4
+const ERASER_PER_SPEED = 1.1
+/** A rub goes on in another step before it has more points than one may have. */
+const MAX_RUB_POINTS = 500
 
 export class EraserGesture implements Gesture {
   #surface: Surface
   #items = new Map<string, Item>()
   #last: Point = [0, 0]
   #page: string
+  #rub: boolean
+  #path: [number, number, number][] = []
+  #radiusPx = ERASER_PX
+  #seen: { x: number; y: number; at: number } | null = null
 
   static radius(scale: number): number {
-    return 9 / scale
+    return ERASER_PX / scale
   }
 
   constructor(surface: Surface) {
     this.#surface = surface
     this.#page = surface.session.pageId
+    this.#rub = surface.session.tools.eraseBy === 'rub'
   }
 
-  down(at: Point): void {
+  down(at: Point, event: PointerEvent): void {
     this.#last = at
-    this.move(at)
+    this.move(at, event)
   }
 
-  move(at: Point): void {
+  move(at: Point, event: PointerEvent): void {
+    this.#grow(event)
     const { session, view } = this.#surface
     const page = session.replica.pages.get(this.#page)
     if (!page) return
-    for (const { item } of alongPath(page, this.#last, at, EraserGesture.radius(view.scale))) {
-      // Only what this person may erase reacts.
-      if (session.may('remove', item.by !== session.me) && (!item.locked || session.tutorSide))
-        this.#items.set(item.id, item)
+    const radius = this.#radiusPx / view.scale
+    for (const { item } of alongPath(page, this.#last, at, radius)) {
+      // Only what this person may erase reacts, and what is locked stays for everybody.
+      if (item.locked || !session.may('remove', item.by !== session.me)) continue
+      if (!this.#rub || item.kind === 'ink') this.#items.set(item.id, item)
     }
     this.#last = at
+    this.#path.push([...at, radius])
+    if (this.#path.length >= MAX_RUB_POINTS) this.#take()
   }
 
-  up(at: Point): void {
-    this.move(at)
-    const ids = [...this.#items.keys()]
-    if (ids.length) this.#surface.session.do({ step: 'remove_items', page: this.#page, ids })
+  up(at: Point, event: PointerEvent): void {
+    this.move(at, event)
+    this.#take()
   }
 
   cancel(): void {
@@ -125,8 +192,32 @@ export class EraserGesture implements Gesture {
   }
 
   draw(overlay: Overlay): void {
-    overlay.veil([...this.#items.values()])
-    overlay.eraser(this.#last, EraserGesture.radius(this.#surface.view.scale))
+    const items = [...this.#items.values()]
+    if (this.#rub) overlay.rubbed(items, this.#path)
+    else overlay.veil(items)
+    overlay.eraser(this.#last, this.#radiusPx / this.#surface.view.scale)
+  }
+
+  #grow(event: PointerEvent): void {
+    const last = this.#seen
+    this.#seen = { x: event.clientX, y: event.clientY, at: event.timeStamp }
+    if (!last || event.timeStamp <= last.at) return
+    const speed = Math.hypot(event.clientX - last.x, event.clientY - last.y) / (event.timeStamp - last.at)
+    const wanted = ERASER_PX * Math.min(ERASER_GROWTH, Math.max(1, ERASER_PER_SPEED * speed))
+    this.#radiusPx += 0.3 * (wanted - this.#radiusPx)
+  }
+
+  #take(): void {
+    const { session } = this.#surface
+    const items = [...this.#items.values()]
+    const ids = items.map((item) => item.id)
+    const path = this.#path
+    this.#items.clear()
+    this.#path = path.slice(-1)
+    if (!ids.length) return
+    if (!this.#rub) return void session.do({ step: 'remove_items', page: this.#page, ids })
+    const step = session.do({ step: 'rub_items', page: this.#page, ids, id: newId(), path })
+    this.#surface.linger(step, (overlay) => overlay.rubbed(items, path))
   }
 }
 
@@ -190,105 +281,5 @@ export class PointerGesture implements Gesture {
     if (performance.now() - this.#sentAt < POINT_EVERY_MS) return
     this.#sentAt = performance.now()
     session.send(point)
-  }
-}
-
-/** Click, drag a box, draw a lasso, or move what is chosen. */
-export class SelectGesture implements Gesture {
-  #surface: Surface
-  #start: Point = [0, 0]
-  #at: Point = [0, 0]
-  #lasso: Point[] = []
-  #moving = false
-  #dragged = false
-  #adding = false
-
-  constructor(surface: Surface) {
-    this.#surface = surface
-  }
-
-  down(at: Point, event: PointerEvent): void {
-    const { session, view } = this.#surface
-    const page = session.page
-    this.#start = this.#at = at
-    this.#lasso = [at]
-    this.#adding = event.shiftKey
-    const hit = page && topmost(page, at, GRAB_PX / view.scale)
-    if (hit && !this.#adding) {
-      if (!session.selection.has(hit.item.id)) session.select([hit.item.id])
-      this.#moving = true
-    } else if (hit) {
-      const ids = new Set(session.selection)
-      if (!ids.delete(hit.item.id)) ids.add(hit.item.id)
-      session.select(ids)
-    }
-  }
-
-  move(at: Point): void {
-    const { scale } = this.#surface.view
-    this.#at = at
-    this.#dragged ||= Math.hypot(at[0] - this.#start[0], at[1] - this.#start[1]) * scale > DRAG_PX
-    if (this.#surface.session.tools.selectBy === 'lasso') this.#lasso.push(at)
-  }
-
-  up(at: Point): void {
-    this.move(at)
-    const { session } = this.#surface
-    const page = session.page
-    if (!page) return
-    if (this.#moving) {
-      const [dx, dy] = this.#shift()
-      const ids = this.#movable().map((item) => item.id)
-      if (this.#dragged && ids.length) session.do({ step: 'move_items', page: page.head.id, ids, dx, dy })
-      return
-    }
-    if (!this.#dragged) {
-      if (!this.#adding) session.select([])
-      return
-    }
-    const found =
-      session.tools.selectBy === 'lasso' ? insideLasso(page, this.#lasso) : insideBox(page, this.#box())
-    const ids = found.map((entry) => entry.item.id)
-    session.select(this.#adding ? [...session.selection, ...ids] : ids)
-  }
-
-  cancel(): void {}
-
-  draw(overlay: Overlay): void {
-    const { session } = this.#surface
-    const page = session.page
-    if (!page) return
-    const [dx, dy] = this.#moving && this.#dragged ? this.#shift() : [0, 0]
-    if (this.#moving && this.#dragged) {
-      overlay.veil(this.#movable())
-      overlay.moving(this.#movable(), dx, dy)
-    }
-    overlay.selection(page, session.selection, dx, dy)
-    if (this.#moving || !this.#dragged) return
-    if (session.tools.selectBy === 'lasso') overlay.lasso(this.#lasso)
-    else overlay.frame(this.#box())
-  }
-
-  #movable(): Item[] {
-    const { session } = this.#surface
-    return [...session.selection].flatMap((id) => {
-      const item = session.page?.entries.get(id)?.item
-      const free =
-        item && session.may('change', item.by !== session.me) && (!item.locked || session.tutorSide)
-      return free ? [item] : []
-    })
-  }
-
-  #shift(): Point {
-    return [this.#at[0] - this.#start[0], this.#at[1] - this.#start[1]]
-  }
-
-  #box() {
-    return {
-      minX: Math.min(this.#start[0], this.#at[0]),
-      minY: Math.min(this.#start[1], this.#at[1]),
-      maxX: Math.max(this.#start[0], this.#at[0]),
-      maxY: Math.max(this.#start[1], this.#at[1]),
-    }
   }
 }

@@ -3,19 +3,19 @@ import { packSamples } from '../ink/samples'
 import type { InkItem, Wet } from '../wire/generated'
 import { newId } from '../wire/codec'
 
-export interface Nib {
-  nib: 'pen' | 'highlighter'
-  colour: string
-  width: number
-}
+/** How a stroke is to look. */
+export type Look = Pick<InkItem, 'nib' | 'colour' | 'width' | 'opacity' | 'ends'>
 
 /** Samples nearer than this on the screen say nothing new. */
 const LEAST_MOVE_PX = 0.6
 
+/** The steadiest pen goes a third of the way to the pointer with each sample. */
+const MOST_STEADY = 0.67
+
 /** One stroke of our own, from the pen's landing to its lifting. Page units. */
 export class WetStroke {
   readonly id = newId()
-  readonly nib: Nib
+  readonly look: Look
   readonly page: string
   /** x, y, pressure, time: four numbers a sample. */
   readonly samples: number[] = []
@@ -23,10 +23,14 @@ export class WetStroke {
   predicted: number[] = []
   #startMs = 0
   #sent = 0
+  #steady: number
+  #straight = false
 
-  constructor(page: string, nib: Nib) {
+  /** ``steady`` (0–1): how much of a hand's tremor is evened out. */
+  constructor(page: string, look: Look, steady = 0) {
     this.page = page
-    this.nib = nib
+    this.look = look
+    this.#steady = steady
   }
 
   get count(): number {
@@ -35,8 +39,12 @@ export class WetStroke {
 
   add(x: number, y: number, pressure: number, timeMs: number, scale: number): void {
     if (!this.samples.length) this.#startMs = timeMs
+    if (this.#straight) return
     const at = this.samples.length - 4
     if (at >= 0) {
+      const follow = 1 - MOST_STEADY * this.#steady
+      x = this.samples[at]! + follow * (x - this.samples[at]!)
+      y = this.samples[at + 1]! + follow * (y - this.samples[at + 1]!)
       const moved = Math.hypot(x - this.samples[at]!, y - this.samples[at + 1]!)
       if (moved * scale < LEAST_MOVE_PX) {
         // A pen pressed harder on the spot makes the dot broader.
@@ -47,15 +55,33 @@ export class WetStroke {
     this.samples.push(x, y, pressure, timeMs - this.#startMs)
   }
 
+  /** The pen has lifted at a place that a steadied line lags behind. */
+  finish(x: number, y: number, pressure: number, timeMs: number, scale: number): void {
+    this.#steady = 0
+    this.add(x, y, pressure, timeMs, scale)
+  }
+
+  /** Make the stroke a straight line from its beginning to (x, y). */
+  straightTo(x: number, y: number, timeMs: number): void {
+    this.#straight = true
+    this.predicted = []
+    const [x0, y0, pressure] = this.samples as [number, number, number]
+    this.samples.length = 4
+    for (const t of [1 / 3, 2 / 3, 1]) {
+      this.samples.push(x0 + t * (x - x0), y0 + t * (y - y0), pressure, t * (timeMs - this.#startMs))
+    }
+  }
+
   /** The samples that have not been passed on yet; null when there are none. */
   news(): Wet | null {
-    if (this.count <= this.#sent) return null
+    // A straight line is another one with each move: the others see it when it is done.
+    if (this.#straight || this.count <= this.#sent) return null
     const samples = packSamples(this.samples.slice(this.#sent * 4))
     const wet: Wet = {
       type: 'wet',
       id: this.id,
       page: this.page,
-      ...this.nib,
+      ...this.look,
       begin: this.#sent,
       samples,
       over: false,
@@ -69,7 +95,7 @@ export class WetStroke {
       type: 'wet',
       id: this.id,
       page: this.page,
-      ...this.nib,
+      ...this.look,
       begin: 0,
       samples: new Uint8Array(),
       over: true,
@@ -86,11 +112,13 @@ export class WetStroke {
       id: this.id,
       x,
       y,
+      map: [1, 0, 0, 1],
       z: 0,
+      group: '',
       by: seat,
       at_ms: 0,
       locked: false,
-      ...this.nib,
+      ...this.look,
       samples: packSamples(relative),
     }
   }
@@ -99,7 +127,7 @@ export class WetStroke {
 /** A stroke that somebody else is drawing. */
 export interface OthersStroke {
   page: string
-  nib: Nib
+  look: Look
   samples: number[]
   heardAt: number
 }

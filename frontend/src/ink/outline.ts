@@ -2,24 +2,35 @@
  * The outline of a stroke; twin of sunroom/core/ink/outline.py and of smooth_centreline in
  * sunroom/core/geometry/curves.py. Golden vectors (tests/golden/ink.json) hold the two together.
  */
+import type { Ends, Nib } from '../wire/generated'
 import type { Samples } from './samples'
 
-export const LIGHTEST = 0.45
-export const GAIN = 1.1
+/** Width at no pressure, and what full pressure adds, as parts of the nib's width. */
+const PRESSURE: Record<Nib, [number, number]> = {
+  pencil: [1, 0],
+  pen: [0.45, 1.1],
+  brush: [0.15, 1.7],
+  highlighter: [1, 0],
+}
+const HEAD_WIDTHS = 2.6
+const HEAD_LEAST = 7
+const HEAD_ANGLE_RAD = 0.5
 const EVEN_PRESSURE = 1.5 / 255
 const CAP_POINTS = 6
 const FLATNESS = 0.06
 
-export function strokeWidth(width: number, pressure: number): number {
-  return width * (LIGHTEST + GAIN * pressure)
+export function strokeWidth(nib: Nib, width: number, pressure: number): number {
+  const [least, gain] = PRESSURE[nib]
+  return width * (least + gain * pressure)
 }
 
 /** How far ink reaches from its samples at most. */
-export function reach(width: number): number {
-  return strokeWidth(width, 1) / 2
+export function nibReach(nib: Nib, width: number): number {
+  return strokeWidth(nib, width, 1) / 2
 }
 
-export function uniform(samples: Samples): boolean {
+export function uniform(nib: Nib, samples: Samples): boolean {
+  if (PRESSURE[nib][1] === 0) return true
   let low = 1
   let high = 0
   for (let i = 2; i < samples.length; i += 4) {
@@ -27,6 +38,25 @@ export function uniform(samples: Samples): boolean {
     high = Math.max(high, samples[i]!)
   }
   return high - low <= EVEN_PRESSURE
+}
+
+/** The open head of an arrow at the last of the points: wing, tip, wing. */
+export function arrowHead(points: [number, number][], width: number): [number, number][] {
+  const tip = points.at(-1)!
+  const length = HEAD_WIDTHS * width + HEAD_LEAST
+  const away = ([x, y]: [number, number]) => Math.hypot(x - tip[0], y - tip[1]) >= length
+  const start = points.findLast(away) ?? points[0]!
+  const angle = points.length > 1 ? Math.atan2(tip[1] - start[1], tip[0] - start[0]) : 0
+  const wing = (turn: number): [number, number] => [
+    tip[0] + length * Math.cos(angle + Math.PI + turn),
+    tip[1] + length * Math.sin(angle + Math.PI + turn),
+  ]
+  return [wing(HEAD_ANGLE_RAD), tip, wing(-HEAD_ANGLE_RAD)]
+}
+
+/** How far arrow heads reach from their line at most. */
+export function headReach(ends: Ends, width: number): number {
+  return ends === 'none' ? 0 : HEAD_WIDTHS * width + HEAD_LEAST
 }
 
 /** The curve through the midpoints of the samples, as x, y, pressure one after the other. */
@@ -59,12 +89,12 @@ export function centreline(samples: Samples): number[] {
 }
 
 /** Polygons (x, y one after the other) that together cover the stroke under the non-zero rule. */
-export function outline(samples: Samples, width: number): number[][] {
+export function outline(nib: Nib, samples: Samples, width: number): number[][] {
   const curve = withoutRepeats(centreline(samples))
   const count = curve.length / 3
   const x = (i: number) => curve[3 * i]!
   const y = (i: number) => curve[3 * i + 1]!
-  const radius = (i: number) => strokeWidth(width, curve[3 * i + 2]!) / 2
+  const radius = (i: number) => strokeWidth(nib, width, curve[3 * i + 2]!) / 2
   if (count === 1) return [disc(x(0), y(0), radius(0))]
   const forth: number[] = []
   const back: number[] = []

@@ -7,7 +7,7 @@
   import Brand from '../ui/Brand.svelte'
   import Header from './Header.svelte'
   import KeysSheet from './KeysSheet.svelte'
-  import { handleKey } from './keys'
+  import { handleClipboard, handleKey } from './keys'
   import { Session, type Door } from './session.svelte'
   import Sill from './Sill.svelte'
   import ToolColumn from './ToolColumn.svelte'
@@ -37,13 +37,17 @@
     }
   })
 
+  function onclipboard(event: ClipboardEvent) {
+    if (surface) handleClipboard(event, session, surface)
+  }
+
   function onkeydown(event: KeyboardEvent) {
     if (event.key === '?' && !(event.target as HTMLElement).closest('input, textarea')) keysShown = !keysShown
     else if (surface) handleKey(event, session, surface)
   }
 </script>
 
-<svelte:window {onkeydown} />
+<svelte:window {onkeydown} oncopy={onclipboard} oncut={onclipboard} onpaste={onclipboard} />
 
 {#if session.goodbye && !session.welcome}
   <div class="shut">
@@ -56,7 +60,7 @@
 {:else}
   <div class="lesson" class:onlooker={door === 'onlooker'}>
     <Header {session} {link} />
-    {#if door !== 'onlooker'}<ToolColumn {session} />{/if}
+    {#if door !== 'onlooker'}<ToolColumn {session} {surface} />{/if}
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />
     {/key}

@@ -2,32 +2,33 @@
   import Icon from '../ui/Icon.svelte'
   import { newId } from '../wire/codec'
   import type { Paper } from '../wire/generated'
+  import Popover from '../ui/Popover.svelte'
+  import PagePanel from './PagePanel.svelte'
   import PageThumb from './PageThumb.svelte'
+  import { FIRST_PAPER } from './papers'
   import type { Session } from './session.svelte'
 
   let { session }: { session: Session } = $props()
   let choosing = $state(false)
   let menu = $state<HTMLElement>()
 
-  const A4 = { width: 794, height: 1123 }
-  const PAPERS: { label: string; hint: string; paper: Paper }[] = [
+  const head = $derived(session.heads.find((other) => other.id === session.pageId))
+  let dragged = $state('')
+  const PAPERS = $derived<{ label: string; hint: string; paper: Paper }[]>([
+    { label: 'Like this one', hint: 'same paper', paper: head?.paper ?? FIRST_PAPER },
+    { label: 'Endless, squares', hint: 'grows in any direction', paper: FIRST_PAPER },
     {
-      label: 'Endless, squares',
-      hint: 'grows in any direction',
-      paper: { kind: 'endless', ruling: 'squares', width: 1123, height: 794 },
+      label: 'Roll, lines',
+      hint: 'grows down as you write',
+      paper: { ...FIRST_PAPER, kind: 'roll', ruling: 'lines' },
     },
+    { label: 'A4 sheet, squares', hint: 'lying', paper: { ...FIRST_PAPER, kind: 'sheet' } },
     {
-      label: 'Endless, plain',
-      hint: 'grows in any direction',
-      paper: { kind: 'endless', ruling: 'plain', width: 1123, height: 794 },
+      label: 'A4 sheet, plain',
+      hint: 'standing',
+      paper: { ...FIRST_PAPER, kind: 'sheet', ruling: 'plain', width: 794, height: 1123 },
     },
-    {
-      label: 'A4 sheet, squares',
-      hint: 'lying',
-      paper: { kind: 'sheet', ruling: 'squares', width: A4.height, height: A4.width },
-    },
-    { label: 'A4 sheet, plain', hint: 'standing', paper: { kind: 'sheet', ruling: 'plain', ...A4 } },
-  ]
+  ])
 
   function add(paper: Paper) {
     choosing = false
@@ -40,9 +41,18 @@
     })
   }
 
-  function remove() {
-    choosing = false
-    session.do({ step: 'remove_page', page: session.pageId })
+  function drop(index: number) {
+    const from = session.heads.findIndex((other) => other.id === dragged)
+    if (from >= 0) session.movePage(dragged, index - from)
+    dragged = ''
+  }
+
+  function onpagekey(event: KeyboardEvent, id: string) {
+    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+    if (!step || !event.altKey) return
+    event.preventDefault()
+    event.stopPropagation()
+    session.movePage(id, step)
   }
 
   function outside(event: PointerEvent) {
@@ -60,6 +70,11 @@
           class="page"
           aria-current={head.id === session.pageId ? 'page' : undefined}
           title={head.title || `Page ${i + 1}`}
+          draggable={session.may('change_page')}
+          ondragstart={() => (dragged = head.id)}
+          ondragover={(event) => dragged && event.preventDefault()}
+          ondrop={() => drop(i)}
+          onkeydown={(event) => onpagekey(event, head.id)}
           onclick={() => session.turnTo(head.id)}
         >
           <PageThumb {session} pageId={head.id} />
@@ -68,6 +83,12 @@
       </li>
     {/each}
   </ol>
+  {#if head && session.may('change_page')}
+    <Popover label="Page and paper" side="right">
+      {#snippet face()}<Icon name="more" size={20} />{/snippet}
+      {#snippet children(close)}<PagePanel {session} {head} onclose={close} />{/snippet}
+    </Popover>
+  {/if}
   {#if session.may('add_page')}
     <div class="add" bind:this={menu}>
       <button
@@ -84,11 +105,6 @@
           {#each PAPERS as { label, hint, paper } (label)}
             <button role="menuitem" onclick={() => add(paper)}><b>{label}</b> <span>{hint}</span></button>
           {/each}
-          {#if session.tutorSide && session.heads.length > 1}
-            <button role="menuitem" class="stop" onclick={remove}
-              ><b>Remove this page</b> <span>undo brings it back</span></button
-            >
-          {/if}
         </div>
       {/if}
     </div>
@@ -180,10 +196,6 @@
   .menu span {
     color: var(--muted);
     font-size: 13px;
-  }
-  .menu .stop {
-    border-top: 1px solid var(--sand-2);
-    color: var(--clay);
   }
   @media (max-width: 900px) {
     nav {

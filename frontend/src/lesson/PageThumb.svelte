@@ -1,6 +1,6 @@
 <script lang="ts">
   import { union } from '../board/box'
-  import { drawItem, drawPaper } from '../board/draw'
+  import { drawItems, drawPaper } from '../board/draw'
   import { inOrder } from '../board/tiles'
   import type { Session } from './session.svelte'
 
@@ -8,6 +8,7 @@
   let canvas: HTMLCanvasElement
   const WIDTH = 136
   const HEIGHT = 96
+  const LEAST = { minX: 0, minY: 0, maxX: 1000, maxY: 640 }
   /** A thumb need not follow every stroke at once. */
   const WAIT_MS = 500
   /** More than this cannot be told apart on a thumb, and would hold up the pen. */
@@ -23,20 +24,18 @@
     const page = session.replica.pages.get(pageId)
     const context = canvas.getContext('2d')
     if (!page || !context) return
-    const paper = page.head.paper
-    const least = {
-      minX: 0,
-      minY: 0,
-      maxX: paper.kind === 'sheet' ? paper.width : 1000,
-      maxY: paper.kind === 'sheet' ? paper.height : 640,
-    }
-    const box = paper.kind === 'sheet' ? least : union([...page.entries.values(), least])!
+    const { paper } = page.head
+    const box = paper.kind === 'endless' ? union([...page.entries.values(), LEAST])! : page.sheet!
     const scale = Math.min(WIDTH / (box.maxX - box.minX), HEIGHT / (box.maxY - box.minY))
     context.setTransform(scale, 0, 0, scale, -box.minX * scale, -box.minY * scale)
     const seen = { ...box, maxX: box.minX + WIDTH / scale, maxY: box.minY + HEIGHT / scale }
-    drawPaper(context, page.head, seen, scale)
-    for (const { item } of [...page.entries.values()].sort(inOrder).slice(0, MAX_ITEMS))
-      drawItem(context, item)
+    drawPaper(context, paper, page.sheet, seen, scale)
+    const items = [...page.entries.values()].sort(inOrder).slice(0, MAX_ITEMS)
+    drawItems(
+      context,
+      items.map(({ item }) => item),
+      scale,
+    )
     canvas.dataset.drawn = 'yes'
   }
 </script>

@@ -1,26 +1,23 @@
 <script lang="ts">
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
-  import type { Figure } from '../wire/generated'
+  import Popover from '../ui/Popover.svelte'
+  import ArrangePanel from './ArrangePanel.svelte'
+  import { FIGURE_NAMES } from './figure-names'
+  import LookPanel from './LookPanel.svelte'
   import type { Session } from './session.svelte'
 
   let { session }: { session: Session } = $props()
 
   const items = $derived(session.version >= 0 ? session.selected() : [])
-  const ink = $derived(items.filter((item) => item.kind === 'ink' && item.nib === 'pen'))
+  const ink = $derived(items.filter((item) => item.kind === 'ink' && item.nib !== 'highlighter'))
   const converted = $derived(items.filter((item) => item.kind !== 'ink' && item.ink.length))
   const mine = $derived(items.every((item) => item.by === session.me))
   const mayConvert = $derived(session.selected('convert').length > 0)
   const texts = $derived(session.readings?.readings ?? [])
   const figures = $derived(session.readings?.figures ?? [])
-  const NAMES: Record<Figure['kind'], string> = {
-    line: 'straight line',
-    circle: 'circle',
-    ellipse: 'ellipse',
-    rectangle: 'rectangle',
-    square: 'square',
-    triangle: 'triangle',
-  }
+  const changeable = $derived(session.version >= 0 && session.selected('change').length > 0)
+  const locked = $derived(items.some((item) => item.locked))
   // What is surer is offered first; a figure of few strokes that reads as one sign is a figure.
   const figureFirst = $derived((figures[0]?.score ?? 0) > 0.6 && (texts[0]?.text.length ?? 0) <= 2)
 
@@ -62,7 +59,7 @@
         data-testid="true-up"
         onclick={() => session.trueUp(figure)}
       >
-        <b>True up</b><span>{NAMES[figure.kind]}</span>
+        <b>True up</b><span>{FIGURE_NAMES[figure.kind].toLowerCase()}</span>
       </button>
     {:else}
       {#if session.readings}<span class="none"><b>True up</b><span>no figure seen</span></span>{/if}
@@ -84,6 +81,25 @@
       <b>As written</b><span>back to the ink</span>
     </button>
   {/if}
+  {#if changeable}
+    <Popover label="Look">
+      {#snippet face()}Look{/snippet}
+      {#snippet children()}<LookPanel {session} />{/snippet}
+    </Popover>
+  {/if}
+  {#if changeable || session.may('lock', true)}
+    <Popover label="Arrange">
+      {#snippet face()}Arrange{/snippet}
+      {#snippet children(close)}<ArrangePanel {session} onclose={close} />{/snippet}
+    </Popover>
+  {/if}
+  {#if session.may('add_ink')}
+    <Button onclick={() => session.copySelection().length && session.say('Copied. Ctrl V pastes it.')}
+      >Copy</Button
+    >
+    <Button onclick={() => session.duplicateSelection()}>Duplicate</Button>
+  {/if}
+  {#if locked}<span class="none"><b>Locked</b><span>stays in its place</span></span>{/if}
   {#if session.selected('remove').length}
     <Button kind="stop" onclick={() => session.removeSelection()}>Remove</Button>
   {/if}

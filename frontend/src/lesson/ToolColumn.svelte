@@ -1,18 +1,21 @@
 <script lang="ts">
+  import type { Surface } from '../board/surface'
   import Icon from '../ui/Icon.svelte'
   import type { IconName } from '../ui/icons'
-  import type { Standing } from '../wire/generated'
+  import type { Action } from '../wire/generated'
   import type { Session } from './session.svelte'
   import { HIGHLIGHTS, INKS, type Tool } from './tools.svelte'
 
-  let { session }: { session: Session } = $props()
+  let { session, surface }: { session: Session; surface: Surface | null } = $props()
   const tools = $derived(session.tools)
 
-  const TOOLS: { tool: Tool; label: string; icon: IconName; needs: Standing['allowed'][number] | null }[] = [
+  const TOOLS: { tool: Tool; label: string; icon: IconName; needs: Action | null }[] = [
     { tool: 'select', label: 'Select', icon: 'select', needs: 'change' },
     { tool: 'pen', label: 'Pen', icon: 'pen', needs: 'add_ink' },
     { tool: 'highlight', label: 'Highlight', icon: 'highlight', needs: 'add_ink' },
     { tool: 'eraser', label: 'Eraser', icon: 'eraser', needs: 'remove' },
+    { tool: 'ruler', label: 'Ruler', icon: 'ruler', needs: 'add_ink' },
+    { tool: 'shape', label: 'Shape', icon: 'shape', needs: 'add_shape' },
     { tool: 'text', label: 'Text', icon: 'text', needs: 'add_text' },
     { tool: 'pointer', label: 'Pointer', icon: 'pointer', needs: 'point' },
     { tool: 'hand', label: 'Move', icon: 'hand', needs: null },
@@ -24,15 +27,17 @@
 
   function choose(tool: Tool, usable: boolean) {
     if (!usable) session.say(session.standing?.writing.sentence ?? '')
+    // The ruler is laid down with its tool, and taken away with it.
+    if (tool === 'ruler' && (tools.tool === 'ruler' || !surface?.ruler.on)) surface?.toggleRuler()
     tools.tool = tool
-    session.surface?.changed()
+    surface?.changed()
   }
 
   function dip(colour: string) {
     if (highlighting) tools.highlight = colour
-    else tools.ink = colour
+    else tools.setPen({ colour })
     tools.keep()
-    if (tools.tool !== 'highlight' && tools.tool !== 'text') tools.tool = 'pen'
+    if (!['highlight', 'text', 'shape'].includes(tools.tool)) tools.tool = 'pen'
   }
 </script>
 

@@ -2,26 +2,30 @@
   import type { Surface } from '../board/surface'
   import Choice from '../ui/Choice.svelte'
   import Button from '../ui/Button.svelte'
+  import Slider from '../ui/Slider.svelte'
   import type { Session } from './session.svelte'
-  import { HIGHLIGHT_NIBS, NIBS, TEXT_SIZES } from './tools.svelte'
+  import PenSettings from './PenSettings.svelte'
+  import ShapeSettings from './ShapeSettings.svelte'
+  import { HIGHLIGHT_NIBS, TEXT_SIZES } from './tools.svelte'
 
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   const tools = $derived(session.tools)
 </script>
 
 {#if tools.tool === 'pen'}
-  <Choice
-    label="Pen"
-    options={NIBS.map((nib) => ({ value: nib.width, label: nib.name, dot: nib.width }))}
-    bind:value={tools.nib}
-    onchange={() => tools.keep()}
-  />
+  <PenSettings {session} />
 {:else if tools.tool === 'highlight'}
   <Choice
     label="Highlighter"
     options={HIGHLIGHT_NIBS.map((nib) => ({ value: nib.width, label: nib.name, dot: nib.width * 0.6 }))}
     bind:value={tools.highlightNib}
+    onchange={() => tools.keep()}
   />
+  <label class="check">
+    <input type="checkbox" bind:checked={tools.straightHighlight} onchange={() => tools.keep()} /> Keep level
+  </label>
+{:else if tools.tool === 'shape'}
+  <ShapeSettings {session} />
 {:else if tools.tool === 'text'}
   <Choice
     label="Text"
@@ -38,9 +42,41 @@
     ]}
     bind:value={tools.selectBy}
   />
+  <label class="check">
+    <input type="checkbox" bind:checked={tools.snap} onchange={() => tools.keep()} /> Catch at edges and lines
+  </label>
   <span class="hint">Press a thing, or draw around several. Shift adds.</span>
 {:else if tools.tool === 'eraser'}
-  <span class="hint">Rub across a stroke to take it off. Undo brings it back.</span>
+  <Choice
+    label="Eraser takes"
+    options={[
+      { value: 'stroke', label: 'Whole strokes' },
+      { value: 'rub', label: 'What it touches' },
+    ]}
+    bind:value={tools.eraseBy}
+    onchange={() => tools.keep()}
+  />
+  <span class="hint">It grows with speed. Undo brings everything back.</span>
+{:else if tools.tool === 'ruler'}
+  <Button onclick={() => surface?.toggleRuler()}
+    >{surface?.ruler.on ? 'Take the ruler away' : 'Lay the ruler down'}</Button
+  >
+  {#if surface?.ruler.on}
+    <Slider
+      label="Length"
+      value={surface.ruler.length}
+      least={160}
+      most={1600}
+      step={10}
+      onchange={(length) => {
+        surface!.ruler.length = length
+        surface!.redrawOver()
+      }}
+    />
+    <span class="hint"
+      >Drag it; turn it by an end, the wheel or the arrow keys. Ink runs along its edges.</span
+    >
+  {/if}
 {:else if tools.tool === 'pointer'}
   <span class="hint">Press and move: everyone sees where, and it fades.</span>
 {:else}
@@ -49,6 +85,13 @@
 {/if}
 
 <style>
+  .check {
+    display: flex;
+    align-items: center;
+    gap: 7px;
+    min-height: 40px;
+    white-space: nowrap;
+  }
   .hint {
     color: var(--muted);
   }

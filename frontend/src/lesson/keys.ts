@@ -1,5 +1,7 @@
 /** The keyboard's way to everything; KEYS is what the sheet shows. */
+import { turnMap } from '../board/frame'
 import type { Surface } from '../board/surface'
+import { asHtml, asText, copied } from './clipboard'
 import type { Session } from './session.svelte'
 import type { Tool } from './tools.svelte'
 
@@ -9,21 +11,31 @@ const TOOL_KEYS: Record<string, Tool> = {
   h: 'highlight',
   e: 'eraser',
   t: 'text',
+  f: 'shape',
   o: 'pointer',
   m: 'hand',
 }
 
 export const KEYS: [string, string][] = [
   ['S P H E', 'Select, pen, highlight, eraser'],
-  ['T O M', 'Text, pointer, move the paper'],
+  ['T F O M', 'Text, figure, pointer, move the paper'],
+  ['R', 'The ruler: lay it down, take it away'],
+  ['1 to 4', 'The ready pens'],
+  ['Shift while drawing', 'Straight, in steps of 15°; equal sides'],
   ['Ctrl Z', 'Undo your last step'],
   ['Ctrl Shift Z', 'Redo it'],
   ['Delete', 'Remove what is selected'],
   ['Arrow keys', 'Move what is selected, or the paper'],
   ['Ctrl A', 'Select all on the page'],
+  ['Ctrl C, X, V', 'Copy, cut, paste, also between boards'],
+  ['Ctrl D', 'Duplicate; again repeats the offset'],
+  ['Ctrl G, Ctrl Shift G', 'Group, ungroup'],
+  ['Ctrl ] and [', 'One forward, one back'],
+  ['Alt and arrow keys', 'Turn what is selected by 1°, with Shift by 15°'],
   ['Enter', 'Typeset the selected ink'],
   ['Esc', 'Give up, or select nothing'],
   ['Page Up, Page Down', 'Turn pages'],
+  ['N', 'Half a page down'],
   ['+ −', 'Zoom in and out'],
   ['0', 'Show the whole page'],
   ['Space and drag', 'Move the paper'],
@@ -51,6 +63,18 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
     case 'y':
       session.redo()
       return true
+    case 'd':
+      session.duplicateSelection()
+      return true
+    case 'g':
+      session.arrangeSelection(event.shiftKey ? 'ungroup' : 'group')
+      return true
+    case ']':
+      session.arrangeSelection('forward')
+      return true
+    case '[':
+      session.arrangeSelection('backward')
+      return true
     case 'a':
       session.tools.tool = 'select'
       session.select(session.page?.entries.keys() ?? [])
@@ -67,6 +91,18 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     ArrowDown: [0, 1],
   }
   const arrow = arrows[event.key]
+  if (arrow && event.altKey && session.selection.size) {
+    const degrees = (event.shiftKey ? 15 : 1) * (arrow[0] + arrow[1])
+    session.transformSelection(({ minX, minY, maxX, maxY }) =>
+      turnMap((minX + maxX) / 2, (minY + maxY) / 2, (degrees * Math.PI) / 180),
+    )
+    return true
+  }
+  if (arrow && session.tools.tool === 'ruler' && surface.ruler.on) {
+    surface.ruler.turn((event.shiftKey ? 15 : 1) * (arrow[0] + arrow[1]))
+    surface.redrawOver()
+    return true
+  }
   if (arrow) {
     const by = event.shiftKey ? 1 : NUDGE
     if (session.selection.size) session.moveSelection(arrow[0] * by, arrow[1] * by)
@@ -104,9 +140,47 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
       surface.fitPage()
       return true
   }
+  if (event.key.toLowerCase() === 'n') {
+    surface.halfPage()
+    return true
+  }
+  if (session.door !== 'onlooker' && !event.altKey) {
+    const pen = Number(event.key) - 1
+    if (session.tools.pens[pen]) {
+      session.tools.pen = pen
+      session.tools.tool = 'pen'
+      session.tools.keep()
+      return true
+    }
+    if (event.key.toLowerCase() === 'r') {
+      surface.toggleRuler()
+      return true
+    }
+  }
   const tool = TOOL_KEYS[event.key.toLowerCase()]
   if (!tool || session.door === 'onlooker' || event.altKey) return false
   session.tools.tool = tool
   surface.redrawOver()
   return true
+}
+
+/** Copy, cut and paste come as events of their own, with what other programs brought. */
+export function handleClipboard(event: ClipboardEvent, session: Session, surface: Surface): void {
+  const target = event.target as HTMLElement
+  if (target.closest?.('input, textarea') || !event.clipboardData) return
+  if (event.type === 'paste') {
+    const text = event.clipboardData.getData('text/plain').trim()
+    const own = copied()
+    const middle = surface.middle()
+    if (own.length && (!text || text === asText(own).trim())) session.paste(middle)
+    else if (text) surface.gestures.onpaste(middle, text)
+    else return
+  } else {
+    const items = session.copySelection()
+    if (!items.length) return
+    event.clipboardData.setData('text/plain', asText(items))
+    event.clipboardData.setData('text/html', asHtml(items))
+    if (event.type === 'cut') session.removeSelection()
+  }
+  event.preventDefault()
 }

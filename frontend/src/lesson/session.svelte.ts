@@ -1,13 +1,16 @@
 /** One person in one lesson: the line, the board's replica, the lesson's state, and what is chosen. */
-import type { Box } from '../board/box'
+import { union, type Box } from '../board/box'
 import { Replica } from '../board/replica'
 import type { Page } from '../board/page'
 import { newId } from '../wire/codec'
 import type {
+  Action,
+  Affine,
   Command,
   Figure,
   Frame,
   Goodbye,
+  How,
   Item,
   Lesson,
   Logged,
@@ -17,17 +20,22 @@ import type {
   Readings,
   Request,
   Standing,
+  Style,
   ToBrowser,
   Welcome,
   WetInk,
 } from '../wire/generated'
 import { Line, type LineState } from '../wire/socket'
 import { keepUnsent, takeUnsent } from '../wire/unsent'
+import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
 import { Tools } from './tools.svelte'
 
 export type Door = 'tutor' | 'student' | 'onlooker'
 
 const NOTICE_MS = 5_000
+const PASTE_OFFSET = 24
+/** The server takes up to 2,000 items and 1 MB in one message. */
+const MOST_ITEMS_A_STEP = 400
 const KEEP_UNSENT_MS = 2_000
 
 /** What the board's surface wants to hear of. */
@@ -103,7 +111,7 @@ export class Session {
     return this.replica.pages.get(this.pageId)
   }
 
-  may(action: Standing['allowed'][number], onOthers = false): boolean {
+  may(action: Action, onOthers = false): boolean {
     return (onOthers ? this.standing?.on_others : this.standing?.allowed)?.includes(action) ?? false
   }
 
@@ -120,8 +128,9 @@ export class Session {
 
   // Steps and commands
 
-  do(request: Request): void {
-    this.replica.do(request)
+  /** Take a step; its id. */
+  do(request: Request): string {
+    return this.replica.do(request)
   }
 
   undo(): void {
@@ -150,6 +159,18 @@ export class Session {
     this.surface?.changed()
   }
 
+  /** Turn to a page of our own making when it is there. */
+  turnNext(pageId: string): void {
+    this.#turnAfter = pageId
+  }
+
+  /** Put a page ``by`` places further on in the order. */
+  movePage(pageId: string, by: number): void {
+    const at = this.heads.findIndex((head) => head.id === pageId)
+    const index = Math.min(Math.max(at + by, 0), this.heads.length - 1)
+    if (at >= 0 && index !== at) this.do({ step: 'move_page', page: pageId, index })
+  }
+
   /** The page ``step`` places further, if there is one. */
   turnBy(step: number): void {
     const at = this.heads.findIndex((head) => head.id === this.pageId)
@@ -157,12 +178,40 @@ export class Session {
     if (next) this.turnTo(next.id)
   }
 
+  /** Choose items, each with its whole group. */
   select(ids: Iterable<string>): void {
-    this.selection = new Set(ids)
+    this.selection = new Set(this.#withGroups(ids))
     this.readings = null
     this.reading = false
     this.surface?.changed()
     this.askForReadings()
+  }
+
+  toggleSelected(id: string): void {
+    const touched = this.#withGroups([id])
+    const rest = [...this.selection].filter((other) => !touched.includes(other))
+    this.select(this.selection.has(id) ? rest : [...rest, ...touched])
+  }
+
+  /** What is being made is chosen when it is there. */
+  selectNext(ids: string[]): void {
+    this.tools.tool = 'select'
+    this.select(ids)
+  }
+
+  #withGroups(ids: Iterable<string>): string[] {
+    const entries = this.page?.entries
+    const chosen = new Set(ids)
+    const groups = new Set([...chosen].map((id) => entries?.get(id)?.item.group).filter(Boolean))
+    if (entries && groups.size) {
+      for (const [id, { item }] of entries) if (groups.has(item.group)) chosen.add(id)
+    }
+    return [...chosen]
+  }
+
+  /** The box around the selected items (those that may be changed, with ``'change'``). */
+  selectionBox(action?: 'change'): Box | null {
+    return union(this.selected(action).flatMap((item) => this.page?.entries.get(item.id) ?? []))
   }
 
   /** Ask what the selected ink could be; an answer to an older question is passed over. */
@@ -177,11 +226,12 @@ export class Session {
   // What can be done with the selection
 
   /** Selected items that this person may ``action``. */
-  selected(action?: 'change' | 'remove' | 'convert'): Item[] {
+  selected(action?: Action): Item[] {
     return [...this.selection].flatMap((id) => {
       const item = this.page?.entries.get(id)?.item
       if (!item) return []
-      const allowed = !action || (this.may(action, item.by !== this.me) && (!item.locked || this.tutorSide))
+      // What is locked stays as it is for everybody until it is unlocked.
+      const allowed = !action || (this.may(action, item.by !== this.me) && !item.locked)
       return allowed ? [item] : []
     })
   }
@@ -189,6 +239,68 @@ export class Session {
   moveSelection(dx: number, dy: number): void {
     const ids = this.selected('change').map((item) => item.id)
     if (ids.length) this.do({ step: 'move_items', page: this.pageId, ids, dx, dy })
+  }
+
+  transformSelection(make: (box: Box) => Affine): void {
+    const box = this.selectionBox('change')
+    const ids = this.selected('change').map((item) => item.id)
+    if (box) this.do({ step: 'transform_items', page: this.pageId, ids, matrix: make(box) })
+  }
+
+  styleSelection(style: Style): void {
+    const ids = this.selected('change').map((item) => item.id)
+    if (ids.length) this.do({ step: 'style_items', page: this.pageId, ids, style })
+  }
+
+  /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */
+  arrangeSelection(how: How): void {
+    const locking = how === 'lock' || how === 'unlock'
+    const ids = (locking ? this.selected() : this.selected('change')).map((item) => item.id)
+    if (ids.length) this.do({ step: 'arrange_items', page: this.pageId, ids, how, id: newId() })
+  }
+
+  copySelection(): Item[] {
+    const items = this.selected()
+    if (items.length && !keepCopied(items)) {
+      this.say('That is more than can be copied at once. Copy it in parts.')
+      return []
+    }
+    return items
+  }
+
+  /** Paste what was copied: beside where it lay on this page, or into the middle of what is seen. */
+  paste(middle: [number, number]): void {
+    const items = copied()
+    const box = boxOf(items)
+    if (!box) return
+    const here = items.some((item) => this.page?.entries.has(item.id))
+    const [dx, dy] = here
+      ? [PASTE_OFFSET, PASTE_OFFSET]
+      : [middle[0] - (box.minX + box.maxX) / 2, middle[1] - (box.minY + box.maxY) / 2]
+    this.#put(copiesOf(items, dx, dy))
+  }
+
+  /** A copy beside the selection; again, and it repeats the offset that the last one was moved by. */
+  duplicateSelection(): void {
+    const items = this.selected()
+    const box = boxOf(items)
+    if (!box) return
+    let [dx, dy] = [PASTE_OFFSET, PASTE_OFFSET]
+    const last = this.#duplicated
+    if (last && items.length === last.ids.length && items.every((item) => last.ids.includes(item.id))) {
+      ;[dx, dy] = [box.minX - last.minX, box.minY - last.minY]
+    }
+    const copies = copiesOf(items, dx, dy)
+    this.#duplicated = { ids: copies.map((item) => item.id), minX: box.minX, minY: box.minY }
+    this.#put(copies)
+  }
+  #duplicated: { ids: string[]; minX: number; minY: number } | null = null
+
+  #put(items: Item[]): void {
+    for (let at = 0; at < items.length; at += MOST_ITEMS_A_STEP) {
+      this.do({ step: 'add_items', page: this.pageId, items: items.slice(at, at + MOST_ITEMS_A_STEP) })
+    }
+    this.selectNext(items.map((item) => item.id))
   }
 
   removeSelection(): void {
@@ -223,7 +335,7 @@ export class Session {
 
   #selectedInk(): string[] {
     return this.selected('convert').flatMap((item) =>
-      item.kind === 'ink' && item.nib === 'pen' ? [item.id] : [],
+      item.kind === 'ink' && item.nib !== 'highlighter' ? [item.id] : [],
     )
   }
 
@@ -347,7 +459,7 @@ export class Session {
       if (logged.how === 'do') [this.undos, this.redos] = [this.undos + 1, 0]
       else if (logged.how === 'undo') [this.undos, this.redos] = [this.undos - 1, this.redos + 1]
       else [this.undos, this.redos] = [this.undos + 1, this.redos - 1]
-      if (step.step === 'add_page' && logged.how === 'do') this.#turnAfter = step.head.id
+      if (step.step === 'add_page' && logged.how === 'do') this.turnNext(step.head.id)
       // What a conversion made, or brought back, is chosen next.
       if (step.step === 'replace_items' && step.page === this.pageId) {
         const ids = step.items.map((item) => item.id)
@@ -361,7 +473,7 @@ export class Session {
     this.waiting = this.replica.unconfirmed.length
     const aside = this.replica.setAside
     this.setAside = { count: aside.length, sentence: aside.at(-1)?.sentence ?? '' }
-    if (this.#turnAfter) {
+    if (this.replica.pages.has(this.#turnAfter)) {
       const page = this.#turnAfter
       this.#turnAfter = ''
       this.turnTo(page)

@@ -1,6 +1,8 @@
 /** The tool in hand and its settings; kept in this browser for the next time. */
+import type { Look } from '../board/wet'
+import type { Dash, Ends, FigureKind, Nib } from '../wire/generated'
 
-export type Tool = 'select' | 'pen' | 'highlight' | 'eraser' | 'text' | 'pointer' | 'hand'
+export type Tool = 'select' | 'pen' | 'highlight' | 'eraser' | 'ruler' | 'text' | 'shape' | 'pointer' | 'hand'
 
 /** All readable on the paper (4.5:1 or more). */
 export const INKS = [
@@ -14,11 +16,8 @@ export const HIGHLIGHTS = [
   { name: 'Yellow', colour: '#f2c41d' },
   { name: 'Mint', colour: '#63c79a' },
   { name: 'Rose', colour: '#ee8fa5' },
-]
-export const NIBS = [
-  { name: 'Fine', width: 2.2 },
-  { name: 'Medium', width: 3.6 },
-  { name: 'Broad', width: 7 },
+  { name: 'Sky', colour: '#6db6e8' },
+  { name: 'Peach', colour: '#f0a35e' },
 ]
 export const HIGHLIGHT_NIBS = [
   { name: 'Narrow', width: 14 },
@@ -30,30 +29,118 @@ export const TEXT_SIZES = [
   { name: 'Medium', size: 26 },
   { name: 'Large', size: 40 },
 ]
-export type SelectBy = 'box' | 'lasso'
+export const NIB_NAMES: Record<Exclude<Nib, 'highlighter'>, string> = {
+  pencil: 'Pencil',
+  pen: 'Pen',
+  brush: 'Brush',
+}
+export const PEN_WIDTHS = { least: 0.5, most: 40 }
+export const MAX_RECENT = 8
 
-const KEPT_AS = 'sunroom-tools'
+export type SelectBy = 'box' | 'lasso'
+export type EraseBy = 'stroke' | 'rub'
+
+/** A pen that lies ready. ``steady`` (0–1) evens out tremor; ``speed``: without pressure, haste thins the line. */
+export interface ReadyPen extends Look {
+  nib: Exclude<Nib, 'highlighter'>
+  steady: number
+  speed: boolean
+}
+
+function readyPen(nib: ReadyPen['nib'], colour: string, width: number): ReadyPen {
+  return { nib, colour, width, opacity: 1, ends: 'none', steady: 0.2, speed: false }
+}
+
+const FIRST_PENS = (): ReadyPen[] => [
+  readyPen('pen', INKS[0]!.colour, 3.6),
+  readyPen('pencil', INKS[1]!.colour, 2),
+  readyPen('brush', INKS[2]!.colour, 8),
+  readyPen('pen', INKS[3]!.colour, 6),
+]
+
+export interface ShapeStyle {
+  figure: FigureKind
+  width: number
+  fill: string
+  dash: Dash
+  ends: Ends
+  sides: number
+}
+
+const FIRST_SHAPE: ShapeStyle = {
+  figure: 'rectangle',
+  width: 3,
+  fill: '',
+  dash: 'solid',
+  ends: 'none',
+  sides: 8,
+}
+const KEPT_AS = 'sunroom-tools-2'
+/** What is kept of the tools. */
+const KEPT = [
+  'pens',
+  'pen',
+  'highlight',
+  'highlightNib',
+  'straightHighlight',
+  'eraseBy',
+  'selectBy',
+  'snap',
+  'textSize',
+  'shape',
+  'recent',
+] as const
 
 export class Tools {
   tool = $state<Tool>('pen')
-  ink = $state(INKS[0]!.colour)
+  pens = $state(FIRST_PENS())
+  /** Which of the ready pens is in hand. */
+  pen = $state(0)
   highlight = $state(HIGHLIGHTS[0]!.colour)
-  nib = $state(NIBS[1]!.width)
   highlightNib = $state(HIGHLIGHT_NIBS[1]!.width)
-  textSize = $state(TEXT_SIZES[1]!.size)
+  /** The highlighter runs level from where it was set down. */
+  straightHighlight = $state(false)
+  eraseBy = $state<EraseBy>('stroke')
   selectBy = $state<SelectBy>('box')
+  snap = $state(true)
+  textSize = $state(TEXT_SIZES[1]!.size)
+  shape = $state({ ...FIRST_SHAPE })
+  /** Colours mixed lately, the newest first. */
+  recent = $state<string[]>([])
 
   constructor() {
     try {
       const kept = JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Record<string, unknown>
-      if (INKS.some((ink) => ink.colour === kept.ink)) this.ink = kept.ink as string
-      if (NIBS.some((nib) => nib.width === kept.nib)) this.nib = kept.nib as number
+      for (const name of KEPT)
+        if (typeof kept[name] === typeof this[name]) Object.assign(this, { [name]: kept[name] })
+      if (!Array.isArray(this.pens) || this.pens.length < 4) this.pens = FIRST_PENS()
+      this.pen = Math.min(Math.max(0, Math.round(this.pen)), this.pens.length - 1)
     } catch {
       // What another version kept is no reason not to write.
     }
   }
 
+  get inHand(): ReadyPen {
+    return this.pens[this.pen]!
+  }
+
+  get ink(): string {
+    return this.inHand.colour
+  }
+
+  setPen(changes: Partial<ReadyPen>): void {
+    this.pens[this.pen] = { ...this.inHand, ...changes }
+    this.keep()
+  }
+
+  /** A colour that is none of the wells is remembered. */
+  mixed(colour: string): void {
+    if (INKS.some((ink) => ink.colour === colour)) return
+    this.recent = [colour, ...this.recent.filter((other) => other !== colour)].slice(0, MAX_RECENT)
+    this.keep()
+  }
+
   keep(): void {
-    localStorage.setItem(KEPT_AS, JSON.stringify({ ink: this.ink, nib: this.nib }))
+    localStorage.setItem(KEPT_AS, JSON.stringify(Object.fromEntries(KEPT.map((name) => [name, this[name]]))))
   }
 }

@@ -1,12 +1,19 @@
 // Made by ./run types from the wire's structs in Python. Do not edit.
 
+export type Action = 'add_ink' | 'add_text' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'set_pens' | 'pass_pen' | 'set_between' | 'end_lesson'
+export type Dash = 'solid' | 'dashed' | 'dotted'
+export type Ends = 'none' | 'arrow' | 'arrows'
+export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve'
+export type How = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock'
+export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem
-export type Step = AddItems | RemoveItems | MoveItems | ReplaceItems | AddPage | RemovePage | ChangePage
-export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | ChangePage | Typeset | TrueUp | AsWritten | EditText | Undo | Redo
+export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
+export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Typeset | TrueUp | AsWritten | EditText | TransformItems | StyleItems | ArrangeItems | RubItems | DrawFigure | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | RaiseHand | LowerHand | SetBetween | OpenLesson | EndLesson
 export type FromBrowser = Join | Do | Wet | Point | Look | Tell | Read | Ping
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Pong | Goodbye
+export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,100.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,0.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true}}
 
 export interface AddItems {
   step: 'add_items'
@@ -21,10 +28,20 @@ export interface AddPage {
   items: Item[]
 }
 
+export type Affine = [a: number, b: number, c: number, d: number, e: number, f: number]
+
 export interface Answered {
   type: 'answered'
   id: string
   seq: number
+}
+
+export interface ArrangeItems {
+  step: 'arrange_items'
+  page: string
+  ids: string[]
+  how: How
+  id: string
 }
 
 export interface AsWritten {
@@ -42,9 +59,39 @@ export interface BoardId {
   id: string
 }
 
+export interface Change {
+  colour?: string
+  width?: number
+  opacity?: number
+  fill?: string
+  dash?: Dash
+  ends?: Ends
+  size?: number
+  id: string
+  x?: number
+  y?: number
+  map?: [number, number, number, number]
+  z?: number
+  group?: string
+  locked?: boolean
+  lines?: Line[]
+}
+
+export interface ChangeItems {
+  step: 'change_items'
+  page: string
+  changes: Change[]
+}
+
 export interface ChangePage {
   step: 'change_page'
   head: PageHead
+}
+
+export interface CopyPage {
+  step: 'copy_page'
+  page: string
+  id: string
 }
 
 export interface CreatedRoom {
@@ -64,6 +111,24 @@ export interface DoorSign {
   name: string | null
 }
 
+export interface DrawFigure {
+  step: 'draw_figure'
+  page: string
+  id: string
+  figure: FigureKind
+  x: number
+  y: number
+  width: number
+  height: number
+  colour: string
+  line_width: number
+  sides: number
+  fill: string
+  dash: Dash
+  ends: Ends
+  opacity: number
+}
+
 export interface EditText {
   step: 'edit_text'
   page: string
@@ -80,8 +145,8 @@ export interface Facts {
   mode: 'down' | 'passed' | 'up'
   passed: PassedPen[]
   withheld: string[]
-  kit: ('add_page' | 'bring_in' | 'change_others' | 'chat_all' | 'chat_tutor' | 'comment' | 'convert' | 'erase_others' | 'maths' | 'move_own' | 'note' | 'point' | 'shape' | 'stamp' | 'text' | 'write')[]
-  kits: ([string, ('add_page' | 'bring_in' | 'change_others' | 'chat_all' | 'chat_tutor' | 'comment' | 'convert' | 'erase_others' | 'maths' | 'move_own' | 'note' | 'point' | 'shape' | 'stamp' | 'text' | 'write')[]])[]
+  kit: Right[]
+  kits: ([string, Right[]])[]
   down_at_ms: number
   between: 'closed' | 'view' | 'write'
   writer: string
@@ -132,14 +197,18 @@ export interface InkItem {
   id: string
   x: number
   y: number
+  map: [number, number, number, number]
   z: number
+  group: string
   by: string
   at_ms: number
   locked: boolean
-  nib: 'highlighter' | 'pen'
+  nib: Nib
   colour: string
   width: number
   samples: Uint8Array
+  opacity: number
+  ends: Ends
 }
 
 export interface Join {
@@ -192,8 +261,21 @@ export interface MoveItems {
   dy: number
 }
 
+export interface MovePage {
+  step: 'move_page'
+  page: string
+  index: number
+}
+
 export interface OpenLesson {
   command: 'open_lesson'
+}
+
+export interface Outline {
+  points: ([number, number])[]
+  parts: number[]
+  closed: boolean
+  curved: boolean
 }
 
 export interface PageHead {
@@ -211,10 +293,12 @@ export interface PageItems {
 }
 
 export interface Paper {
-  kind: 'endless' | 'sheet'
-  ruling: 'plain' | 'squares'
+  kind: 'endless' | 'roll' | 'sheet'
+  ruling: 'dots' | 'graph' | 'handwriting' | 'isometric' | 'lines' | 'plain' | 'polar' | 'squares'
   width: number
   height: number
+  spacing: number
+  colour: string
 }
 
 export interface PassPen {
@@ -333,6 +417,14 @@ export interface RoomHome {
   people: HomePerson[]
 }
 
+export interface RubItems {
+  step: 'rub_items'
+  page: string
+  ids: string[]
+  id: string
+  path: ([number, number, number])[]
+}
+
 export type Run = [face: string, text: string, x: number, width: number]
 
 export interface SetBetween {
@@ -350,24 +442,48 @@ export interface ShapeItem {
   id: string
   x: number
   y: number
+  map: [number, number, number, number]
   z: number
+  group: string
   by: string
   at_ms: number
   locked: boolean
-  figure: 'circle' | 'ellipse' | 'line' | 'rectangle' | 'square' | 'triangle'
+  figure: FigureKind
   points: ([number, number])[]
   closed: boolean
   curved: boolean
   colour: string
   width: number
+  parts: number[]
+  fill: string
+  dash: Dash
+  ends: Ends
+  opacity: number
   ink: InkItem[]
 }
 
 export interface Standing {
-  allowed: ('add_ink' | 'add_page' | 'add_shape' | 'add_text' | 'change' | 'change_page' | 'convert' | 'end_lesson' | 'hand' | 'pass_pen' | 'point' | 'remove' | 'remove_page' | 'set_between' | 'set_pens')[]
-  on_others: ('add_ink' | 'add_page' | 'add_shape' | 'add_text' | 'change' | 'change_page' | 'convert' | 'end_lesson' | 'hand' | 'pass_pen' | 'point' | 'remove' | 'remove_page' | 'set_between' | 'set_pens')[]
+  allowed: Action[]
+  on_others: Action[]
   writing: Verdict
   until_ms: number | null
+}
+
+export interface Style {
+  colour?: string
+  width?: number
+  opacity?: number
+  fill?: string
+  dash?: Dash
+  ends?: Ends
+  size?: number
+}
+
+export interface StyleItems {
+  step: 'style_items'
+  page: string
+  ids: string[]
+  style: Style
 }
 
 export interface TakePen {
@@ -386,7 +502,9 @@ export interface TextItem {
   id: string
   x: number
   y: number
+  map: [number, number, number, number]
   z: number
+  group: string
   by: string
   at_ms: number
   locked: boolean
@@ -398,12 +516,19 @@ export interface TextItem {
   ink: InkItem[]
 }
 
+export interface TransformItems {
+  step: 'transform_items'
+  page: string
+  ids: string[]
+  matrix: Affine
+}
+
 export interface TrueUp {
   step: 'true_up'
   page: string
   ids: string[]
   id: string
-  figure: 'circle' | 'ellipse' | 'line' | 'rectangle' | 'square' | 'triangle'
+  figure: FigureKind
   points: ([number, number])[]
   closed: boolean
   curved: boolean
@@ -450,12 +575,14 @@ export interface Wet {
   type: 'wet'
   id: string
   page: string
-  nib: string
+  nib: Nib
   colour: string
   width: number
   begin: number
   samples: Uint8Array
   over: boolean
+  opacity: number
+  ends: Ends
 }
 
 export interface WetInk {

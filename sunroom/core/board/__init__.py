@@ -4,7 +4,8 @@ from sunroom.core.board.history import History
 from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem
 from sunroom.core.board.pages import Board, Page, PageHead, Paper
 from sunroom.core.board.permission import needs
-from sunroom.core.board.requests import Request, resolve
+from sunroom.core.board.requests import Request
+from sunroom.core.board.resolve import resolve
 from sunroom.core.board.steps import Step, apply, invert, remaining
 
 __all__ = [

@@ -8,25 +8,33 @@ from typing import Literal
 
 import msgspec
 import numpy as np
+from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.geometry import Box, flatten_cubics
-from sunroom.core.ink.outline import GAIN, LIGHTEST
+from sunroom.core.geometry import Affine, Box, flatten_cubics
+from sunroom.core.ink.outline import Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
+from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Line
 from sunroom.core.text.fonts import LINE_HEIGHT
 
 MAX_TEXT = 5_000
-MAX_WIDTH = 60.0
-MAX_FIGURE_POINTS = 64
+WIDTHS = (0.25, 60.0)
+OPACITIES = (0.05, 1.0)
+SIZES = (4.0, 400.0)
+MAX_FIGURE_POINTS = 128
+#: An item is at most this many times larger or smaller than it was made.
+MAX_GROWTH = 200.0
+#: Strokes that a converted item can hold.
+MAX_INNER_INK = 600
 
 _ID = re.compile(r"[A-Za-z0-9_-]{6,32}")
 _COLOUR = re.compile(r"#[0-9a-f]{6}")
 #: C0 and C1 controls but tab and line feed, and the characters that turn the reading direction.
 _UNPRINTABLE = re.compile("[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069]")
 
-Nib = Literal["pen", "highlighter"]
-Figure = Literal["line", "circle", "ellipse", "rectangle", "square", "triangle"]
+Ends = Literal["none", "arrow", "arrows"]
+Dash = Literal["solid", "dashed", "dotted"]
 
 
 class Placed(msgspec.Struct, frozen=True, kw_only=True):
@@ -38,8 +46,13 @@ class Placed(msgspec.Struct, frozen=True, kw_only=True):
         Made by the browser that made the item; unique on its board.
     x, y : float
         Place of the item's origin in board units; all else in the item is relative to it.
-    z : int
+    map : (float, float, float, float)
+        a, b, c, d of the map from the item's own space to the page, about its origin: turned,
+        stretched, mirrored.
+    z : float
         Order of drawing on the page, given by the server.
+    group : str
+        Items of one group are chosen together; "" when the item is in none.
     by : str
         The seat that made it, given by the server.
     at_ms : int
@@ -51,10 +64,17 @@ class Placed(msgspec.Struct, frozen=True, kw_only=True):
     id: str
     x: float = 0.0
     y: float = 0.0
-    z: int = 0
+    map: tuple[float, float, float, float] = (1.0, 0.0, 0.0, 1.0)
+    z: float = 0.0
+    group: str = ""
     by: str = ""
     at_ms: int = 0
     locked: bool = False
+
+    @property
+    def placement(self) -> Affine:
+        """The map from the item's own space to the page."""
+        return Affine(*self.map, self.x, self.y)
 
 
 class InkItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="ink"):
@@ -64,6 +84,8 @@ class InkItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="ink"):
     colour: str
     width: float
     samples: bytes
+    opacity: float = 1.0
+    ends: Ends = "none"
 
 
 class TextItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="text"):
@@ -83,16 +105,28 @@ class TextItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="text"):
 class ShapeItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="shape"):
     """An exact figure: corner points, or with ``curved`` a chain of 1 + 3·n cubic control points.
 
-    ``ink`` are the strokes it was trued up from, placed relative to this item.
+    ``parts`` tells how many points belong to each of several lines (axes, a cross); empty for one.
+    ``fill`` is a colour, or "" for none. ``ink`` are the strokes it was trued up from, placed
+    relative to this item.
     """
 
-    figure: Figure
+    figure: FigureKind
     points: tuple[tuple[float, float], ...]
     closed: bool
     curved: bool
     colour: str
     width: float
+    parts: tuple[int, ...] = ()
+    fill: str = ""
+    dash: Dash = "solid"
+    ends: Ends = "none"
+    opacity: float = 1.0
     ink: tuple[InkItem, ...] = ()
+
+    def lines(self) -> list[NDArray[np.float64]]:
+        """The points of each line on the page."""
+        points = self.placement.points(np.asarray(self.points, dtype=float))
+        return np.split(points, np.cumsum(self.parts)[:-1]) if self.parts else [points]
 
 
 Item = InkItem | TextItem | ShapeItem
@@ -103,19 +137,49 @@ def moved(item: Item, dx: float, dy: float) -> Item:
     return msgspec.structs.replace(item, x=item.x + dx, y=item.y + dy)
 
 
-def item_box(item: Item) -> Box:
-    """The box that the item's drawing fills, in page units."""
+def carried(item: Item, along: Affine) -> Item:
+    """The item as ``along`` takes it; text stays upright, unmirrored and in its proportions."""
+    place = along.after(item.placement)
+    if isinstance(item, TextItem):
+        place = _without_shear(place, own_box(item))
+    return msgspec.structs.replace(item, x=place.e, y=place.f, map=(place.a, place.b, place.c, place.d))
+
+
+def _without_shear(place: Affine, box: Box) -> Affine:
+    """The turn and growth of ``place`` alone, about the middle of ``box``."""
+    x, y = (box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2
+    angle = math.atan2(place.b, place.a)
+    if place.det < 0:
+        # A mirror that leaves the upper side up has turned the writing's direction about.
+        angle = math.atan2(-place.b, -place.a) if place.a < 0 else angle
+    c, s = place.growth * math.cos(angle), place.growth * math.sin(angle)
+    cx, cy = place.point(x, y)
+    return Affine(c, s, -s, c, cx - c * x + s * y, cy - s * x - c * y)
+
+
+def own_box(item: Item) -> Box:
+    """The box of the item's drawing in its own space, without the width of its lines."""
     if isinstance(item, InkItem):
-        reach = item.width * (LIGHTEST + GAIN) / 2
-        return Box.of(unpack_samples(item.samples)[:, :2], reach).moved(item.x, item.y)
+        return Box.of(unpack_samples(item.samples)[:, :2])
     if isinstance(item, TextItem):
         width = max((line.width for line in item.lines), default=0.0)
-        height = max(1, len(item.lines)) * LINE_HEIGHT * item.size
-        return Box(item.x, item.y, item.x + width, item.y + height)
+        return Box(0.0, 0.0, width, max(1, len(item.lines)) * LINE_HEIGHT * item.size)
     points = np.asarray(item.points, dtype=float)
-    if item.curved:
-        points = flatten_cubics(points)
-    return Box.of(points, item.width / 2).moved(item.x, item.y)
+    return Box.of(flatten_cubics(points) if item.curved and not item.parts else points)
+
+
+def item_box(item: Item) -> Box:
+    """The box that the item's drawing fills, in page units."""
+    place = item.placement
+    if isinstance(item, InkItem):
+        points = place.points(unpack_samples(item.samples)[:, :2])
+        return Box.of(
+            points, nib_reach(item.nib, item.width) * place.growth + head_reach(item.ends, item.width)
+        )
+    if isinstance(item, TextItem):
+        return Box.of(place.points(own_box(item).corners()))
+    lines = [flatten_cubics(line) if item.curved else line for line in item.lines()]
+    return Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
 
 
 def check_item(item: Item) -> None:
@@ -129,28 +193,54 @@ def check_item(item: Item) -> None:
     check_id(item.id)
     check_number("x", item.x, MAX_COORDINATE)
     check_number("y", item.y, MAX_COORDINATE)
-    if not _COLOUR.fullmatch(item.colour):
-        raise MalformedError("colour", "A colour is written as # and six digits from 0 to f.")
+    check_colour(item.colour)
+    check_map(item.map)
+    if item.group:
+        check_id(item.group)
+    if isinstance(item, TextItem | ShapeItem):
+        if len(item.ink) > MAX_INNER_INK:
+            raise MalformedError("ink", "The item was made from more ink than can be kept with it.")
+        for stroke in item.ink:
+            check_item(stroke)
     if isinstance(item, TextItem):
         check_text(item.text)
-        _check_range("size", item.size, 4, 400)
+        check_range("size", item.size, *SIZES)
         if item.wrap_width is not None:
-            _check_range("wrap_width", item.wrap_width, 10, 10_000)
+            check_range("wrap_width", item.wrap_width, 10, 10_000)
     else:
-        _check_range("width", item.width, 0.25, MAX_WIDTH)
+        check_range("width", item.width, *WIDTHS)
     if isinstance(item, InkItem):
         unpack_samples(item.samples)
     if isinstance(item, ShapeItem):
-        check_figure(item.points, item.curved)
+        check_figure(item.points, item.curved, item.parts)
+        if item.fill:
+            check_colour(item.fill)
+    if isinstance(item, InkItem | ShapeItem):
+        check_range("opacity", item.opacity, *OPACITIES)
 
 
-def check_figure(points: tuple[tuple[float, float], ...], curved: bool) -> None:
+def check_figure(points: tuple[tuple[float, float], ...], curved: bool, parts: tuple[int, ...] = ()) -> None:
     """Hold a figure's points to their number and range; see ``check_item`` for errors."""
-    if not 2 <= len(points) <= MAX_FIGURE_POINTS or (curved and len(points) % 3 != 1):
+    lines = parts or (len(points),)
+    whole = sum(lines) == len(points) <= MAX_FIGURE_POINTS and min(lines) >= 2
+    if not whole or (curved and any(count % 3 != 1 for count in lines)):
         raise MalformedError("points", "The figure has too few or too many points.")
     for point in points:
         for value in point:
             check_number("points", value, MAX_COORDINATE)
+
+
+def check_colour(value: str) -> None:
+    if not _COLOUR.fullmatch(value):
+        raise MalformedError("colour", "A colour is written as # and six digits from 0 to f.")
+
+
+def check_map(values: tuple[float, float, float, float]) -> None:
+    """A map that neither flattens an item nor makes it larger than anybody needs."""
+    for value in values:
+        check_number("map", value, MAX_GROWTH)
+    if Affine(*values).growth < 1 / MAX_GROWTH:
+        raise MalformedError("map", "That would make the item too small to be found again.")
 
 
 def check_id(value: str) -> None:
@@ -175,6 +265,7 @@ def check_text(text: str) -> None:
         raise MalformedError("text", "The text has characters that cannot be shown.")
 
 
-def _check_range(field: str, value: float, low: float, high: float) -> None:
+def check_range(field: str, value: float, low: float, high: float) -> None:
+    """A finite number from ``low`` to ``high``."""
     if not (math.isfinite(value) and low <= value <= high):
         raise MalformedError(field, f"The {field.replace('_', ' ')} lies between {low:g} and {high:g}.")

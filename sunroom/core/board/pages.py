@@ -7,25 +7,37 @@ from typing import Literal
 import immutables
 import msgspec
 
-from sunroom.core.board.items import Item, check_id, check_text
+from sunroom.core.board.items import Item, check_colour, check_id, check_range, check_text
+from sunroom.core.board.rulings import Ruling
 from sunroom.core.errors import MalformedError
 
+PAPER_COLOUR = "#fffefa"
 MAX_PAGES = 200
 MAX_TITLE = 80
 #: A page with more items than this is beyond what any lesson writes; it guards memory.
 MAX_ITEMS = 50_000
 
-PaperKind = Literal["endless", "sheet"]
-Ruling = Literal["plain", "squares"]
+PaperKind = Literal["endless", "roll", "sheet"]
 
 
 class Paper(msgspec.Struct, frozen=True):
-    """A page's kind and ruling; ``width`` and ``height`` in board units, used by sheets."""
+    """A page's kind and ruling.
+
+    Attributes
+    ----------
+    width, height : float
+        In board units. A sheet has this size; a roll this width, and at least this length.
+    spacing : float
+        Distance of the ruling's lines in board units.
+    colour : str
+    """
 
     kind: PaperKind = "endless"
     ruling: Ruling = "squares"
     width: float = 1123.0
     height: float = 794.0
+    spacing: float = 40.0
+    colour: str = PAPER_COLOUR
 
 
 class PageHead(msgspec.Struct, frozen=True):
@@ -77,3 +89,5 @@ def check_head(head: PageHead) -> None:
     for side in (head.paper.width, head.paper.height):
         if not 200 <= side <= 10_000:
             raise MalformedError("paper", "A sheet measures between 200 and 10,000 units a side.")
+    check_range("spacing", head.paper.spacing, 8, 400)
+    check_colour(head.paper.colour)

@@ -4,13 +4,21 @@ from __future__ import annotations
 
 from typing import assert_never
 
+from msgspec import UNSET
+
 from sunroom.core.board.items import InkItem, Item, TextItem
 from sunroom.core.board.pages import Board
 from sunroom.core.board.requests import (
+    ArrangeItems,
     AsWritten,
+    CopyPage,
+    DrawFigure,
     EditText,
     Redo,
     Request,
+    RubItems,
+    StyleItems,
+    TransformItems,
     TrueUp,
     Typeset,
     Undo,
@@ -18,8 +26,10 @@ from sunroom.core.board.requests import (
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
+    ChangeItems,
     ChangePage,
     MoveItems,
+    MovePage,
     RemoveItems,
     RemovePage,
     ReplaceItems,
@@ -45,7 +55,9 @@ def needs(
         Never empty; all of them must be allowed.
     """
     if isinstance(step, AddPage):
-        return [("add_page", Target(owners=_owners(step.items)))]
+        # The items of a copied page are the copier's own; a page that comes back has everybody's.
+        back = isinstance(request, Undo | Redo)
+        return [("add_page", Target(owners=_owners(step.items) if back else frozenset()))]
     page_id = step.head.id if isinstance(step, ChangePage) else step.page
     head = board.pages[page_id].head
     actions = _actions(request, step)
@@ -67,8 +79,18 @@ def _actions(request: Request, step: Step) -> list[Action]:
             return sorted({_adding(item) for item in request.items})
         case RemoveItems():
             return ["remove"]
-        case MoveItems() | EditText():
+        case MoveItems() | EditText() | TransformItems() | StyleItems():
             return ["change"]
+        case ArrangeItems():
+            return ["lock" if request.how in ("lock", "unlock") else "change"]
+        case RubItems():
+            return ["remove"]
+        case DrawFigure():
+            return ["add_shape"]
+        case CopyPage():
+            return ["add_page"]
+        case MovePage():
+            return ["change_page"]
         case Typeset() | TrueUp() | AsWritten():
             return ["convert"]
         case AddPage():
@@ -91,7 +113,9 @@ def _adding(item: Item) -> Action:
 
 def _going_back(step: Step) -> Action:
     match step:
-        case AddItems() | MoveItems() | ReplaceItems():
+        case ChangeItems() if any(change.locked is not UNSET for change in step.changes):
+            return "lock"
+        case AddItems() | MoveItems() | ReplaceItems() | ChangeItems():
             return "change"
         case RemoveItems():
             return "remove"
@@ -99,7 +123,7 @@ def _going_back(step: Step) -> Action:
             return "add_page"
         case RemovePage():
             return "remove_page"
-        case ChangePage():
+        case ChangePage() | MovePage():
             return "change_page"
         case _:
             assert_never(step)
@@ -110,7 +134,7 @@ def _touched(board: Board, request: Request, step: Step) -> tuple[Item, ...]:
     match step:
         case AddItems():
             return step.items if isinstance(request, Undo | Redo) else ()
-        case AddPage() | ChangePage():
+        case AddPage() | ChangePage() | MovePage():
             return ()
         case RemovePage():
             return tuple(board.pages[step.page].items.values())

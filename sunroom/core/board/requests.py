@@ -1,52 +1,54 @@
-"""What a person asks of the board, and how it becomes a step that every browser can apply.
+"""What a person may ask of the board, and the limits that hold whatever the board is.
 
-Adding, removing and moving are steps already; a conversion is worked out here: the server takes the
-ink from its own board, so no browser can put words in the place of ink it has not got.
+Adding, removing and moving are steps already; what else is asked becomes one in core.board.resolve.
 """
 
 from __future__ import annotations
 
-import statistics
+from typing import Literal
 
 import msgspec
+from msgspec import UNSET
 
 from sunroom.core.board.items import (
-    Figure,
-    InkItem,
-    Item,
-    ShapeItem,
-    TextItem,
+    OPACITIES,
+    SIZES,
+    WIDTHS,
+    Dash,
+    Ends,
+    check_colour,
     check_figure,
     check_id,
     check_item,
+    check_map,
     check_number,
+    check_range,
     check_text,
-    item_box,
-    moved,
 )
-from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, Board, Page, check_head
+from sunroom.core.board.pages import MAX_ITEMS, check_head
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
     ChangePage,
     MoveItems,
+    MovePage,
     RemoveItems,
     RemovePage,
-    ReplaceItems,
-    Step,
-    remaining,
+    Style,
 )
 from sunroom.core.errors import MalformedError, SunRoomError
-from sunroom.core.geometry import Box
+from sunroom.core.geometry import Affine
 from sunroom.core.ink.samples import MAX_COORDINATE
-from sunroom.core.text import Typesetter
-from sunroom.core.text.fonts import BASELINE, LINE_HEIGHT
+from sunroom.core.shapes.figures import DEFAULT_SIDES, FigureKind
 
 MAX_STEP_ITEMS = 2_000
-#: Typed text follows the width of its ink within these parts of the size that its height asks for.
-WIDER_THAN_HIGH = (0.7, 1.25)
-#: Below this size typed text cannot be read at 100 %.
-LEAST_SIZE = 10.0
+#: A rub is sent in parts when it goes on for longer.
+MAX_RUB_POINTS = 600
+
+How = Literal[
+    "left", "centre", "right", "top", "middle", "bottom", "spread_across", "spread_down",
+    "front", "forward", "backward", "back", "group", "ungroup", "lock", "unlock",
+]  # fmt: skip
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
@@ -64,7 +66,7 @@ class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
     page: str
     ids: tuple[str, ...]
     id: str
-    figure: Figure
+    figure: FigureKind
     points: tuple[tuple[float, float], ...]
     closed: bool
     curved: bool
@@ -83,6 +85,67 @@ class EditText(msgspec.Struct, frozen=True, tag_field="step", tag="edit_text"):
     text: str
 
 
+class TransformItems(msgspec.Struct, frozen=True, tag_field="step", tag="transform_items"):
+    """Carry items along ``matrix``: resize, turn, flip."""
+
+    page: str
+    ids: tuple[str, ...]
+    matrix: Affine
+
+
+class StyleItems(msgspec.Struct, frozen=True, tag_field="step", tag="style_items"):
+    page: str
+    ids: tuple[str, ...]
+    style: Style
+
+
+class ArrangeItems(msgspec.Struct, frozen=True, tag_field="step", tag="arrange_items"):
+    """Line items up, spread them, order, group or lock them; ``id`` names a new group."""
+
+    page: str
+    ids: tuple[str, ...]
+    how: How
+    id: str = ""
+
+
+class RubItems(msgspec.Struct, frozen=True, tag_field="step", tag="rub_items"):
+    """Take from the strokes ``ids`` what an eraser touched along ``path`` (x, y, radius).
+
+    What is left of a stroke gets an id that begins with ``id``.
+    """
+
+    page: str
+    ids: tuple[str, ...]
+    id: str
+    path: tuple[tuple[float, float, float], ...]
+
+
+class DrawFigure(msgspec.Struct, frozen=True, tag_field="step", tag="draw_figure"):
+    """An exact figure from (x, y) to (x + width, y + height)."""
+
+    page: str
+    id: str
+    figure: FigureKind
+    x: float
+    y: float
+    width: float
+    height: float
+    colour: str
+    line_width: float
+    sides: int = DEFAULT_SIDES
+    fill: str = ""
+    dash: Dash = "solid"
+    ends: Ends = "none"
+    opacity: float = 1.0
+
+
+class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
+    """A copy of a page behind it; ``id`` for the new page."""
+
+    page: str
+    id: str
+
+
 class Undo(msgspec.Struct, frozen=True, tag_field="step", tag="undo"):
     pass
 
@@ -91,20 +154,6 @@ class Redo(msgspec.Struct, frozen=True, tag_field="step", tag="redo"):
     pass
 
 
-Request = (
-    AddItems
-    | RemoveItems
-    | MoveItems
-    | AddPage
-    | RemovePage
-    | ChangePage
-    | Typeset
-    | TrueUp
-    | AsWritten
-    | EditText
-    | Undo
-    | Redo
-)
 #: Requests that are worked out from the board alone; undo and redo need the person's history.
 Plain = (
     AddItems
@@ -112,12 +161,20 @@ Plain = (
     | MoveItems
     | AddPage
     | RemovePage
+    | MovePage
     | ChangePage
+    | CopyPage
     | Typeset
     | TrueUp
     | AsWritten
     | EditText
+    | TransformItems
+    | StyleItems
+    | ArrangeItems
+    | RubItems
+    | DrawFigure
 )
+Request = Plain | Undo | Redo
 
 
 class GoneError(SunRoomError):
@@ -138,7 +195,17 @@ def check_request(request: Request) -> None:
                 raise MalformedError("items", "Two items of the step have the same id.")
             for item in request.items:
                 check_item(item)
-        case RemoveItems() | MoveItems() | Typeset() | TrueUp() | AsWritten():
+        case (
+            RemoveItems()
+            | MoveItems()
+            | Typeset()
+            | TrueUp()
+            | AsWritten()
+            | TransformItems()
+            | StyleItems()
+            | ArrangeItems()
+            | RubItems()
+        ):
             if not 1 <= len(request.ids) <= MAX_ITEMS:
                 raise MalformedError("ids", "The step names no item, or too many.")
         case AddPage() | ChangePage():
@@ -155,136 +222,60 @@ def check_request(request: Request) -> None:
         case TrueUp():
             check_id(request.id)
             check_figure(request.points, request.curved)
+        case TransformItems():
+            check_map((request.matrix.a, request.matrix.b, request.matrix.c, request.matrix.d))
+            check_number("matrix", request.matrix.e, MAX_COORDINATE)
+            check_number("matrix", request.matrix.f, MAX_COORDINATE)
+        case StyleItems():
+            check_style(request.style)
+        case ArrangeItems():
+            if request.how == "group":
+                check_id(request.id)
+        case RubItems():
+            check_id(request.id)
+            _check_path(request.path)
+        case DrawFigure():
+            _check_drawn(request)
+        case CopyPage():
+            check_id(request.id)
         case AddPage() if request.items:
             raise MalformedError("items", "A new page starts empty.")
         case _:
             pass
 
 
-def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typesetter) -> Step:
-    """The step that ``request`` of ``seat`` makes of ``board``.
-
-    Raises
-    ------
-    GoneError
-        When the page or every item it speaks of is gone, or an id is taken.
-    MalformedError
-        When the board would grow over its limits.
-    """
-    page = None if isinstance(request, AddPage) else board.pages.get(_page_of(request))
-    if page is None and not isinstance(request, AddPage):
-        raise GoneError("page_gone", "That page is no longer on the board.")
-    match request:
-        case AddPage():
-            if len(board.order) >= MAX_PAGES:
-                raise MalformedError("page", f"A board has at most {MAX_PAGES} pages.")
-        case AddItems():
-            assert page is not None
-            if len(page.items) + len(request.items) > MAX_ITEMS:
-                raise MalformedError("items", "The page is full. Add a page to go on.")
-            if any(item.id in page.items for item in request.items):
-                raise GoneError("id_taken", "That is on the board already.")
-            return AddItems(
-                request.page, tuple(_stamped(item, seat, at_ms, typesetter) for item in request.items)
-            )
-        case Typeset() | TrueUp() | AsWritten() | EditText():
-            assert page is not None
-            return _conversion(page, request, seat, at_ms, typesetter)
-        case RemovePage() if len(board.order) == 1:
-            raise GoneError("last_page", "A board keeps at least one page.")
-        case _:
-            pass
-    step = remaining(board, request)
-    if step is None:
-        raise GoneError("items_gone", "That is no longer on the board.")
-    return step
+def check_style(style: Style) -> None:
+    """Hold a style from outside to its limits; raises MalformedError."""
+    if style.colour is not UNSET:
+        check_colour(style.colour)
+    if style.fill not in (UNSET, ""):
+        check_colour(str(style.fill))
+    if style.width is not UNSET:
+        check_range("width", style.width, *WIDTHS)
+    if style.opacity is not UNSET:
+        check_range("opacity", style.opacity, *OPACITIES)
+    if style.size is not UNSET:
+        check_range("size", style.size, *SIZES)
 
 
-def _page_of(request: Plain) -> str:
-    return request.head.id if isinstance(request, AddPage | ChangePage) else request.page
+def _check_path(path: tuple[tuple[float, float, float], ...]) -> None:
+    if not 1 <= len(path) <= MAX_RUB_POINTS:
+        raise MalformedError("path", f"An eraser's path has between 1 and {MAX_RUB_POINTS} points.")
+    for x, y, radius in path:
+        check_number("path", x, MAX_COORDINATE)
+        check_number("path", y, MAX_COORDINATE)
+        check_range("radius", radius, 0.01, 10_000)
 
 
-def _stamped(item: Item, seat: str, at_ms: int, typesetter: Typesetter) -> Item:
-    """The item as the server keeps it: whose, when, on top, with its lines laid out."""
-    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=0, locked=False)
-    if isinstance(item, TextItem):
-        lines = typesetter.layout(item.text, item.size, item.wrap_width)
-        return msgspec.structs.replace(item, lines=lines, ink=())
-    if isinstance(item, ShapeItem):
-        return msgspec.structs.replace(item, ink=())
-    return item
-
-
-def _conversion(
-    page: Page,
-    request: Typeset | TrueUp | AsWritten | EditText,
-    seat: str,
-    at_ms: int,
-    typesetter: Typesetter,
-) -> ReplaceItems:
-    gone = GoneError("items_gone", "That is no longer on the board.")
-    if isinstance(request, EditText):
-        text = page.items.get(request.id)
-        if not isinstance(text, TextItem):
-            raise gone
-        lines = typesetter.layout(request.text, text.size, text.wrap_width)
-        edited = msgspec.structs.replace(text, text=request.text, lines=lines)
-        return ReplaceItems(request.page, (text.id,), (edited,))
-    found = [page.items[item_id] for item_id in dict.fromkeys(request.ids) if item_id in page.items]
-    if isinstance(request, AsWritten):
-        back = [item for item in found if isinstance(item, TextItem | ShapeItem) and item.ink]
-        if not back:
-            raise gone
-        ink = tuple(moved(stroke, item.x, item.y) for item in back for stroke in item.ink)
-        return ReplaceItems(request.page, tuple(item.id for item in back), ink)
-    strokes = [item for item in found if isinstance(item, InkItem)]
-    if not strokes:
-        raise gone
-    if request.id in page.items:
-        raise GoneError("id_taken", "That is on the board already.")
-    ids = tuple(stroke.id for stroke in strokes)
-    made = _typed(request, strokes, typesetter) if isinstance(request, Typeset) else _figure(request, strokes)
-    ink = tuple(moved(stroke, -made.x, -made.y) for stroke in strokes)
-    made = msgspec.structs.replace(made, ink=ink, by=seat, at_ms=at_ms, z=max(stroke.z for stroke in strokes))
-    return ReplaceItems(request.page, ids, (made,))
-
-
-def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
-    """Text that stands where its ink stood: as high as the letters written, about as wide."""
-    box = Box.union(item_box(stroke) for stroke in strokes)
-    assert box is not None
-    lines = request.text.split("\n")
-    above, _ = typesetter.extent(lines[0])
-    _, below = typesetter.extent(lines[-1])
-    by_height = box.height / (above + below + LINE_HEIGHT * (len(lines) - 1))
-    by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
-    low, high = (share * by_height for share in WIDER_THAN_HIGH)
-    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
-    # The ink's upper edge is the top of the first line's tallest letter.
-    spare = box.height - size * (above + below + LINE_HEIGHT * (len(lines) - 1))
-    top = box.y0 + spare / 2 - size * (BASELINE - above)
-    colour = statistics.mode(stroke.colour for stroke in strokes)
-    return TextItem(
-        id=request.id,
-        x=box.x0,
-        y=top,
-        text=request.text,
-        size=size,
-        colour=colour,
-        lines=typesetter.layout(request.text, size),
-    )
-
-
-def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:
-    x, y = request.points[0]
-    return ShapeItem(
-        id=request.id,
-        x=x,
-        y=y,
-        figure=request.figure,
-        points=tuple((px - x, py - y) for px, py in request.points),
-        closed=request.closed,
-        curved=request.curved,
-        colour=strokes[0].colour,
-        width=strokes[0].width,
-    )
+def _check_drawn(request: DrawFigure) -> None:
+    check_id(request.id)
+    for field in ("x", "y", "width", "height"):
+        check_number(field, getattr(request, field), MAX_COORDINATE)
+    if max(abs(request.width), abs(request.height)) < 1:
+        raise MalformedError("width", "The figure is too small to be seen.")
+    check_range("sides", request.sides, 3, 24)
+    check_colour(request.colour)
+    if request.fill:
+        check_colour(request.fill)
+    check_range("width", request.line_width, *WIDTHS)
+    check_range("opacity", request.opacity, *OPACITIES)

@@ -6,12 +6,15 @@ applies it without computing anything.
 
 from __future__ import annotations
 
-from typing import assert_never
+import math
+from typing import Any, assert_never
 
 import msgspec
+from msgspec import UNSET, UnsetType
 
-from sunroom.core.board.items import Item, moved
+from sunroom.core.board.items import Dash, Ends, Item, moved
 from sunroom.core.board.pages import Board, Page, PageHead
+from sunroom.core.text import Line
 
 
 class AddItems(msgspec.Struct, frozen=True, tag_field="step", tag="add_items"):
@@ -31,6 +34,47 @@ class MoveItems(msgspec.Struct, frozen=True, tag_field="step", tag="move_items")
     ids: tuple[str, ...]
     dx: float
     dy: float
+
+
+class Style(msgspec.Struct, frozen=True, kw_only=True, omit_defaults=True):
+    """What items may look like; what is not set stays as it is."""
+
+    colour: str | UnsetType = UNSET
+    width: float | UnsetType = UNSET
+    opacity: float | UnsetType = UNSET
+    fill: str | UnsetType = UNSET
+    dash: Dash | UnsetType = UNSET
+    ends: Ends | UnsetType = UNSET
+    size: float | UnsetType = UNSET
+
+
+class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
+    """New values for some fields of item ``id``; fields that the item has not are passed over."""
+
+    id: str
+    x: float | UnsetType = UNSET
+    y: float | UnsetType = UNSET
+    map: tuple[float, float, float, float] | UnsetType = UNSET
+    z: float | UnsetType = UNSET
+    group: str | UnsetType = UNSET
+    locked: bool | UnsetType = UNSET
+    lines: tuple[Line, ...] | UnsetType = UNSET
+
+    def values(self, item: Item) -> dict[str, Any]:
+        """The fields that are set and that ``item`` has."""
+        fields = ((name, getattr(self, name)) for name in self.__struct_fields__ if name != "id")
+        return {name: value for name, value in fields if value is not UNSET and hasattr(item, name)}
+
+
+class ChangeItems(msgspec.Struct, frozen=True, tag_field="step", tag="change_items"):
+    """Other places, sizes, looks, order, group or lock for items that stay the same things."""
+
+    page: str
+    changes: tuple[Change, ...]
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        return tuple(change.id for change in self.changes)
 
 
 class ReplaceItems(msgspec.Struct, frozen=True, tag_field="step", tag="replace_items"):
@@ -53,13 +97,30 @@ class RemovePage(msgspec.Struct, frozen=True, tag_field="step", tag="remove_page
     page: str
 
 
+class MovePage(msgspec.Struct, frozen=True, tag_field="step", tag="move_page"):
+    """The page to place ``index`` in the order of the others."""
+
+    page: str
+    index: int
+
+
 class ChangePage(msgspec.Struct, frozen=True, tag_field="step", tag="change_page"):
     """Another title, paper or rule for the page with the head's id."""
 
     head: PageHead
 
 
-Step = AddItems | RemoveItems | MoveItems | ReplaceItems | AddPage | RemovePage | ChangePage
+Step = (
+    AddItems
+    | RemoveItems
+    | MoveItems
+    | ChangeItems
+    | ReplaceItems
+    | AddPage
+    | RemovePage
+    | MovePage
+    | ChangePage
+)
 
 
 def apply(board: Board, step: Step) -> Board:
@@ -80,6 +141,10 @@ def invert(board: Board, step: Step) -> Step:
             return AddItems(step.page, _present(board, step.page, step.ids))
         case MoveItems():
             return MoveItems(step.page, step.ids, -step.dx, -step.dy)
+        case ChangeItems():
+            return ChangeItems(step.page, _values_before(board, step))
+        case MovePage():
+            return MovePage(step.page, board.order.index(step.page))
         case ReplaceItems():
             return ReplaceItems(
                 step.page, tuple(item.id for item in step.items), _present(board, step.page, step.ids)
@@ -103,6 +168,8 @@ def remaining(board: Board, step: Step) -> Step | None:
     match step:
         case AddPage():
             return None if step.head.id in board.pages else step
+        case MovePage():
+            return step if step.page in board.pages else None
         case RemovePage():
             return step if step.page in board.pages and len(board.order) > 1 else None
         case ChangePage():
@@ -115,6 +182,9 @@ def remaining(board: Board, step: Step) -> Step | None:
     if isinstance(step, AddItems):
         missing = tuple(item for item in step.items if item.id not in page.items)
         return AddItems(step.page, missing) if missing else None
+    if isinstance(step, ChangeItems):
+        changes = tuple({c.id: c for c in step.changes if c.id in page.items}.values())
+        return ChangeItems(step.page, changes) if changes else None
     ids = tuple(dict.fromkeys(item_id for item_id in step.ids if item_id in page.items))
     if not ids:
         return None
@@ -127,6 +197,15 @@ def remaining(board: Board, step: Step) -> Step | None:
 def _present(board: Board, page_id: str, ids: tuple[str, ...]) -> tuple[Item, ...]:
     items = board.pages[page_id].items
     return tuple(items[item_id] for item_id in ids if item_id in items)
+
+
+def _values_before(board: Board, step: ChangeItems) -> tuple[Change, ...]:
+    items = board.pages[step.page].items
+    found = [(items[change.id], change) for change in step.changes if change.id in items]
+    return tuple(
+        Change(id=item.id, **{name: getattr(item, name) for name in change.values(item)})
+        for item, change in found
+    )
 
 
 def _changed(board: Board, step: Step) -> Board:
@@ -142,6 +221,20 @@ def _changed(board: Board, step: Step) -> Board:
                 if item_id in items:
                     items[item_id] = moved(items[item_id], step.dx, step.dy)
             return board.with_page(msgspec.structs.replace(page, items=items.finish()))
+        case ChangeItems():
+            page = board.pages[step.page]
+            items = page.items.mutate()
+            next_z = page.next_z
+            for change in step.changes:
+                if change.id in items:
+                    item = items[change.id]
+                    items[change.id] = item = msgspec.structs.replace(item, **change.values(item))
+                    next_z = max(next_z, math.floor(item.z) + 1)
+            return board.with_page(msgspec.structs.replace(page, items=items.finish(), next_z=next_z))
+        case MovePage():
+            order = [page_id for page_id in board.order if page_id != step.page]
+            order.insert(min(max(step.index, 0), len(order)), step.page)
+            return msgspec.structs.replace(board, order=tuple(order))
         case ReplaceItems():
             return board.with_page(_put(_without(board.pages[step.page], step.ids), step.items))
         case AddPage():
@@ -167,7 +260,7 @@ def _put(page: Page, new: tuple[Item, ...]) -> Page:
     for item in new:
         if item.z == 0:
             item = msgspec.structs.replace(item, z=next_z)
-        next_z = max(next_z, item.z + 1)
+        next_z = max(next_z, math.floor(item.z) + 1)
         items[item.id] = item
     return msgspec.structs.replace(page, items=items.finish(), next_z=next_z)
 

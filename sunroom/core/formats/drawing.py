@@ -10,17 +10,20 @@ from numpy.typing import NDArray
 
 from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, item_box
 from sunroom.core.board.pages import Page
-from sunroom.core.geometry import Box
-from sunroom.core.geometry.curves import smooth_centreline
-from sunroom.core.ink import outlines, stroke_width, uniform, unpack_samples
+from sunroom.core.board.rulings import rules
+from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
+from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
 
 Points = NDArray[np.float64]
 
 #: Highlighter ink lets what it lies on show through (frontend/src/board/draw.ts has the same).
 HIGHLIGHT_OPACITY = 0.4
-SQUARE = 40.0
-RULING_COLOUR = "#e4ecef"
-PAPER_COLOUR = "#fffefa"
+#: Dashes and gaps, in widths of the line; a dot is a dash without length under a round cap.
+DASHES: dict[str, tuple[float, ...]] = {"solid": (), "dashed": (4.0, 3.0), "dotted": (0.01, 2.2)}
+#: Rulings by weight (frontend/src/board/draw.ts has the same).
+RULE_COLOURS, RULE_WIDTHS = ("#eef2f3", "#dfe8ec", "#9fb3bd"), (1.0, 1.0, 1.4)
+DOT_COLOUR, DOT_WIDTH = "#b9c8cf", 2.4
+NUMBER_COLOUR, NUMBER_SIZE = "#5e6a66", 12.0
 #: White around the work of an endless page when it is saved.
 MARGIN = 40.0
 #: Items whose outlines are worked out together: enough to be fast, few enough for memory.
@@ -30,32 +33,42 @@ BATCH = 1_000
 class Drawing(Protocol):
     """What a writer must be able to draw; all numbers in page units, colours as #rrggbb."""
 
-    def begin_page(self, box: Box) -> None: ...
+    def begin_page(self, box: Box, colour: str) -> None: ...
 
-    def fill(self, polygons: list[Points], colour: str, opacity: float) -> None: ...
+    def fill(self, polygons: list[Points], curved: bool, colour: str, opacity: float) -> None: ...
 
     def stroke(
-        self, points: Points, closed: bool, curved: bool, colour: str, width: float, opacity: float
+        self,
+        points: Points,
+        closed: bool,
+        curved: bool,
+        colour: str,
+        width: float,
+        opacity: float,
+        dashes: tuple[float, ...] = (),
     ) -> None: ...
 
-    def text(self, face: str, text: str, x: float, y: float, size: float, colour: str) -> None: ...
+    def text(self, face: str, text: str, place: Affine, size: float, colour: str) -> None: ...
 
 
 def page_box(page: Page) -> Box:
-    """The part of the page that is saved: the sheet, or all work with a margin around it."""
+    """The part of the page that is saved: the sheet, the roll down to its last work, or all work with a
+    margin around it."""
     paper = page.head.paper
+    sheet = Box(0, 0, paper.width, paper.height)
     if paper.kind == "sheet":
-        return Box(0, 0, paper.width, paper.height)
-    box = Box.union(item_box(item) for item in page.items.values())
-    return box.grown(MARGIN) if box else Box(0, 0, paper.width, paper.height)
+        return sheet
+    work = Box.union(item_box(item) for item in page.items.values())
+    if paper.kind == "roll":
+        return Box(0, 0, paper.width, max(paper.height, work.y1 + MARGIN if work else 0))
+    return work.grown(MARGIN) if work else sheet
 
 
 def draw_page(page: Page, drawing: Drawing) -> None:
     """Draw paper and items, highlighter first, then from the lowest to the highest."""
     box = page_box(page)
-    drawing.begin_page(box)
-    if page.head.paper.ruling == "squares":
-        _rule_squares(box, drawing)
+    drawing.begin_page(box, page.head.paper.colour)
+    _draw_rules(page, box, drawing)
     items = sorted(page.in_order(), key=lambda item: not _is_highlight(item))
     for at in range(0, len(items), BATCH):
         draw_items(items[at : at + BATCH], drawing)
@@ -64,23 +77,16 @@ def draw_page(page: Page, drawing: Drawing) -> None:
 def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
     """Draw items at their places, in this order."""
     placed = {item.id: _placed_samples(item) for item in items if isinstance(item, InkItem)}
-    pressed = [item for item in items if isinstance(item, InkItem) and not _even(item, placed[item.id])]
-    shapes = outlines([placed[item.id] for item in pressed], [item.width for item in pressed])
+    pressed = [i for i in items if isinstance(i, InkItem) and not uniform(i.nib, placed[i.id])]
+    shapes = outlines([i.nib for i in pressed], [placed[i.id] for i in pressed], [_nib(i) for i in pressed])
     polygons = {item.id: shape for item, shape in zip(pressed, shapes, strict=True)}
     for item in items:
         if isinstance(item, InkItem):
-            if item.id in polygons:
-                drawing.fill(polygons[item.id], item.colour, 1.0)
-            else:
-                _draw_even_ink(item, placed[item.id], drawing)
+            _draw_ink(item, placed[item.id], polygons.get(item.id), drawing)
         elif isinstance(item, TextItem):
-            for line in item.lines:
-                for run in line.runs:
-                    x, y = item.x + run.x, item.y + line.baseline
-                    drawing.text(run.face, run.text, x, y, item.size, item.colour)
+            _draw_text(item, drawing)
         elif isinstance(item, ShapeItem):
-            points = np.asarray(item.points, dtype=float) + (item.x, item.y)
-            drawing.stroke(points, item.closed, item.curved, item.colour, item.width, 1.0)
+            _draw_shape(item, drawing)
 
 
 def _is_highlight(item: Item) -> bool:
@@ -89,26 +95,69 @@ def _is_highlight(item: Item) -> bool:
 
 def _placed_samples(item: InkItem) -> Points:
     samples = unpack_samples(item.samples)
-    samples[:, :2] += (item.x, item.y)
+    samples[:, :2] = item.placement.points(samples[:, :2])
     return samples
 
 
-def _even(item: InkItem, samples: Points) -> bool:
-    """Whether the stroke is drawn as one line of even width."""
-    return item.nib == "highlighter" or uniform(samples)
+def _nib(item: InkItem) -> float:
+    """The nib's width on the page."""
+    return item.width * item.placement.growth
 
 
-def _draw_even_ink(item: InkItem, samples: Points, drawing: Drawing) -> None:
-    curve = smooth_centreline(samples[:, :2])
-    if item.nib == "highlighter":
-        drawing.stroke(curve, False, False, item.colour, item.width, HIGHLIGHT_OPACITY)
+def _draw_ink(item: InkItem, samples: Points, polygons: list[Points] | None, drawing: Drawing) -> None:
+    opacity = HIGHLIGHT_OPACITY if item.nib == "highlighter" else item.opacity
+    width = float(stroke_width(item.nib, _nib(item), samples[:1, 2])[0])
+    if polygons:
+        drawing.fill(polygons, False, item.colour, opacity)
     else:
-        width = float(stroke_width(item.width, samples[:1, 2])[0])
-        drawing.stroke(curve, False, False, item.colour, width, 1.0)
+        curve = smooth_centreline(samples[:, :2])
+        drawing.stroke(curve, False, False, item.colour, width, opacity)
+    _draw_heads(item.ends, [samples[:, :2]], item.colour, _nib(item), opacity, drawing)
 
 
-def _rule_squares(box: Box, drawing: Drawing) -> None:
-    for x in np.arange(np.ceil(box.x0 / SQUARE), np.floor(box.x1 / SQUARE) + 1) * SQUARE:
-        drawing.stroke(np.array([(x, box.y0), (x, box.y1)]), False, False, RULING_COLOUR, 1.0, 1.0)
-    for y in np.arange(np.ceil(box.y0 / SQUARE), np.floor(box.y1 / SQUARE) + 1) * SQUARE:
-        drawing.stroke(np.array([(box.x0, y), (box.x1, y)]), False, False, RULING_COLOUR, 1.0, 1.0)
+def _draw_heads(
+    ends: str, lines: list[Points], colour: str, width: float, opacity: float, drawing: Drawing
+) -> None:
+    if ends != "none":
+        drawing.stroke(arrow_head(lines[-1], width), False, False, colour, width, opacity)
+    if ends == "arrows":
+        drawing.stroke(arrow_head(lines[0][::-1], width), False, False, colour, width, opacity)
+
+
+def _draw_text(item: TextItem, drawing: Drawing) -> None:
+    for line in item.lines:
+        for run in line.runs:
+            place = item.placement.after(Affine(e=run.x, f=line.baseline))
+            drawing.text(run.face, run.text, place, item.size, item.colour)
+
+
+def _draw_shape(item: ShapeItem, drawing: Drawing) -> None:
+    lines = item.lines()
+    if item.fill:
+        drawing.fill(lines, item.curved, item.fill, item.opacity)
+    dashes = tuple(part * item.width for part in DASHES[item.dash])
+    for line in lines:
+        drawing.stroke(line, item.closed, item.curved, item.colour, item.width, item.opacity, dashes)
+    flat = [flatten_cubics(line) if item.curved else line for line in lines]
+    _draw_heads(item.ends, flat, item.colour, item.width, item.opacity, drawing)
+
+
+def _draw_rules(page: Page, box: Box, drawing: Drawing) -> None:
+    paper = page.head.paper
+    for rule in rules(paper.ruling, paper.spacing, box):
+        colour, width = RULE_COLOURS[rule.weight], RULE_WIDTHS[rule.weight]
+        match rule.kind:
+            case "line":
+                ends = np.array([(rule.x, rule.y), (rule.x1, rule.y1)])
+                drawing.stroke(ends, False, False, colour, width, 1.0)
+            case "dot":
+                drawing.stroke(np.array([(rule.x, rule.y)]), False, False, DOT_COLOUR, DOT_WIDTH, 1.0)
+            case "circle":
+                ring = ellipse_bezier(rule.x, rule.y, rule.r, rule.r, 0.0)
+                drawing.stroke(ring, True, True, colour, width, 1.0)
+            case _:
+                # Below its axis in the middle, or left of it.
+                wide = 0.55 * NUMBER_SIZE * len(rule.text)
+                x = rule.x - wide if rule.x1 else rule.x - wide / 2
+                y = rule.y + NUMBER_SIZE * (0.35 if rule.x1 else 0.8)
+                drawing.text("sans", rule.text, Affine(e=x, f=y), NUMBER_SIZE, NUMBER_COLOUR)

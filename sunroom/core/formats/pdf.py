@@ -15,9 +15,9 @@ import pypdfium2
 from pikepdf import Array, Dictionary, Name
 
 from sunroom.core.board.pages import Page
-from sunroom.core.formats.drawing import PAPER_COLOUR, Points, draw_page
+from sunroom.core.formats.drawing import Points, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
-from sunroom.core.geometry import Box
+from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import OTHER_FACE
 
@@ -42,41 +42,52 @@ class PdfDrawing:
             metadata["dc:title"] = title
         self._pdf.docinfo["/Title"] = title
 
-    def begin_page(self, box: Box) -> None:
+    def begin_page(self, box: Box, colour: str) -> None:
         s = POINTS_PER_UNIT / GRAIN
         content = [
             f"{s} 0 0 {-s} {-box.x0 * POINTS_PER_UNIT:.4f} {box.y1 * POINTS_PER_UNIT:.4f} cm 1 J 1 j",
-            f"{_rgb(PAPER_COLOUR)} rg",
+            f"{_rgb(colour)} rg",
             f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f",
         ]
         self._pages.append((box, content))
 
-    def fill(self, polygons: list[Points], colour: str, opacity: float) -> None:
+    def fill(self, polygons: list[Points], curved: bool, colour: str, opacity: float) -> None:
         parts = [self._paint(opacity), _rgb(colour), "rg"]
         for polygon in polygons:
-            parts += [_straight(polygon), "h"]
+            parts += [_curved(polygon) if curved else _straight(polygon), "h"]
         self._content.append(" ".join([*parts, "f"]))
 
     def stroke(
-        self, points: Points, closed: bool, curved: bool, colour: str, width: float, opacity: float
+        self,
+        points: Points,
+        closed: bool,
+        curved: bool,
+        colour: str,
+        width: float,
+        opacity: float,
+        dashes: tuple[float, ...] = (),
     ) -> None:
         if len(points) == 1:
             points = np.repeat(points, 2, axis=0)  # a path without length still paints its round cap
         path = _curved(points) if curved else _straight(points)
         ending = "s" if closed else "S"
-        self._content.append(
-            f"{self._paint(opacity)} {_rgb(colour)} RG {max(1, _whole(width))} w {path} {ending}"
-        )
+        line = f"{self._paint(opacity)} {_rgb(colour)} RG {max(1, _whole(width))} w {path} {ending}"
+        if dashes:
+            pattern = " ".join(str(_whole(part)) for part in dashes)
+            line = f"[{pattern}] 0 d {line} [] 0 d"
+        self._content.append(line)
 
-    def text(self, face: str, text: str, x: float, y: float, size: float, colour: str) -> None:
+    def text(self, face: str, text: str, place: Affine, size: float, colour: str) -> None:
         if face == OTHER_FACE:
             face = next(iter(self._typesetter.faces))  # it draws its sign for a missing character
         font = self._fonts.get(face)
         if font is None:
             font = self._fonts[face] = EmbeddedFont(face, self._typesetter.faces[face].data)
+        # The page's y runs down and a font's runs up.
+        turn = f"{place.a:.5g} {place.b:.5g} {-place.c:.5g} {-place.d:.5g}"
         self._content.append(
             f"{self._paint(1.0)} {_rgb(colour)} rg BT /{face} {size * GRAIN:.3f} Tf "
-            f"1 0 0 -1 {_whole(x)} {_whole(y)} Tm <{font.encode(text)}> Tj ET"
+            f"{turn} {_whole(place.e)} {_whole(place.f)} Tm <{font.encode(text)}> Tj ET"
         )
 
     def finish(self) -> bytes:

@@ -1,5 +1,6 @@
 """Points, boxes and curves: the arithmetic under ink, shapes and layout."""
 
+from sunroom.core.geometry.affine import Affine
 from sunroom.core.geometry.box import Box
 from sunroom.core.geometry.curves import (
     bezier_points,
@@ -12,6 +13,7 @@ from sunroom.core.geometry.curves import (
 )
 
 __all__ = [
+    "Affine",
     "Box",
     "bezier_points",
     "ellipse_bezier",

@@ -46,6 +46,10 @@ class Box(msgspec.Struct, frozen=True, array_like=True):
     def height(self) -> float:
         return self.y1 - self.y0
 
+    def corners(self) -> NDArray[np.float64]:
+        """(4, 2), clockwise from the upper left."""
+        return np.array([(self.x0, self.y0), (self.x1, self.y0), (self.x1, self.y1), (self.x0, self.y1)])
+
     def grown(self, margin: float) -> Box:
         return Box(self.x0 - margin, self.y0 - margin, self.x1 + margin, self.y1 + margin)
 

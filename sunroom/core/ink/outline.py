@@ -7,33 +7,68 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
+from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.geometry.curves import Points, smooth_centrelines
 
-#: Width at no pressure, as a part of the nib's width: a light touch is thin, never gone.
-LIGHTEST = 0.45
-#: Gain over the nib's width at full pressure; at half pressure the width is the nib's own.
-GAIN = 1.1
+Nib = Literal["pencil", "pen", "brush", "highlighter"]
+
+#: Width at no pressure, and what full pressure adds, as parts of the nib's width. At half pressure the
+#: width is the nib's own; a light touch is thin, never gone.
+PRESSURE: dict[Nib, tuple[float, float]] = {
+    "pencil": (1.0, 0.0),
+    "pen": (0.45, 1.1),
+    "brush": (0.15, 1.7),
+    "highlighter": (1.0, 0.0),
+}
+#: An arrow head's two lines: their length (so many widths, and a little more) and angle to the stroke.
+HEAD_WIDTHS, HEAD_LEAST, HEAD_ANGLE_RAD = 2.6, 7.0, 0.5
 #: Strokes whose pressure varies less than this are drawn as one line of even width.
 EVEN_PRESSURE = 1.5 / 255
 #: Points of a round cap or joint on its half circle.
 CAP_POINTS = 6
 
 
-def stroke_width(width: float | NDArray[np.float64], pressure: NDArray[np.float64]) -> NDArray[np.float64]:
+def stroke_width(nib: Nib, width: float, pressure: NDArray[np.float64]) -> NDArray[np.float64]:
     """Width in board units at each pressure (0–1) for a nib of ``width``."""
-    return np.asarray(width * (LIGHTEST + GAIN * pressure))
+    least, gain = PRESSURE[nib]
+    return np.asarray(width * (least + gain * pressure))
 
 
-def uniform(samples: NDArray[np.float64]) -> bool:
-    """Whether the stroke is drawn with one even width (a mouse, a highlighter, a dot)."""
-    return bool(np.ptp(samples[:, 2]) <= EVEN_PRESSURE)
+def nib_reach(nib: Nib, width: float) -> float:
+    """How far ink reaches from its samples at most."""
+    return width * sum(PRESSURE[nib]) / 2
 
 
-def outline(samples: NDArray[np.float64], width: float) -> list[Points]:
+def uniform(nib: Nib, samples: NDArray[np.float64]) -> bool:
+    """Whether the stroke is drawn with one even width (a pencil, a mouse, a highlighter, a dot)."""
+    return PRESSURE[nib][1] == 0 or bool(np.ptp(samples[:, 2]) <= EVEN_PRESSURE)
+
+
+def arrow_head(points: Points, width: float) -> Points:
+    """The open head of an arrow at the last of ``points``: (3, 2), the tip in the middle.
+
+    Its direction is that of the piece of the line as long as the head, so that a hand's last
+    tremor does not turn it.
+    """
+    tip, length = points[-1], HEAD_WIDTHS * width + HEAD_LEAST
+    away = np.hypot(*(points - tip).T) >= length
+    start = points[np.flatnonzero(away)[-1]] if away.any() else points[0]
+    angle = math.atan2(tip[1] - start[1], tip[0] - start[0]) if len(points) > 1 else 0.0
+    sides = [angle + math.pi + turn for turn in (HEAD_ANGLE_RAD, -HEAD_ANGLE_RAD)]
+    wings = [tip + length * np.array((math.cos(side), math.sin(side))) for side in sides]
+    return np.array([wings[0], tip, wings[1]])
+
+
+def head_reach(ends: str, width: float) -> float:
+    """How far arrow heads reach from their line at most."""
+    return 0.0 if ends == "none" else HEAD_WIDTHS * width + HEAD_LEAST
+
+
+def outline(nib: Nib, samples: NDArray[np.float64], width: float) -> list[Points]:
     """Polygons that together cover the stroke, to be filled with the non-zero rule.
 
     Parameters
@@ -49,10 +84,12 @@ def outline(samples: NDArray[np.float64], width: float) -> list[Points]:
         First the ribbon along the stroke, then a disc at each sharp turn, where a ribbon alone
         would leave a notch.
     """
-    return outlines([samples], [width])[0]
+    return outlines([nib], [samples], [width])[0]
 
 
-def outlines(strokes: Sequence[NDArray[np.float64]], widths: Sequence[float]) -> list[list[Points]]:
+def outlines(
+    nibs: Sequence[Nib], strokes: Sequence[NDArray[np.float64]], widths: Sequence[float]
+) -> list[list[Points]]:
     """``outline`` of many strokes at once, which is many times faster than one by one."""
     if not strokes:
         return []
@@ -67,7 +104,8 @@ def outlines(strokes: Sequence[NDArray[np.float64]], widths: Sequence[float]) ->
     ends = np.cumsum(counts)
     first, last = ends - counts, ends - 1
     points = curve[:, :2]
-    radius = stroke_width(np.asarray(widths)[stroke_of], curve[:, 2]) / 2
+    least, gain = np.array([PRESSURE[nib] for nib in nibs]).T[:, stroke_of]
+    radius = np.asarray(widths)[stroke_of] * (least + gain * curve[:, 2]) / 2
     before, after = _directions(points, first, last)
     along = before + after
     length = np.hypot(along[:, 0], along[:, 1])

@@ -23,6 +23,7 @@ Action = Literal[
     "change",
     "remove",
     "convert",
+    "lock",
     "add_page",
     "change_page",
     "remove_page",
@@ -45,6 +46,7 @@ ACTIONS: dict[Action, Right | None] = {
     "add_page": "add_page",
     "change_page": "add_page",
     "remove_page": "add_page",
+    "lock": None,
     "point": "point",
     "hand": None,
     "set_pens": None,
@@ -54,7 +56,7 @@ ACTIONS: dict[Action, Right | None] = {
 }
 
 #: What only the tutor side may do, and of that what only the tutor.
-LEADING: frozenset[Action] = frozenset({"set_pens", "pass_pen", "set_between", "end_lesson"})
+LEADING: frozenset[Action] = frozenset({"lock", "set_pens", "pass_pen", "set_between", "end_lesson"})
 TUTOR_ONLY: frozenset[Action] = frozenset({"set_between", "end_lesson"})
 
 #: Every reason and its sentence; the words in braces come with the verdict.

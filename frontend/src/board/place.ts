@@ -1,0 +1,105 @@
+/** Where items lie: affine maps as in sunroom/core/geometry/affine.py, and the points of items on the page. */
+import type { Affine, Item, ShapeItem } from '../wire/generated'
+import { samplesOf, type Box } from './box'
+
+export type Point = [number, number]
+
+/** Pieces that each curve of a figure is made straight in, for hits and boxes. */
+const PIECES = 8
+
+export function placement({ map: [a, b, c, d], x, y }: Item): Affine {
+  return [a, b, c, d, x, y]
+}
+
+export function isPlain({ map: [a, b, c, d] }: Item): boolean {
+  return a === 1 && b === 0 && c === 0 && d === 1
+}
+
+export function pointOf([a, b, c, d, e, f]: Affine, x: number, y: number): Point {
+  return [a * x + c * y + e, b * x + d * y + f]
+}
+
+/** The map that does ``first`` and then ``then``. */
+export function after([a, b, c, d, e, f]: Affine, first: Affine): Affine {
+  const [fa, fb, fc, fd, fe, ff] = first
+  return [
+    a * fa + c * fb,
+    b * fa + d * fb,
+    a * fc + c * fd,
+    b * fc + d * fd,
+    a * fe + c * ff + e,
+    b * fe + d * ff + f,
+  ]
+}
+
+/** A linear map that leaves (x, y) where it is. */
+export function about(x: number, y: number, a: number, b: number, c: number, d: number): Affine {
+  return [a, b, c, d, x - a * x - c * y, y - b * x - d * y]
+}
+
+export function growth([a, b, c, d]: Affine | Item['map']): number {
+  return Math.sqrt(Math.abs(a * d - b * c))
+}
+
+/** The item as a map takes it; the server says where text comes to lie exactly. */
+export function carried<T extends Item>(item: T, along: Affine): T {
+  const [a, b, c, d, x, y] = after(along, placement(item))
+  return { ...item, map: [a, b, c, d], x, y }
+}
+
+/** The box of typed text in its own space. */
+export function textBox(item: Item & { kind: 'text' }): Box {
+  const width = Math.max(0, ...item.lines.map((line) => line[2]))
+  return { minX: 0, minY: 0, maxX: width, maxY: Math.max(1, item.lines.length) * 1.3 * item.size }
+}
+
+/** The item's lines on the page, curves made straight, for hits and boxes. */
+export function linesOf(item: Item): Point[][] {
+  const place = placement(item)
+  if (item.kind === 'text') {
+    const { maxX, maxY } = textBox(item)
+    const corners = [
+      [0, 0],
+      [maxX, 0],
+      [maxX, maxY],
+      [0, maxY],
+      [0, 0],
+    ] as Point[]
+    return [corners.map(([x, y]) => pointOf(place, x, y))]
+  }
+  if (item.kind === 'ink') {
+    const samples = samplesOf(item)
+    const points: Point[] = []
+    for (let i = 0; i < samples.length; i += 4) points.push(pointOf(place, samples[i]!, samples[i + 1]!))
+    return [points]
+  }
+  return partsOf(item).map((part) => {
+    const points = part.map(([x, y]) => pointOf(place, x, y))
+    const line = item.curved ? straightened(points) : points
+    return item.closed ? [...line, line[0]!] : line
+  })
+}
+
+/** The points of each line of a figure, in its own space. */
+export function partsOf(item: ShapeItem): Point[][] {
+  if (!item.parts.length) return [item.points]
+  let at = 0
+  return item.parts.map((count) => item.points.slice(at, (at += count)))
+}
+
+function straightened(control: Point[]): Point[] {
+  const points: Point[] = [control[0]!]
+  for (let i = 1; i + 2 < control.length; i += 3) {
+    const [a, b, c, d] = [control[i - 1]!, control[i]!, control[i + 1]!, control[i + 2]!]
+    for (let piece = 1; piece <= PIECES; piece++) {
+      const t = piece / PIECES
+      const blend = (axis: 0 | 1) =>
+        (1 - t) ** 3 * a[axis] +
+        3 * t * (1 - t) ** 2 * b[axis] +
+        3 * t * t * (1 - t) * c[axis] +
+        t ** 3 * d[axis]
+      points.push([blend(0), blend(1)])
+    }
+  }
+  return points
+}

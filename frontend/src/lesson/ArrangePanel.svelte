@@ -1,0 +1,114 @@
+<script lang="ts">
+  import { turnMap } from '../board/frame'
+  import { about } from '../board/place'
+  import type { How } from '../wire/generated'
+  import type { Session } from './session.svelte'
+
+  let { session, onclose }: { session: Session; onclose: () => void } = $props()
+
+  const items = $derived(session.version >= 0 ? session.selected() : [])
+  const several = $derived(items.length > 1)
+  const locked = $derived(items.some((item) => item.locked))
+  const grouped = $derived(items.some((item) => item.group))
+  const LINE_UP: [How, string][] = [
+    ['left', 'Left edges'],
+    ['centre', 'Middles, side by side'],
+    ['right', 'Right edges'],
+    ['top', 'Upper edges'],
+    ['middle', 'Middles, one below the other'],
+    ['bottom', 'Lower edges'],
+  ]
+  const ORDER: [How, string][] = [
+    ['front', 'To the front'],
+    ['forward', 'One forward'],
+    ['backward', 'One back'],
+    ['back', 'To the back'],
+  ]
+
+  function arrange(how: How) {
+    session.arrangeSelection(how)
+  }
+
+  function flip(across: boolean) {
+    session.transformSelection(({ minX, minY, maxX, maxY }) =>
+      about((minX + maxX) / 2, (minY + maxY) / 2, across ? -1 : 1, 0, 0, across ? 1 : -1),
+    )
+  }
+
+  function turn(degrees: number) {
+    session.transformSelection(({ minX, minY, maxX, maxY }) =>
+      turnMap((minX + maxX) / 2, (minY + maxY) / 2, (degrees * Math.PI) / 180),
+    )
+  }
+
+  function lock(how: How) {
+    arrange(how)
+    onclose()
+  }
+</script>
+
+<div class="panel">
+  {#if several}
+    <section>
+      <h3>Line up</h3>
+      {#each LINE_UP as [how, label] (how)}<button onclick={() => arrange(how)}>{label}</button>{/each}
+    </section>
+    <section>
+      <h3>Spread evenly</h3>
+      <button onclick={() => arrange('spread_across')}>Side by side</button>
+      <button onclick={() => arrange('spread_down')}>One below the other</button>
+      <h3>Together</h3>
+      <button onclick={() => arrange('group')}>Group</button>
+      {#if grouped}<button onclick={() => arrange('ungroup')}>Ungroup</button>{/if}
+    </section>
+  {/if}
+  <section>
+    <h3>Order</h3>
+    {#each ORDER as [how, label] (how)}<button onclick={() => arrange(how)}>{label}</button>{/each}
+  </section>
+  <section>
+    <h3>Turn and flip</h3>
+    <button onclick={() => turn(-90)}>Turn left 90°</button>
+    <button onclick={() => turn(90)}>Turn right 90°</button>
+    <button onclick={() => flip(true)}>Flip left to right</button>
+    <button onclick={() => flip(false)}>Flip upside down</button>
+    {#if !several && grouped}<button onclick={() => arrange('ungroup')}>Ungroup</button>{/if}
+    {#if session.may('lock', true)}
+      <h3>Lock</h3>
+      {#if locked}<button onclick={() => lock('unlock')}>Unlock</button>{:else}<button
+          onclick={() => lock('lock')}>Lock in place</button
+        >{/if}
+    {/if}
+  </section>
+</div>
+
+<style>
+  .panel {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 18px;
+  }
+  section {
+    display: grid;
+    align-content: start;
+    gap: 2px;
+  }
+  h3 {
+    font-size: 13px;
+    font-weight: 600;
+    color: var(--muted);
+    padding: 4px 8px;
+  }
+  button {
+    min-height: 40px;
+    padding: 0 10px;
+    border: 0;
+    border-radius: 3px;
+    background: none;
+    text-align: left;
+    white-space: nowrap;
+  }
+  button:hover {
+    background: var(--sand);
+  }
+</style>

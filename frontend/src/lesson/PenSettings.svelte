@@ -1,0 +1,136 @@
+<script lang="ts">
+  import Choice from '../ui/Choice.svelte'
+  import ColourField from '../ui/ColourField.svelte'
+  import Popover from '../ui/Popover.svelte'
+  import Slider from '../ui/Slider.svelte'
+  import PenPicture from './PenPicture.svelte'
+  import type { Session } from './session.svelte'
+  import { NIB_NAMES, PEN_WIDTHS, type ReadyPen } from './tools.svelte'
+
+  let { session }: { session: Session } = $props()
+  const tools = $derived(session.tools)
+  const pen = $derived(tools.inHand)
+  const paper = $derived(session.heads.find((head) => head.id === session.pageId)?.paper.colour ?? '#ffffff')
+  const KINDS = Object.entries(NIB_NAMES).map(([value, label]) => ({
+    value: value as ReadyPen['nib'],
+    label,
+  }))
+  const ENDS = [
+    { value: 'none' as const, label: 'Plain' },
+    { value: 'arrow' as const, label: 'Arrow' },
+    { value: 'arrows' as const, label: 'Two arrows' },
+  ]
+  const percent = (value: number) => `${Math.round(value * 100)} %`
+
+  function take(index: number) {
+    tools.pen = index
+    tools.keep()
+  }
+
+  function colour(chosen: string) {
+    tools.setPen({ colour: chosen })
+    tools.mixed(chosen)
+  }
+</script>
+
+<div class="pens" role="radiogroup" aria-label="Pens">
+  {#each tools.pens as ready, i (i)}
+    <button
+      role="radio"
+      aria-checked={tools.pen === i}
+      aria-label="{NIB_NAMES[ready.nib]}, {ready.width} wide"
+      title="{NIB_NAMES[ready.nib]}, {ready.width} wide"
+      onclick={() => take(i)}><PenPicture pen={ready} /></button
+    >
+  {/each}
+</div>
+<Popover label="Change this pen">
+  {#snippet face()}Change{/snippet}
+  {#snippet children()}
+    <div class="panel">
+      <div class="side">
+        <Choice label="Kind" options={KINDS} bind:value={() => pen.nib, (nib) => tools.setPen({ nib })} />
+        <Slider
+          label="Width"
+          value={pen.width}
+          least={PEN_WIDTHS.least}
+          most={PEN_WIDTHS.most}
+          step={0.1}
+          onchange={(width) => tools.setPen({ width })}
+        />
+        <Slider
+          label="Opacity"
+          value={pen.opacity}
+          least={0.1}
+          most={1}
+          step={0.05}
+          show={percent}
+          onchange={(opacity) => tools.setPen({ opacity })}
+        />
+        <Slider
+          label="Steadiness"
+          value={pen.steady}
+          least={0}
+          most={1}
+          step={0.05}
+          show={percent}
+          onchange={(steady) => tools.setPen({ steady })}
+        />
+        <Choice label="Ends" options={ENDS} bind:value={() => pen.ends, (ends) => tools.setPen({ ends })} />
+        <label class="check">
+          <input
+            type="checkbox"
+            checked={pen.speed}
+            onchange={(event) => tools.setPen({ speed: event.currentTarget.checked })}
+          />
+          With a mouse or finger, haste thins the line
+        </label>
+      </div>
+      <ColourField label="Colour" value={pen.colour} {paper} recent={tools.recent} onchoose={colour} />
+    </div>
+  {/snippet}
+</Popover>
+<span class="hint">Shift draws straight.</span>
+
+<style>
+  .pens {
+    display: flex;
+    gap: 6px;
+  }
+  .pens button {
+    width: 74px;
+    height: 44px;
+    padding: 0;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    display: grid;
+    place-items: center;
+  }
+  .pens button[aria-checked='true'] {
+    border-color: var(--leaf);
+    box-shadow: inset 0 0 0 1.5px var(--leaf);
+  }
+  .panel {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 18px 26px;
+  }
+  .side {
+    display: grid;
+    gap: 8px;
+    width: 372px;
+    max-width: 100%;
+  }
+  .check {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 36px;
+    font-size: 14px;
+  }
+  .hint {
+    color: var(--muted);
+    font-size: 14px;
+  }
+</style>

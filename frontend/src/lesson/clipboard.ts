@@ -1,0 +1,72 @@
+/** Copying things between pages, boards and rooms, and as text and picture for other programs. */
+import { decode, encode } from '@msgpack/msgpack'
+import type { Box } from '../board/box'
+import { grown, union, itemBox } from '../board/box'
+import { drawItems } from '../board/draw'
+import { newId } from '../wire/codec'
+import type { Item } from '../wire/generated'
+
+const KEPT_AS = 'sunroom-copied'
+/** A browser keeps about 5 MB for a site, and base64 takes a third more. */
+const MOST_BYTES = 3_000_000
+const PICTURE_MARGIN = 12
+const MOST_PICTURE_PX = 1600
+
+/** Keep items for pasting, in this browser; false when they are too much. */
+export function keepCopied(items: Item[]): boolean {
+  const bytes = encode(items)
+  if (bytes.length > MOST_BYTES) return false
+  let text = ''
+  for (let at = 0; at < bytes.length; at += 0x8000)
+    text += String.fromCharCode(...bytes.subarray(at, at + 0x8000))
+  localStorage.setItem(KEPT_AS, btoa(text))
+  return true
+}
+
+/** The items copied last; empty when there are none. */
+export function copied(): Item[] {
+  const kept = localStorage.getItem(KEPT_AS)
+  if (!kept) return []
+  try {
+    return decode(Uint8Array.from(atob(kept), (character) => character.charCodeAt(0))) as Item[]
+  } catch {
+    return []
+  }
+}
+
+/** Copies of items under new ids and groups, moved by (dx, dy). */
+export function copiesOf(items: Item[], dx: number, dy: number): Item[] {
+  const groups = new Map<string, string>()
+  const inOrder = items.toSorted((a, b) => a.z - b.z)
+  return inOrder.map((item) => {
+    if (item.group && !groups.has(item.group)) groups.set(item.group, newId())
+    const group = groups.get(item.group) ?? ''
+    return { ...item, id: newId(), x: item.x + dx, y: item.y + dy, z: 0, group, locked: false }
+  })
+}
+
+export function boxOf(items: Item[]): Box | null {
+  return union(items.map(itemBox))
+}
+
+/** What other programs get: the typed text, and a picture of everything. */
+export function asText(items: Item[]): string {
+  return items.flatMap((item) => (item.kind === 'text' ? [item.text] : [])).join('\n')
+}
+
+export function asHtml(items: Item[]): string {
+  const box = grown(boxOf(items)!, PICTURE_MARGIN)
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY]
+  const scale = Math.min(2, MOST_PICTURE_PX / Math.max(width, height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.ceil(width * scale)
+  canvas.height = Math.ceil(height * scale)
+  const context = canvas.getContext('2d')!
+  context.setTransform(scale, 0, 0, scale, -box.minX * scale, -box.minY * scale)
+  drawItems(
+    context,
+    items.toSorted((a, b) => a.z - b.z),
+    scale,
+  )
+  return `<img src="${canvas.toDataURL()}" width="${Math.round(width)}" height="${Math.round(height)}">`
+}

@@ -1,0 +1,190 @@
+"""Arranging: resize, turn, look, line up, spread, order, group, lock, and rub out.
+
+Every one of them becomes new values for the chosen items only: nobody else's item is touched, not even
+when something is brought before it.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+
+import msgspec
+import numpy as np
+from msgspec import UNSET
+
+from sunroom.core.board.items import InkItem, Item, TextItem, carried, check_map, check_number, item_box
+from sunroom.core.board.pages import Page
+from sunroom.core.board.requests import ArrangeItems, GoneError, How, RubItems, StyleItems, TransformItems
+from sunroom.core.board.steps import Change, ChangeItems, ReplaceItems
+from sunroom.core.geometry import Box
+from sunroom.core.ink import pack_samples, rubbed, unpack_samples
+from sunroom.core.ink.outline import nib_reach
+from sunroom.core.ink.rub import cut
+from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.text import Typesetter
+
+
+def chosen(page: Page, ids: Sequence[str]) -> list[Item]:
+    """The items of ``ids`` that are still there, from the lowest to the highest; raises GoneError."""
+    found = {item_id: page.items[item_id] for item_id in ids if item_id in page.items}
+    if not found:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    return sorted(found.values(), key=lambda item: (item.z, item.id))
+
+
+def transform(page: Page, request: TransformItems) -> ChangeItems:
+    """Carry items along a map; raises MalformedError when one would become too small or too large."""
+    items = [carried(item, request.matrix) for item in chosen(page, request.ids)]
+    for item in items:
+        check_map(item.map)
+        check_number("x", item.x, MAX_COORDINATE)
+        check_number("y", item.y, MAX_COORDINATE)
+    changes = tuple(Change(id=item.id, x=item.x, y=item.y, map=item.map) for item in items)
+    return ChangeItems(page.head.id, changes)
+
+
+def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeItems:
+    """Give items another look; text of another size is laid out anew."""
+    style = {name: getattr(request.style, name) for name in request.style.__struct_fields__}
+    changes = []
+    for item in chosen(page, request.ids):
+        change = Change(id=item.id, **style)
+        if isinstance(item, TextItem) and change.size is not UNSET:
+            lines = typesetter.layout(item.text, float(change.size), item.wrap_width)
+            change = msgspec.structs.replace(change, lines=lines)
+        # What the item has not is left out: a frame goes to everybody.
+        changes.append(Change(id=item.id, **change.values(item)))
+    return ChangeItems(page.head.id, tuple(changes))
+
+
+def arrange(page: Page, request: ArrangeItems) -> ChangeItems:
+    """Line up, spread, order, group or lock."""
+    items = chosen(page, request.ids)
+    if request.how in _LINE_UP:
+        return ChangeItems(page.head.id, _lined_up(items, _LINE_UP[request.how]))
+    match request.how:
+        case "spread_across" | "spread_down":
+            changes = _spread(items, across=request.how == "spread_across")
+        case "front" | "forward" | "backward" | "back":
+            changes = _ordered(page, items, request.how)
+        case "group" | "ungroup":
+            group = request.id if request.how == "group" else ""
+            changes = tuple(Change(id=item.id, group=group) for item in items)
+        case _:
+            changes = tuple(Change(id=item.id, locked=request.how == "lock") for item in items)
+    return ChangeItems(page.head.id, changes)
+
+
+#: How far a block with the first box goes so that it is lined up in the second.
+_LINE_UP: dict[How, Callable[[Box, Box], tuple[float, float]]] = {
+    "left": lambda box, whole: (whole.x0 - box.x0, 0.0),
+    "right": lambda box, whole: (whole.x1 - box.x1, 0.0),
+    "centre": lambda box, whole: ((whole.x0 + whole.x1 - box.x0 - box.x1) / 2, 0.0),
+    "top": lambda box, whole: (0.0, whole.y0 - box.y0),
+    "bottom": lambda box, whole: (0.0, whole.y1 - box.y1),
+    "middle": lambda box, whole: (0.0, (whole.y0 + whole.y1 - box.y0 - box.y1) / 2),
+}
+
+#: Items that are arranged as one, and the box around them.
+Block = tuple[list[Item], Box]
+
+
+def _blocks(items: list[Item]) -> list[Block]:
+    """Groups, and single items, each with its box."""
+    together: dict[str, list[Item]] = {}
+    for item in items:
+        together.setdefault(item.group or item.id, []).append(item)
+    return [(block, _box(block)) for block in together.values()]
+
+
+def _box(items: Sequence[Item]) -> Box:
+    box = Box.union(item_box(item) for item in items)
+    assert box is not None
+    return box
+
+
+def _shifted(block: list[Item], dx: float, dy: float) -> list[Change]:
+    return [Change(id=item.id, x=item.x + dx, y=item.y + dy) for item in block]
+
+
+def _lined_up(items: list[Item], shift: Callable[[Box, Box], tuple[float, float]]) -> tuple[Change, ...]:
+    whole = _box(items)
+    return tuple(c for block, box in _blocks(items) for c in _shifted(block, *shift(box, whole)))
+
+
+def _spread(items: list[Item], across: bool) -> tuple[Change, ...]:
+    """Equal gaps between blocks; the first and the last stay where they are."""
+
+    def span(box: Box) -> tuple[float, float]:
+        return (box.x0, box.x1) if across else (box.y0, box.y1)
+
+    blocks = sorted(_blocks(items), key=lambda block: sum(span(block[1])))
+    low, high = span(blocks[0][1])[0], span(blocks[-1][1])[1]
+    free = high - low - sum(span(box)[1] - span(box)[0] for _, box in blocks)
+    gap = free / max(1, len(blocks) - 1)
+    changes: list[Change] = []
+    at = low
+    for block, box in blocks:
+        start, end = span(box)
+        shift = at - start if len(blocks) > 1 else 0.0
+        changes += _shifted(block, shift if across else 0.0, 0.0 if across else shift)
+        at += end - start + gap
+    return tuple(changes)
+
+
+def _ordered(page: Page, items: list[Item], how: str) -> tuple[Change, ...]:
+    """New heights for ``items`` alone: between those of the others there is always room."""
+    moving = {item.id for item in items}
+    others = [item for item in page.in_order() if item.id not in moving]
+    low, high = items[0].z, items[-1].z
+    if how == "front":
+        return _between(items, float(page.next_z - 1), None)
+    if how == "back":
+        return _between(items, None, others[0].z if others else low)
+    boxes = [item_box(item) for item in items]
+    # One step is past the next thing that they overlap: past any other nothing would be seen.
+    touching = [other for other in others if any(item_box(other).overlaps(box) for box in boxes)]
+    if how == "forward":
+        passed = next((other for other in touching if other.z > low), None)
+        above = next((other for other in others if passed and other.z > passed.z), None)
+        return _between(items, passed.z, above.z if above else None) if passed else _between(items, low, high)
+    passed = next((other for other in reversed(touching) if other.z < high), None)
+    below = next((other for other in reversed(others) if passed and other.z < passed.z), None)
+    return _between(items, below.z if below else None, passed.z) if passed else _between(items, low, high)
+
+
+def _between(items: list[Item], low: float | None, high: float | None) -> tuple[Change, ...]:
+    """Heights for ``items`` in their order, strictly between two; 0 is never given, it means “on top”."""
+    if low == high:
+        return tuple(Change(id=item.id, z=item.z) for item in items)
+    if low is None:
+        low = (high or 0.0) - len(items) - 1
+    if high is None:
+        high = low + len(items) + 1
+    step = (high - low) / (len(items) + 1)
+    heights = [low + step * (number + 1) for number in range(len(items))]
+    return tuple(Change(id=item.id, z=z or step / 2) for item, z in zip(items, heights, strict=True))
+
+
+def rub(page: Page, request: RubItems) -> ReplaceItems:
+    """What an eraser leaves of strokes; raises GoneError when it touches none of them."""
+    strokes = [item for item in chosen(page, request.ids) if isinstance(item, InkItem)]
+    samples = [unpack_samples(item.samples) for item in strokes]
+    places = [item.placement.points(rows[:, :2]) for item, rows in zip(strokes, samples, strict=True)]
+    reaches = [nib_reach(item.nib, item.width) * item.placement.growth for item in strokes]
+    taken: list[str] = []
+    pieces: list[Item] = []
+    if strokes:
+        for item, rows, left in zip(
+            strokes, samples, rubbed(places, reaches, np.array(request.path)), strict=True
+        ):
+            if left is None:
+                continue
+            taken.append(item.id)
+            for stretch in left:
+                piece_id = f"{request.id[:22]}-{len(pieces)}"
+                piece = pack_samples(cut(rows, stretch))
+                pieces.append(msgspec.structs.replace(item, id=piece_id, samples=piece))
+    if not taken:
+        raise GoneError("items_gone", "There was no ink under the eraser.")
+    return ReplaceItems(page.head.id, tuple(taken), tuple(pieces))

@@ -1,0 +1,99 @@
+"""Ink to type or to an exact figure, and back: the new item holds the ink that it came from.
+
+The server takes the ink from its own board, so no browser can put words in the place of ink it has not got.
+"""
+
+from __future__ import annotations
+
+import statistics
+
+import msgspec
+
+from sunroom.core.board.items import InkItem, ShapeItem, TextItem, carried, item_box, moved
+from sunroom.core.board.pages import Page
+from sunroom.core.board.requests import AsWritten, EditText, GoneError, TrueUp, Typeset
+from sunroom.core.board.steps import ReplaceItems
+from sunroom.core.geometry import Box
+from sunroom.core.text import Typesetter
+from sunroom.core.text.fonts import BASELINE, LINE_HEIGHT
+
+#: Typed text follows the width of its ink within these parts of the size that its height asks for.
+WIDER_THAN_HIGH = (0.7, 1.25)
+#: Below this size typed text cannot be read at 100 %.
+LEAST_SIZE = 10.0
+
+
+def convert(
+    page: Page,
+    request: Typeset | TrueUp | AsWritten | EditText,
+    seat: str,
+    at_ms: int,
+    typesetter: Typesetter,
+) -> ReplaceItems:
+    """The step that a conversion of ``seat`` makes of ``page``; raises GoneError."""
+    gone = GoneError("items_gone", "That is no longer on the board.")
+    if isinstance(request, EditText):
+        text = page.items.get(request.id)
+        if not isinstance(text, TextItem):
+            raise gone
+        lines = typesetter.layout(request.text, text.size, text.wrap_width)
+        edited = msgspec.structs.replace(text, text=request.text, lines=lines)
+        return ReplaceItems(request.page, (text.id,), (edited,))
+    found = [page.items[item_id] for item_id in dict.fromkeys(request.ids) if item_id in page.items]
+    if isinstance(request, AsWritten):
+        back = [item for item in found if isinstance(item, TextItem | ShapeItem) and item.ink]
+        if not back:
+            raise gone
+        ink = tuple(carried(stroke, item.placement) for item in back for stroke in item.ink)
+        return ReplaceItems(request.page, tuple(item.id for item in back), ink)
+    strokes = [item for item in found if isinstance(item, InkItem)]
+    if not strokes:
+        raise gone
+    if request.id in page.items:
+        raise GoneError("id_taken", "That is on the board already.")
+    ids = tuple(stroke.id for stroke in strokes)
+    made = _typed(request, strokes, typesetter) if isinstance(request, Typeset) else _figure(request, strokes)
+    ink = tuple(moved(stroke, -made.x, -made.y) for stroke in strokes)
+    made = msgspec.structs.replace(made, ink=ink, by=seat, at_ms=at_ms, z=max(stroke.z for stroke in strokes))
+    return ReplaceItems(request.page, ids, (made,))
+
+
+def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
+    """Text that stands where its ink stood: as high as the letters written, about as wide."""
+    box = Box.union(item_box(stroke) for stroke in strokes)
+    assert box is not None
+    lines = request.text.split("\n")
+    above, _ = typesetter.extent(lines[0])
+    _, below = typesetter.extent(lines[-1])
+    by_height = box.height / (above + below + LINE_HEIGHT * (len(lines) - 1))
+    by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
+    low, high = (share * by_height for share in WIDER_THAN_HIGH)
+    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
+    # The ink's upper edge is the top of the first line's tallest letter.
+    spare = box.height - size * (above + below + LINE_HEIGHT * (len(lines) - 1))
+    top = box.y0 + spare / 2 - size * (BASELINE - above)
+    colour = statistics.mode(stroke.colour for stroke in strokes)
+    return TextItem(
+        id=request.id,
+        x=box.x0,
+        y=top,
+        text=request.text,
+        size=size,
+        colour=colour,
+        lines=typesetter.layout(request.text, size),
+    )
+
+
+def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:
+    x, y = request.points[0]
+    return ShapeItem(
+        id=request.id,
+        x=x,
+        y=y,
+        figure=request.figure,
+        points=tuple((px - x, py - y) for px, py in request.points),
+        closed=request.closed,
+        curved=request.curved,
+        colour=strokes[0].colour,
+        width=strokes[0].width,
+    )

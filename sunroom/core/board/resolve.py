@@ -1,0 +1,137 @@
+"""How a request becomes a step that every browser can apply without computing anything."""
+
+from __future__ import annotations
+
+import msgspec
+
+from sunroom.core.board.arrange import arrange, restyle, rub, transform
+from sunroom.core.board.conversions import convert
+from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem
+from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, Board, Page
+from sunroom.core.board.requests import (
+    ArrangeItems,
+    AsWritten,
+    CopyPage,
+    DrawFigure,
+    EditText,
+    GoneError,
+    Plain,
+    RubItems,
+    StyleItems,
+    TransformItems,
+    TrueUp,
+    Typeset,
+)
+from sunroom.core.board.steps import AddItems, AddPage, ChangePage, RemovePage, Step, remaining
+from sunroom.core.errors import MalformedError
+from sunroom.core.shapes.figures import draw_figure
+from sunroom.core.text import Typesetter
+
+
+def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typesetter) -> Step:
+    """The step that ``request`` of ``seat`` makes of ``board``.
+
+    Raises
+    ------
+    GoneError
+        When the page or every item it speaks of is gone, or an id is taken.
+    MalformedError
+        When the board would grow over its limits.
+    """
+    if isinstance(request, AddPage):
+        _check_room_for_page(board)
+        step = remaining(board, request)
+    else:
+        page = board.pages.get(_page_of(request))
+        if page is None:
+            raise GoneError("page_gone", "That page is no longer on the board.")
+        step = _on_page(board, page, request, seat, at_ms, typesetter)
+    if step is None:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    return step
+
+
+def _on_page(
+    board: Board, page: Page, request: Plain, seat: str, at_ms: int, typesetter: Typesetter
+) -> Step | None:
+    match request:
+        case AddItems():
+            return _adding(page, request.items, seat, at_ms, typesetter)
+        case DrawFigure():
+            return _adding(page, (_drawn(request),), seat, at_ms, typesetter)
+        case Typeset() | TrueUp() | AsWritten() | EditText():
+            return convert(page, request, seat, at_ms, typesetter)
+        case TransformItems():
+            return transform(page, request)
+        case StyleItems():
+            return restyle(page, request, typesetter)
+        case ArrangeItems():
+            return arrange(page, request)
+        case RubItems():
+            return rub(page, request)
+        case CopyPage():
+            _check_room_for_page(board)
+            return remaining(board, _copy(board, page, request, seat, at_ms))
+        case RemovePage() if len(board.order) == 1:
+            raise GoneError("last_page", "A board keeps at least one page.")
+        case _:
+            return remaining(board, request)
+
+
+def _page_of(request: Plain) -> str:
+    return request.head.id if isinstance(request, AddPage | ChangePage) else request.page
+
+
+def _check_room_for_page(board: Board) -> None:
+    if len(board.order) >= MAX_PAGES:
+        raise MalformedError("page", f"A board has at most {MAX_PAGES} pages.")
+
+
+def _adding(page: Page, items: tuple[Item, ...], seat: str, at_ms: int, typesetter: Typesetter) -> AddItems:
+    if len(page.items) + len(items) > MAX_ITEMS:
+        raise MalformedError("items", "The page is full. Add a page to go on.")
+    if any(item.id in page.items for item in items):
+        raise GoneError("id_taken", "That is on the board already.")
+    return AddItems(page.head.id, tuple(_stamped(item, seat, at_ms, typesetter) for item in items))
+
+
+def _stamped(item: Item, seat: str, at_ms: int, typesetter: Typesetter) -> Item:
+    """The item as the server keeps it: whose, when, on top, with its lines laid out."""
+    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=0.0, locked=False)
+    if isinstance(item, InkItem):
+        return item
+    item = msgspec.structs.replace(item, ink=tuple(msgspec.structs.replace(s, by=seat) for s in item.ink))
+    if isinstance(item, TextItem):
+        lines = typesetter.layout(item.text, item.size, item.wrap_width)
+        return msgspec.structs.replace(item, lines=lines)
+    return item
+
+
+def _drawn(request: DrawFigure) -> ShapeItem:
+    outline = draw_figure(request.figure, request.width, request.height, request.sides)
+    return ShapeItem(
+        id=request.id,
+        x=request.x,
+        y=request.y,
+        figure=request.figure,
+        points=outline.points,
+        parts=outline.parts,
+        closed=outline.closed,
+        curved=outline.curved,
+        colour=request.colour,
+        width=request.line_width,
+        fill=request.fill if outline.closed else "",
+        dash=request.dash,
+        ends=request.ends if not outline.closed else "none",
+        opacity=request.opacity,
+    )
+
+
+def _copy(board: Board, page: Page, request: CopyPage, seat: str, at_ms: int) -> AddPage:
+    """The page with all its items, which belong to the one who copied it."""
+    items = tuple(
+        msgspec.structs.replace(item, id=f"{request.id[:20]}-{number}", by=seat, at_ms=at_ms, locked=False)
+        for number, item in enumerate(page.in_order())
+    )
+    head = msgspec.structs.replace(page.head, id=request.id)
+    return AddPage(head, board.order.index(request.page) + 1, items)
