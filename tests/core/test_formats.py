@@ -8,20 +8,25 @@ import json
 import sys
 import tempfile
 from pathlib import Path
+from typing import get_args
 from unittest import TestCase, mock
 
+import msgspec
 import numpy as np
 import pypdfium2
 from PIL import Image
 
 from sunroom import convert
 from sunroom.core.board import Board, InkItem, Page, PageHead, Paper, ShapeItem, TextItem, apply
+from sunroom.core.board.rulings import Ruling, rules
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.inkml import read_inkml
+from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples
 from sunroom.resources import typesetter
+from tests.core.test_ink import run_in_node
 
 
 def page_with(*items, paper: Paper | None = None, page_id: str = "page-1") -> Page:
@@ -177,3 +182,33 @@ class CommandLine(TestCase):
                 self.assertEqual(convert.main(["--to", "shapes", str(file)]), 0)
         self.assertEqual(json.loads(out.buffer.getvalue())["shapes"][0]["kind"], "line")
         self.assertEqual(self.run_on("<ink><trace>oops</trace></ink>", "shapes")[0], 1)
+
+
+class Rulings(TestCase):
+    """Paper is ruled by the same lines in files and in the browser."""
+
+    def test_the_browser_rules_paper_as_the_core_does(self) -> None:
+        box = Box(-130, -75, 400, 333)
+        script = """
+            import { rules } from './golden.js'
+            const box = { minX: -130, minY: -75, maxX: 400, maxY: 333 }
+            const all = ['plain', 'squares', 'dots', 'lines', 'handwriting', 'graph', 'isometric', 'polar']
+            console.log(JSON.stringify(all.map((ruling) => rules(ruling, 36, box))))
+        """
+        shown = json.loads(run_in_node("export * from '/src/board/rulings.ts'\n", script))
+        for ruling, marks in zip(get_args(Ruling), shown, strict=True):
+            expected = [msgspec.structs.asdict(rule) for rule in rules(ruling, 36, box)]
+            self.assertEqual(len(marks), len(expected), ruling)
+            for mark, rule in zip(marks, expected, strict=True):
+                for field in ("x", "y", "x1", "y1", "r"):
+                    self.assertAlmostEqual(mark[field], rule[field], places=6, msg=f"{ruling} {field}")
+                self.assertEqual(
+                    (mark["kind"], mark["text"], mark["weight"]), (rule["kind"], rule["text"], rule["weight"])
+                )
+
+    def test_every_ruling_is_in_the_file(self) -> None:
+        sizes = {}
+        for ruling in get_args(Ruling):
+            page = Page(PageHead("page-1", "", Paper("sheet", ruling, 400, 300)))
+            sizes[ruling] = len(board_pdf([page], typesetter(), "Paper"))
+        self.assertTrue(all(size > sizes["plain"] for ruling, size in sizes.items() if ruling != "plain"))

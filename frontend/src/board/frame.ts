@@ -32,7 +32,15 @@ const SIZES: Handle[] = (
 ).map(([dx, dy]) => ({ kind: 'size', dx, dy }))
 const TURN: Handle = { kind: 'turn', dx: 0, dy: -1 }
 
-export const HANDLES: readonly Handle[] = [...SIZES, TURN]
+/** A side shorter than this on the screen has no handle in its middle: that is where the thing is grabbed. */
+const LEAST_SIDE_PX = 44
+
+/** The handles of a frame. */
+export function handlesOf(box: Box, scale: number): Handle[] {
+  const wide = (box.maxX - box.minX) * scale >= LEAST_SIDE_PX
+  const high = (box.maxY - box.minY) * scale >= LEAST_SIDE_PX
+  return [...SIZES.filter(({ dx, dy }) => (dx && dy) || (dx ? wide : high)), TURN]
+}
 
 /** Where a handle lies on the page. */
 export function handlePlace(box: Box, { kind, dx, dy }: Handle, scale: number): Point {
@@ -43,7 +51,7 @@ export function handlePlace(box: Box, { kind, dx, dy }: Handle, scale: number): 
 }
 
 export function handleAt(box: Box, [x, y]: Point, scale: number): Handle | undefined {
-  return HANDLES.find((handle) => {
+  return handlesOf(box, scale).find((handle) => {
     const [hx, hy] = handlePlace(box, handle, scale)
     return Math.hypot(hx - x, hy - y) * scale <= HANDLE_REACH_PX
   })

@@ -3,7 +3,7 @@ import type { Samples } from '../ink/samples'
 import type { Affine, Item } from '../wire/generated'
 import type { Box } from './box'
 import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath, PAPER_COLOUR } from './draw'
-import { FRAME_MARGIN_PX, handlePlace, HANDLES } from './frame'
+import { FRAME_MARGIN_PX, handlePlace, handlesOf } from './frame'
 import type { Lifted } from './lifted'
 import { pointOf, type Point } from './place'
 import { RULER_PX, type Ruler } from './ruler.svelte'
@@ -103,7 +103,7 @@ export class Overlay {
     context.lineWidth = 1.6 * unit
     context.strokeStyle = SELECTED_COLOUR
     context.fillStyle = PAPER_COLOUR
-    for (const handle of HANDLES) {
+    for (const handle of handlesOf(box, this.#scale)) {
       const [x, y] = handlePlace(box, handle, this.#scale)
       context.beginPath()
       if (handle.kind === 'turn') {

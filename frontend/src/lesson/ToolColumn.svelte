@@ -29,15 +29,14 @@
     if (!usable) session.say(session.standing?.writing.sentence ?? '')
     // The ruler is laid down with its tool, and taken away with it.
     if (tool === 'ruler' && (tools.tool === 'ruler' || !surface?.ruler.on)) surface?.toggleRuler()
-    tools.tool = tool
-    surface?.changed()
+    session.take(tool)
   }
 
   function dip(colour: string) {
     if (highlighting) tools.highlight = colour
     else tools.setPen({ colour })
     tools.keep()
-    if (!['highlight', 'text', 'shape'].includes(tools.tool)) tools.tool = 'pen'
+    if (!['highlight', 'text', 'shape'].includes(tools.tool)) session.take('pen')
   }
 </script>
 

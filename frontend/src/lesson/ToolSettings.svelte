@@ -56,7 +56,7 @@
     bind:value={tools.eraseBy}
     onchange={() => tools.keep()}
   />
-  <span class="hint">It grows with speed. Undo brings everything back.</span>
+  <span class="hint">It grows with speed.</span>
 {:else if tools.tool === 'ruler'}
   <Button onclick={() => surface?.toggleRuler()}
     >{surface?.ruler.on ? 'Take the ruler away' : 'Lay the ruler down'}</Button

@@ -148,7 +148,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     const pen = Number(event.key) - 1
     if (session.tools.pens[pen]) {
       session.tools.pen = pen
-      session.tools.tool = 'pen'
+      session.take('pen')
       session.tools.keep()
       return true
     }
@@ -159,7 +159,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
   }
   const tool = TOOL_KEYS[event.key.toLowerCase()]
   if (!tool || session.door === 'onlooker' || event.altKey) return false
-  session.tools.tool = tool
+  session.take(tool)
   surface.redrawOver()
   return true
 }

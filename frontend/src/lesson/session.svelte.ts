@@ -28,7 +28,7 @@ import type {
 import { Line, type LineState } from '../wire/socket'
 import { keepUnsent, takeUnsent } from '../wire/unsent'
 import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
-import { Tools } from './tools.svelte'
+import { Tools, type Tool } from './tools.svelte'
 
 export type Door = 'tutor' | 'student' | 'onlooker'
 
@@ -191,6 +191,13 @@ export class Session {
     const touched = this.#withGroups([id])
     const rest = [...this.selection].filter((other) => !touched.includes(other))
     this.select(this.selection.has(id) ? rest : [...rest, ...touched])
+  }
+
+  /** Take a tool; only the one for choosing keeps what is chosen. */
+  take(tool: Tool): void {
+    this.tools.tool = tool
+    if (tool !== 'select' && this.selection.size) this.select([])
+    this.surface?.changed()
   }
 
   /** What is being made is chosen when it is there. */

@@ -51,6 +51,7 @@
     display: flex;
     align-items: center;
     gap: 9px;
+    white-space: nowrap;
   }
   button[aria-checked='true'] {
     border-color: var(--leaf);

@@ -162,10 +162,13 @@ def _brace(w: float, h: float) -> Outline:
     if w < h:
         upright = _brace(h, w)
         return msgspec.structs.replace(upright, points=tuple((y, x) for x, y in upright.points))
-    middle, r = h / 2, min(BRACE, w / 4, h)
+    # However deep the box, a brace is as deep as its two bends.
+    depth = min(h, 2 * BRACE)
+    top = (h - depth) / 2
+    h, middle, r = top + depth, top + depth / 2, min(BRACE, w / 4)
     path: list[tuple[float, float]] = [(0, h), (0, middle), (0, middle), (r, middle)]
     path += [_on((r, middle), (w / 2 - r, middle), 1 / 3), _on((r, middle), (w / 2 - r, middle), 2 / 3)]
-    path += [(w / 2 - r, middle), (w / 2, middle), (w / 2, middle), (w / 2, 0)]
+    path += [(w / 2 - r, middle), (w / 2, middle), (w / 2, middle), (w / 2, top)]
     path += [(w / 2, middle), (w / 2, middle), (w / 2 + r, middle)]
     path += [
         _on((w / 2 + r, middle), (w - r, middle), 1 / 3),
