@@ -19,10 +19,23 @@ ROOT = Path(__file__).resolve().parent.parent
 BUILT_FRONTEND = ROOT / "frontend" / "dist"
 FONT_DIR = BUILT_FRONTEND / "fonts"
 
-#: Faces of board text in the order in which they are asked for a character. The stylesheet
-#: (frontend/src/fonts.css) gives the same names to the same files.
+#: Faces of board text: those of the families, then those that are asked for what a family has not.
+#: The stylesheet (frontend/src/fonts.css) gives the same names to the same files.
 FACES = {
     "sans": "atkinson-hyperlegible-next-latin-400-normal.woff2",
+    "sans-bold": "atkinson-hyperlegible-next-latin-700-normal.woff2",
+    "sans-italic": "atkinson-hyperlegible-next-latin-400-italic.woff2",
+    "sans-bold-italic": "atkinson-hyperlegible-next-latin-700-italic.woff2",
+    "serif": "noto-serif-latin-400-normal.woff2",
+    "serif-bold": "noto-serif-latin-700-normal.woff2",
+    "serif-italic": "noto-serif-latin-400-italic.woff2",
+    "serif-bold-italic": "noto-serif-latin-700-italic.woff2",
+    "hand": "caveat-latin-400-normal.woff2",
+    "hand-bold": "caveat-latin-700-normal.woff2",
+    "mono": "noto-sans-mono-latin-400-normal.woff2",
+    "mono-bold": "noto-sans-mono-latin-700-normal.woff2",
+}
+FALLBACKS = {
     "sans-ext": "atkinson-hyperlegible-next-latin-ext-400-normal.woff2",
     "greek": "noto-sans-greek-400-normal.woff2",
     "maths": "noto-sans-math-latin-400-normal.woff2",
@@ -32,7 +45,9 @@ FACES = {
 @cache
 def typesetter() -> Typesetter:
     """The typesetter with the shipped faces; built once in each process."""
-    return Typesetter([FontFace(name, (FONT_DIR / file).read_bytes()) for name, file in FACES.items()])
+    return Typesetter(
+        [FontFace(name, (FONT_DIR / file).read_bytes()) for name, file in {**FACES, **FALLBACKS}.items()]
+    )
 
 
 def recogniser_model() -> Path:

@@ -7,7 +7,19 @@ import math
 import numpy as np
 from hypothesis import strategies as st
 
-from sunroom.core.board import Board, InkItem, Item, PageHead, ShapeItem, Step, TextItem, apply, remaining
+from sunroom.core.board import (
+    Board,
+    InkItem,
+    Item,
+    NoteItem,
+    PageHead,
+    ShapeItem,
+    Step,
+    TableItem,
+    TextItem,
+    apply,
+    remaining,
+)
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
@@ -23,14 +35,15 @@ from sunroom.core.board.steps import (
 from sunroom.core.ink import pack_samples
 from sunroom.core.pens import KITS, Actor, Facts, PassedPen, Target
 from sunroom.core.pens.kits import RIGHTS
-from sunroom.core.text import FontFace, Typesetter
+from sunroom.core.text import FontFace, Span, Typesetter
 
 SEATS = ("seat-a", "seat-b", "seat-c", "seat-d")
 PAGE_IDS = ("page-1", "page-2", "page-3")
 ITEM_IDS = tuple(f"item-{number}" for number in range(8))
 COLOURS = ("#16222b", "#1f5fa8", "#b4472c")
 
-places = st.floats(-5_000, 5_000, allow_nan=False).map(lambda value: round(value, 3))
+#: Eighths add up without rounding, so that there and back is the very same place.
+places = st.integers(-40_000, 40_000).map(lambda eighths: eighths / 8)
 
 
 def _turned(angle_deg: int, size: float) -> tuple[float, float, float, float]:
@@ -78,13 +91,23 @@ def ink_items(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
 @st.composite
 def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
     chosen = item_id or draw(st.sampled_from(ITEM_IDS))
-    kind = draw(st.sampled_from(["ink", "text", "shape"]))
+    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table"]))
     if kind == "ink":
         return draw(ink_items(chosen))
     by, x, y = draw(st.sampled_from(SEATS)), draw(places), draw(places)
     if kind == "text":
         text = draw(st.text("abc θ\n", min_size=1, max_size=12)) + "x"
-        return TextItem(id=chosen, x=x, y=y, map=draw(turns), by=by, text=text, size=20, colour=COLOURS[0])
+        spans = (Span(0, len(text), bold=draw(st.booleans()), script=draw(st.sampled_from(["", "sup"]))),)
+        return TextItem(
+            id=chosen, x=x, y=y, map=draw(turns), by=by, text=text, size=20, colour=COLOURS[0], spans=spans
+        )
+    if kind == "note":
+        return NoteItem(id=chosen, x=x, y=y, map=draw(turns), by=by, text="noon", colour=COLOURS[1])
+    if kind == "table":
+        return TableItem(
+            id=chosen, x=x, y=y, map=draw(turns), by=by, columns=(80.0,), rows=(30.0, 30.0), cells=("θ", ""),
+            colour=COLOURS[0],
+        )  # fmt: skip
     points = ((0.0, 0.0), (draw(places), draw(places)))
     return ShapeItem(
         id=chosen,

@@ -8,6 +8,7 @@ import os
 import signal
 import socket
 import sys
+import threading
 import warnings
 
 
@@ -36,7 +37,8 @@ def main() -> int:
     # Uvicorn raises the signal again once it has stopped; the workers are ended after that.
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
     workers.start()
-    resources.typesetter()  # a second of work that no first writer should wait for
+    # A second of work that nobody who types a sign should wait for.
+    threading.Thread(target=resources.typesetter().choose, args=("→",), daemon=True).start()
     try:
         uvicorn.run(
             "sunroom.config.asgi:application",

@@ -26,6 +26,7 @@ from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.pens.kits import Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
+from sunroom.core.text import Align, Family, Listing  # noqa: E402
 from sunroom.live import messages, views  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 
@@ -42,10 +43,13 @@ UNIONS: dict[str, Any] = {
 }
 ALIASES: dict[str, Any] = {
     "Action": Action,
+    "Align": Align,
     "Dash": Dash,
     "Ends": Ends,
+    "Family": Family,
     "FigureKind": FigureKind,
     "How": How,
+    "Listing": Listing,
     "Nib": Nib,
     "Right": Right,
 }

@@ -122,13 +122,13 @@ class Changing(BoardTest):
     def test_text_is_typed_wrapped_nowhere_and_edited_again(self) -> None:
         self.tutor.tool("Text")
         self.tutor.draw([(300, 300)], "mouse")
-        self.tutor.find("textarea").send_keys("s = h / tan θ", Keys.CONTROL, Keys.ENTER)
+        self.tutor.find("[contenteditable]").send_keys("s = h / tan θ", Keys.CONTROL, Keys.ENTER)
         self.tutor.wait_items(1)
         (text,) = self.page().in_order()
         self.assertEqual([run.face for run in text.lines[0].runs], ["sans", "greek"])
         self.tutor.tool("Select")
         self.tutor.double_press(320, 302)
-        self.tutor.find("textarea").send_keys(Keys.END, " so", Keys.CONTROL, Keys.ENTER)
+        self.tutor.find("[contenteditable]").send_keys(" so", Keys.CONTROL, Keys.ENTER)
         self.tutor.wait(lambda: self.page().in_order()[0].text.endswith(" so") or None, "the edited text")
 
     def test_each_person_undoes_own_steps_only(self) -> None:

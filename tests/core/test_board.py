@@ -18,6 +18,7 @@ from sunroom.core.board import (
     Request,
     ShapeItem,
     Step,
+    TableItem,
     TextItem,
     apply,
     invert,
@@ -35,6 +36,7 @@ from sunroom.core.board.requests import (
     GoneError,
     Redo,
     RubItems,
+    SetTable,
     StyleItems,
     TransformItems,
     TrueUp,
@@ -145,6 +147,10 @@ class Steps(TestCase):
             kind: (request, resolve(board, request, "seat-a", 1, typesetter))
             for kind, request in {**steps, **conversions, **arranging}.items()
         }
+        table = TableItem(id="table-1", columns=(50,), rows=(30,), cells=("sun",), colour="#16222b")
+        board = apply(board, AddItems(PAGE, (table,)))
+        cells = SetTable(PAGE, "table-1", (50,), (30,), ("moon",))
+        asked[SetTable] = (cells, resolve(board, cells, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}
         for request in (AsWritten(PAGE, ("text-1",)), EditText(PAGE, "text-1", "noon")):

@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+from typing import get_args
 from unittest import TestCase
 
 from hypothesis import given
 from hypothesis import strategies as st
 
+from sunroom.core.errors import MalformedError
+from sunroom.core.text import Family, Span
 from sunroom.core.text.fonts import OTHER_FACE
+from sunroom.core.text.styles import check_spans
 from sunroom.resources import typesetter
 from tests.strategies import EvenFace, even_typesetter
 
@@ -60,3 +64,54 @@ class ShippedFonts(TestCase):
         self.assertGreater(setter.extent("h")[0], setter.extent("x")[0])
         self.assertGreater(setter.extent("g")[1], 0.1)
         self.assertEqual(setter.extent("   "), (0.7, 0.0))
+
+
+class Styles(TestCase):
+    def setUp(self) -> None:
+        self.setter = even_typesetter()
+
+    def test_raised_and_lowered_characters_are_small_and_off_the_line(self) -> None:
+        (line,) = self.setter.layout("H2O", 20, spans=(Span(1, 2, script="sub"),))
+        h, two, o = line.runs
+        self.assertLess(two.size, h.size)
+        self.assertLess(two.rise, 0)
+        self.assertEqual((h.rise, o.rise), (0, 0))
+        self.assertAlmostEqual(line.width, 0.5 * (20 + 20 + two.size))
+
+    def test_a_list_has_its_marks_and_wraps_beside_them(self) -> None:
+        lines = self.setter.layout("one two three\nfour", 20, 110, listing="numbers")
+        self.assertEqual([line.runs[0].text for line in lines], ["1.", "three", "2."])
+        self.assertEqual(lines[0].runs[1].x, lines[1].runs[0].x)
+
+    def test_lines_are_aligned_in_their_width(self) -> None:
+        for align, left in (("left", 0), ("centre", 10), ("right", 20)):
+            lines = self.setter.layout("aaaa\naa", 20, align=align)
+            self.assertEqual(lines[1].runs[0].x, left)
+
+    def test_text_that_is_to_fit_shrinks_until_it_does(self) -> None:
+        lines, size = self.setter.fitted("a word and another " * 6, 120, 90, 30, 6)
+        self.assertLessEqual(len(lines) * 1.3 * size, 90)
+        self.assertLess(size, 30)
+
+    def test_spans_that_do_not_fit_or_link_to_scripts_are_refused(self) -> None:
+        bad = [
+            (Span(0, 3), Span(2, 4)),
+            (Span(2, 2),),
+            (Span(0, 9),),
+            (Span(0, 1, link="javascript:alert(1)"),),
+            (Span(0, 1, link="https://a b"),),
+            tuple(Span(0, 1) for _ in range(500)),
+        ]
+        for spans in bad:
+            with self.assertRaises(MalformedError):
+                check_spans(spans, 5)
+        check_spans((Span(0, 2, bold=True), Span(2, 5, link="https://example.org/sun")), 5)
+
+    def test_every_face_of_every_family_is_shipped(self) -> None:
+        for family in get_args(Family):
+            for bold in (False, True):
+                for italic in (False, True):
+                    (line,) = typesetter().layout(
+                        "a", 20, family=family, spans=(Span(0, 1, bold=bold, italic=italic),)
+                    )
+                    self.assertTrue(line.runs[0].face.startswith(family), line.runs[0].face)

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { onDestroy, onMount, untrack } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
+  import type { Item } from '../wire/generated'
   import { Surface } from './surface'
-  import { newText } from './text'
+  import { newTable, newText, spreadsheetRows } from './text'
   import TextEditor from './TextEditor.svelte'
   import ViewReadout from './ViewReadout.svelte'
 
@@ -10,11 +11,9 @@
   let base: HTMLCanvasElement
   let over: HTMLCanvasElement
   let surface = $state.raw<Surface | null>(null)
-  let editing = $state.raw<{ at: [number, number]; itemId: string | null } | null>(null)
 
   onMount(() => {
     surface = new Surface(session, base, over)
-    surface.gestures.ontext = (at, itemId) => (editing = { at, itemId })
     surface.gestures.onpaste = pasteText
     onready(surface)
   })
@@ -25,10 +24,18 @@
 
   const PASTE_WRAP = 560
   const MOST_PASTED = 5_000
+  /** A table has at most so many rows and columns. */
+  const MOST_CELLS = 40
 
   /** Words from another program: what they looked like there stays there. */
   function pasteText([x, y]: [number, number], text: string) {
     if (!session.may('add_text')) return session.say(session.standing?.writing.sentence ?? '')
+    const rows = spreadsheetRows(text, MOST_CELLS)
+    if (rows) {
+      const table = newTable(session.me, [x, y], rows)
+      session.do({ step: 'add_items', page: session.pageId, items: [table] })
+      return session.selectNext([table.id])
+    }
     const plain = text.replace(/\r\n?/g, '\n').replace(/[^\S\n]+/g, ' ')
     if (plain.length > MOST_PASTED)
       return session.say('That is more text than fits into one piece: paste less.')
@@ -38,13 +45,18 @@
     session.selectNext([item.id])
   }
 
+  function wordsOf(item: Item): string {
+    if (item.kind === 'table') return item.cells.join(', ')
+    return item.kind === 'ink' ? '' : item.text
+  }
+
   /** The typed text of the page in reading order, for those who listen to the board. */
   const spoken = $derived.by(() => {
     void session.version
     const texts = [...(session.page?.entries.values() ?? [])].flatMap((e) =>
-      e.item.kind === 'text' ? [e.item] : [],
+      wordsOf(e.item) ? [e.item] : [],
     )
-    return texts.sort((a, b) => a.y - b.y || a.x - b.x).map((item) => item.text)
+    return texts.sort((a, b) => a.y - b.y || a.x - b.x).map(wordsOf)
   })
 </script>
 
@@ -61,15 +73,9 @@
   <div class="unseen">
     {#each spoken as text, i (i)}<p>{text}</p>{/each}
   </div>
-  {#if surface && editing}
-    {#key editing}
-      <TextEditor
-        {session}
-        {surface}
-        at={editing.at}
-        itemId={editing.itemId}
-        onclose={() => (editing = null)}
-      />
+  {#if surface && session.editing}
+    {#key session.editing}
+      <TextEditor {session} {surface} editing={session.editing} />
     {/key}
   {/if}
   {#if surface}<ViewReadout {surface} />{/if}
@@ -103,7 +109,8 @@
   main[data-tool='select'] .over {
     cursor: default;
   }
-  main[data-tool='text'] .over {
+  main[data-tool='text'] .over,
+  main[data-tool='note'] .over {
     cursor: text;
   }
   main[data-tool='eraser'] .over {

@@ -1,93 +1,215 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
-  import type { TextItem } from '../wire/generated'
+  import type { Editing } from './editing.svelte'
+  import type { Style } from './styled'
   import type { Surface } from './surface'
-  import { newText } from './text'
 
-  interface Props {
-    session: Session
-    surface: Surface
-    at: [number, number]
-    itemId: string | null
-    onclose: () => void
-  }
-  let { session, surface, at, itemId, onclose }: Props = $props()
-
-  const page = untrack(() => session.pageId)
-  const edited = untrack(() => (itemId ? session.page?.entries.get(itemId)?.item : undefined)) as
-    TextItem | undefined
-  const size = edited?.size ?? untrack(() => session.tools.textSize)
-  const colour = edited?.colour ?? untrack(() => session.tools.ink)
-  // A press stands for the middle of the first line.
-  const origin = edited ? [edited.x, edited.y] : untrack(() => [at[0], at[1] - size * 0.65])
-  let text = $state(edited?.text ?? '')
-  let area: HTMLTextAreaElement
+  let { session, surface, editing }: { session: Session; surface: Surface; editing: Editing } = $props()
+  let area: HTMLDivElement
   let closed = false
+  let ready = false
+
+  const place = $derived.by(() => {
+    const [a, b, c, d, e, f] = editing.frame.place
+    const { scale, left, top } = surface.view
+    const values = [a * scale, b * scale, c * scale, d * scale, e * scale + left, f * scale + top]
+    return `matrix(${values.join(',')})`
+  })
+  const FACES = {
+    sans: "'sans','sans-ext','greek','maths',sans-serif",
+    serif: "'serif','sans-ext','greek','maths',serif",
+    hand: "'hand','sans-ext','greek','maths',cursive",
+    mono: "'mono','sans-ext','greek','maths',monospace",
+  }
+  const ALIGN = { left: 'left', centre: 'center', right: 'right' }
+  const WORDS = {
+    text: 'Text on the board',
+    note: 'Words of the note',
+    shape: 'Words in the figure',
+    cell: 'Words of the cell',
+  }
 
   onMount(() => {
+    draw(untrack(() => editing.styled.text.length))
+    ready = true
     area.focus()
-    area.select()
+    document.addEventListener('selectionchange', follow)
+    return () => document.removeEventListener('selectionchange', follow)
   })
 
-  const left = $derived(origin[0]! * surface.view.scale + surface.view.left)
-  const top = $derived(origin[1]! * surface.view.scale + surface.view.top)
-  const columns = $derived(Math.max(8, ...text.split('\n').map((line) => line.length + 2)))
+  $effect(() => {
+    // Another style is drawn; typing the browser draws itself.
+    if (editing.drawn && ready) untrack(() => draw(editing.selected[1], editing.selected[0]))
+  })
 
-  function take() {
+  function draw(end: number, start = end) {
+    const marker = editing.styled.parts().map(({ text, style }) => {
+      const span = document.createElement('span')
+      span.textContent = text
+      span.className = classes(style)
+      return span
+    })
+    area.replaceChildren(...marker)
+    select(start, end)
+  }
+
+  function classes(style: Style): string {
+    return Object.entries(style)
+      .map(([name, value]) => (name === 'script' ? String(value) : value ? name : ''))
+      .join(' ')
+  }
+
+  /** Where in the text a place of the editor's nodes is. */
+  function offset(node: Node, at: number): number {
+    const range = document.createRange()
+    range.selectNodeContents(area)
+    range.setEnd(node, at)
+    return range.toString().length
+  }
+
+  function select(start: number, end: number) {
+    const find = (index: number): [Node, number] => {
+      let left = index
+      const walker = document.createTreeWalker(area, NodeFilter.SHOW_TEXT)
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        const { length } = node.textContent!
+        if (left <= length) return [node, left]
+        left -= length
+      }
+      return [area, area.childNodes.length]
+    }
+    getSelection()?.setBaseAndExtent(...find(start), ...find(end))
+  }
+
+  function follow() {
+    const selection = getSelection()
+    if (!selection?.anchorNode || !area.contains(selection.anchorNode)) return
+    const a = offset(selection.anchorNode, selection.anchorOffset)
+    const b = offset(selection.focusNode!, selection.focusOffset)
+    const [start, end] = editing.selected
+    if (Math.min(a, b) !== start || Math.max(a, b) !== end) {
+      editing.selected = [Math.min(a, b), Math.max(a, b)]
+    }
+  }
+
+  function oninput() {
+    follow()
+    editing.typed(area.textContent ?? '')
+  }
+
+  function close(take: boolean, next: Editing | null = null) {
     if (closed) return
     closed = true
-    const written = text.replace(/\s+$/, '')
-    if (edited && written && written !== edited.text) {
-      session.do({ step: 'edit_text', page, id: edited.id, text: written })
-    } else if (!edited && written) {
-      session.do({
-        step: 'add_items',
-        page,
-        items: [newText(session.me, written, origin[0]!, origin[1]!, size, colour)],
-      })
-    }
-    onclose()
+    if (take) editing.take()
+    session.editing = next
   }
 
   function onkeydown(event: KeyboardEvent) {
     event.stopPropagation()
-    if (event.key === 'Escape') {
-      closed = true
-      onclose()
-    } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) take()
+    const control = event.ctrlKey || event.metaKey
+    const flags = { b: 'bold', i: 'italic', u: 'underline' } as const
+    const flag = flags[event.key.toLowerCase() as keyof typeof flags]
+    if (event.key === 'Escape') close(false)
+    else if (event.key === 'Enter' && control) close(true)
+    else if (event.key === 'Tab' && editing.kind === 'cell') {
+      event.preventDefault()
+      editing.take()
+      close(false, editing.nextCell(event.shiftKey ? -1 : 1))
+    } else if (control && editing.kind === 'text' && flag) {
+      event.preventDefault()
+      editing.toggle(flag)
+    }
+  }
+
+  function onblur(event: FocusEvent) {
+    // The sill's settings belong to the words: pressing them does not end the typing.
+    if (!(event.relatedTarget as HTMLElement | null)?.closest?.('.sill')) close(true)
   }
 </script>
 
-<textarea
-  bind:this={area}
-  bind:value={text}
-  {onkeydown}
-  onblur={take}
-  rows={text.split('\n').length}
-  cols={columns}
-  spellcheck="true"
-  aria-label="Text on the board. Ctrl and Enter take it, Escape gives up."
-  style:left="{left}px"
-  style:top="{top}px"
-  style:font-size="{size * surface.view.scale}px"
-  style:color={colour}></textarea>
+<div
+  class="frame {editing.kind}"
+  style:transform={place}
+  style:width={editing.frame.width === null ? undefined : `${editing.frame.width}px`}
+  style:height={editing.frame.height === null ? undefined : `${editing.frame.height}px`}
+  style:padding="{editing.pad}px"
+  style:background={editing.paper || undefined}
+>
+  <div
+    bind:this={area}
+    class="area"
+    class:list={editing.listing !== 'none'}
+    contenteditable="plaintext-only"
+    role="textbox"
+    aria-multiline="true"
+    tabindex="0"
+    spellcheck="true"
+    aria-label="{WORDS[editing.kind]}. Ctrl and Enter take it, Escape gives up."
+    style:font-family={FACES[editing.family]}
+    style:font-size="{editing.size}px"
+    style:text-align={ALIGN[editing.align]}
+    style:color={editing.colour}
+    {oninput}
+    {onkeydown}
+    {onblur}
+  ></div>
+</div>
 
 <style>
-  textarea {
+  .frame {
     position: absolute;
-    font-family: 'sans', 'sans-ext', 'greek', 'maths', sans-serif;
+    left: 0;
+    top: 0;
+    transform-origin: 0 0;
+    outline: 1.5px dashed var(--leaf);
+    outline-offset: 4px;
+  }
+  .text,
+  .shape,
+  .cell {
+    background: rgb(255 254 250 / 88%);
+  }
+  .area {
+    min-width: 1em;
+    min-height: 1.3em;
+    outline: 0;
+    line-height: 1.3;
     font-kerning: none;
     font-variant-ligatures: none;
-    line-height: 1.3;
-    padding: 0;
-    margin: 0;
-    border: 0;
-    outline: 1.5px dashed var(--leaf);
-    outline-offset: 6px;
-    background: rgb(255 254 250 / 85%);
-    resize: none;
-    overflow: hidden;
-    white-space: pre;
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+    cursor: text;
+  }
+  .text .area {
+    width: max-content;
+    max-width: inherit;
+  }
+  .list {
+    padding-left: 1.5em;
+  }
+  .area :global(.bold) {
+    font-weight: 700;
+  }
+  .area :global(.italic) {
+    font-style: italic;
+  }
+  .area :global(.underline),
+  .area :global(.link) {
+    text-decoration: underline;
+  }
+  .area :global(.strike) {
+    text-decoration: line-through;
+  }
+  .area :global(.sub),
+  .area :global(.sup) {
+    font-size: 62%;
+    line-height: 0;
+  }
+  .area :global(.sub) {
+    vertical-align: sub;
+  }
+  .area :global(.sup) {
+    vertical-align: super;
   }
 </style>

@@ -2,7 +2,7 @@
 import { headReach, nibReach } from '../ink/outline'
 import { unpackSamples, type Samples } from '../ink/samples'
 import type { InkItem, Item } from '../wire/generated'
-import { growth, linesOf } from './place'
+import { growth, isUpright, linesOf } from './place'
 
 export interface Box {
   minX: number
@@ -22,7 +22,7 @@ export function samplesOf(item: InkItem): Samples {
 
 export function itemBox(item: Item): Box {
   const box = pointsBox(linesOf(item).flat())
-  if (item.kind === 'text') return box
+  if (isUpright(item)) return box
   const width = item.kind === 'ink' ? nibReach(item.nib, item.width) * growth(item.map) : item.width / 2
   return grown(box, width + headReach(item.ends, item.width))
 }

@@ -1,10 +1,22 @@
 /** Drawing items on a canvas; the same look as sunroom/core/formats/drawing.py gives to files. */
 import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/outline'
 import type { Samples } from '../ink/samples'
-import type { Affine, Dash, Ends, InkItem, Item, Nib, Paper, ShapeItem, TextItem } from '../wire/generated'
+import type {
+  Affine,
+  Dash,
+  Ends,
+  InkItem,
+  Item,
+  Line,
+  Nib,
+  NoteItem,
+  Paper,
+  ShapeItem,
+  TableItem,
+} from '../wire/generated'
 import { samplesOf, type Box } from './box'
 import { rules, type Rule } from './rulings'
-import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
+import { growth, isPlain, LINE_HEIGHT, linesOf, ownSize, partsOf, placement, pointOf } from './place'
 
 export const HIGHLIGHT_OPACITY = 0.4
 export const PAPER_COLOUR = '#fffefa'
@@ -29,6 +41,19 @@ export function plainText(context: CanvasRenderingContext2D): void {
   context.textBaseline = 'alphabetic'
 }
 
+/** Text, notes and tables; as in sunroom/core/formats/drawing.py and core/board/items.py. */
+const UNDERLINE = 0.12
+const STRIKE = 0.27
+const RULE = 0.06
+const LINK_COLOUR = '#1f5fa8'
+const LABEL_PAD = 8
+const NOTE_PAD = 14
+const NOTE_INK = '#16222b'
+const NOTE_NAME_INK = '#5e6a66'
+const NOTE_NAME_SIZE = 13
+const CELL_PAD = 8
+const TABLE_HEAD = '#f1e9d8'
+const TABLE_LINE = 1.4
 /** Dashes and gaps, in widths of the line; as DASHES in the core. */
 const DASHES: Record<Dash, number[]> = { solid: [], dashed: [4, 3], dotted: [0.01, 2.2] }
 
@@ -133,23 +158,104 @@ function pathOf(item: InkItem): InkPath {
 }
 
 export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
-  if (item.kind === 'ink') drawInk(context, item)
-  else if (item.kind === 'text') drawText(context, item)
-  else drawShape(context, item)
+  switch (item.kind) {
+    case 'ink':
+      return drawInk(context, item)
+    case 'shape':
+      return drawShape(context, item)
+    case 'text':
+      return inPlace(context, placement(item), () => drawLines(context, item.lines, item.colour))
+    case 'note':
+      return inPlace(context, placement(item), () => drawNote(context, item))
+    case 'table':
+      return inPlace(context, placement(item), () => drawTable(context, item))
+  }
 }
 
-function drawText(context: CanvasRenderingContext2D, item: TextItem): void {
-  plainText(context)
+function inPlace(context: CanvasRenderingContext2D, place: Affine, paint: () => void): void {
   context.save()
-  context.transform(...placement(item))
-  context.fillStyle = item.colour
-  for (const [runs, baseline] of item.lines) {
-    for (const [face, text, x] of runs) {
-      context.font = `${item.size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
-      context.fillText(text, x, baseline)
+  context.transform(...place)
+  paint()
+  context.restore()
+}
+
+/** Lines of text from the origin of the space that the context is in. */
+function drawLines(context: CanvasRenderingContext2D, lines: Line[], colour: string): void {
+  plainText(context)
+  for (const [runs, baseline] of lines) {
+    for (const [face, text, x, width, size, rise, underline, strike, link] of runs) {
+      context.font = `${size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
+      context.fillStyle = context.strokeStyle = link ? LINK_COLOUR : colour
+      const y = baseline - rise
+      context.fillText(text, x, y)
+      context.lineWidth = RULE * size
+      if (underline) drawRule(context, x, y + UNDERLINE * size, width)
+      if (strike) drawRule(context, x, y - STRIKE * size, width)
     }
   }
+}
+
+function drawRule(context: CanvasRenderingContext2D, x: number, y: number, width: number): void {
+  context.beginPath()
+  context.moveTo(x, y)
+  context.lineTo(x + width, y)
+  context.stroke()
+}
+
+function drawNote(context: CanvasRenderingContext2D, item: NoteItem): void {
+  context.fillStyle = item.colour
+  context.fillRect(0, 0, item.width, item.height)
+  context.save()
+  context.translate(NOTE_PAD, NOTE_PAD)
+  drawLines(context, item.lines, NOTE_INK)
   context.restore()
+  context.fillStyle = NOTE_NAME_INK
+  context.font = `${NOTE_NAME_SIZE}px "sans"`
+  context.fillText(item.name, NOTE_PAD, item.height - NOTE_PAD * 0.7)
+}
+
+function drawTable(context: CanvasRenderingContext2D, item: TableItem): void {
+  const [width, height] = ownSize(item)
+  const edges = (sides: number[]) => sides.reduce((all, side) => [...all, all.at(-1)! + side], [0])
+  const [xs, ys] = [edges(item.columns), edges(item.rows)]
+  if (item.head) {
+    context.fillStyle = TABLE_HEAD
+    context.fillRect(0, 0, width, item.rows[0]!)
+  }
+  context.beginPath()
+  for (const x of xs) {
+    context.moveTo(x, 0)
+    context.lineTo(x, height)
+  }
+  for (const y of ys) {
+    context.moveTo(0, y)
+    context.lineTo(width, y)
+  }
+  context.strokeStyle = item.colour
+  context.lineWidth = TABLE_LINE
+  context.stroke()
+  for (const [i, lines] of item.lines.entries()) {
+    context.save()
+    context.translate(
+      xs[i % item.columns.length]! + CELL_PAD,
+      ys[Math.floor(i / item.columns.length)]! + CELL_PAD,
+    )
+    drawLines(context, lines, NOTE_INK)
+    context.restore()
+  }
+}
+
+/** A figure's words in its middle, never mirrored. */
+function drawLabel(context: CanvasRenderingContext2D, item: ShapeItem): void {
+  const points = partsOf(item).flat()
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+  const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  const width = Math.max(maxX - minX - 2 * LABEL_PAD, item.size)
+  const [x, y] = pointOf(placement(item), (minX + maxX) / 2, (minY + maxY) / 2)
+  const height = item.lines.length * LINE_HEIGHT * item.size
+  inPlace(context, [1, 0, 0, 1, x - width / 2, y - height / 2], () =>
+    drawLines(context, item.lines, item.colour),
+  )
 }
 
 function drawShape(context: CanvasRenderingContext2D, item: ShapeItem): void {
@@ -178,6 +284,7 @@ function drawShape(context: CanvasRenderingContext2D, item: ShapeItem): void {
   context.setLineDash([])
   drawHeads(context, item.ends, linesOf(item), item.colour, item.width)
   context.globalAlpha /= item.opacity
+  if (item.lines.length) drawLabel(context, item)
 }
 
 /** Ink thinner than this on the screen shows no pressure: a plain line of few points looks the same. */

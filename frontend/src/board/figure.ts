@@ -33,6 +33,10 @@ export function sketchOf(drawn: DrawFigure): ShapeItem {
     dash: drawn.dash,
     ends: outline.closed ? 'none' : drawn.ends,
     opacity: drawn.opacity,
+    text: '',
+    size: 22,
+    lines: [],
+    holds: drawn.holds,
     ink: [],
   }
 }

@@ -1,13 +1,23 @@
 /** From pointer events to what they mean: a stroke, a rub, a choice, a pan or a pinch. */
 import type { Point } from './place'
+import { STAMPS, setDown } from '../lesson/stamps'
+import { Editing } from './editing.svelte'
+import { topmost } from './hit'
 import type { Overlay } from './overlay'
-import { RulerGesture, SelectGesture, ShapeGesture } from './select-gestures'
+import { newTable } from './text'
+import { RulerGesture, SelectGesture, SetDownGesture, ShapeGesture } from './select-gestures'
 import type { Surface } from './surface'
 import { EraserGesture, HandGesture, InkGesture, PointerGesture, type Gesture } from './tool-gestures'
 
 /** A finger's stroke shorter than this, when a second finger lands, was the beginning of a pinch. */
 const PINCH_GRACE_MS = 250
 const WHEEL_ZOOM = 0.0016
+const DOUBLE_PX = 8
+const EMPTY_TABLE = [
+  ['', '', ''],
+  ['', '', ''],
+  ['', '', ''],
+]
 
 interface Touch {
   x: number
@@ -15,8 +25,6 @@ interface Touch {
 }
 
 export class Gestures {
-  /** Where typed text is to be begun or edited; set by the board's component. */
-  ontext: (at: Point, itemId: string | null) => void = () => {}
   /** Text from another program, to be put at a place. */
   onpaste: (at: Point, text: string) => void = () => {}
   #surface: Surface
@@ -100,14 +108,17 @@ export class Gestures {
   #choose(event: PointerEvent): Gesture | null {
     const surface = this.#surface
     const { session } = surface
-    const panning = event.button === 1 || event.button === 2 || this.#spaceHeld
+    // A pen's side button erases; a mouse's other buttons move the paper.
+    const penButton = event.pointerType === 'pen' && event.button === 2
+    const panning = (!penButton && (event.button === 1 || event.button === 2)) || this.#spaceHeld
     if (panning) return new HandGesture(surface)
     const part = event.button === 0 ? surface.ruler.partAt(this.#at(event), surface.view.scale) : null
     if (part) return new RulerGesture(surface.ruler, part)
     if (event.pointerType === 'touch' && this.#penSeen) return new HandGesture(surface)
-    if (event.button !== 0 && event.button !== 5) return null
-    // A pen turned around says so with its own button.
-    const tool = event.button === 5 || event.buttons & 32 ? 'eraser' : session.tools.tool
+    if (event.button !== 0 && event.button !== 5 && !penButton) return null
+    // A pen turned around says so with a button of its own.
+    const turned = event.button === 5 || event.buttons & 32
+    const tool = turned || penButton ? 'eraser' : session.tools.tool
     switch (tool) {
       case 'hand':
         return new HandGesture(surface)
@@ -129,13 +140,28 @@ export class Gestures {
       case 'ruler':
         return new HandGesture(surface)
       case 'text':
-        if (session.may('add_text')) {
-          event.preventDefault()
-          this.ontext(this.#at(event), null)
-          return null
+        if (session.may('add_text')) return this.#write(Editing.newText(session, this.#at(event)), event)
+        break
+      case 'note':
+        if (session.may('add_note')) return this.#write(Editing.newNote(session, this.#at(event)), event)
+        break
+      case 'table':
+        if (session.may('add_text'))
+          return new SetDownGesture(surface, (at) => [newTable(session.me, at, EMPTY_TABLE)])
+        break
+      case 'stamp':
+        if (session.may('add_shape')) {
+          const stamp = [...STAMPS, ...session.tools.ownStamps][session.tools.stamp] ?? STAMPS[0]!
+          return new SetDownGesture(surface, (at) => setDown(stamp, at, session.me))
         }
     }
     session.say(session.standing?.writing.sentence ?? 'The board is not there yet.')
+    return null
+  }
+
+  #write(editing: Editing, event: PointerEvent): null {
+    event.preventDefault()
+    this.#surface.session.editing = editing
     return null
   }
 
@@ -218,15 +244,20 @@ export class Gestures {
   }
 
   #doubleClick(event: MouseEvent): void {
-    const { session } = this.#surface
-    if (session.tools.tool !== 'select') return
-    const [id] = [...session.selection]
-    const item = id ? session.page?.entries.get(id)?.item : undefined
-    if (session.selection.size === 1 && item?.kind === 'text') this.ontext(this.#at(event), item.id)
+    const { session, view } = this.#surface
+    if (session.tools.tool !== 'select' || !session.page) return
+    const at = this.#at(event)
+    const item = topmost(session.page, at, DOUBLE_PX / view.scale)?.item
+    if (!item || item.locked || !session.may('change', item.by !== session.me)) return
+    session.editing = Editing.of(session, item, at)
   }
 
   #space(event: KeyboardEvent, down: boolean): void {
-    if (event.key !== ' ' || (event.target as HTMLElement).closest('input, textarea, button, a')) return
+    if (
+      event.key !== ' ' ||
+      (event.target as HTMLElement).closest('input, textarea, button, a, [contenteditable]')
+    )
+      return
     this.#spaceHeld = down
     event.preventDefault()
   }

@@ -1,7 +1,8 @@
 /** What lies under the pointer, under an eraser's path, or inside a box or a lasso. */
+import type { Item } from '../wire/generated'
 import type { Box } from './box'
 import type { Entry, Page } from './page'
-import { growth, linesOf, type Point } from './place'
+import { growth, isUpright, linesOf, type Point } from './place'
 
 /** The topmost item at a place, within ``slack`` board units. */
 export function topmost(page: Page, [x, y]: Point, slack: number): Entry | undefined {
@@ -9,6 +10,22 @@ export function topmost(page: Page, [x, y]: Point, slack: number): Entry | undef
     .at({ minX: x - slack, minY: y - slack, maxX: x + slack, maxY: y + slack })
     .filter((entry) => distance(entry, [x, y], [x, y]) <= slack)
     .sort((a, b) => Number(b.unconfirmed) - Number(a.unconfirmed) || b.item.z - a.item.z)[0]
+}
+
+/** The topmost thing that a line's end can hold on to at a place. */
+export function holdable(page: Page, at: Point, slack: number): string {
+  const box = { minX: at[0] - slack, minY: at[1] - slack, maxX: at[0] + slack, maxY: at[1] + slack }
+  const found = page
+    .at(box)
+    .filter(({ item }) => isUpright(item) || (item.kind === 'shape' && item.closed))
+    .filter(({ item }) => within(at, linesOf(item)[0]!) || distanceTo(item, at) <= slack)
+    .sort((a, b) => b.item.z - a.item.z)[0]
+  return found?.item.id ?? ''
+}
+
+function distanceTo(item: Item, at: Point): number {
+  const line = linesOf(item)[0]!
+  return Math.min(...line.slice(1).map((point, i) => toSegment(at, line[i]!, point)))
 }
 
 /** Items that a path from a to b, ``radius`` wide on each side, touches. */
@@ -45,9 +62,9 @@ export function insideLasso(page: Page, lasso: Point[]): Entry[] {
 function distance(entry: Entry, a: Point, b: Point): number {
   const item = entry.item
   const lines = linesOf(item)
-  const solid = item.kind === 'text' || (item.kind === 'shape' && item.fill)
+  const solid = isUpright(item) || (item.kind === 'shape' && (item.fill || item.text))
   if (solid && (within(a, lines[0]!) || within(b, lines[0]!))) return 0
-  const half = item.kind === 'text' ? 0 : (item.width * (item.kind === 'ink' ? growth(item.map) : 1)) / 2
+  const half = isUpright(item) ? 0 : (item.width * (item.kind === 'ink' ? growth(item.map) : 1)) / 2
   let least = Infinity
   for (const points of lines) {
     if (points.length === 1) least = Math.min(least, segmentDistance(points[0]!, points[0]!, a, b))

@@ -1,9 +1,10 @@
 /** Where items lie: affine maps as in sunroom/core/geometry/affine.py, and the points of items on the page. */
 import type { Affine, Item, ShapeItem } from '../wire/generated'
-import { samplesOf, type Box } from './box'
+import { samplesOf } from './box'
 
 export type Point = [number, number]
 
+export const LINE_HEIGHT = 1.3
 /** Pieces that each curve of a figure is made straight in, for hits and boxes. */
 const PIECES = 8
 
@@ -37,34 +38,55 @@ export function about(x: number, y: number, a: number, b: number, c: number, d: 
   return [a, b, c, d, x - a * x - c * y, y - b * x - d * y]
 }
 
+/** The point that a map takes to (x, y). */
+export function inverse([a, b, c, d, e, f]: Affine, [x, y]: Point): Point {
+  const det = a * d - b * c
+  return [(d * (x - e) - c * (y - f)) / det, (-b * (x - e) + a * (y - f)) / det]
+}
+
 export function growth([a, b, c, d]: Affine | Item['map']): number {
   return Math.sqrt(Math.abs(a * d - b * c))
 }
 
 /** The item as a map takes it; the server says where text comes to lie exactly. */
 export function carried<T extends Item>(item: T, along: Affine): T {
+  // Where words come to lie when they are flipped the core works out.
+  if (isUpright(item) && along[0] * along[3] - along[1] * along[2] < 0) return item
   const [a, b, c, d, x, y] = after(along, placement(item))
   return { ...item, map: [a, b, c, d], x, y }
 }
 
-/** The box of typed text in its own space. */
-export function textBox(item: Item & { kind: 'text' }): Box {
+export type Upright = Extract<Item, { kind: 'text' | 'note' | 'table' }>
+
+/** Kinds that are there to be read: they keep their proportions and are never mirrored. */
+export function isUpright(item: Item): item is Upright {
+  return item.kind === 'text' || item.kind === 'note' || item.kind === 'table'
+}
+
+/** Width and height in the item's own space. */
+export function ownSize(item: Upright): [number, number] {
+  if (item.kind === 'note') return [item.width, item.height]
+  if (item.kind === 'table') return [sum(item.columns), sum(item.rows)]
   const width = Math.max(0, ...item.lines.map((line) => line[2]))
-  return { minX: 0, minY: 0, maxX: width, maxY: Math.max(1, item.lines.length) * 1.3 * item.size }
+  return [width, Math.max(1, item.lines.length) * LINE_HEIGHT * item.size]
+}
+
+function sum(values: number[]): number {
+  return values.reduce((total, value) => total + value, 0)
 }
 
 /** The item's lines on the page, curves made straight, for hits and boxes. */
 export function linesOf(item: Item): Point[][] {
   const place = placement(item)
-  if (item.kind === 'text') {
-    const { maxX, maxY } = textBox(item)
-    const corners = [
+  if (isUpright(item)) {
+    const [width, height] = ownSize(item)
+    const corners: Point[] = [
       [0, 0],
-      [maxX, 0],
-      [maxX, maxY],
-      [0, maxY],
+      [width, 0],
+      [width, height],
+      [0, height],
       [0, 0],
-    ] as Point[]
+    ]
     return [corners.map(([x, y]) => pointOf(place, x, y))]
   }
   if (item.kind === 'ink') {

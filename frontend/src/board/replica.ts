@@ -3,7 +3,7 @@
  * the refused ones set aside so that nothing anyone wrote is lost.
  */
 import { newId } from '../wire/codec'
-import type { Frame, Item, Logged, PageHead, Request, Welcome } from '../wire/generated'
+import type { Change, Frame, Item, Logged, PageHead, Request, Welcome } from '../wire/generated'
 import { sketchOf } from './figure'
 import { Page, idsOf, type ItemStep } from './page'
 
@@ -208,6 +208,10 @@ function shownAs(request: Request): ItemStep | null {
     case 'transform_items':
     case 'style_items':
       return request
+    case 'set_table': {
+      const { page, id, columns, rows, cells, head } = request
+      return { step: 'change_items', page, changes: [{ id, columns, rows, cells, head } as Change] }
+    }
     case 'draw_figure':
       return { step: 'add_items', page: request.page, items: [sketchOf(request)] }
     default:

@@ -1,20 +1,31 @@
 /** Choosing, moving, resizing and turning; dragging out a figure; moving the ruler. */
 import { newId } from '../wire/codec'
-import type { Affine, DrawFigure } from '../wire/generated'
+import type { Affine, DrawFigure, Item, TableItem } from '../wire/generated'
 import type { Box } from './box'
+import { tableStep } from './editing.svelte'
 import { sketchOf } from './figure'
 import { dragMap, handleAt, type Handle } from './frame'
-import { insideBox, insideLasso, topmost } from './hit'
+import { holdable, insideBox, insideLasso, topmost } from './hit'
 import { Lifted } from './lifted'
 import type { Overlay } from './overlay'
-import type { Point } from './place'
+import { growth, inverse, ownSize, placement, type Point } from './place'
 import type { Ruler } from './ruler.svelte'
 import { snap, type Guide } from './snap'
 import type { Surface } from './surface'
 import type { Gesture } from './tool-gestures'
 
 const GRAB_PX = 8
+const BORDER_PX = 6
+/** No column or row of a table is dragged to less. */
+const LEAST_SIDE = 24
 const DRAG_PX = 4
+
+/** A border between a table's columns (``across``) or rows, after number ``index``. */
+interface Border {
+  table: TableItem
+  across: boolean
+  index: number
+}
 
 /** Click, drag a box, draw a lasso, or move what is chosen. */
 export class SelectGesture implements Gesture {
@@ -27,6 +38,8 @@ export class SelectGesture implements Gesture {
   #adding = false
   #free = false
   #handle: Handle | undefined
+  /** The border of a table that is dragged: its number among columns or rows. */
+  #border: Border | null = null
   #box: Box | null = null
   #lifted: Lifted | null = null
   #guides: Guide[] = []
@@ -44,6 +57,8 @@ export class SelectGesture implements Gesture {
     this.#box = session.selectionBox('change')
     this.#handle = this.#box ? handleAt(this.#box, at, view.scale) : undefined
     if (this.#handle) return
+    this.#border = this.#borderAt(at)
+    if (this.#border) return
     const hit = page && topmost(page, at, GRAB_PX / view.scale)
     if (hit && !this.#adding) {
       if (!session.selection.has(hit.item.id)) session.select([hit.item.id])
@@ -67,6 +82,10 @@ export class SelectGesture implements Gesture {
     const { session } = this.#surface
     const page = session.page
     if (!page) return
+    if (this.#border) {
+      if (this.#dragged) session.do(this.#resized())
+      return
+    }
     if (this.#moving || this.#handle) {
       if (this.#dragged) this.#drop()
       return
@@ -95,10 +114,50 @@ export class SelectGesture implements Gesture {
       overlay.guides(this.#guides, this.#surface.view.box())
       return
     }
+    if (this.#border && this.#dragged) {
+      const { columns, rows } = this.#resized()
+      overlay.items([{ ...this.#border.table, columns, rows }])
+      return
+    }
     overlay.selection(this.#box ?? session.selectionBox(), Boolean(this.#box))
     if (this.#moving || this.#handle || !this.#dragged) return
     if (session.tools.selectBy === 'lasso') overlay.lasso(this.#lasso)
     else overlay.frame(this.#marquee())
+  }
+
+  /** The inner or last border of the one table chosen that lies at a place. */
+  #borderAt(at: Point): Border | null {
+    const { session, view } = this.#surface
+    const [item, ...more] = session.selected('change')
+    if (item?.kind !== 'table' || more.length) return null
+    const [x, y] = inverse(placement(item), at)
+    const [width, height] = ownSize(item)
+    const reach = BORDER_PX / (view.scale * growth(item.map))
+    if (x < 0 || y < 0 || x > width + reach || y > height + reach) return null
+    for (const [across, sides, place] of [
+      [true, item.columns, x],
+      [false, item.rows, y],
+    ] as const) {
+      let edge = 0
+      for (const [index, side] of sides.entries()) {
+        edge += side
+        if (Math.abs(edge - place) <= reach) return { table: item, across, index }
+      }
+    }
+    return null
+  }
+
+  /** The step that gives the dragged border its new place. */
+  #resized() {
+    const { table, across, index } = this.#border!
+    const place = placement(table)
+    const [a, b] = [inverse(place, this.#start), inverse(place, this.#at)]
+    const moved = across ? b[0] - a[0] : b[1] - a[1]
+    const sides = (across ? table.columns : table.rows).map((side, i) =>
+      i === index ? Math.max(LEAST_SIDE, side + moved) : side,
+    )
+    const step = tableStep(this.#surface.session.pageId, table)
+    return across ? { ...step, columns: sides } : { ...step, rows: sides }
   }
 
   #drop(): void {
@@ -138,6 +197,7 @@ export class SelectGesture implements Gesture {
 const PRESSED_PX = 120
 const ALWAYS_EQUAL = ['square', 'circle']
 const DIRECTED = ['line', 'elbow', 'curve']
+const HOLD_PX = 10
 const LINE_STEP_RAD = Math.PI / 12
 
 export class ShapeGesture implements Gesture {
@@ -178,6 +238,13 @@ export class ShapeGesture implements Gesture {
     if (this.#drawn) overlay.items([sketchOf(this.#drawn)])
   }
 
+  /** What a line's end at a place holds on to. */
+  #holdAt(at: Point): string {
+    const { session, view } = this.#surface
+    if (!DIRECTED.includes(session.tools.shape.figure) || !session.page) return ''
+    return holdable(session.page, at, HOLD_PX / view.scale)
+  }
+
   /** ``even``: equal sides, a circle, or a line in steps of 15°. */
   #figure(width: number, height: number, even: boolean): DrawFigure {
     const { session } = this.#surface
@@ -208,7 +275,43 @@ export class ShapeGesture implements Gesture {
       dash: shape.dash,
       ends: shape.ends,
       opacity: 1,
+      holds: [this.#holdAt(this.#start), this.#holdAt([this.#start[0] + width, this.#start[1] + height])],
     }
+  }
+}
+
+/** One press sets something ready down. */
+export class SetDownGesture implements Gesture {
+  #surface: Surface
+  #make: (at: Point) => Item[]
+  #items: Item[] = []
+
+  constructor(surface: Surface, make: (at: Point) => Item[]) {
+    this.#surface = surface
+    this.#make = make
+  }
+
+  down(at: Point): void {
+    this.#items = this.#make(at)
+  }
+
+  move(at: Point): void {
+    this.#items = this.#make(at)
+  }
+
+  up(): void {
+    const { session } = this.#surface
+    session.do({ step: 'add_items', page: session.pageId, items: this.#items })
+    // A table is filled next; a stamp may be wanted again.
+    if (session.tools.tool === 'table') session.selectNext(this.#items.map((item) => item.id))
+  }
+
+  cancel(): void {
+    this.#items = []
+  }
+
+  draw(overlay: Overlay): void {
+    overlay.items(this.#items)
   }
 }
 

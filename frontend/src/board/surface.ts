@@ -25,6 +25,7 @@ const FACES = [
   ['greek', 'θ'],
   ['maths', '→'],
 ] as const
+const SMALL_CHANGE_PX = 90
 const ROLL_TOP_PX = 24
 const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
@@ -207,13 +208,17 @@ export class Surface implements SurfaceEvents {
   #measure(): void {
     const ratio = devicePixelRatio || 1
     const { clientWidth, clientHeight } = this.#base
+    // A sill that grows by a line must not move the paper under the pen.
+    const moved =
+      Math.abs(clientWidth - this.view.width) > 1 ||
+      Math.abs(clientHeight - this.view.height) > SMALL_CHANGE_PX
     this.view.width = clientWidth
     this.view.height = clientHeight
     for (const canvas of [this.#base, this.#over]) {
       canvas.width = Math.max(1, Math.round(clientWidth * ratio))
       canvas.height = Math.max(1, Math.round(clientHeight * ratio))
     }
-    if (this.view.whole) this.fitPage()
+    if (this.view.whole && moved) this.fitPage()
     this.redraw()
   }
 

@@ -1,10 +1,36 @@
-/** Typed text of our own making, as it is shown until the server has laid it out. */
+/** Typed text and tables of our own making, as they are shown until the server has laid them out. */
 import { newId } from '../wire/codec'
-import type { TextItem } from '../wire/generated'
+import type { Line, TableItem, TextItem } from '../wire/generated'
+import { LINE_HEIGHT } from './place'
 
-const LINE_HEIGHT = 1.3
 /** About how wide a character is: good enough for the few milliseconds until the server knows. */
 const ABOUT_WIDE = 0.5
+const COLUMN = 120
+const ROW = 40
+
+function placed(by: string, x: number, y: number) {
+  return {
+    id: newId(),
+    x,
+    y,
+    map: [1, 0, 0, 1] as TextItem['map'],
+    z: 0,
+    group: '',
+    by,
+    at_ms: 0,
+    locked: false,
+  }
+}
+
+function plainLines(text: string, size: number): Line[] {
+  return text
+    .split('\n')
+    .map((line, i) => [
+      [['sans', line, 0, 0, size, 0, false, false, '']],
+      size * (1 + LINE_HEIGHT * i),
+      line.length * size * ABOUT_WIDE,
+    ])
+}
 
 export function newText(
   by: string,
@@ -17,26 +43,42 @@ export function newText(
 ): TextItem {
   return {
     kind: 'text',
-    id: newId(),
-    x,
-    y,
-    map: [1, 0, 0, 1],
-    z: 0,
-    group: '',
-    by,
-    at_ms: 0,
-    locked: false,
+    ...placed(by, x, y),
     text,
     size,
     colour,
     wrap_width,
-    lines: text
-      .split('\n')
-      .map((line, i) => [
-        [['sans', line, 0, 0]],
-        size * (1 + LINE_HEIGHT * i),
-        line.length * size * ABOUT_WIDE,
-      ]),
+    family: 'sans',
+    align: 'left',
+    listing: 'none',
+    spans: [],
+    lines: plainLines(text, size),
     ink: [],
   }
+}
+
+/** A table with its middle at a place. */
+export function newTable(by: string, [x, y]: [number, number], rows: string[][]): TableItem {
+  const columns = Math.max(...rows.map((row) => row.length))
+  return {
+    kind: 'table',
+    ...placed(by, x - (columns * COLUMN) / 2, y - (rows.length * ROW) / 2),
+    columns: Array.from({ length: columns }, () => COLUMN),
+    rows: rows.map(() => ROW),
+    cells: rows.flatMap((row) => Array.from({ length: columns }, (_, i) => row[i] ?? '')),
+    colour: '#8a7d5f',
+    size: 18,
+    head: true,
+    lines: [],
+  }
+}
+
+/** The rows of a part of a spreadsheet, as it comes over the clipboard; null when the text is none. */
+export function spreadsheetRows(text: string, most: number): string[][] | null {
+  const rows = text
+    .replace(/\n+$/, '')
+    .split('\n')
+    .map((row) => row.split('\t').map((cell) => cell.trim()))
+  const fits = rows.length <= most && rows.every((row) => row.length <= most)
+  return fits && rows.length > 0 && rows.some((row) => row.length > 1) ? rows : null
 }

@@ -2,6 +2,7 @@
   import { turnMap } from '../board/frame'
   import { about } from '../board/place'
   import type { How } from '../wire/generated'
+  import { stampOf } from './stamps'
   import type { Session } from './session.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
@@ -41,6 +42,13 @@
     )
   }
 
+  function makeStamp() {
+    const stamp = stampOf(`Own stamp ${session.tools.ownStamps.length + 1}`, items)
+    if (session.tools.addStamp(stamp)) session.take('stamp')
+    else session.say('There is no room for another stamp. Throw one away first.')
+    onclose()
+  }
+
   function lock(how: How) {
     arrange(how)
     onclose()
@@ -73,6 +81,8 @@
     <button onclick={() => flip(true)}>Flip left to right</button>
     <button onclick={() => flip(false)}>Flip upside down</button>
     {#if !several && grouped}<button onclick={() => arrange('ungroup')}>Ungroup</button>{/if}
+    <h3>Keep for later</h3>
+    <button onclick={makeStamp}>Make a stamp</button>
     {#if session.may('lock', true)}
       <h3>Lock</h3>
       {#if locked}<button onclick={() => lock('unlock')}>Unlock</button>{:else}<button

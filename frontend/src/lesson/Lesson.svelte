@@ -42,7 +42,8 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === '?' && !(event.target as HTMLElement).closest('input, textarea')) keysShown = !keysShown
+    if (event.key === '?' && !(event.target as HTMLElement).closest('input, textarea, [contenteditable]'))
+      keysShown = !keysShown
     else if (surface) handleKey(event, session, surface)
   }
 </script>

@@ -14,7 +14,8 @@
   const shape = $derived(shapes[0])
   /** What is offered is what all of the chosen have. */
   const all = (test: (item: Item) => boolean) => items.length > 0 && items.every(test)
-  const lines = $derived(all((item) => item.kind !== 'text'))
+  const drawn = $derived(first?.kind === 'ink' || first?.kind === 'shape' ? first : null)
+  const lines = $derived(all((item) => item.kind === 'ink' || item.kind === 'shape'))
   const open = $derived(
     all(
       (item) =>
@@ -57,19 +58,19 @@
 {#if first}
   <div class="panel">
     <div class="side">
-      {#if lines && first.kind !== 'text'}
+      {#if lines && drawn}
         <Slider
           label="Width"
-          value={first.width}
+          value={drawn.width}
           least={0.5}
           most={40}
           step={0.5}
           onchange={(width) => later(() => session.styleSelection({ width }))}
         />
-        {#if first.kind !== 'ink' || first.nib !== 'highlighter'}
+        {#if drawn.kind !== 'ink' || drawn.nib !== 'highlighter'}
           <Slider
             label="Opacity"
-            value={first.opacity}
+            value={drawn.opacity}
             least={0.1}
             most={1}
             step={0.05}
@@ -95,11 +96,11 @@
           bind:value={() => shape.dash, (dash) => session.styleSelection({ dash })}
         />
       {/if}
-      {#if open && first.kind !== 'text'}
+      {#if open && drawn}
         <Choice
           label="Ends"
           options={ENDS}
-          bind:value={() => first.ends, (ends) => session.styleSelection({ ends })}
+          bind:value={() => drawn.ends, (ends) => session.styleSelection({ ends })}
         />
       {/if}
       {#if box}

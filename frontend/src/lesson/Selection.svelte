@@ -6,18 +6,21 @@
   import { FIGURE_NAMES } from './figure-names'
   import LookPanel from './LookPanel.svelte'
   import type { Session } from './session.svelte'
+  import TablePanel from './TablePanel.svelte'
 
   let { session }: { session: Session } = $props()
 
   const items = $derived(session.version >= 0 ? session.selected() : [])
   const ink = $derived(items.filter((item) => item.kind === 'ink' && item.nib !== 'highlighter'))
-  const converted = $derived(items.filter((item) => item.kind !== 'ink' && item.ink.length))
+  const converted = $derived(items.filter((item) => 'ink' in item && item.ink.length))
   const mine = $derived(items.every((item) => item.by === session.me))
   const mayConvert = $derived(session.selected('convert').length > 0)
   const texts = $derived(session.readings?.readings ?? [])
   const figures = $derived(session.readings?.figures ?? [])
   const changeable = $derived(session.version >= 0 && session.selected('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
+  const NOUNS = { ink: 'stroke', text: 'text', shape: 'figure', note: 'note', table: 'table' }
+  const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
   // What is surer is offered first; a figure of few strokes that reads as one sign is a figure.
   const figureFirst = $derived((figures[0]?.score ?? 0) > 0.6 && (texts[0]?.text.length ?? 0) <= 2)
 
@@ -25,7 +28,7 @@
     const count = items.length
     const kinds = new Set(items.map((item) => item.kind))
     const [kind] = kinds
-    const noun = kinds.size > 1 ? 'thing' : kind === 'ink' ? 'stroke' : kind === 'text' ? 'text' : 'figure'
+    const noun = kinds.size > 1 || !kind ? 'thing' : NOUNS[kind]
     return `${count} ${noun}${count === 1 ? '' : 's'}${mine ? ' of yours' : ''}`
   }
 </script>
@@ -85,6 +88,12 @@
     <Popover label="Look">
       {#snippet face()}Look{/snippet}
       {#snippet children()}<LookPanel {session} />{/snippet}
+    </Popover>
+  {/if}
+  {#if table && changeable}
+    <Popover label="Rows and columns">
+      {#snippet face()}Rows and columns{/snippet}
+      {#snippet children()}<TablePanel {session} {table} />{/snippet}
     </Popover>
   {/if}
   {#if changeable || session.may('lock', true)}

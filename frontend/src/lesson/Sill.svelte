@@ -5,6 +5,7 @@
   import Selection from './Selection.svelte'
   import type { Session } from './session.svelte'
   import SetAside from './SetAside.svelte'
+  import TextSettings from './TextSettings.svelte'
   import ToolSettings from './ToolSettings.svelte'
 
   interface Props {
@@ -20,6 +21,8 @@
   <div class="left">
     {#if session.trouble}
       <p class="trouble" role="alert">{session.trouble}</p>
+    {:else if session.editing}
+      <TextSettings {session} />
     {:else if session.selection.size}
       <Selection {session} />
     {:else if session.notice}

@@ -17,6 +17,9 @@
     { tool: 'ruler', label: 'Ruler', icon: 'ruler', needs: 'add_ink' },
     { tool: 'shape', label: 'Shape', icon: 'shape', needs: 'add_shape' },
     { tool: 'text', label: 'Text', icon: 'text', needs: 'add_text' },
+    { tool: 'note', label: 'Note', icon: 'note', needs: 'add_note' },
+    { tool: 'table', label: 'Table', icon: 'table', needs: 'add_text' },
+    { tool: 'stamp', label: 'Stamp', icon: 'stamp', needs: 'add_shape' },
     { tool: 'pointer', label: 'Pointer', icon: 'pointer', needs: 'point' },
     { tool: 'hand', label: 'Move', icon: 'hand', needs: null },
   ]
@@ -98,7 +101,7 @@
   }
   .tool {
     width: 100%;
-    min-height: 47px;
+    min-height: 42px;
     border: 0;
     border-radius: var(--radius);
     background: none;
@@ -107,9 +110,9 @@
     flex-direction: column;
     align-items: center;
     justify-content: center;
-    gap: 2px;
+    gap: 1px;
     font-size: 12px;
-    line-height: 1.2;
+    line-height: 1.15;
   }
   .tool:hover:not(:disabled) {
     background: var(--frame-3);

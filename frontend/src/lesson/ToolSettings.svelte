@@ -6,7 +6,9 @@
   import type { Session } from './session.svelte'
   import PenSettings from './PenSettings.svelte'
   import ShapeSettings from './ShapeSettings.svelte'
-  import { HIGHLIGHT_NIBS, TEXT_SIZES } from './tools.svelte'
+  import StampSettings from './StampSettings.svelte'
+  import TextSettings from './TextSettings.svelte'
+  import { HIGHLIGHT_NIBS, NOTE_COLOURS } from './tools.svelte'
 
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   const tools = $derived(session.tools)
@@ -27,12 +29,28 @@
 {:else if tools.tool === 'shape'}
   <ShapeSettings {session} />
 {:else if tools.tool === 'text'}
-  <Choice
-    label="Text"
-    options={TEXT_SIZES.map((size) => ({ value: size.size, label: size.name }))}
-    bind:value={tools.textSize}
-  />
-  <span class="hint">Press on the board and type.</span>
+  <TextSettings {session} />
+{:else if tools.tool === 'note'}
+  <div class="wells" role="radiogroup" aria-label="Note colour">
+    {#each NOTE_COLOURS as { name, colour } (colour)}
+      <button
+        role="radio"
+        aria-checked={tools.noteColour === colour}
+        aria-label={name}
+        title={name}
+        style:background={colour}
+        onclick={() => {
+          tools.noteColour = colour
+          tools.keep()
+        }}
+      ></button>
+    {/each}
+  </div>
+  <span class="hint">Press on the board and type. Your name goes on it.</span>
+{:else if tools.tool === 'table'}
+  <span class="hint">Press where it is to stand. Rows pasted from a spreadsheet become a table too.</span>
+{:else if tools.tool === 'stamp'}
+  <StampSettings {session} />
 {:else if tools.tool === 'select'}
   <Choice
     label="Select by"
@@ -85,6 +103,20 @@
 {/if}
 
 <style>
+  .wells {
+    display: flex;
+    gap: 6px;
+  }
+  .wells button {
+    width: 44px;
+    height: 42px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+  }
+  .wells button[aria-checked='true'] {
+    outline: 2.5px solid var(--leaf);
+    outline-offset: 1px;
+  }
   .check {
     display: flex;
     align-items: center;

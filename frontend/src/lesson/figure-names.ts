@@ -20,6 +20,7 @@ export const FIGURE_NAMES: Record<FigureKind, string> = {
   hexagon: 'Hexagon',
   polygon: 'Polygon',
   star: 'Star',
+  heart: 'Heart',
   brace: 'Brace',
   axis: 'Axis',
   axes: 'Two axes',

@@ -12,13 +12,17 @@ const TOOL_KEYS: Record<string, Tool> = {
   e: 'eraser',
   t: 'text',
   f: 'shape',
+  k: 'note',
+  b: 'table',
+  i: 'stamp',
   o: 'pointer',
   m: 'hand',
 }
 
 export const KEYS: [string, string][] = [
   ['S P H E', 'Select, pen, highlight, eraser'],
-  ['T F O M', 'Text, figure, pointer, move the paper'],
+  ['T F K B I', 'Text, figure, note, table, stamp'],
+  ['O M', 'Pointer, move the paper'],
   ['R', 'The ruler: lay it down, take it away'],
   ['1 to 4', 'The ready pens'],
   ['Shift while drawing', 'Straight, in steps of 15°; equal sides'],
@@ -47,7 +51,7 @@ const PAN_PX = 80
 
 export function handleKey(event: KeyboardEvent, session: Session, surface: Surface): void {
   const target = event.target as HTMLElement
-  if (target.closest('input, textarea, select, dialog')) return
+  if (target.closest('input, textarea, select, dialog, [contenteditable]')) return
   if (event.key === 'Enter' && target.closest('button, a')) return
   const control = event.ctrlKey || event.metaKey
   const done = control ? controlKey(event, session) : plainKey(event, session, surface)
@@ -167,7 +171,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
 /** Copy, cut and paste come as events of their own, with what other programs brought. */
 export function handleClipboard(event: ClipboardEvent, session: Session, surface: Surface): void {
   const target = event.target as HTMLElement
-  if (target.closest?.('input, textarea') || !event.clipboardData) return
+  if (target.closest?.('input, textarea, [contenteditable]') || !event.clipboardData) return
   if (event.type === 'paste') {
     const text = event.clipboardData.getData('text/plain').trim()
     const own = copied()

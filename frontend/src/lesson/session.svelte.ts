@@ -1,6 +1,7 @@
 /** One person in one lesson: the line, the board's replica, the lesson's state, and what is chosen. */
 import { union, type Box } from '../board/box'
 import { Replica } from '../board/replica'
+import type { Editing } from '../board/editing.svelte'
 import type { Page } from '../board/page'
 import { newId } from '../wire/codec'
 import type {
@@ -70,6 +71,8 @@ export class Session {
   selection = $state.raw<ReadonlySet<string>>(new Set())
   readings = $state.raw<Readings | null>(null)
   reading = $state.raw(false)
+  /** Words being typed on the board. */
+  editing = $state.raw<Editing | null>(null)
   notice = $state.raw('')
   /** Counts changes of the board, for what is drawn from it outside the surface. */
   version = $state.raw(0)
@@ -152,6 +155,7 @@ export class Session {
   }
 
   turnTo(pageId: string): void {
+    this.editing = null
     if (pageId === this.pageId || !this.replica.pages.has(pageId)) return
     this.pageId = pageId
     this.select([])
@@ -335,7 +339,7 @@ export class Session {
   /** Selected converted items back to the ink they came from. */
   asWritten(): void {
     const ids = this.selected('convert').flatMap((item) =>
-      item.kind !== 'ink' && item.ink.length ? [item.id] : [],
+      'ink' in item && item.ink.length ? [item.id] : [],
     )
     if (ids.length) this.do({ step: 'as_written', page: this.pageId, ids })
   }

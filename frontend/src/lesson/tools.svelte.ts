@@ -1,8 +1,21 @@
 /** The tool in hand and its settings; kept in this browser for the next time. */
 import type { Look } from '../board/wet'
-import type { Dash, Ends, FigureKind, Nib } from '../wire/generated'
+import type { Dash, Ends, Family, FigureKind, Nib } from '../wire/generated'
+import { keepOwn, MOST_OWN, ownStamps, STAMPS, type Stamp } from './stamps'
 
-export type Tool = 'select' | 'pen' | 'highlight' | 'eraser' | 'ruler' | 'text' | 'shape' | 'pointer' | 'hand'
+export type Tool =
+  | 'select'
+  | 'pen'
+  | 'highlight'
+  | 'eraser'
+  | 'ruler'
+  | 'shape'
+  | 'text'
+  | 'note'
+  | 'table'
+  | 'stamp'
+  | 'pointer'
+  | 'hand'
 
 /** All readable on the paper (4.5:1 or more). */
 export const INKS = [
@@ -24,10 +37,13 @@ export const HIGHLIGHT_NIBS = [
   { name: 'Medium', width: 22 },
   { name: 'Wide', width: 34 },
 ]
-export const TEXT_SIZES = [
-  { name: 'Small', size: 18 },
-  { name: 'Medium', size: 26 },
-  { name: 'Large', size: 40 },
+export const NOTE_COLOURS = [
+  { name: 'Yellow', colour: '#ffe7a8' },
+  { name: 'Mint', colour: '#cfe8dc' },
+  { name: 'Sky', colour: '#cfe3f2' },
+  { name: 'Rose', colour: '#f7d3d6' },
+  { name: 'Lilac', colour: '#e1d5ef' },
+  { name: 'Sand', colour: '#efe0c4' },
 ]
 export const NIB_NAMES: Record<Exclude<Nib, 'highlighter'>, string> = {
   pencil: 'Pencil',
@@ -87,6 +103,8 @@ const KEPT = [
   'selectBy',
   'snap',
   'textSize',
+  'textFamily',
+  'noteColour',
   'shape',
   'recent',
 ] as const
@@ -103,7 +121,12 @@ export class Tools {
   eraseBy = $state<EraseBy>('stroke')
   selectBy = $state<SelectBy>('box')
   snap = $state(true)
-  textSize = $state(TEXT_SIZES[1]!.size)
+  textSize = $state(26)
+  textFamily = $state<Family>('sans')
+  noteColour = $state(NOTE_COLOURS[0]!.colour)
+  /** Which stamp is in hand: the board's own first, then those made by this person. */
+  stamp = $state(0)
+  ownStamps = $state.raw<Stamp[]>(ownStamps())
   shape = $state({ ...FIRST_SHAPE })
   /** Colours mixed lately, the newest first. */
   recent = $state<string[]>([])
@@ -138,6 +161,21 @@ export class Tools {
     if (INKS.some((ink) => ink.colour === colour)) return
     this.recent = [colour, ...this.recent.filter((other) => other !== colour)].slice(0, MAX_RECENT)
     this.keep()
+  }
+
+  /** Keep a stamp that was made; false when there is no room for it. */
+  addStamp(stamp: Stamp): boolean {
+    const all = [...this.ownStamps, stamp]
+    if (all.length > MOST_OWN || !keepOwn(all)) return false
+    this.ownStamps = all
+    this.stamp = STAMPS.length + all.length - 1
+    return true
+  }
+
+  dropStamp(index: number): void {
+    this.ownStamps = this.ownStamps.filter((_, i) => i !== index)
+    this.stamp = 0
+    keepOwn(this.ownStamps)
   }
 
   keep(): void {

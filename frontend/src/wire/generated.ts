@@ -1,19 +1,22 @@
 // Made by ./run types from the wire's structs in Python. Do not edit.
 
-export type Action = 'add_ink' | 'add_text' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'set_pens' | 'pass_pen' | 'set_between' | 'end_lesson'
+export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'set_pens' | 'pass_pen' | 'set_between' | 'end_lesson'
+export type Align = 'left' | 'centre' | 'right'
 export type Dash = 'solid' | 'dashed' | 'dotted'
 export type Ends = 'none' | 'arrow' | 'arrows'
-export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve'
+export type Family = 'sans' | 'serif' | 'hand' | 'mono'
+export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'heart' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve'
 export type How = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock'
+export type Listing = 'none' | 'bullets' | 'numbers'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
-export type Item = InkItem | TextItem | ShapeItem
+export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Typeset | TrueUp | AsWritten | EditText | TransformItems | StyleItems | ArrangeItems | RubItems | DrawFigure | Undo | Redo
+export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Typeset | TrueUp | AsWritten | EditText | SetTable | TransformItems | StyleItems | ArrangeItems | RubItems | DrawFigure | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | RaiseHand | LowerHand | SetBetween | OpenLesson | EndLesson
 export type FromBrowser = Join | Do | Wet | Point | Look | Tell | Read | Ping
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Pong | Goodbye
-export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true}}
+export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true}}
 
 export interface AddItems {
   step: 'add_items'
@@ -75,6 +78,7 @@ export interface Change {
   group?: string
   locked?: boolean
   lines?: Line[]
+  points?: ([number, number])[]
 }
 
 export interface ChangeItems {
@@ -127,6 +131,7 @@ export interface DrawFigure {
   dash: Dash
   ends: Ends
   opacity: number
+  holds: [string, string]
 }
 
 export interface EditText {
@@ -134,6 +139,10 @@ export interface EditText {
   page: string
   id: string
   text: string
+  spans: Span[]
+  family: Family
+  align: Align
+  listing: Listing
 }
 
 export interface EndLesson {
@@ -265,6 +274,26 @@ export interface MovePage {
   step: 'move_page'
   page: string
   index: number
+}
+
+export interface NoteItem {
+  kind: 'note'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  text: string
+  colour: string
+  name: string
+  width: number
+  height: number
+  size: number
+  lines: Line[]
 }
 
 export interface OpenLesson {
@@ -425,7 +454,7 @@ export interface RubItems {
   path: ([number, number, number])[]
 }
 
-export type Run = [face: string, text: string, x: number, width: number]
+export type Run = [face: string, text: string, x: number, width: number, size: number, rise: number, underline: boolean, strike: boolean, link: string]
 
 export interface SetBetween {
   command: 'set_between'
@@ -435,6 +464,16 @@ export interface SetBetween {
 export interface SetPens {
   command: 'set_pens'
   mode: 'down' | 'passed' | 'up'
+}
+
+export interface SetTable {
+  step: 'set_table'
+  page: string
+  id: string
+  columns: number[]
+  rows: number[]
+  cells: string[]
+  head: boolean
 }
 
 export interface ShapeItem {
@@ -459,7 +498,22 @@ export interface ShapeItem {
   dash: Dash
   ends: Ends
   opacity: number
+  text: string
+  size: number
+  lines: Line[]
+  holds: [string, string]
   ink: InkItem[]
+}
+
+export interface Span {
+  start: number
+  end: number
+  bold?: boolean
+  italic?: boolean
+  underline?: boolean
+  strike?: boolean
+  script?: '' | 'sub' | 'sup'
+  link?: string
 }
 
 export interface Standing {
@@ -484,6 +538,26 @@ export interface StyleItems {
   page: string
   ids: string[]
   style: Style
+}
+
+export interface TableItem {
+  kind: 'table'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  columns: number[]
+  rows: number[]
+  cells: string[]
+  colour: string
+  size: number
+  head: boolean
+  lines: Line[][]
 }
 
 export interface TakePen {
@@ -512,6 +586,10 @@ export interface TextItem {
   size: number
   colour: string
   wrap_width: number | null
+  family: Family
+  align: Align
+  listing: Listing
+  spans: Span[]
   lines: Line[]
   ink: InkItem[]
 }

@@ -12,7 +12,19 @@ import msgspec
 import numpy as np
 from msgspec import UNSET
 
-from sunroom.core.board.items import InkItem, Item, TextItem, carried, check_map, check_number, item_box
+from sunroom.core.board.items import (
+    InkItem,
+    Item,
+    NoteItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+    carried,
+    check_map,
+    check_number,
+    item_box,
+    laid_out,
+)
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests import ArrangeItems, GoneError, How, RubItems, StyleItems, TransformItems
 from sunroom.core.board.steps import Change, ChangeItems, ReplaceItems
@@ -49,9 +61,12 @@ def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeIt
     changes = []
     for item in chosen(page, request.ids):
         change = Change(id=item.id, **style)
-        if isinstance(item, TextItem) and change.size is not UNSET:
-            lines = typesetter.layout(item.text, float(change.size), item.wrap_width)
-            change = msgspec.structs.replace(change, lines=lines)
+        if isinstance(item, TextItem | ShapeItem) and change.size is not UNSET:
+            larger = laid_out(msgspec.structs.replace(item, size=float(change.size)), typesetter)
+            change = msgspec.structs.replace(change, lines=larger.lines)  # type: ignore[union-attr]
+        elif isinstance(item, NoteItem | TableItem):
+            # A note's size is worked out from its text, a table's width is that of its columns.
+            change = msgspec.structs.replace(change, size=UNSET, width=UNSET)
         # What the item has not is left out: a frame goes to everybody.
         changes.append(Change(id=item.id, **change.values(item)))
     return ChangeItems(page.head.id, tuple(changes))

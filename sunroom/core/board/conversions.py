@@ -11,7 +11,7 @@ import msgspec
 
 from sunroom.core.board.items import InkItem, ShapeItem, TextItem, carried, item_box, moved
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests import AsWritten, EditText, GoneError, TrueUp, Typeset
+from sunroom.core.board.requests import AsWritten, GoneError, TrueUp, Typeset
 from sunroom.core.board.steps import ReplaceItems
 from sunroom.core.geometry import Box
 from sunroom.core.text import Typesetter
@@ -25,20 +25,13 @@ LEAST_SIZE = 10.0
 
 def convert(
     page: Page,
-    request: Typeset | TrueUp | AsWritten | EditText,
+    request: Typeset | TrueUp | AsWritten,
     seat: str,
     at_ms: int,
     typesetter: Typesetter,
 ) -> ReplaceItems:
     """The step that a conversion of ``seat`` makes of ``page``; raises GoneError."""
     gone = GoneError("items_gone", "That is no longer on the board.")
-    if isinstance(request, EditText):
-        text = page.items.get(request.id)
-        if not isinstance(text, TextItem):
-            raise gone
-        lines = typesetter.layout(request.text, text.size, text.wrap_width)
-        edited = msgspec.structs.replace(text, text=request.text, lines=lines)
-        return ReplaceItems(request.page, (text.id,), (edited,))
     found = [page.items[item_id] for item_id in dict.fromkeys(request.ids) if item_id in page.items]
     if isinstance(request, AsWritten):
         back = [item for item in found if isinstance(item, TextItem | ShapeItem) and item.ink]

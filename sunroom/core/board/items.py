@@ -15,10 +15,15 @@ from sunroom.core.geometry import Affine, Box, flatten_cubics
 from sunroom.core.ink.outline import Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
 from sunroom.core.shapes.figures import FigureKind
-from sunroom.core.text import Line
+from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
+from sunroom.core.text.styles import check_spans
 
-MAX_TEXT = 5_000
+MAX_TEXT, MAX_NOTE, MAX_LABEL, MAX_CELL = 5_000, 1_000, 500, 500
+MAX_TABLE_SIDE = 40
+#: Room around text: in a figure, on a note (and for the name below it), in a table's cell.
+LABEL_PAD, NOTE_PAD, NOTE_NAME, CELL_PAD = 8.0, 14.0, 20.0, 8.0
+NOTE_LARGEST, NOTE_LEAST = 30.0, 9.0
 WIDTHS = (0.25, 60.0)
 OPACITIES = (0.05, 1.0)
 SIZES = (4.0, 400.0)
@@ -91,22 +96,58 @@ class InkItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="ink"):
 class TextItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="text"):
     """Typed text from its top left corner; ``lines`` are laid out by the server.
 
-    ``ink`` are the strokes it was typeset from, placed relative to this item.
+    ``spans`` style parts of it. ``ink`` are the strokes it was typeset from, placed relative to this item.
     """
 
     text: str
     size: float
     colour: str
     wrap_width: float | None = None
+    family: Family = "sans"
+    align: Align = "left"
+    listing: Listing = "none"
+    spans: tuple[Span, ...] = ()
     lines: tuple[Line, ...] = ()
     ink: tuple[InkItem, ...] = ()
+
+
+class NoteItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="note"):
+    """A note of ``width`` by ``height`` with text that fits itself, and its writer's ``name`` on it.
+
+    ``colour`` is the paper's; ``size`` and ``lines`` are the server's.
+    """
+
+    text: str
+    colour: str
+    name: str = ""
+    width: float = 190.0
+    height: float = 170.0
+    size: float = 22.0
+    lines: tuple[Line, ...] = ()
+
+
+class TableItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="table"):
+    """A table: ``cells`` row by row; widths of columns and heights of rows in board units.
+
+    ``lines`` are the laid out texts of the cells in the same order, by the server; the first row is a
+    head when ``head`` is set.
+    """
+
+    columns: tuple[float, ...]
+    rows: tuple[float, ...]
+    cells: tuple[str, ...]
+    colour: str
+    size: float = 18.0
+    head: bool = True
+    lines: tuple[tuple[Line, ...], ...] = ()
 
 
 class ShapeItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="shape"):
     """An exact figure: corner points, or with ``curved`` a chain of 1 + 3·n cubic control points.
 
     ``parts`` tells how many points belong to each of several lines (axes, a cross); empty for one.
-    ``fill`` is a colour, or "" for none. ``ink`` are the strokes it was trued up from, placed
+    ``fill`` is a colour, or "" for none. ``text`` stands in its middle, laid out in ``lines`` by the
+    server. ``holds`` are the items that a line's two ends hold on to, "" for none. ``ink`` are the strokes it was trued up from, placed
     relative to this item.
     """
 
@@ -121,15 +162,21 @@ class ShapeItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="shape"
     dash: Dash = "solid"
     ends: Ends = "none"
     opacity: float = 1.0
+    text: str = ""
+    size: float = 22.0
+    lines: tuple[Line, ...] = ()
+    holds: tuple[str, str] = ("", "")
     ink: tuple[InkItem, ...] = ()
 
-    def lines(self) -> list[NDArray[np.float64]]:
+    def paths(self) -> list[NDArray[np.float64]]:
         """The points of each line on the page."""
         points = self.placement.points(np.asarray(self.points, dtype=float))
         return np.split(points, np.cumsum(self.parts)[:-1]) if self.parts else [points]
 
 
-Item = InkItem | TextItem | ShapeItem
+Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem
+#: Kinds that keep their proportions and are never mirrored: they are there to be read.
+Upright = TextItem | NoteItem | TableItem
 
 
 def moved(item: Item, dx: float, dy: float) -> Item:
@@ -140,7 +187,7 @@ def moved(item: Item, dx: float, dy: float) -> Item:
 def carried(item: Item, along: Affine) -> Item:
     """The item as ``along`` takes it; text stays upright, unmirrored and in its proportions."""
     place = along.after(item.placement)
-    if isinstance(item, TextItem):
+    if isinstance(item, Upright):
         place = _without_shear(place, own_box(item))
     return msgspec.structs.replace(item, x=place.e, y=place.f, map=(place.a, place.b, place.c, place.d))
 
@@ -164,6 +211,10 @@ def own_box(item: Item) -> Box:
     if isinstance(item, TextItem):
         width = max((line.width for line in item.lines), default=0.0)
         return Box(0.0, 0.0, width, max(1, len(item.lines)) * LINE_HEIGHT * item.size)
+    if isinstance(item, NoteItem):
+        return Box(0.0, 0.0, item.width, item.height)
+    if isinstance(item, TableItem):
+        return Box(0.0, 0.0, sum(item.columns), sum(item.rows))
     points = np.asarray(item.points, dtype=float)
     return Box.of(flatten_cubics(points) if item.curved and not item.parts else points)
 
@@ -176,9 +227,9 @@ def item_box(item: Item) -> Box:
         return Box.of(
             points, nib_reach(item.nib, item.width) * place.growth + head_reach(item.ends, item.width)
         )
-    if isinstance(item, TextItem):
+    if isinstance(item, Upright):
         return Box.of(place.points(own_box(item).corners()))
-    lines = [flatten_cubics(line) if item.curved else line for line in item.lines()]
+    lines = [flatten_cubics(line) if item.curved else line for line in item.paths()]
     return Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
 
 
@@ -202,21 +253,88 @@ def check_item(item: Item) -> None:
             raise MalformedError("ink", "The item was made from more ink than can be kept with it.")
         for stroke in item.ink:
             check_item(stroke)
-    if isinstance(item, TextItem):
-        check_text(item.text)
-        check_range("size", item.size, *SIZES)
-        if item.wrap_width is not None:
-            check_range("wrap_width", item.wrap_width, 10, 10_000)
-    else:
-        check_range("width", item.width, *WIDTHS)
-    if isinstance(item, InkItem):
-        unpack_samples(item.samples)
-    if isinstance(item, ShapeItem):
-        check_figure(item.points, item.curved, item.parts)
-        if item.fill:
-            check_colour(item.fill)
-    if isinstance(item, InkItem | ShapeItem):
-        check_range("opacity", item.opacity, *OPACITIES)
+    match item:
+        case InkItem():
+            check_range("width", item.width, *WIDTHS)
+            check_range("opacity", item.opacity, *OPACITIES)
+            unpack_samples(item.samples)
+        case TextItem():
+            check_text(item.text)
+            check_range("size", item.size, *SIZES)
+            check_spans(item.spans, len(item.text))
+            if item.wrap_width is not None:
+                check_range("wrap_width", item.wrap_width, 10, 10_000)
+        case ShapeItem():
+            check_range("width", item.width, *WIDTHS)
+            check_range("opacity", item.opacity, *OPACITIES)
+            check_figure(item.points, item.curved, item.parts)
+            if item.fill:
+                check_colour(item.fill)
+            if item.text:
+                check_text(item.text, MAX_LABEL)
+            check_range("size", item.size, *SIZES)
+            for held in item.holds:
+                if held:
+                    check_id(held)
+        case NoteItem():
+            check_text(item.text or "-", MAX_NOTE)
+            check_range("width", item.width, 40, 2_000)
+            check_range("height", item.height, 40, 2_000)
+        case TableItem():
+            _check_table(item)
+
+
+def _check_table(table: TableItem) -> None:
+    if not (1 <= len(table.columns) <= MAX_TABLE_SIDE and 1 <= len(table.rows) <= MAX_TABLE_SIDE):
+        raise MalformedError("table", f"A table has 1 to {MAX_TABLE_SIDE} rows and columns.")
+    if len(table.cells) != len(table.columns) * len(table.rows):
+        raise MalformedError("table", "The table's cells do not fill its rows.")
+    for side in (*table.columns, *table.rows):
+        check_range("table", side, 16, 2_000)
+    check_range("size", table.size, *SIZES)
+    for cell in table.cells:
+        if cell:
+            check_text(cell, MAX_CELL)
+
+
+def laid_out(item: Item, typesetter: Typesetter) -> Item:
+    """The item with its text set: the server's part of every item that has words."""
+    match item:
+        case TextItem():
+            lines = typesetter.layout(
+                item.text, item.size, item.wrap_width, item.family, item.align, item.listing, item.spans
+            )
+            return msgspec.structs.replace(item, lines=lines)
+        case ShapeItem() if item.text:
+            box = own_box(item)
+            width = max(box.width - 2 * LABEL_PAD, item.size)
+            return msgspec.structs.replace(
+                item, lines=typesetter.layout(item.text, item.size, width, align="centre")
+            )
+        case ShapeItem():
+            return msgspec.structs.replace(item, lines=())
+        case NoteItem():
+            width, height = item.width - 2 * NOTE_PAD, item.height - 2 * NOTE_PAD - NOTE_NAME
+            lines, size = typesetter.fitted(item.text, width, height, NOTE_LARGEST, NOTE_LEAST, "left")
+            return msgspec.structs.replace(item, lines=lines, size=size)
+        case TableItem():
+            return _table_laid_out(item, typesetter)
+        case _:
+            return item
+
+
+def _table_laid_out(table: TableItem, typesetter: Typesetter) -> TableItem:
+    """The cells' texts, and rows at least as high as these."""
+    lines, rows = [], []
+    for row, height in enumerate(table.rows):
+        for column, width in enumerate(table.columns):
+            text = table.cells[row * len(table.columns) + column]
+            bold = (Span(0, len(text), bold=True),) if table.head and row == 0 and text else ()
+            inner = max(width - 2 * CELL_PAD, table.size)
+            lines.append(typesetter.layout(text, table.size, inner, spans=bold))
+            height = max(height, len(lines[-1]) * LINE_HEIGHT * table.size + 2 * CELL_PAD)
+        rows.append(height)
+    return msgspec.structs.replace(table, lines=tuple(lines), rows=tuple(rows))
 
 
 def check_figure(points: tuple[tuple[float, float], ...], curved: bool, parts: tuple[int, ...] = ()) -> None:
@@ -255,12 +373,12 @@ def check_number(field: str, value: float, limit: float) -> None:
         raise MalformedError(field, "A number is missing, not finite, or off every board.")
 
 
-def check_text(text: str) -> None:
+def check_text(text: str, longest: int = MAX_TEXT) -> None:
     """Text that has something to show, within its length, without control characters."""
     if not text.strip():
         raise MalformedError("text", "There is no text to put on the board.")
-    if len(text) > MAX_TEXT:
-        raise MalformedError("text", f"The text has {len(text):,} characters; {MAX_TEXT:,} are the most.")
+    if len(text) > longest:
+        raise MalformedError("text", f"The text has {len(text):,} characters; {longest:,} are the most.")
     if _UNPRINTABLE.search(text):
         raise MalformedError("text", "The text has characters that cannot be shown.")
 

@@ -6,7 +6,7 @@ from typing import assert_never
 
 from msgspec import UNSET
 
-from sunroom.core.board.items import InkItem, Item, TextItem
+from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.pages import Board
 from sunroom.core.board.requests import (
     ArrangeItems,
@@ -17,6 +17,7 @@ from sunroom.core.board.requests import (
     Redo,
     Request,
     RubItems,
+    SetTable,
     StyleItems,
     TransformItems,
     TrueUp,
@@ -79,7 +80,7 @@ def _actions(request: Request, step: Step) -> list[Action]:
             return sorted({_adding(item) for item in request.items})
         case RemoveItems():
             return ["remove"]
-        case MoveItems() | EditText() | TransformItems() | StyleItems():
+        case MoveItems() | EditText() | SetTable() | TransformItems() | StyleItems():
             return ["change"]
         case ArrangeItems():
             return ["lock" if request.how in ("lock", "unlock") else "change"]
@@ -106,9 +107,17 @@ def _actions(request: Request, step: Step) -> list[Action]:
 
 
 def _adding(item: Item) -> Action:
-    if isinstance(item, InkItem):
-        return "add_ink"
-    return "add_text" if isinstance(item, TextItem) else "add_shape"
+    match item:
+        case InkItem():
+            return "add_ink"
+        case NoteItem():
+            return "add_note"
+        case TextItem() | TableItem():
+            return "add_text"
+        case ShapeItem():
+            return "add_shape"
+        case _:
+            assert_never(item)
 
 
 def _going_back(step: Step) -> Action:
@@ -140,7 +149,20 @@ def _touched(board: Board, request: Request, step: Step) -> tuple[Item, ...]:
             return tuple(board.pages[step.page].items.values())
         case _:
             items = board.pages[step.page].items
-            return tuple(items[item_id] for item_id in step.ids if item_id in items)
+            # A line that follows what it holds is nobody's change: only what was asked for counts.
+            ids = getattr(request, "ids", None) or _meant(board, step)
+            return tuple(items[item_id] for item_id in ids if item_id in items)
+
+
+def _meant(board: Board, step: Step) -> tuple[str, ...]:
+    """The items that a way back is about, without the lines that only follow them."""
+    if not isinstance(step, ChangeItems):
+        return getattr(step, "ids", ())
+    items = board.pages[step.page].items
+    follow = [
+        c.id for c in step.changes if c.points is not UNSET and any(getattr(items.get(c.id), "holds", ()))
+    ]
+    return tuple(item_id for item_id in step.ids if item_id not in follow)
 
 
 def _owners(items: tuple[Item, ...]) -> frozenset[str]:

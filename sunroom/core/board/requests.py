@@ -16,6 +16,7 @@ from sunroom.core.board.items import (
     WIDTHS,
     Dash,
     Ends,
+    TableItem,
     check_colour,
     check_figure,
     check_id,
@@ -40,8 +41,11 @@ from sunroom.core.errors import MalformedError, SunRoomError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.shapes.figures import DEFAULT_SIDES, FigureKind
+from sunroom.core.text import Align, Family, Listing, Span
+from sunroom.core.text.styles import check_spans
 
 MAX_STEP_ITEMS = 2_000
+BLACK = "#000000"
 #: A rub is sent in parts when it goes on for longer.
 MAX_RUB_POINTS = 600
 
@@ -80,9 +84,29 @@ class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written")
 
 
 class EditText(msgspec.Struct, frozen=True, tag_field="step", tag="edit_text"):
+    """Other words for a text, a note or the inside of a figure; styles count for texts alone.
+
+    Empty ``text`` takes the words out of a figure.
+    """
+
     page: str
     id: str
     text: str
+    spans: tuple[Span, ...] = ()
+    family: Family = "sans"
+    align: Align = "left"
+    listing: Listing = "none"
+
+
+class SetTable(msgspec.Struct, frozen=True, tag_field="step", tag="set_table"):
+    """Other cells, columns or rows for a table."""
+
+    page: str
+    id: str
+    columns: tuple[float, ...]
+    rows: tuple[float, ...]
+    cells: tuple[str, ...]
+    head: bool = True
 
 
 class TransformItems(msgspec.Struct, frozen=True, tag_field="step", tag="transform_items"):
@@ -137,6 +161,7 @@ class DrawFigure(msgspec.Struct, frozen=True, tag_field="step", tag="draw_figure
     dash: Dash = "solid"
     ends: Ends = "none"
     opacity: float = 1.0
+    holds: tuple[str, str] = ("", "")
 
 
 class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
@@ -168,6 +193,7 @@ Plain = (
     | TrueUp
     | AsWritten
     | EditText
+    | SetTable
     | TransformItems
     | StyleItems
     | ArrangeItems
@@ -216,9 +242,19 @@ def check_request(request: Request) -> None:
         case MoveItems():
             check_number("dx", request.dx, MAX_COORDINATE)
             check_number("dy", request.dy, MAX_COORDINATE)
-        case Typeset() | EditText():
+        case Typeset():
             check_id(request.id)
             check_text(request.text)
+        case EditText():
+            check_id(request.id)
+            if request.text:
+                check_text(request.text)
+            check_spans(request.spans, len(request.text))
+        case SetTable():
+            table = TableItem(
+                id=request.id, columns=request.columns, rows=request.rows, cells=request.cells, colour=BLACK
+            )
+            check_item(table)
         case TrueUp():
             check_id(request.id)
             check_figure(request.points, request.curved)
@@ -277,5 +313,8 @@ def _check_drawn(request: DrawFigure) -> None:
     check_colour(request.colour)
     if request.fill:
         check_colour(request.fill)
+    for held in request.holds:
+        if held:
+            check_id(held)
     check_range("width", request.line_width, *WIDTHS)
     check_range("opacity", request.opacity, *OPACITIES)

@@ -5,8 +5,9 @@ from __future__ import annotations
 import msgspec
 
 from sunroom.core.board.arrange import arrange, restyle, rub, transform
+from sunroom.core.board.connect import attached, with_followers
 from sunroom.core.board.conversions import convert
-from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem
+from sunroom.core.board.items import Item, NoteItem, ShapeItem, TableItem, TextItem, check_item, laid_out
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, Board, Page
 from sunroom.core.board.requests import (
     ArrangeItems,
@@ -17,15 +18,28 @@ from sunroom.core.board.requests import (
     GoneError,
     Plain,
     RubItems,
+    SetTable,
     StyleItems,
     TransformItems,
     TrueUp,
     Typeset,
 )
-from sunroom.core.board.steps import AddItems, AddPage, ChangePage, RemovePage, Step, remaining
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    ChangePage,
+    MoveItems,
+    RemovePage,
+    ReplaceItems,
+    Step,
+    remaining,
+)
 from sunroom.core.errors import MalformedError
 from sunroom.core.shapes.figures import draw_figure
 from sunroom.core.text import Typesetter
+
+#: Figures whose ends can hold on to items.
+HOLDING = ("line", "elbow", "curve")
 
 
 def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typesetter) -> Step:
@@ -58,15 +72,20 @@ def _on_page(
         case AddItems():
             return _adding(page, request.items, seat, at_ms, typesetter)
         case DrawFigure():
-            return _adding(page, (_drawn(request),), seat, at_ms, typesetter)
-        case Typeset() | TrueUp() | AsWritten() | EditText():
+            return _adding(page, (attached(page, _drawn(request)),), seat, at_ms, typesetter)
+        case Typeset() | TrueUp() | AsWritten():
             return convert(page, request, seat, at_ms, typesetter)
+        case EditText() | SetTable():
+            return _edited(page, request, typesetter)
+        case MoveItems():
+            step = remaining(board, request)
+            return with_followers(page, step) if isinstance(step, MoveItems) else step
         case TransformItems():
-            return transform(page, request)
+            return with_followers(page, transform(page, request))
         case StyleItems():
             return restyle(page, request, typesetter)
         case ArrangeItems():
-            return arrange(page, request)
+            return with_followers(page, arrange(page, request))
         case RubItems():
             return rub(page, request)
         case CopyPage():
@@ -98,13 +117,31 @@ def _adding(page: Page, items: tuple[Item, ...], seat: str, at_ms: int, typesett
 def _stamped(item: Item, seat: str, at_ms: int, typesetter: Typesetter) -> Item:
     """The item as the server keeps it: whose, when, on top, with its lines laid out."""
     item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=0.0, locked=False)
-    if isinstance(item, InkItem):
-        return item
-    item = msgspec.structs.replace(item, ink=tuple(msgspec.structs.replace(s, by=seat) for s in item.ink))
-    if isinstance(item, TextItem):
-        lines = typesetter.layout(item.text, item.size, item.wrap_width)
-        return msgspec.structs.replace(item, lines=lines)
-    return item
+    if isinstance(item, TextItem | ShapeItem):
+        ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
+        item = msgspec.structs.replace(item, ink=ink)
+    return laid_out(item, typesetter)
+
+
+def _edited(page: Page, request: EditText | SetTable, typesetter: Typesetter) -> ReplaceItems:
+    item = page.items.get(request.id)
+    if isinstance(request, SetTable):
+        if not isinstance(item, TableItem):
+            raise GoneError("items_gone", "That is no longer on the board.")
+        new: Item = msgspec.structs.replace(
+            item, columns=request.columns, rows=request.rows, cells=request.cells, head=request.head
+        )
+    elif isinstance(item, TextItem) and request.text.strip():
+        new = msgspec.structs.replace(
+            item, text=request.text, spans=request.spans, family=request.family, align=request.align,
+            listing=request.listing,
+        )  # fmt: skip
+    elif isinstance(item, NoteItem | ShapeItem):
+        new = msgspec.structs.replace(item, text=request.text)
+        check_item(new)
+    else:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    return ReplaceItems(page.head.id, (new.id,), (laid_out(new, typesetter),))
 
 
 def _drawn(request: DrawFigure) -> ShapeItem:
@@ -124,6 +161,7 @@ def _drawn(request: DrawFigure) -> ShapeItem:
         dash=request.dash,
         ends=request.ends if not outline.closed else "none",
         opacity=request.opacity,
+        holds=request.holds if request.figure in HOLDING else ("", ""),
     )
 
 

@@ -59,6 +59,7 @@ class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
     group: str | UnsetType = UNSET
     locked: bool | UnsetType = UNSET
     lines: tuple[Line, ...] | UnsetType = UNSET
+    points: tuple[tuple[float, float], ...] | UnsetType = UNSET
 
     def values(self, item: Item) -> dict[str, Any]:
         """The fields that are set and that ``item`` has."""
@@ -259,7 +260,7 @@ def _put(page: Page, new: tuple[Item, ...]) -> Page:
     items = page.items.mutate()
     for item in new:
         if item.z == 0:
-            item = msgspec.structs.replace(item, z=next_z)
+            item = msgspec.structs.replace(item, z=float(next_z))
         next_z = max(next_z, math.floor(item.z) + 1)
         items[item.id] = item
     return msgspec.structs.replace(page, items=items.finish(), next_z=next_z)

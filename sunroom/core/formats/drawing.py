@@ -8,16 +8,35 @@ from typing import Protocol
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, item_box
+from sunroom.core.board.items import (
+    CELL_PAD,
+    LABEL_PAD,
+    NOTE_PAD,
+    InkItem,
+    Item,
+    NoteItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+    item_box,
+    own_box,
+)
 from sunroom.core.board.pages import Page
 from sunroom.core.board.rulings import rules
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
+from sunroom.core.text import Line
+from sunroom.core.text.fonts import LINE_HEIGHT
 
 Points = NDArray[np.float64]
 
 #: Highlighter ink lets what it lies on show through (frontend/src/board/draw.ts has the same).
 HIGHLIGHT_OPACITY = 0.4
+#: Lines under and through text: their distance from the baseline and width, as parts of the size.
+UNDERLINE, STRIKE, RULE = 0.12, 0.27, 0.06
+LINK_COLOUR = "#1f5fa8"
+NOTE_INK, NOTE_NAME_INK, NOTE_NAME_SIZE = "#16222b", "#5e6a66", 13.0
+TABLE_HEAD, TABLE_LINE = "#f1e9d8", 1.4
 #: Dashes and gaps, in widths of the line; a dot is a dash without length under a round cap.
 DASHES: dict[str, tuple[float, ...]] = {"solid": (), "dashed": (4.0, 3.0), "dotted": (0.01, 2.2)}
 #: Rulings by weight (frontend/src/board/draw.ts has the same).
@@ -84,9 +103,13 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
         if isinstance(item, InkItem):
             _draw_ink(item, placed[item.id], polygons.get(item.id), drawing)
         elif isinstance(item, TextItem):
-            _draw_text(item, drawing)
+            _draw_lines(item.lines, item.placement, item.colour, drawing)
         elif isinstance(item, ShapeItem):
             _draw_shape(item, drawing)
+        elif isinstance(item, NoteItem):
+            _draw_note(item, drawing)
+        elif isinstance(item, TableItem):
+            _draw_table(item, drawing)
 
 
 def _is_highlight(item: Item) -> bool:
@@ -124,22 +147,67 @@ def _draw_heads(
         drawing.stroke(arrow_head(lines[0][::-1], width), False, False, colour, width, opacity)
 
 
-def _draw_text(item: TextItem, drawing: Drawing) -> None:
-    for line in item.lines:
+def _draw_lines(lines: Sequence[Line], place: Affine, colour: str, drawing: Drawing) -> None:
+    for line in lines:
         for run in line.runs:
-            place = item.placement.after(Affine(e=run.x, f=line.baseline))
-            drawing.text(run.face, run.text, place, item.size, item.colour)
+            at = place.after(Affine(e=run.x, f=line.baseline - run.rise))
+            drawing.text(run.face, run.text, at, run.size, LINK_COLOUR if run.link else colour)
+            for wanted, height in ((run.underline, UNDERLINE), (run.strike, -STRIKE)):
+                if wanted:
+                    y = line.baseline - run.rise + height * run.size
+                    ends = place.points(np.array([(run.x, y), (run.x + run.width, y)]))
+                    width = RULE * run.size * place.growth
+                    drawing.stroke(ends, False, False, LINK_COLOUR if run.link else colour, width, 1.0)
 
 
 def _draw_shape(item: ShapeItem, drawing: Drawing) -> None:
-    lines = item.lines()
+    paths = item.paths()
     if item.fill:
-        drawing.fill(lines, item.curved, item.fill, item.opacity)
+        drawing.fill(paths, item.curved, item.fill, item.opacity)
     dashes = tuple(part * item.width for part in DASHES[item.dash])
-    for line in lines:
-        drawing.stroke(line, item.closed, item.curved, item.colour, item.width, item.opacity, dashes)
-    flat = [flatten_cubics(line) if item.curved else line for line in lines]
+    for path in paths:
+        drawing.stroke(path, item.closed, item.curved, item.colour, item.width, item.opacity, dashes)
+    flat = [flatten_cubics(path) if item.curved else path for path in paths]
     _draw_heads(item.ends, flat, item.colour, item.width, item.opacity, drawing)
+    if item.lines:
+        _draw_lines(item.lines, _label_place(item), item.colour, drawing)
+
+
+def _label_place(item: ShapeItem) -> Affine:
+    """Where a figure's words begin, so that they stand in its middle; never mirrored."""
+    box = own_box(item)
+    width = max(box.width - 2 * LABEL_PAD, item.size)
+    height = len(item.lines) * LINE_HEIGHT * item.size
+    x, y = (box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2
+    cx, cy = item.placement.point(x, y)
+    return Affine(e=cx - width / 2, f=cy - height / 2)
+
+
+def _draw_note(item: NoteItem, drawing: Drawing) -> None:
+    place = item.placement
+    drawing.fill([place.points(own_box(item).corners())], False, item.colour, 1.0)
+    _draw_lines(item.lines, place.after(Affine(e=NOTE_PAD, f=NOTE_PAD)), NOTE_INK, drawing)
+    if item.name:
+        at = place.after(Affine(e=NOTE_PAD, f=item.height - NOTE_PAD * 0.7))
+        drawing.text("sans", item.name, at, NOTE_NAME_SIZE, NOTE_NAME_INK)
+
+
+def _draw_table(item: TableItem, drawing: Drawing) -> None:
+    place, box = item.placement, own_box(item)
+    if item.head:
+        head = Box(0.0, 0.0, box.x1, item.rows[0])
+        drawing.fill([place.points(head.corners())], False, TABLE_HEAD, 1.0)
+    xs, ys = np.cumsum((0.0, *item.columns)), np.cumsum((0.0, *item.rows))
+    for x in xs:
+        ends = place.points(np.array([(x, 0.0), (x, box.y1)]))
+        drawing.stroke(ends, False, False, item.colour, TABLE_LINE, 1.0)
+    for y in ys:
+        ends = place.points(np.array([(0.0, y), (box.x1, y)]))
+        drawing.stroke(ends, False, False, item.colour, TABLE_LINE, 1.0)
+    for number, lines in enumerate(item.lines):
+        row, column = divmod(number, len(item.columns))
+        at = Affine(e=float(xs[column]) + CELL_PAD, f=float(ys[row]) + CELL_PAD)
+        _draw_lines(lines, place.after(at), NOTE_INK, drawing)
 
 
 def _draw_rules(page: Page, box: Box, drawing: Drawing) -> None:

@@ -19,6 +19,7 @@ GRACE_MS = 3_000
 Action = Literal[
     "add_ink",
     "add_text",
+    "add_note",
     "add_shape",
     "change",
     "remove",
@@ -39,6 +40,7 @@ Action = Literal[
 ACTIONS: dict[Action, Right | None] = {
     "add_ink": "write",
     "add_text": "text",
+    "add_note": "note",
     "add_shape": "shape",
     "change": "move_own",
     "remove": "move_own",

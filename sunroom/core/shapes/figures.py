@@ -27,6 +27,7 @@ FigureKind = Literal[
     "hexagon",
     "polygon",
     "star",
+    "heart",
     "arc",
     "brace",
     "axis",
@@ -95,6 +96,8 @@ def _in_box(kind: FigureKind, w: float, h: float, sides: int) -> Outline:
             half = [(0, h), (0, h - k * h), (w / 2 - k * w / 2, 0), (w / 2, 0),
                     (w / 2 + k * w / 2, 0), (w, h - k * h), (w, h)]  # fmt: skip
             return _outline(half, curved=True)
+        case "heart":
+            return _outline([(u * w, v * h) for u, v in _HEART], closed=True, curved=True)
         case "brace":
             return _brace(w, h)
         case "axis" | "axes" | "number_line":
@@ -105,6 +108,11 @@ def _in_box(kind: FigureKind, w: float, h: float, sides: int) -> Outline:
             return _parts([[(0, 0), (w, h)], [(w, 0), (0, h)]])
 
 
+_HEART = (
+    (0.5, 1.0), (0.36, 0.84), (0.0, 0.6), (0.0, 0.28), (0.0, 0.08), (0.16, 0.0), (0.27, 0.0), (0.38, 0.0),
+    (0.47, 0.08), (0.5, 0.2), (0.53, 0.08), (0.62, 0.0), (0.73, 0.0), (0.84, 0.0), (1.0, 0.08), (1.0, 0.28),
+    (1.0, 0.6), (0.64, 0.84), (0.5, 1.0),
+)  # fmt: skip
 _CORNERS: dict[FigureKind, tuple[tuple[float, float], ...]] = {
     "rectangle": ((0, 0), (1, 0), (1, 1), (0, 1)),
     "square": ((0, 0), (1, 0), (1, 1), (0, 1)),

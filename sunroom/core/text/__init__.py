@@ -2,5 +2,6 @@
 
 from sunroom.core.text.fonts import FontFace, Typesetter
 from sunroom.core.text.layout import Line, Run
+from sunroom.core.text.styles import Align, Family, Listing, Span
 
-__all__ = ["FontFace", "Line", "Run", "Typesetter"]
+__all__ = ["Align", "Family", "FontFace", "Line", "Listing", "Run", "Span", "Typesetter"]

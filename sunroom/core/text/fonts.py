@@ -4,15 +4,19 @@ from __future__ import annotations
 
 import io
 from collections.abc import Mapping, Sequence
+from functools import cached_property
 
 from fontTools.ttLib import TTFont
 
-from sunroom.core.text.layout import Line, break_lines
+from sunroom.core.text.layout import Line, Manner, break_lines
+from sunroom.core.text.styles import Align, Family, Listing, Span
 
 #: Distance of two baselines, as a part of the size.
 LINE_HEIGHT = 1.3
 #: From the top of a line to its baseline, as a part of the size.
 BASELINE = 1.0
+#: Text that is to fit is tried at sizes this far apart.
+FIT_STEP = 0.94
 #: Drawn by the browser's own font when no shipped face has the character.
 OTHER_FACE = "other"
 
@@ -31,24 +35,32 @@ class FontFace:
     def __init__(self, name: str, data: bytes) -> None:
         self.name = name
         self.data = data
-        font = TTFont(io.BytesIO(data), lazy=True)
-        self.units_per_em: int = font["head"].unitsPerEm
-        glyphs: Mapping[int, str] = font.getBestCmap()
-        widths = font["hmtx"].metrics
-        self._outlines = font["glyf"]
-        self._glyphs = glyphs
-        self._advance = {chr(code): widths[glyph][0] / self.units_per_em for code, glyph in glyphs.items()}
+
+    @cached_property
+    def _font(self) -> TTFont:
+        # Read when the first character is asked for: the large face of signs takes a second.
+        return TTFont(io.BytesIO(self.data), lazy=True)
+
+    @cached_property
+    def _glyphs(self) -> Mapping[int, str]:
+        return self._font.getBestCmap()  # type: ignore[no-any-return]
+
+    @cached_property
+    def _advances(self) -> dict[str, float]:
+        widths, upem = self._font["hmtx"].metrics, self._font["head"].unitsPerEm
+        return {chr(code): widths[glyph][0] / upem for code, glyph in self._glyphs.items()}
 
     def advance(self, character: str) -> float | None:
         """Width of ``character`` at size 1; None when the face does not have it."""
-        return self._advance.get(character)
+        return self._advances.get(character)
 
     def extent(self, character: str) -> tuple[float, float] | None:
         """How far ``character`` reaches above and below the baseline at size 1; None for an empty one."""
-        outline = self._outlines[self._glyphs[ord(character)]]
+        outline = self._font["glyf"][self._glyphs[ord(character)]]
         if not outline.numberOfContours:
             return None
-        return outline.yMax / self.units_per_em, -outline.yMin / self.units_per_em
+        upem = self._font["head"].unitsPerEm
+        return outline.yMax / upem, -outline.yMin / upem
 
 
 class Typesetter:
@@ -59,22 +71,34 @@ class Typesetter:
 
     def __init__(self, faces: Sequence[FontFace]) -> None:
         self.faces = {face.name: face for face in faces}
-        self._chosen: dict[str, tuple[str, float]] = {}
+        self._chosen: dict[tuple[str, str], tuple[str, float]] = {}
 
-    def choose(self, character: str) -> tuple[str, float]:
-        """The face that draws ``character`` and its width at size 1 (1 em when no face has it)."""
-        found = self._chosen.get(character)
+    def choose(self, character: str, wanted: str = "") -> tuple[str, float]:
+        """The face that draws ``character``, ``wanted`` if it can, and the width at size 1 (1 em when
+        no face has it)."""
+        key = character, wanted
+        found = self._chosen.get(key)
         if found is None:
             found = (OTHER_FACE, 1.0)
-            for face in self.faces.values():
+            first = [self.faces[wanted]] if wanted in self.faces else []
+            for face in [*first, *self.faces.values()]:
                 advance = face.advance(character)
                 if advance is not None:
                     found = (face.name, advance)
                     break
-            self._chosen[character] = found
+            self._chosen[key] = found
         return found
 
-    def layout(self, text: str, size: float, wrap_width: float | None = None) -> tuple[Line, ...]:
+    def layout(
+        self,
+        text: str,
+        size: float,
+        wrap_width: float | None = None,
+        family: Family = "sans",
+        align: Align = "left",
+        listing: Listing = "none",
+        spans: tuple[Span, ...] = (),
+    ) -> tuple[Line, ...]:
         """Lines of ``text`` at ``size``; broken at spaces when wider than ``wrap_width`` (None: never).
 
         Returns
@@ -82,7 +106,20 @@ class Typesetter:
         tuple of Line
             At least one, also for empty text; x and baseline relative to the text's top left corner.
         """
-        return break_lines(text, size, wrap_width, self.choose, LINE_HEIGHT * size, BASELINE * size)
+        manner = Manner(size, wrap_width, family, align, listing)
+        return break_lines(text, spans, manner, self.choose, LINE_HEIGHT * size, BASELINE * size)
+
+    def fitted(
+        self, text: str, width: float, height: float, largest: float, least: float, align: Align = "centre"
+    ) -> tuple[tuple[Line, ...], float]:
+        """Lines of ``text`` as large as a box allows, and their size; at ``least`` they may stick out."""
+        size = largest
+        while True:
+            lines = self.layout(text, size, width, align=align)
+            widest = max(line.width for line in lines)
+            if size <= least or (len(lines) * LINE_HEIGHT * size <= height and widest <= width + 0.01):
+                return lines, size
+            size = max(least, size * FIT_STEP)
 
     def extent(self, text: str) -> tuple[float, float]:
         """How far ``text`` reaches above and below its baseline at size 1: ascenders and tails.

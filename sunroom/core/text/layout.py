@@ -1,58 +1,140 @@
-"""Line breaking: text to lines of runs, each run in one face at a known place."""
+"""Line breaking: styled text to lines of runs, each run in one face at a known place.
+
+The browser, the PDF and pictures draw these runs as given, so that all of them break lines alike.
+"""
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
 import msgspec
 
-#: face and width at size 1 of a character
-Choose = Callable[[str], tuple[str, float]]
+from sunroom.core.text.styles import (
+    SCRIPT_SCALE,
+    SUB_RISE,
+    SUP_RISE,
+    Align,
+    Family,
+    Listing,
+    Span,
+    face_of,
+    style_at,
+)
+
+#: face and width at size 1 of a character, wanted in a face
+Choose = Callable[[str, str], tuple[str, float]]
+
+#: Indent of a list's lines, as a part of the size.
+LIST_INDENT = 1.5
+BULLET = "•"
 
 
 class Run(msgspec.Struct, frozen=True, array_like=True):
-    """Characters of one face in a row; ``x`` from the line's start, both in board units."""
+    """Characters of one face in a row; ``x`` from the text's left edge, in board units.
+
+    ``size`` is the run's own, ``rise`` how far it stands above the baseline.
+    """
 
     face: str
     text: str
     x: float
     width: float
+    size: float
+    rise: float = 0.0
+    underline: bool = False
+    strike: bool = False
+    link: str = ""
 
 
 class Line(msgspec.Struct, frozen=True, array_like=True):
-    """One line; ``baseline`` from the top of the text, ``width`` without trailing spaces."""
+    """One line; ``baseline`` from the top of the text, ``width`` its reach without trailing spaces."""
 
     runs: tuple[Run, ...]
     baseline: float
     width: float
 
 
+class Manner(msgspec.Struct, frozen=True):
+    """How the whole of a text is set. Sizes in board units; ``wrap_width`` None: lines are not broken."""
+
+    size: float
+    wrap_width: float | None = None
+    family: Family = "sans"
+    align: Align = "left"
+    listing: Listing = "none"
+
+
+#: A character with its style, the face that draws it, and its width.
+Cell = tuple[str, Span, str, float]
+
+
 def break_lines(
-    text: str, size: float, wrap_width: float | None, choose: Choose, line_height: float, ascent: float
+    text: str, spans: tuple[Span, ...], manner: Manner, choose: Choose, line_height: float, ascent: float
 ) -> tuple[Line, ...]:
     """Break ``text`` at its line ends and, where ``wrap_width`` asks for it, at spaces.
 
     A word wider than ``wrap_width`` is broken between characters.
     """
-    pieces: list[str] = []
-    for paragraph in text.split("\n"):
-        pieces.extend(_wrap(paragraph, size, wrap_width, choose))
-    return tuple(
-        _line(piece, size, choose, ascent + number * line_height) for number, piece in enumerate(pieces)
-    )
+    cells = [
+        _cell(character, style, manner, choose)
+        for character, style in zip(text, style_at(spans, len(text)), strict=True)
+    ]
+    indent = 0.0 if manner.listing == "none" else LIST_INDENT * manner.size
+    limit = manner.wrap_width
+    if limit is not None and indent:
+        limit = max(limit - indent, manner.size)
+    pieces: list[tuple[list[Cell], str]] = []
+    for number, paragraph in enumerate(_paragraphs(cells), 1):
+        marker = {"none": "", "bullets": BULLET, "numbers": f"{number}."}[manner.listing]
+        for piece in _wrap(paragraph, limit):
+            pieces.append((piece, marker))
+            marker = ""
+    widths = [_width(piece) for piece, _ in pieces]
+    whole = max(widths) if manner.wrap_width is None else max(manner.wrap_width - indent, max(widths))
+    lines = []
+    for number, ((piece, marker), width) in enumerate(zip(pieces, widths, strict=True)):
+        spare = {"left": 0.0, "centre": (whole - width) / 2, "right": whole - width}[manner.align]
+        runs = _runs(piece, indent + spare, manner.size)
+        if marker:
+            mark = [_cell(character, Span(0, 0), manner, choose) for character in marker]
+            runs = [*_runs(mark, spare + indent - _width(mark) - 0.35 * manner.size, manner.size), *runs]
+        lines.append(Line(tuple(runs), ascent + number * line_height, indent + spare + width))
+    return tuple(lines)
 
 
-def _wrap(paragraph: str, size: float, wrap_width: float | None, choose: Choose) -> list[str]:
-    if wrap_width is None:
+def _cell(character: str, style: Span, manner: Manner, choose: Choose) -> Cell:
+    face, advance = choose(character, face_of(manner.family, style))
+    return character, style, face, advance * manner.size * (SCRIPT_SCALE if style.script else 1.0)
+
+
+def _paragraphs(cells: Sequence[Cell]) -> list[list[Cell]]:
+    paragraphs: list[list[Cell]] = [[]]
+    for cell in cells:
+        if cell[0] == "\n":
+            paragraphs.append([])
+        else:
+            paragraphs[-1].append(cell)
+    return paragraphs
+
+
+def _width(cells: Sequence[Cell]) -> float:
+    """Width without trailing spaces."""
+    end = len(cells)
+    while end and cells[end - 1][0] == " ":
+        end -= 1
+    return sum(cell[3] for cell in cells[:end])
+
+
+def _wrap(paragraph: list[Cell], limit: float | None) -> list[list[Cell]]:
+    if limit is None:
         return [paragraph]
-    limit = wrap_width + 1e-6 * size
-    lines: list[str] = []
+    lines: list[list[Cell]] = []
     start, last_space, width = 0, -1, 0.0
-    for index, character in enumerate(paragraph):
-        if character == " ":
+    for index, cell in enumerate(paragraph):
+        if cell[0] == " ":
             last_space = index
-        width += choose(character)[1] * size
-        if width <= limit or character == " " or index == start:
+        width += cell[3]
+        if width <= limit + 1e-6 * limit or cell[0] == " " or index == start:
             continue
         if last_space > start:
             lines.append(paragraph[start:last_space])
@@ -60,21 +142,28 @@ def _wrap(paragraph: str, size: float, wrap_width: float | None, choose: Choose)
         else:
             lines.append(paragraph[start:index])
             start = index
-        width = sum(choose(c)[1] for c in paragraph[start : index + 1]) * size
+        width = sum(c[3] for c in paragraph[start : index + 1])
     return [*lines, paragraph[start:]]
 
 
-def _line(text: str, size: float, choose: Choose, baseline: float) -> Line:
+def _runs(cells: Sequence[Cell], x: float, size: float) -> list[Run]:
     runs: list[Run] = []
-    x, start, run_start, face = 0.0, 0.0, 0, ""
-    for index, character in enumerate(text):
-        name, advance = choose(character)
-        if name != face and index > run_start:
-            runs.append(Run(face, text[run_start:index], start, x - start))
-            start, run_start = x, index
-        face = name
-        x += advance * size
-    if text:
-        runs.append(Run(face, text[run_start:], start, x - start))
-    trailing = len(text) - len(text.rstrip(" "))
-    return Line(tuple(runs), baseline, x - trailing * choose(" ")[1] * size)
+    at = 0
+    while at < len(cells):
+        _, style, face, _ = cells[at]
+        end = at
+        while end < len(cells) and cells[end][2] == face and _alike(cells[end][1], style):
+            end += 1
+        width = sum(cell[3] for cell in cells[at:end])
+        rise = {"": 0.0, "sub": SUB_RISE * size, "sup": SUP_RISE * size}[style.script]
+        text = "".join(cell[0] for cell in cells[at:end])
+        own_size = size * (SCRIPT_SCALE if style.script else 1.0)
+        underline = style.underline or bool(style.link)
+        runs.append(Run(face, text, x, width, own_size, rise, underline, style.strike, style.link))
+        x += width
+        at = end
+    return runs
+
+
+def _alike(a: Span, b: Span) -> bool:
+    return a is b or msgspec.structs.replace(a, start=0, end=0) == msgspec.structs.replace(b, start=0, end=0)

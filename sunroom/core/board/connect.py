@@ -1,0 +1,99 @@
+"""Lines whose ends hold on to items: where such a line runs, and how it follows what it holds."""
+
+from __future__ import annotations
+
+import msgspec
+import numpy as np
+from msgspec import UNSET
+from numpy.typing import NDArray
+
+from sunroom.core.board.items import Item, ShapeItem, item_box, moved
+from sunroom.core.board.pages import Page
+from sunroom.core.board.steps import Change, ChangeItems, MoveItems
+from sunroom.core.geometry import flatten_cubics
+from sunroom.core.shapes.figures import draw_figure
+
+#: A held line keeps this far from the item's edge, so that an arrow head touches and does not cross it.
+GAP = 4.0
+
+Points = NDArray[np.float64]
+
+
+def attached(page: Page, line: ShapeItem) -> ShapeItem:
+    """``line`` from edge to edge of the items it holds; an end that holds nothing stays."""
+    held = [page.items.get(item_id) if item_id else None for item_id in line.holds]
+    if not any(held):
+        return line
+    ends = line.placement.points(np.array([line.points[0], line.points[-1]], dtype=float))
+    aims = [_middle(item) if item else end for item, end in zip(held, ends, strict=True)]
+    start = _edge(held[0], aims[0], aims[1]) if held[0] else ends[0]
+    end = _edge(held[1], aims[1], aims[0]) if held[1] else ends[1]
+    width, height = (end - start).tolist()
+    outline = draw_figure(line.figure, width, height)
+    return msgspec.structs.replace(
+        line, x=float(start[0]), y=float(start[1]), map=(1.0, 0.0, 0.0, 1.0), points=outline.points
+    )
+
+
+def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:
+    """``step``, and with it the new runs of all lines that hold on to what it moves."""
+    changed = _after(page, step)
+    lines = [
+        item
+        for item in page.items.values()
+        if isinstance(item, ShapeItem) and any(held in changed for held in item.holds)
+    ]
+    if not lines:
+        return step
+    then = msgspec.structs.replace(page, items=page.items.update(changed))
+    changes = {change.id: change for change in _as_changes(changed, step)}
+    for line in lines:
+        run = attached(then, changed.get(line.id, line))  # type: ignore[arg-type]
+        known = changes.get(line.id, Change(id=line.id))
+        changes[line.id] = msgspec.structs.replace(known, x=run.x, y=run.y, map=run.map, points=run.points)
+    return ChangeItems(page.head.id, tuple(changes.values()))
+
+
+def _after(page: Page, step: MoveItems | ChangeItems) -> dict[str, Item]:
+    """The items that the step moves, as they are after it."""
+    if isinstance(step, MoveItems):
+        return {i: moved(page.items[i], step.dx, step.dy) for i in step.ids if i in page.items}
+    moving = [c for c in step.changes if c.id in page.items and not (c.x is UNSET and c.map is UNSET)]
+    return {c.id: msgspec.structs.replace(page.items[c.id], **c.values(page.items[c.id])) for c in moving}
+
+
+def _as_changes(changed: dict[str, Item], step: MoveItems | ChangeItems) -> tuple[Change, ...]:
+    if isinstance(step, ChangeItems):
+        return step.changes
+    return tuple(Change(id=item.id, x=item.x, y=item.y) for item in changed.values())
+
+
+def _middle(item: Item) -> Points:
+    box = item_box(item)
+    return np.array(((box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2))
+
+
+def _edge(item: Item, middle: Points, towards: Points) -> Points:
+    """Where the line from ``middle`` to ``towards`` leaves the item's outline, and a little further."""
+    outline = _outline(item)
+    way = towards - middle
+    length = float(np.hypot(*way))
+    if length < 1e-6:
+        return middle
+    sides = np.roll(outline, -1, axis=0) - outline
+    offset = outline - middle
+    # middle + t · way = outline + s · side
+    cross = way[0] * sides[:, 1] - way[1] * sides[:, 0]
+    safe = np.where(np.abs(cross) > 1e-12, cross, 1.0)
+    t = (offset[:, 0] * sides[:, 1] - offset[:, 1] * sides[:, 0]) / safe
+    s = (offset[:, 0] * way[1] - offset[:, 1] * way[0]) / safe
+    hits = t[(np.abs(cross) > 1e-12) & (s >= 0) & (s <= 1) & (t >= 0)]
+    at = float(hits.max()) if len(hits) else 0.0
+    return np.asarray(middle + way * min(1.0, at + GAP / length))
+
+
+def _outline(item: Item) -> Points:
+    if isinstance(item, ShapeItem) and item.closed:
+        (points,) = item.paths()
+        return flatten_cubics(points) if item.curved else points
+    return item_box(item).corners()

@@ -1,0 +1,148 @@
+"""Typed text in its styles, notes, tables, stamps, figures with words, and lines that hold on."""
+
+from __future__ import annotations
+
+from selenium.webdriver.common.keys import Keys
+
+from sunroom.core.board import NoteItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import item_box
+from tests.browser.test_tools import Tools
+
+WRITER = "[contenteditable]"
+
+
+class Things(Tools):
+    def write(self, *keys: str) -> None:
+        self.tutor.find(WRITER).send_keys(*keys)
+
+    def take(self) -> None:
+        self.write(Keys.CONTROL, Keys.ENTER)
+        self.tutor.wait(lambda: not self.tutor.all(WRITER) or None, "the words to be taken")
+
+    def test_text_in_styles_is_laid_out_and_edited_again(self) -> None:
+        self.tutor.tool("Text")
+        self.tutor.draw([(200, 150)], "mouse")
+        self.write("H")
+        self.tutor.press("[aria-label=Subscript]")
+        self.write("2")
+        self.tutor.press("[aria-label=Subscript]")
+        self.write("O is ")
+        self.write(Keys.CONTROL, "b")
+        self.write("wet")
+        self.tutor.press("[aria-label='Lines and links']")
+        self.tutor.press("[aria-label=List] button", "Bullets")
+        self.tutor.find(WRITER).click()
+        self.take()
+        self.tutor.wait_items(1)
+        (text,) = self.items()
+        assert isinstance(text, TextItem)
+        self.assertEqual((text.text, text.listing), ("H2O is wet", "bullets"))
+        self.assertEqual([run.text for run in text.lines[0].runs], ["•", "H", "2", "O is ", "wet"])
+        low, bold = text.lines[0].runs[2], text.lines[0].runs[4]
+        self.assertLess(low.rise, 0)
+        self.assertEqual(bold.face, "sans-bold")
+        self.tutor.tool("Select")
+        self.tutor.double_press(250, 150)
+        self.write("!")
+        self.take()
+        self.tutor.wait(lambda: self.items()[0].text.endswith("!") or None, "the edited text")
+        self.assertEqual(self.items()[0].spans[0].script, "sub")
+
+    def test_a_link_that_no_press_may_open_is_not_taken(self) -> None:
+        self.tutor.tool("Text")
+        self.tutor.draw([(200, 150)], "mouse")
+        self.write("sundial")
+        self.write(Keys.CONTROL, "a")
+        self.tutor.press("[aria-label='Lines and links']")
+        field = self.tutor.find("[role=dialog] input")
+        field.send_keys("javascript:alert(1)", Keys.TAB)
+        self.tutor.wait_text("[role=dialog] [role=alert]", "A link begins with")
+
+    def test_a_note_bears_its_writer_s_name_and_its_text_fits(self) -> None:
+        self.tutor.press("[role=radio]", "Pens up")
+        noor = self.come_in(self.link, "Noor")
+        noor.wait_text("[data-testid=pens-state]", "Pens are up")
+        noor.tool("Note")
+        noor.press("[aria-label='Note colour'] [aria-label=Mint]")
+        noor.draw([(400, 300)], "mouse")
+        noor.find(WRITER).send_keys(
+            "Longest at sunrise, because the angle is tiny. " * 4, Keys.CONTROL, Keys.ENTER
+        )
+        self.tutor.wait_items(1)
+        (note,) = self.items()
+        assert isinstance(note, NoteItem)
+        self.assertEqual((note.name, note.colour), ("Noor", "#cfe8dc"))
+        self.assertLess(len(note.lines) * 1.3 * note.size, note.height)
+
+    def test_a_table_is_filled_by_tab_and_given_another_column(self) -> None:
+        self.tutor.tool("Table")
+        self.tutor.draw([(400, 300)], "mouse")
+        self.tutor.wait_items(1)
+        box, scale = item_box(self.items()[0]), self.scale()
+        x, y = 400 - (box.width / 2 - 20) * scale, 300 - (box.height / 2 - 15) * scale
+        self.tutor.double_press(int(x), int(y))
+        for word in ("sun height", "shadow", "note", "25°"):
+            self.write(word, Keys.TAB)
+        self.write("2.14")
+        self.take()
+        self.tutor.press("[aria-label='Rows and columns']")
+        self.tutor.press("[role=dialog] button", "Add a column")
+        self.tutor.wait(lambda: len(self.table().columns) == 4 or None, "the column")
+        self.assertEqual(self.table().cells[:6], ("sun height", "shadow", "note", "", "25°", "2.14"))
+
+    def test_rows_of_a_spreadsheet_become_a_table(self) -> None:
+        self.tutor.driver.execute_script(
+            "const d = new DataTransfer(); d.setData('text/plain', 'a\\t1\\nb\\t2');"
+            "document.querySelector('[data-testid=board]').dispatchEvent("
+            "new ClipboardEvent('paste', { clipboardData: d, bubbles: true }))"
+        )
+        self.tutor.wait_items(1)
+        self.assertEqual(self.table().cells, ("a", "1", "b", "2"))
+
+    def test_stamps_are_set_down_and_own_ones_made(self) -> None:
+        self.tutor.tool("Stamp")
+        self.tutor.press("[aria-label=Stamps] [aria-label=Star]")
+        self.tutor.draw([(300, 200)], "mouse")
+        self.tutor.draw([(400, 200)], "mouse")
+        self.tutor.wait_items(2)
+        self.tutor.draw([(300, 400), (330, 420), (360, 400)])
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.arrange("Make a stamp")
+        before = self.tutor.items
+        self.tutor.draw([(600, 400)], "mouse")
+        self.tutor.wait_items(2 * before)
+        self.tutor.driver.refresh()
+        self.tutor.tool("Stamp")
+        self.tutor.find("[aria-label='Own stamp 1']")
+
+    def test_a_line_holds_on_and_follows(self) -> None:
+        self.figure("Rectangle", (200, 200), (300, 280))
+        self.figure("Ellipse", (500, 200), (620, 280))
+        self.figure("Line", (250, 240), (560, 240))
+        line = self.items()[2]
+        assert isinstance(line, ShapeItem)
+        self.assertTrue(all(line.holds))
+        self.tutor.key(Keys.ESCAPE)
+        self.tutor.draw([(280, 280), (320, 380), (330, 430)], "mouse")
+        self.tutor.wait(lambda: item_box(self.items()[2]).height > 60 or None, "the line to follow")
+        start = self.items()[2].placement.point(*self.items()[2].points[0])
+        held = item_box(self.items()[0])
+        self.assertTrue(held.x0 - 6 <= start[0] <= held.x1 + 6 and held.y0 - 6 <= start[1] <= held.y1 + 6)
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait(lambda: item_box(self.items()[2]).height < 20 or None, "the way back of both")
+
+    def test_words_stand_in_the_middle_of_a_figure(self) -> None:
+        self.figure("Hexagon", (300, 200), (460, 320))
+        self.tutor.double_press(380, 200)
+        self.write("sun")
+        self.take()
+        self.tutor.wait(lambda: getattr(self.items()[0], "lines", None) or None, "the words")
+        self.assertEqual(self.items()[0].lines[0].runs[0].text, "sun")
+
+    def table(self) -> TableItem:
+        (table,) = [item for item in self.items() if isinstance(item, TableItem)]
+        return table
+
+    def scale(self) -> float:
+        return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%")) / 100
