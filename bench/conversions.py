@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 import time
 
+import msgspec
 import numpy as np
 import pikepdf
 
@@ -12,17 +13,20 @@ from bench.strokes import written
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
 from sunroom.core.board import Board, InkItem, PageHead, apply
+from sunroom.core.board.arrange import rub
+from sunroom.core.board.requests import RubItems
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.formats import PdfDrawing, board_pdf
 from sunroom.core.formats.drawing import page_box
 from sunroom.core.geometry import smooth_centreline
-from sunroom.core.ink import unpack_samples
+from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading.picture import line_picture
 from sunroom.core.shapes import find_shapes
 from sunroom.resources import reader, typesetter
 
 WORDS = ("shadow", "stick", "length", "angle", "morning", "measure", "because", "triangle", "sundial", "noon")
 LINES = ("how long is a shadow at noon in june", "measure the stick and then measure its shadow now")
+RUB_AIM_MS = 50.0
 WORD_AIM_MS, LINE_AIM_MS, SHAPE_AIM_MS, PDF_AIM_S = 200.0, 600.0, 50.0, 4.0
 
 
@@ -50,7 +54,25 @@ def run() -> list[Row]:
     rows.append(
         Row("true up", show(times), "", f"p95 ≤ {SHAPE_AIM_MS:.0f} ms", percentiles(times)[1] <= SHAPE_AIM_MS)
     )
-    return rows + [_pdf(20), _pdf(80)]
+    return rows + [_rub(200), _rub(800), _pdf(20), _pdf(80)]
+
+
+def _rub(count: int) -> Row:
+    """One rub across ``count`` strokes of 60 samples, each of which it cuts; the base packs the pieces."""
+    # Strokes that all lie under the path of the eraser, as a thick scribble would.
+    items = tuple(msgspec.structs.replace(item, x=0.0, y=0.0) for item in written(count, 25))
+    page = apply(apply(Board(), AddPage(PageHead("page-001"), 0)), AddItems("page-001", items)).pages[
+        "page-001"
+    ]
+    path = tuple((x, 0.6 * x - 20, 6.0) for x in np.linspace(-20, 40, 24).tolist())
+    request = RubItems("page-001", tuple(page.items), "bench-piece", path)
+    times = [_timed(rub, page, request) for _ in range(12)]
+    pieces = rub(page, request).items
+    base = [_timed(lambda: [pack_samples(unpack_samples(p.samples)) for p in pieces]) for _ in range(12)]  # type: ignore[union-attr]
+    aim, met = (
+        (f"p95 ≤ {RUB_AIM_MS:.0f} ms", percentiles(times)[1] <= RUB_AIM_MS) if count == 200 else ("", None)
+    )
+    return Row(f"a rub across {count} strokes", show(times), f"packing the pieces {show(base)}", aim, met)
 
 
 def _model_alone(strokes: list[np.ndarray]) -> None:

@@ -16,7 +16,7 @@ from tests.server.client import Web
 
 STROKES = 10_000
 COLUMNS = 100
-OPEN_AIM_S, FRAMES_AIM, MEMORY_AIM_MB = 1.5, 50.0, 60.0
+OPEN_AIM_S, FRAMES_AIM, MOVE_AIM, MEMORY_AIM_MB = 1.5, 50.0, 30.0, 60.0
 
 PAN = """
 const [done] = arguments, board = document.querySelector('[data-testid=board]')
@@ -30,6 +30,26 @@ requestAnimationFrame(function tick(now) {
   const away = Math.floor((now - start) / 600) % 2 ? -7 : 7
   board.dispatchEvent(new WheelEvent('wheel', { EVENT }))
   requestAnimationFrame(tick)
+})
+"""
+CHOOSE_AND_MOVE = """
+const [x, y, half, done] = arguments, board = document.querySelector('[data-testid=board]'), box = board.getBoundingClientRect()
+const fire = (type, x, y) => board.dispatchEvent(new PointerEvent(type, { pointerId: 1, pointerType: 'mouse', bubbles: true,
+    button: type === 'pointermove' ? -1 : 0, buttons: 1, clientX: box.x + x, clientY: box.y + y }))
+board.setPointerCapture = () => {}
+fire('pointerdown', x - half, y - half)
+fire('pointermove', x + half, y + half)
+fire('pointerup', x + half, y + half)
+const count = parseInt(document.querySelector('.what')?.textContent ?? '0')
+let frames = 0, start = 0
+fire('pointerdown', x, y)
+requestAnimationFrame(function tick(now) {
+  if (!start) start = now
+  const angle = (now - start) / 200
+  fire('pointermove', x + 60 * Math.cos(angle), y + 60 * Math.sin(angle))
+  if (now - start < 2500) return frames++, requestAnimationFrame(tick)
+  fire('pointerup', x + 60, y)
+  done([frames / ((now - start) / 1000), count])
 })
 """
 ADD = """
@@ -69,6 +89,13 @@ def _rows(strokes: int, empty: dict[str, float], full: dict[str, float], aims: b
         row("pan at 100 %", "pan_fps", "frames/s", "≥ 50", lambda v: v >= FRAMES_AIM),
         row("pan of the whole page", "pan_whole_fps", "frames/s", "≥ 50", lambda v: v >= FRAMES_AIM),
         row("zoom", "zoom_fps", "frames/s", "≥ 50", lambda v: v >= FRAMES_AIM),
+        Row(
+            f"move {full['moved']:.0f} of {strokes:,} strokes",
+            f"{full['move_fps']:.1f} frames/s",
+            "a frame of the screen 60.0 frames/s",
+            f"≥ {MOVE_AIM:.0f}" if aims else "",
+            full["move_fps"] >= MOVE_AIM if aims else None,
+        ),
         row(
             "add a stroke (browser's own work)",
             "add_ms",
@@ -107,6 +134,7 @@ def _measure(strokes: int) -> dict[str, float]:
             )
             assert open_s < time.perf_counter() - start + 1
             browser.driver.set_script_timeout(60)
+            moved = _move(browser) if strokes else [0.0, 0]
             whole = browser.driver.execute_async_script(PAN.replace("EVENT", "deltaX: away, deltaY: away"))
             zoom = browser.driver.execute_async_script(
                 PAN.replace("EVENT", "deltaY: away * 3, ctrlKey: true, clientX: 600, clientY: 400")
@@ -124,7 +152,22 @@ def _measure(strokes: int) -> dict[str, float]:
             browser.close()
     return {
         "open_s": open_s, "pan_fps": near[0], "pan_whole_fps": whole[0], "zoom_fps": zoom[0], "add_ms": add_ms, "memory_mb": memory_mb,
+        "move_fps": moved[0], "moved": moved[1],
     }  # fmt: skip
+
+
+def _move(browser: Browser) -> list[float]:
+    """Choose about a thousand strokes in the middle of the whole page and drag them about."""
+    browser.tool("Select")
+    box = browser.find("[data-testid=board]").rect
+    percent = int(browser.find(".readout .figure").text.split()[-1].rstrip("%"))
+    half = 16 * 60.0 * percent / 100
+    moved: list[float] = browser.driver.execute_async_script(
+        CHOOSE_AND_MOVE, box["width"] // 2, box["height"] // 2, half
+    )
+    browser.kept()
+    browser.tool("Pen")
+    return moved
 
 
 def _fill(server: Running, strokes: int) -> None:

@@ -22,6 +22,7 @@ from demo.pen import BLACK, BLUE, GREEN, MINT, PURPLE, RED, DemoBoard  # noqa: E
 from sunroom.boards.services import create_board  # noqa: E402
 from sunroom.core.board import Paper  # noqa: E402
 from sunroom.core.lesson import OpenLesson, carry_out  # noqa: E402
+from sunroom.core.text import Span  # noqa: E402
 from sunroom.lessons import repository as lessons  # noqa: E402
 from sunroom.rooms.models import Room, Seat  # noqa: E402
 
@@ -102,7 +103,8 @@ def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
     board.highlight(398, 618, 106, tutor)
     board.write("how long is a shadow?", 96, 124, 72, tutor)
     board.type("tan θ = h / s     so     s = h / tan θ", 96, 186, 28, tutor)
-    _table(board, tutor)
+    rows = [("sun height θ", "shadow s (m)"), ("25°", "2.14"), ("40°", "1.19"), ("60°", "0.58")]
+    board.table(rows, (140, 140), 96, 250, tutor)
     board.trued_up([(660, 232), (660, 500), (930, 500)], tutor, BLUE, 3.4)
     board.ink([board.hand.sketch([(660, 480), (680, 480), (680, 500)], 0.6)], tutor, BLUE, 2.4)
     board.write("stick h = 1 m", 462, 384, 40, tutor, BLUE)
@@ -114,20 +116,8 @@ def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
         RED,
     )
     board.type("θ", 848, 462, 30, tutor, RED)
-    board.write("Longest at sunrise,", 706, 118, 34, who.noor, PURPLE)
-    board.write("because the angle is tiny?", 706, 158, 34, who.noor, PURPLE)
+    board.note("Longest at sunrise, because the angle is tiny?", 780, 70, who.noor, "Noor", "#ffe7a8")
     _graph(board, who)
-
-
-def _table(board: DemoBoard, seat: str) -> None:
-    rows = [("sun height θ", "shadow s (m)"), ("25°", "2.14"), ("40°", "1.19"), ("60°", "0.58")]
-    for number, (left, right) in enumerate(rows):
-        y = 256 + 32 * number
-        board.type(left, 108, y + 4, 18, seat)
-        board.type(right, 248, y + 4, 18, seat)
-        board.line((96, y), (380, y), seat, "#8a7d5f", 1.4 if number != 1 else 2.4)
-    board.line((96, 384), (380, 384), seat, "#8a7d5f", 1.4)
-    board.line((236, 256), (236, 384), seat, "#8a7d5f", 1.4)
 
 
 def _graph(board: DemoBoard, who: People) -> None:
@@ -202,31 +192,64 @@ def tasks(board: DemoBoard, who: People) -> None:
 def what_we_wonder(board: DemoBoard, who: People) -> None:
     board.title("Questions")
     board.write("what we wonder", 110, 120, 70, who.tutor, GREEN)
-    board.write("does the moon make shadows?", 130, 240, 46, who.noor, PURPLE)
-    board.write("why is noon not at 12?", 480, 350, 46, who.tomasz, BLUE)
-    board.write("can a sundial work indoors?", 150, 460, 46, who.noor, RED)
+    board.note("Does the moon make shadows?", 120, 190, who.noor, "Noor", "#ffe7a8")
+    board.note("Why is noon not at 12?", 360, 210, who.tomasz, "Tomasz", "#cfe3f2")
+    board.note("Can a sundial work indoors?", 600, 186, who.noor, "Noor", "#cfe8dc")
+    board.note("Are shadows ever blue?", 240, 410, who.tomasz, "Tomasz", "#f7d3d6")
+    board.write("which one can we measure?", 480, 500, 46, who.tutor, RED)
 
 
 def market_french(board: DemoBoard, tutor: str) -> None:
+    """Vocabulary cards to match, and a mind map of the market."""
     board.title("At the stall")
     board.write("au marché", 110, 120, 76, tutor, RED)
-    for number, (french, english) in enumerate(
-        (
-            ("une pomme", "an apple"),
-            ("le fromage", "the cheese"),
-            ("combien ?", "how much?"),
-            ("merci, à demain", "thanks, see you tomorrow"),
+    pairs = (
+        ("une pomme", "an apple"),
+        ("le fromage", "the cheese"),
+        ("combien ?", "how much?"),
+        ("à demain", "see you tomorrow"),
+    )
+    for number, (french, _) in enumerate(pairs):
+        board.note(french, 110 + 215 * number, 180, tutor, "", "#cfe3f2")
+    for number, (_, english) in enumerate(pairs[::-1]):
+        board.note(english, 110 + 215 * number, 380, tutor, "", "#ffe7a8")
+    board.new_page("Mind map")
+    centre = board.figure("ellipse", (380, 250), (600, 350), tutor, GREEN, 3, fill="#cfe8dc")
+    board.label(centre, "le marché", tutor)
+    around = (
+        ("les fruits", 110, 90),
+        ("les légumes", 680, 90),
+        ("le prix", 110, 450),
+        ("le marchand", 680, 450),
+    )
+    for words, x, y in around:
+        branch = board.figure("rounded", (x, y), (x + 190, y + 70), tutor, BLUE, 2.5)
+        board.label(branch, words, tutor)
+        board.figure(
+            "line", (490, 300), (x + 95, y + 35), tutor, BLACK, 2.5, ends="arrow", holds=(centre, branch)
         )
-    ):
-        board.write(french, 130, 230 + 90 * number, 50, tutor, BLUE)
-        board.type(english, 520, 200 + 90 * number, 24, tutor)
+    board.new_page("Handwriting", Paper("roll", "handwriting", 1000, 640, 56))
+    board.write("je voudrais une pomme", 60, 132, 76, tutor, BLUE)
 
 
 def bench_chemistry(board: DemoBoard, tutor: str) -> None:
     board.title("Burning magnesium")
     board.write("burning magnesium", 110, 120, 70, tutor)
-    board.type("2 Mg + O₂ → 2 MgO", 120, 190, 34, tutor, BLUE)
-    board.write("white light, white smoke", 130, 330, 44, tutor, PURPLE)
+    equation = "2 Mg + O2 → 2 MgO"
+    low = equation.index("O2") + 1
+    board.type(equation, 120, 180, 40, tutor, BLUE, spans=(Span(low, low + 1, script="sub"),))
+    board.table(
+        [("", "before", "after"), ("magnesium", "0.24 g", "–"), ("oxide", "–", "0.40 g")],
+        (150, 120, 120),
+        120,
+        270,
+        tutor,
+    )
+    board.write("white light, white smoke", 130, 470, 44, tutor, PURPLE)
+    board.type(
+        "Goggles on.\nHold the ribbon with tongs.\nDo not look into the flame.", 600, 270, 24, tutor,
+        family="serif", listing="numbers",
+    )  # fmt: skip
 
 
 if __name__ == "__main__":

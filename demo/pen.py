@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import itertools
 from collections.abc import Iterable, Sequence
+from typing import Any
 
 import numpy as np
 
@@ -13,20 +14,23 @@ from sunroom.boards.repository import Logged
 from sunroom.core.board import (
     Board,
     InkItem,
+    NoteItem,
     PageHead,
     Paper,
     Request,
     ShapeItem,
+    TableItem,
     TextItem,
     apply,
     invert,
     resolve,
 )
-from sunroom.core.board.requests import TrueUp
+from sunroom.core.board.requests import DrawFigure, EditText, TrueUp
 from sunroom.core.board.steps import AddItems, AddPage, ChangePage, Step
 from sunroom.core.geometry import ellipse_bezier
 from sunroom.core.ink import pack_samples
 from sunroom.core.shapes import find_shapes
+from sunroom.core.shapes.figures import FigureKind
 from sunroom.resources import typesetter
 
 BLACK, BLUE, RED, GREEN, PURPLE = "#16222b", "#1f5fa8", "#b4472c", "#2f7d5b", "#6b3fa0"
@@ -102,10 +106,46 @@ class DemoBoard:
         stroke = self.hand.draw(np.array([(x0, y), ((x0 + x1) / 2, y - 1), (x1, y)]), tremor=0.8)
         self.ink([stroke], seat, colour, 26, "highlighter")
 
-    def type(self, text: str, x: float, y: float, size: float, seat: str, colour: str = BLACK) -> None:
+    def type(
+        self, text: str, x: float, y: float, size: float, seat: str, colour: str = BLACK, **style: Any
+    ) -> None:
         """Typed text from its top left corner."""
-        item = TextItem(id=next(self._ids), x=x, y=y, text=text, size=size, colour=colour)
+        item = TextItem(id=next(self._ids), x=x, y=y, text=text, size=size, colour=colour, **style)
         self.do(AddItems(self.page, (item,)), seat)
+
+    def note(self, text: str, x: float, y: float, seat: str, name: str, colour: str) -> None:
+        item = NoteItem(id=next(self._ids), x=x, y=y, text=text, name=name, colour=colour)
+        self.do(AddItems(self.page, (item,)), seat)
+
+    def table(
+        self, rows: Sequence[Sequence[str]], columns: Sequence[float], x: float, y: float, seat: str
+    ) -> None:
+        cells = tuple(cell for row in rows for cell in row)
+        heights = (34.0,) * len(rows)
+        item = TableItem(
+            id=next(self._ids), x=x, y=y, columns=tuple(columns), rows=heights, cells=cells, colour="#8a7d5f"
+        )
+        self.do(AddItems(self.page, (item,)), seat)
+
+    def figure(
+        self,
+        kind: FigureKind,
+        a: tuple[float, float],
+        b: tuple[float, float],
+        seat: str,
+        colour: str = BLACK,
+        width: float = 2.5,
+        **look: Any,
+    ) -> str:
+        """A figure as the shape tool draws it from ``a`` to ``b``; its id."""
+        item_id = next(self._ids)
+        x, y, w, h = *a, b[0] - a[0], b[1] - a[1]
+        self.do(DrawFigure(self.page, item_id, kind, x, y, w, h, colour, width, **look), seat)
+        return item_id
+
+    def label(self, item_id: str, text: str, seat: str) -> None:
+        """Words in a figure."""
+        self.do(EditText(self.page, item_id, text), seat)
 
     def line(
         self, a: tuple[float, float], b: tuple[float, float], seat: str, colour: str, width: float

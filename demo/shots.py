@@ -7,6 +7,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 import django
+from selenium.webdriver.common.keys import Keys
 
 django.setup()
 
@@ -85,6 +86,36 @@ def typeset_choice(stage: Stage) -> None:
     stage.keep(tutor, "typeset-choice")
 
 
+def tool_settings(stage: Stage) -> None:
+    """A pen being changed, beside a page of figures and words."""
+    tutor = stage.person("tutor")
+    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
+    tutor.press("[aria-label='Change this pen']")
+    stage.keep(tutor, "tool-settings")
+
+
+def ruler(stage: Stage) -> None:
+    tutor = stage.person("tutor")
+    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
+    tutor.tool("Ruler")
+    for _ in range(2):
+        tutor.key(Keys.SHIFT, Keys.ARROW_LEFT)
+    stage.keep(tutor, "ruler")
+
+
+def arranging(stage: Stage) -> None:
+    """The mind map of the French room, one branch chosen and its looks open."""
+    tutor = stage.person("tutor")
+    tutor.open(f"{stage.base}/rooms/mrkt-frch-9b2c")
+    tutor.press("a.board")
+    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
+    tutor.tool("Select")
+    tutor.press("[aria-label=Choose]")
+    tutor.press("[role=dialog] button", "All figures")
+    tutor.press("[aria-label=Arrange]")
+    stage.keep(tutor, "arranging")
+
+
 def porch(stage: Stage) -> None:
     student = stage.browser()
     student.open(f"{stage.base}/r/{LINK}")
@@ -114,6 +145,9 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "room-home": room_home,
     "tutor-lesson": tutor_lesson,
     "typeset-choice": typeset_choice,
+    "tool-settings": tool_settings,
+    "ruler": ruler,
+    "arranging": arranging,
     "tablet": tablet,
 }
 

@@ -102,8 +102,10 @@ def open_board(board_id: int) -> Opened:
     """The board with what a room needs to go on with it."""
     history = History()
     newest = models.LoggedStep.objects.filter(board_id=board_id).order_by("-seq")[:HISTORY_ROWS]
-    for row in reversed(newest.values_list("seat", "seq", "how", "of_seq", "inverse")):
-        history.record(*row[:4], _step_decoder.decode(row[4]))
+    for *row, inverse, body in reversed(
+        newest.values_list("seat", "seq", "how", "of_seq", "inverse", "body")
+    ):
+        history.record(*row, _step_decoder.decode(inverse), _step_decoder.decode(body))
     seqs = dict(models.LoggedStep.objects.filter(board_id=board_id).values_list("step_id", "seq"))
     last = models.LoggedStep.objects.filter(board_id=board_id).order_by("-seq").first()
     return Opened(load(board_id), history, seqs, last.at_ms if last else 0)

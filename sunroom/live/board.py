@@ -11,7 +11,7 @@ from sunroom.core.board import Board, Request, Step, apply, invert, resolve
 from sunroom.core.board.history import How
 from sunroom.core.board.requests import GoneError, Redo, Undo
 from sunroom.live.keeper import Keeper
-from sunroom.live.messages import Pointing, WetInk
+from sunroom.live.messages import Point, Pointing, WetInk
 from sunroom.resources import typesetter
 
 #: Steps kept at hand for browsers that come back; older ones are read from the log.
@@ -36,6 +36,8 @@ class LiveBoard:
         self.steps: list[Logged] = []
         self.wet: list[WetInk] = []
         self.pointing: list[Pointing] = []
+        #: Arrows that stay until they are cleared, by seat.
+        self.arrows: dict[str, Point] = {}
 
     def plan(self, request: Request, seat: str, now_ms: int) -> tuple[Step, How, int]:
         """The step that ``request`` makes, how (do, undo, redo) and the step it answers.
@@ -58,7 +60,7 @@ class LiveBoard:
         inverse = invert(self.board, logged.step)
         self.board = apply(self.board, logged.step)
         self.seqs[logged.id] = logged.seq
-        self.history.record(logged.by, logged.seq, logged.how, logged.of, inverse)
+        self.history.record(logged.by, logged.seq, logged.how, logged.of, inverse, logged.step)
         keeper.keep(self._append, (logged, inverse), partial(self._on_disk, logged, self.board, kept))
 
     def missed_since(self, seq: int) -> tuple[Logged, ...] | None:

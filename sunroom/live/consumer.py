@@ -18,6 +18,7 @@ from sunroom.live.board import LiveBoard
 from sunroom.live.limits import Pace
 from sunroom.live.member import Member
 from sunroom.live.messages import (
+    ClearPointers,
     Do,
     FromBrowser,
     Goodbye,
@@ -109,6 +110,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.do(member, message)
             case Point():
                 room.point(member, message)
+            case ClearPointers():
+                room.clear_pointers(member, message)
             case Tell():
                 room.tell(member, message)
             case Look():

@@ -56,12 +56,22 @@ class Wet(msgspec.Struct, frozen=True, tag_field="type", tag="wet"):
 
 
 class Point(msgspec.Struct, frozen=True, tag_field="type", tag="point"):
-    """Where the laser pointer is on a page; ``on`` False: it was put away."""
+    """Where a pointer is on a page; ``on`` False: it was put away.
+
+    ``stay``: an arrow with the person's name, which is there until it is cleared.
+    """
 
     page: str
     x: float
     y: float
     on: bool = True
+    stay: bool = False
+
+
+class ClearPointers(msgspec.Struct, frozen=True, tag_field="type", tag="clear_pointers"):
+    """Take one's own arrow off the board, or as the tutor side everyone's."""
+
+    everyone: bool = False
 
 
 class Look(msgspec.Struct, frozen=True, tag_field="type", tag="look"):
@@ -91,7 +101,7 @@ class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
     at: float
 
 
-FromBrowser = Join | Do | Wet | Point | Look | Tell | Read | Ping
+FromBrowser = Join | Do | Wet | Point | ClearPointers | Look | Tell | Read | Ping
 
 # To the browser
 
@@ -104,6 +114,7 @@ class Person(msgspec.Struct, frozen=True):
     role: Role
     tabs: int
     page: str = ""
+    board: str = ""
 
 
 class BoardCard(msgspec.Struct, frozen=True):
@@ -111,8 +122,16 @@ class BoardCard(msgspec.Struct, frozen=True):
     title: str
 
 
+class Pointing(msgspec.Struct, frozen=True):
+    seat: str
+    point: Point
+
+
 class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
-    """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since."""
+    """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since.
+
+    ``boards`` are all of the room, ``arrows`` the pointers that stay on this one.
+    """
 
     seat: str
     connection: str
@@ -129,6 +148,8 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     redos: int
     pages: tuple[PageHead, ...] | None
     missed: tuple[Logged, ...] = ()
+    boards: tuple[BoardCard, ...] = ()
+    arrows: tuple[Pointing, ...] = ()
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
@@ -147,11 +168,6 @@ class WetInk(msgspec.Struct, frozen=True):
     wet: Wet
 
 
-class Pointing(msgspec.Struct, frozen=True):
-    seat: str
-    point: Point
-
-
 class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_defaults=True):
     """All that happened on a board in one tick."""
 
@@ -160,6 +176,7 @@ class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_def
     pointing: tuple[Pointing, ...] = ()
     lesson: Lesson | None = None
     people: tuple[Person, ...] | None = None
+    boards: tuple[BoardCard, ...] | None = None
     kept_ms: int = 0
     trouble: str | None = None
 

@@ -9,6 +9,7 @@ from sunroom.boards import models, repository
 from sunroom.core.lesson import Lesson
 from sunroom.lessons import repository as lessons
 from sunroom.live.board import LiveBoard
+from sunroom.live.messages import BoardCard
 from sunroom.live.room import LiveRoom
 from sunroom.rooms.models import Room
 
@@ -48,6 +49,7 @@ class Registry:
                     return None
                 # "" may have led to a board that is live already.
                 board = live.boards.setdefault(board.uid, board)
+            live.set_boards(await asyncio.to_thread(board_cards, room.pk))
             return live, board
 
     def left(self, live: LiveRoom) -> None:
@@ -72,6 +74,12 @@ class Registry:
             await live.keeper.settled()
             live.keeper.stop()
             self._rooms.pop(live.room_id, None)
+
+
+def board_cards(room_id: int) -> tuple[BoardCard, ...]:
+    """All boards of a room, the oldest first."""
+    rows = models.Board.objects.filter(room_id=room_id).order_by("id").values_list("uid", "title")
+    return tuple(BoardCard(uid, title) for uid, title in rows)
 
 
 def _open_board(room_id: int, uid: str) -> LiveBoard | None:

@@ -20,6 +20,7 @@ from sunroom.core.board.requests import AddItems, GoneError, check_request
 from sunroom.core.board.steps import ChangePage
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES
+from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.lesson import Command, Lesson, arrive, carry_out, expire
 from sunroom.core.lesson.commands import PassPen, TakePen, action_of
 from sunroom.core.pens import Target, decide, standing
@@ -31,6 +32,7 @@ from sunroom.live.member import Member
 from sunroom.live.messages import (
     Answered,
     BoardCard,
+    ClearPointers,
     Do,
     Frame,
     Goodbye,
@@ -82,12 +84,14 @@ class LiveRoom:
         self.lesson = lesson
         self.members: dict[str, Member] = {}
         self.boards: dict[str, LiveBoard] = {}
+        #: All boards of the room, live or not.
+        self.cards: tuple[BoardCard, ...] = ()
         self.keeper = Keeper(self._trouble)
         self._clock = clock
         self._begun: dict[str, dict[str, int]] = {}
         self._told_lesson: Lesson | None = None
         self._told_trouble: str | None = None
-        self._people_changed = False
+        self._people_changed = self._cards_changed = False
         self._flushed_at = 0.0
         self._flush_handle: asyncio.TimerHandle | None = None
         self._expiry: asyncio.TimerHandle | None = None
@@ -127,7 +131,15 @@ class LiveRoom:
             redos=redos,
             pages=None if missed is not None else tuple(page.head for page in board.kept.in_order()),
             missed=missed or (),
+            boards=self.cards,
+            arrows=tuple(Pointing(seat, arrow) for seat, arrow in board.arrows.items()),
         )
+
+    def set_boards(self, cards: tuple[BoardCard, ...]) -> None:
+        """Tell everyone which boards the room has, when that has changed."""
+        if cards != self.cards:
+            self.cards, self._cards_changed = cards, True
+            self._flush_soon()
 
     def leave(self, member: Member) -> None:
         """A connection is gone: its wet ink and pointer go from the other screens."""
@@ -147,7 +159,7 @@ class LiveRoom:
         for member in self.members.values():
             actor, known = member.actor, seats.get(member.actor.seat)
             tabs, page = (known.tabs + 1, member.page or known.page) if known else (1, member.page)
-            seats[actor.seat] = Person(actor.seat, actor.name, actor.role, tabs, page)
+            seats[actor.seat] = Person(actor.seat, actor.name, actor.role, tabs, page, member.board)
         rank = {"tutor": 0, "helper": 1, "student": 2, "onlooker": 3}
         return tuple(sorted(seats.values(), key=lambda p: (rank[p.role], p.name.casefold())))
 
@@ -229,7 +241,23 @@ class LiveRoom:
         """Show a person's laser pointer to the others."""
         if message.on and not self._decide(member, "point", Target()).allowed:
             return
-        self.boards[member.board].pointing.append(Pointing(member.actor.seat, message))
+        if not (abs(message.x) <= MAX_COORDINATE and abs(message.y) <= MAX_COORDINATE):
+            return
+        board, seat = self.boards[member.board], member.actor.seat
+        if message.stay and message.on:
+            board.arrows[seat] = message
+        elif message.stay:
+            board.arrows.pop(seat, None)
+        board.pointing.append(Pointing(seat, message))
+        self._flush_soon()
+
+    def clear_pointers(self, member: Member, message: ClearPointers) -> None:
+        """Take arrows off the board; everyone's only for the tutor side."""
+        board = self.boards[member.board]
+        everyone = message.everyone and self._decide(member, "set_pens", Target()).allowed
+        for seat in list(board.arrows) if everyone else [member.actor.seat]:
+            if board.arrows.pop(seat, None):
+                board.pointing.append(Pointing(seat, Point("", 0, 0, on=False, stay=True)))
         self._flush_soon()
 
     def look(self, member: Member, message: Look) -> None:
@@ -300,6 +328,7 @@ class LiveRoom:
         shared = Frame(
             lesson=self._told_lesson,
             people=self.people() if self._people_changed else None,
+            boards=self.cards if self._cards_changed else None,
             trouble=self._told_trouble,
         )
         rules_changed = self._told_lesson is not None or any(
@@ -325,7 +354,8 @@ class LiveRoom:
         if rules_changed:
             for member in self.members.values():
                 self.tell_standing(member)
-        self._told_lesson, self._told_trouble, self._people_changed = None, None, False
+        self._told_lesson, self._told_trouble = None, None
+        self._people_changed = self._cards_changed = False
 
     def _trouble(self, sentence: str) -> None:
         self._told_trouble = sentence

@@ -19,7 +19,7 @@ from sunroom.core.lesson import Command, OpenLesson, SetBetween, carry_out
 from sunroom.core.pens.facts import Between
 from sunroom.lessons import repository as lessons
 from sunroom.live import workers
-from sunroom.live.registry import registry
+from sunroom.live.registry import board_cards, registry
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
@@ -97,6 +97,12 @@ def room(request: HttpRequest, link: str) -> HttpResponse:
     return answer(_home(row))
 
 
+async def _tell_boards(row: Room) -> None:
+    live = registry().find(row.pk)
+    if live is not None:
+        live.set_boards(await sync_to_async(board_cards)(row.pk))
+
+
 async def _tell(row: Room, command: Command) -> None:
     """Carry a command of the owner out, in the live room when there is one."""
     live = registry().find(row.pk)
@@ -143,6 +149,7 @@ def boards(request: HttpRequest, link: str) -> HttpResponse:
         row.title if first else f"Board {row.boards.count() + 1}"
     )
     board = create_board(row, title, _now_ms())
+    async_to_sync(_tell_boards)(row)
     if first:
         async_to_sync(_tell)(row, OpenLesson())
     return answer(BoardId(board.uid), 201)

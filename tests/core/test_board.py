@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import contextlib
 from typing import get_args
 from unittest import TestCase
 
@@ -185,14 +186,14 @@ class Ways(TestCase):
                 continue
             inverse = invert(board, fitting)
             board = apply(board, fitting)
-            history.record(seat, board.seq, "do", 0, inverse)
+            history.record(seat, board.seq, "do", 0, inverse, fitting)
         seat = data.draw(st.sampled_from(make.SEATS[:3]))
         others = {other: history.depth(other) for other in make.SEATS[:3] if other != seat}
         while found := history.find(seat, "undo", board):
             of, step = found
             inverse = invert(board, step)
             board = apply(board, step)
-            history.record(seat, board.seq, "undo", of, inverse)
+            history.record(seat, board.seq, "undo", of, inverse, step)
         self.assertEqual(history.find(seat, "undo", board), None)
         self.assertEqual({other: history.depth(other) for other in others}, others)
 
@@ -202,13 +203,13 @@ class Ways(TestCase):
         for step in (AddItems(PAGE, (ink("stroke-1"),)), MoveItems(PAGE, ("stroke-1",), 7, 7)):
             inverse = invert(board, step)
             board = apply(board, step)
-            history.record("seat-a", board.seq, "do", 0, inverse)
+            history.record("seat-a", board.seq, "do", 0, inverse, step)
         before = shown(board)
         for how in ("undo", "undo", "redo", "redo"):
             of, step = history.find("seat-a", how, board)
             inverse = invert(board, step)
             board = apply(board, step)
-            history.record("seat-a", board.seq, how, of, inverse)
+            history.record("seat-a", board.seq, how, of, inverse, step)
         self.assertEqual(shown(board), before)
 
     def test_undo_passes_over_what_somebody_else_has_removed(self) -> None:
@@ -216,7 +217,7 @@ class Ways(TestCase):
         history = History()
         for item_id in ("stroke-1", "stroke-2"):
             step = AddItems(PAGE, (ink(item_id),))
-            history.record("seat-a", board.seq + 1, "do", 0, invert(board, step))
+            history.record("seat-a", board.seq + 1, "do", 0, invert(board, step), step)
             board = apply(board, step)
         board = apply(board, RemoveItems(PAGE, ("stroke-2",)))
         self.assertEqual(history.find("seat-a", "undo", board)[1], RemoveItems(PAGE, ("stroke-1",)))
@@ -224,11 +225,85 @@ class Ways(TestCase):
     def test_a_new_step_ends_the_way_forth(self) -> None:
         history = History()
         step = RemoveItems(PAGE, ("stroke-1",))
-        history.record("seat-a", 1, "do", 0, step)
-        history.record("seat-a", 2, "undo", 1, step)
+        history.record("seat-a", 1, "do", 0, step, step)
+        history.record("seat-a", 2, "undo", 1, step, step)
         self.assertEqual(history.depth("seat-a"), (0, 1))
-        history.record("seat-a", 3, "do", 0, step)
+        history.record("seat-a", 3, "do", 0, step, step)
         self.assertEqual(history.depth("seat-a"), (1, 0))
+
+    @settings(max_examples=80, deadline=None)
+    @given(st.data())
+    def test_undoing_all_of_one_s_own_brings_one_s_own_back_and_touches_nobody_else_s(self, data) -> None:
+        seats = make.SEATS[:3]
+        board = apply(Board(), AddPage(PageHead(PAGE), 0))
+        for seat in seats:
+            own = [ink(f"{seat}-{number}", by=seat) for number in range(3)]
+            board = apply(board, resolve(board, AddItems(PAGE, tuple(own)), seat, 1, make.even_typesetter()))
+        first, history = board, History()
+        for number in range(data.draw(st.integers(1, 14))):
+            seat = data.draw(st.sampled_from(seats))
+            request = data.draw(self.asked(board, seat, number))
+            with contextlib.suppress(GoneError):
+                step = resolve(board, request, seat, 1, make.even_typesetter())
+                inverse = invert(board, step)
+                board = apply(board, step)
+                history.record(seat, board.seq, "do", 0, inverse, step)
+        before, seat = board, data.draw(st.sampled_from(seats))
+        while found := history.find(seat, "undo", board):
+            of, step = found
+            inverse = invert(board, step)
+            board = apply(board, step)
+            history.record(seat, board.seq, "undo", of, inverse, step)
+        for item_id, item in board.pages[PAGE].items.items():
+            origin = first if item.by == seat else before
+            self.assertEqual(item, origin.pages[PAGE].items.get(item_id))
+        self.assertEqual(self.owned(board, seat), self.owned(first, seat))
+
+    def owned(self, board: Board, seat: str) -> set[str]:
+        return {item_id for item_id, item in board.pages[PAGE].items.items() if item.by == seat}
+
+    def asked(self, board: Board, seat: str, number: int) -> st.SearchStrategy[Request]:
+        """Anything that a person may do to their own things."""
+        ids = tuple(sorted(self.owned(board, seat))) or ("nothing-left",)
+        some = st.lists(st.sampled_from(ids), min_size=1, unique=True).map(tuple)
+        return st.one_of(
+            st.builds(MoveItems, st.just(PAGE), some, st.integers(-9, 9), st.integers(-9, 9)),
+            st.builds(
+                TransformItems,
+                st.just(PAGE),
+                some,
+                st.sampled_from([Affine(2, 0, 0, 2), Affine(0, 1, -1, 0)]),
+            ),
+            st.builds(
+                StyleItems, st.just(PAGE), some, st.sampled_from([Style(colour="#1f5fa8"), Style(width=9.0)])
+            ),
+            st.builds(
+                ArrangeItems,
+                st.just(PAGE),
+                some,
+                st.sampled_from(["front", "back", "left", "group"]),
+                st.just("group-1"),
+            ),
+            st.builds(RemoveItems, st.just(PAGE), some),
+            st.builds(
+                RubItems, st.just(PAGE), some, st.just(f"piece-{number}"), st.just(((105.0, 52.0, 3.0),))
+            ),
+            st.just(AddItems(PAGE, (ink(f"{seat}-new-{number}", by=seat),))),
+        )
+
+    def test_a_value_that_somebody_else_has_changed_since_is_left_as_they_made_it(self) -> None:
+        board = apply(Board(), AddPage(PageHead(PAGE), 0))
+        board, history = apply(board, AddItems(PAGE, (ink("stroke-1"),))), History()
+        for seat, style in (
+            ("seat-a", Style(colour="#1f5fa8", width=9.0)),
+            ("seat-b", Style(colour="#b4472c")),
+        ):
+            step = resolve(board, StyleItems(PAGE, ("stroke-1",), style), seat, 1, make.even_typesetter())
+            history.record(seat, board.seq + 1, "do", 0, invert(board, step), step)
+            board = apply(board, step)
+        _, back = history.find("seat-a", "undo", board)
+        after = apply(board, back).pages[PAGE].items["stroke-1"]
+        self.assertEqual((after.colour, after.width), ("#b4472c", ink("stroke-1").width))
 
 
 class Conversions(TestCase):

@@ -2,7 +2,7 @@
   import { onDestroy, onMount, untrack } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
   import type { Item } from '../wire/generated'
-  import { Surface } from './surface'
+  import { Surface } from './surface.svelte'
   import { newTable, newText, spreadsheetRows } from './text'
   import TextEditor from './TextEditor.svelte'
   import ViewReadout from './ViewReadout.svelte'

@@ -3,7 +3,7 @@
   import type { Session } from '../lesson/session.svelte'
   import type { Editing } from './editing.svelte'
   import type { Style } from './styled'
-  import type { Surface } from './surface'
+  import type { Surface } from './surface.svelte'
 
   let { session, surface, editing }: { session: Session; surface: Surface; editing: Editing } = $props()
   let area: HTMLDivElement

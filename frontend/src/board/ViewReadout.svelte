@@ -1,9 +1,11 @@
 <script lang="ts">
   import Icon from '../ui/Icon.svelte'
-  import type { Surface } from './surface'
+  import Popover from '../ui/Popover.svelte'
+  import type { Surface } from './surface.svelte'
 
   let { surface }: { surface: Surface } = $props()
   const percent = $derived(Math.round(surface.view.scale * 100))
+  const chosen = $derived(surface.session.selection.size > 0)
 </script>
 
 <div class="readout">
@@ -16,6 +18,33 @@
   <button aria-label="Zoom in" title="Zoom in" onclick={() => surface.zoom(1.25)}
     ><Icon name="plus" size={16} /></button
   >
+  <button aria-label="Half a page down" title="Half a page down (N)" onclick={() => surface.halfPage()}
+    ><Icon name="down" size={16} /></button
+  >
+  <Popover label="View" side="right" bare>
+    {#snippet face()}<Icon name="more" size={16} />{/snippet}
+    {#snippet children(close)}
+      {@const then = (act: () => void) => () => (act(), close())}
+      <div class="menu">
+        <label
+          >Zoom <input
+            type="number"
+            min="5"
+            max="1600"
+            value={percent}
+            onchange={(event) => surface.zoomTo(event.currentTarget.valueAsNumber / 100)}
+          /> %</label
+        >
+        <button onclick={then(() => surface.fitPage())}>Whole page</button>
+        <button onclick={then(() => surface.fitWidth())}>Width of the page</button>
+        <button disabled={!chosen} onclick={then(() => surface.fitSelection())}>What is selected</button>
+        <button onclick={then(() => surface.zoomTo(1))}>True size</button>
+        <button disabled={!surface.canGoBack} onclick={then(() => surface.goBack())}
+          >Back to where I was</button
+        >
+      </div>
+    {/snippet}
+  </Popover>
 </div>
 
 <style>
@@ -28,7 +57,7 @@
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
   }
-  button {
+  .readout > button {
     min-width: 40px;
     height: 40px;
     border: 0;
@@ -39,10 +68,37 @@
     font-size: 13px;
     font-variant-numeric: tabular-nums;
   }
-  .figure {
+  .readout > .figure {
     padding: 0 4px;
   }
-  button:hover {
+  .readout > button:hover {
     color: var(--ink);
+  }
+  .menu {
+    display: grid;
+    width: 210px;
+  }
+  .menu button {
+    min-height: 40px;
+    padding: 0 8px;
+    border: 0;
+    border-radius: 3px;
+    background: none;
+    text-align: left;
+  }
+  .menu button:hover:not(:disabled) {
+    background: var(--sand);
+  }
+  label {
+    padding: 0 8px 8px;
+    color: var(--muted);
+  }
+  input {
+    width: 84px;
+    height: 36px;
+    padding: 0 8px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: #fff;
   }
 </style>

@@ -6,7 +6,7 @@ import { topmost } from './hit'
 import type { Overlay } from './overlay'
 import { newTable } from './text'
 import { RulerGesture, SelectGesture, SetDownGesture, ShapeGesture } from './select-gestures'
-import type { Surface } from './surface'
+import type { Surface } from './surface.svelte'
 import { EraserGesture, HandGesture, InkGesture, PointerGesture, type Gesture } from './tool-gestures'
 
 /** A finger's stroke shorter than this, when a second finger lands, was the beginning of a pinch. */

@@ -14,6 +14,7 @@ const SELECTED_COLOUR = '#2f7d5b'
 const POINTER_COLOUR = '#b4472c'
 const VEIL = 0.78
 export const TRAIL_MS = 900
+export const RING_MS = 600
 
 export interface Trail {
   name: string
@@ -231,6 +232,39 @@ export class Overlay {
     for (const box of boxes)
       this.#context.strokeRect(box.minX - 4, box.minY - 4, box.maxX - box.minX + 8, box.maxY - box.minY + 8)
     this.#context.setLineDash([])
+  }
+
+  /** A ring that opens where somebody pressed; ``part`` (0–1) of its time. */
+  ring({ x, y }: { x: number; y: number }, part: number): void {
+    const context = this.#context
+    context.beginPath()
+    context.arc(x, y, (8 + 22 * part) / this.#scale, 0, 2 * Math.PI)
+    context.strokeStyle = `rgb(180 71 44 / ${Math.round(80 * (1 - part))}%)`
+    context.lineWidth = 3 / this.#scale
+    context.stroke()
+  }
+
+  /** An arrow with its tip at a place and its owner's name on it. */
+  arrow({ x, y, name }: { x: number; y: number; name: string }): void {
+    const context = this.#context
+    context.save()
+    context.translate(x, y)
+    context.scale(1 / this.#scale, 1 / this.#scale)
+    context.font = '600 14px "Atkinson Hyperlegible Next", sans-serif'
+    const wide = context.measureText(name).width + 20
+    context.beginPath()
+    context.moveTo(0, 0)
+    context.lineTo(16, -13)
+    context.lineTo(16 + wide, -13)
+    context.lineTo(16 + wide, 13)
+    context.lineTo(16, 13)
+    context.closePath()
+    context.fillStyle = POINTER_COLOUR
+    context.fill()
+    context.fillStyle = '#fff'
+    context.textBaseline = 'middle'
+    context.fillText(name, 24, 0.5)
+    context.restore()
   }
 
   trail(trail: Trail, now: number): void {

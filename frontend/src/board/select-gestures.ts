@@ -11,7 +11,7 @@ import type { Overlay } from './overlay'
 import { growth, inverse, ownSize, placement, type Point } from './place'
 import type { Ruler } from './ruler.svelte'
 import { snap, type Guide } from './snap'
-import type { Surface } from './surface'
+import type { Surface } from './surface.svelte'
 import type { Gesture } from './tool-gestures'
 
 const GRAB_PX = 8

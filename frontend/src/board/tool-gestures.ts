@@ -4,7 +4,7 @@ import type { Item } from '../wire/generated'
 import { alongPath } from './hit'
 import type { Point } from './place'
 import type { Overlay } from './overlay'
-import type { Surface } from './surface'
+import type { Surface } from './surface.svelte'
 import { WetStroke } from './wet'
 
 export interface Gesture {
@@ -250,34 +250,39 @@ const POINT_EVERY_MS = 33
 export class PointerGesture implements Gesture {
   #surface: Surface
   #sentAt = 0
+  /** Whether an arrow is left at the place, or a light is shown that fades. */
+  #arrow: boolean
 
   constructor(surface: Surface) {
     this.#surface = surface
+    this.#arrow = surface.session.tools.pointWith === 'arrow'
   }
 
   down(at: Point): void {
+    if (this.#arrow) return
     this.#point(at, true)
   }
 
   move(at: Point): void {
-    this.#point(at, true)
+    if (!this.#arrow) this.#point(at, true)
   }
 
   up(at: Point): void {
     this.#sentAt = 0
+    if (this.#arrow) return this.#point(at, true)
     this.#point(at, false)
   }
 
   cancel(): void {
-    this.up([0, 0])
+    if (!this.#arrow) this.up([0, 0])
   }
 
   draw(): void {}
 
   #point([x, y]: Point, on: boolean): void {
     const { session } = this.#surface
-    const point = { type: 'point' as const, page: session.pageId, x, y, on }
-    this.#surface.trail(session.me, point)
+    const point = { type: 'point' as const, page: session.pageId, x, y, on, stay: this.#arrow }
+    if (!this.#arrow) this.#surface.trail(session.me, point)
     if (performance.now() - this.#sentAt < POINT_EVERY_MS) return
     this.#sentAt = performance.now()
     session.send(point)

@@ -3,10 +3,16 @@
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
   import { clockTime, elapsed } from '../ui/time'
+  import BoardTabs from './BoardTabs.svelte'
   import PensControl from './PensControl.svelte'
   import type { Session } from './session.svelte'
 
-  let { session, link }: { session: Session; link: string } = $props()
+  interface Props {
+    session: Session
+    link: string
+    onboard: (board: string) => void
+  }
+  let { session, link, onboard }: Props = $props()
   let now = $state(Date.now())
 
   $effect(() => {
@@ -40,7 +46,10 @@
 
 <header>
   <Brand href={session.door === 'tutor' ? `/rooms/${link}` : '#'} />
-  <span class="title">{session.welcome?.room ?? ''}</span>
+  {#if session.boards.length < 2 && session.welcome?.role !== 'tutor'}
+    <span class="title">{session.welcome?.room ?? ''}</span>
+  {/if}
+  <BoardTabs {session} {link} onopen={onboard} />
   <div class="middle">
     {#if session.tutorSide && lesson?.facts.open}
       <PensControl {session} />

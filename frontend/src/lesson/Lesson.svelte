@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte'
   import BoardPane from '../board/BoardPane.svelte'
-  import type { Surface } from '../board/surface'
+  import type { Surface } from '../board/surface.svelte'
   import People from '../people/People.svelte'
   import { ownByKey } from '../rooms/api'
   import Brand from '../ui/Brand.svelte'
@@ -37,6 +37,13 @@
     }
   })
 
+  /** Another board of the room, in the place of this one. */
+  function openBoard(id: string) {
+    session.close()
+    session = new Session(door, link, id)
+    if (door === 'tutor') history.replaceState(null, '', `/rooms/${link}/boards/${id}`)
+  }
+
   function onclipboard(event: ClipboardEvent) {
     if (surface) handleClipboard(event, session, surface)
   }
@@ -60,7 +67,7 @@
   </div>
 {:else}
   <div class="lesson" class:onlooker={door === 'onlooker'}>
-    <Header {session} {link} />
+    <Header {session} {link} onboard={openBoard} />
     {#if door !== 'onlooker'}<ToolColumn {session} {surface} />{/if}
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />

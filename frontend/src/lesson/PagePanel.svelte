@@ -25,6 +25,12 @@
     set(lying ? { width: long, height: short } : { width: short, height: long })
   }
 
+  function clear(mine: boolean) {
+    session.do({ step: 'remove_items', page: head.id, ids: session.clearable(mine) })
+    session.say('Cleared. Undo brings it back.')
+    onclose()
+  }
+
   function copy() {
     const id = newId()
     session.turnNext(id)
@@ -56,6 +62,14 @@
           session.do({ step: 'remove_page', page: head.id })
           onclose()
         }}>Remove</Button
+      >
+    {/if}
+  </div>
+  <div class="row">
+    <Button disabled={!session.clearable(true).length} onclick={() => clear(true)}>Clear my work</Button>
+    {#if session.tutorSide}
+      <Button kind="stop" disabled={!session.clearable(false).length} onclick={() => clear(false)}
+        >Clear all that is not locked</Button
       >
     {/if}
   </div>

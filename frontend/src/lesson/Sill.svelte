@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Surface } from '../board/surface'
+  import type { Surface } from '../board/surface.svelte'
   import Icon from '../ui/Icon.svelte'
   import PageStrip from './PageStrip.svelte'
   import Selection from './Selection.svelte'

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Surface } from '../board/surface'
+  import type { Surface } from '../board/surface.svelte'
   import Icon from '../ui/Icon.svelte'
   import type { IconName } from '../ui/icons'
   import type { Action } from '../wire/generated'

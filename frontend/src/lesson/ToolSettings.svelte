@@ -1,9 +1,11 @@
 <script lang="ts">
-  import type { Surface } from '../board/surface'
+  import type { Surface } from '../board/surface.svelte'
   import Choice from '../ui/Choice.svelte'
   import Button from '../ui/Button.svelte'
   import Slider from '../ui/Slider.svelte'
   import type { Session } from './session.svelte'
+  import Popover from '../ui/Popover.svelte'
+  import ChoosePanel from './ChoosePanel.svelte'
   import PenSettings from './PenSettings.svelte'
   import ShapeSettings from './ShapeSettings.svelte'
   import StampSettings from './StampSettings.svelte'
@@ -60,10 +62,14 @@
     ]}
     bind:value={tools.selectBy}
   />
+  <Popover label="Choose">
+    {#snippet face()}Choose{/snippet}
+    {#snippet children(close)}<ChoosePanel {session} onclose={close} />{/snippet}
+  </Popover>
   <label class="check">
     <input type="checkbox" bind:checked={tools.snap} onchange={() => tools.keep()} /> Catch at edges and lines
   </label>
-  <span class="hint">Press a thing, or draw around several. Shift adds.</span>
+  <span class="hint">Shift adds.</span>
 {:else if tools.tool === 'eraser'}
   <Choice
     label="Eraser takes"
@@ -96,7 +102,21 @@
     >
   {/if}
 {:else if tools.tool === 'pointer'}
-  <span class="hint">Press and move: everyone sees where, and it fades.</span>
+  <Choice
+    label="Point with"
+    options={[
+      { value: 'light', label: 'A light that fades' },
+      { value: 'arrow', label: 'An arrow that stays' },
+    ]}
+    bind:value={tools.pointWith}
+    onchange={() => tools.keep()}
+  />
+  {#if surface?.hasArrows}
+    <Button onclick={() => session.send({ type: 'clear_pointers', everyone: false })}>Take mine away</Button>
+    {#if session.tutorSide}
+      <Button onclick={() => session.send({ type: 'clear_pointers', everyone: true })}>Clear pointers</Button>
+    {/if}
+  {/if}
 {:else}
   <span class="hint">Drag the paper. Two fingers or Ctrl and the wheel zoom.</span>
   <Button onclick={() => surface?.fitPage()}>Whole page</Button>

@@ -1,6 +1,6 @@
 /** The keyboard's way to everything; KEYS is what the sheet shows. */
 import { turnMap } from '../board/frame'
-import type { Surface } from '../board/surface'
+import type { Surface } from '../board/surface.svelte'
 import { asHtml, asText, copied } from './clipboard'
 import type { Session } from './session.svelte'
 import type { Tool } from './tools.svelte'
@@ -31,6 +31,7 @@ export const KEYS: [string, string][] = [
   ['Delete', 'Remove what is selected'],
   ['Arrow keys', 'Move what is selected, or the paper'],
   ['Ctrl A', 'Select all on the page'],
+  [', and .', 'Select the thing before, the thing after'],
   ['Ctrl C, X, V', 'Copy, cut, paste, also between boards'],
   ['Ctrl D', 'Duplicate; again repeats the offset'],
   ['Ctrl G, Ctrl Shift G', 'Group, ungroup'],
@@ -143,6 +144,10 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     case '0':
       surface.fitPage()
       return true
+  }
+  if (event.key === '.' || event.key === ',') {
+    session.chooseNext(event.key === '.' ? 1 : -1)
+    return true
   }
   if (event.key.toLowerCase() === 'n') {
     surface.halfPage()

@@ -7,6 +7,7 @@ import { newId } from '../wire/codec'
 import type {
   Action,
   Affine,
+  BoardCard,
   Command,
   Figure,
   Frame,
@@ -65,6 +66,7 @@ export class Session {
   waiting = $state.raw(0)
   setAside = $state.raw<{ count: number; sentence: string }>({ count: 0, sentence: '' })
   heads = $state.raw<PageHead[]>([])
+  boards = $state.raw<BoardCard[]>([])
   pageId = $state.raw('')
   undos = $state.raw(0)
   redos = $state.raw(0)
@@ -314,6 +316,25 @@ export class Session {
     this.selectNext(items.map((item) => item.id))
   }
 
+  /** What this person may clear off the page: their own, or everything that is not locked. */
+  clearable(mine: boolean): string[] {
+    const items = this.version >= 0 ? [...(this.page?.entries.values() ?? [])].map(({ item }) => item) : []
+    const free = items.filter((item) => !item.locked && this.may('remove', item.by !== this.me))
+    return free.filter((item) => !mine || item.by === this.me).map((item) => item.id)
+  }
+
+  /** Choose the thing ``step`` places further in reading order: the keyboard's way to any of them. */
+  chooseNext(step: number): void {
+    const entries = [...(this.page?.entries.values() ?? [])].sort(
+      (a, b) => a.minY - b.minY || a.minX - b.minX,
+    )
+    if (!entries.length) return
+    const at = entries.findIndex(({ item }) => this.selection.has(item.id))
+    const next =
+      entries[(at < 0 ? (step > 0 ? 0 : entries.length - 1) : at + step + entries.length) % entries.length]!
+    this.selectNext([next.item.id])
+  }
+
   removeSelection(): void {
     const ids = this.selected('remove').map((item) => item.id)
     if (ids.length) this.do({ step: 'remove_items', page: this.pageId, ids })
@@ -430,6 +451,7 @@ export class Session {
     this.#board = welcome.board.id
     this.lesson = welcome.lesson
     this.people = welcome.people
+    this.boards = welcome.boards
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
     this.undos = welcome.undos
@@ -445,11 +467,13 @@ export class Session {
     this.replica.resend()
     document.title = `${welcome.room} · Sun Room`
     this.surface?.changed()
+    this.surface?.pointing(welcome.arrows)
   }
 
   #frame(frame: Frame): void {
     if (frame.lesson) this.lesson = frame.lesson
     if (frame.people) this.people = frame.people
+    if (frame.boards) this.boards = frame.boards
     if (frame.trouble !== undefined && frame.trouble !== null) this.trouble = frame.trouble
     if (frame.kept_ms) this.keptMs = frame.kept_ms
     this.replica.frame(frame)

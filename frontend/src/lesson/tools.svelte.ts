@@ -54,6 +54,7 @@ export const PEN_WIDTHS = { least: 0.5, most: 40 }
 export const MAX_RECENT = 8
 
 export type SelectBy = 'box' | 'lasso'
+export type PointWith = 'light' | 'arrow'
 export type EraseBy = 'stroke' | 'rub'
 
 /** A pen that lies ready. ``steady`` (0–1) evens out tremor; ``speed``: without pressure, haste thins the line. */
@@ -101,6 +102,7 @@ const KEPT = [
   'straightHighlight',
   'eraseBy',
   'selectBy',
+  'pointWith',
   'snap',
   'textSize',
   'textFamily',
@@ -128,6 +130,7 @@ export class Tools {
   stamp = $state(0)
   ownStamps = $state.raw<Stamp[]>(ownStamps())
   shape = $state({ ...FIRST_SHAPE })
+  pointWith = $state<PointWith>('light')
   /** Colours mixed lately, the newest first. */
   recent = $state<string[]>([])
 

@@ -24,7 +24,9 @@
     if (hasPen && passed?.until_ms) parts.push(`pen for ${elapsed(passed.until_ms - now)}`)
     else if (hasPen) parts.push('has a pen')
     const page = session.heads.findIndex((head) => head.id === person.page) + 1
-    if (page && person.page !== session.pageId) parts.push(`on page ${page}`)
+    const board = session.boards.find(({ id }) => id === person.board)
+    if (board && board.id !== session.welcome?.board.id) parts.push(`on “${board.title}”`)
+    else if (page && person.page !== session.pageId) parts.push(`on page ${page}`)
     return parts.join(' · ') || 'here'
   })
 

@@ -9,8 +9,10 @@
     /** Which edge of the button the panel keeps to. */
     side?: 'left' | 'right'
     pressed?: boolean
+    /** Without a frame of its own, among other buttons. */
+    bare?: boolean
   }
-  let { label, face, children, side = 'left', pressed = false }: Props = $props()
+  let { label, face, children, side = 'left', pressed = false, bare = false }: Props = $props()
   let open = $state(false)
   let whole = $state<HTMLElement>()
   let button = $state<HTMLButtonElement>()
@@ -44,6 +46,7 @@
 <div class="whole" bind:this={whole} {onkeydown} role="presentation">
   <button
     class="face"
+    class:bare
     aria-label={label}
     title={label}
     aria-expanded={open}
@@ -77,6 +80,16 @@
   .face[aria-pressed='true'] {
     border-color: var(--leaf);
     box-shadow: inset 0 0 0 1.5px var(--leaf);
+  }
+  .face.bare {
+    min-width: 40px;
+    min-height: 40px;
+    padding: 0;
+    border: 0;
+    box-shadow: none;
+    background: none;
+    color: var(--muted);
+    justify-content: center;
   }
   .panel {
     position: fixed;

@@ -7,7 +7,7 @@ from typing import Literal
 import msgspec
 
 from sunroom.core.board.pages import Board
-from sunroom.core.board.steps import Step, remaining
+from sunroom.core.board.steps import Change, ChangeItems, Step, remaining
 
 #: Steps that one person can take back; older ones are let go.
 DEPTH = 200
@@ -16,10 +16,14 @@ How = Literal["do", "undo", "redo"]
 
 
 class Entry(msgspec.Struct, frozen=True):
-    """A step of the log by its number, and the step that takes it back."""
+    """A step of the log by its number, and the step that takes it back.
+
+    ``given`` is the step itself when it gave items new values.
+    """
 
     seq: int
     inverse: Step
+    given: ChangeItems | None = None
 
 
 class History:
@@ -45,12 +49,15 @@ class History:
         stack = self._done if how == "undo" else self._undone
         for entry in reversed(stack.get(seat, ())):
             step = remaining(board, entry.inverse)
+            if isinstance(step, ChangeItems) and entry.given:
+                step = _not_overtaken(board, step, entry.given)
             if step is not None:
                 return entry.seq, step
         return None
 
-    def record(self, seat: str, seq: int, how: How, of: int, inverse: Step) -> None:
-        """Write down step ``seq`` of ``seat``; ``of`` is the step it took or brought back (0 for do)."""
+    def record(self, seat: str, seq: int, how: How, of: int, inverse: Step, step: Step) -> None:
+        """Write down ``step``, number ``seq``, of ``seat``; ``of`` is the step it took or brought back
+        (0 for do)."""
         done, undone = self._done.setdefault(seat, []), self._undone.setdefault(seat, [])
         if how == "do":
             undone.clear()
@@ -58,9 +65,23 @@ class History:
             source = done if how == "undo" else undone
             while source and source.pop().seq != of:
                 pass
-        (undone if how == "undo" else done).append(Entry(seq, inverse))
+        given = step if isinstance(step, ChangeItems) else None
+        (undone if how == "undo" else done).append(Entry(seq, inverse, given))
         del done[:-DEPTH]
 
     def depth(self, seat: str) -> tuple[int, int]:
         """How many steps ``seat`` can undo and redo."""
         return len(self._done.get(seat, ())), len(self._undone.get(seat, ()))
+
+
+def _not_overtaken(board: Board, back: ChangeItems, given: ChangeItems) -> ChangeItems | None:
+    """``back`` without the values that somebody has changed again since they were ``given``."""
+    items, were_given = board.pages[back.page].items, {change.id: change for change in given.changes}
+    changes = []
+    for change in back.changes:
+        item, mine = items[change.id], were_given.get(change.id)
+        values = change.values(item)
+        kept = {n: v for n, v in values.items() if mine is None or getattr(item, n) == getattr(mine, n)}
+        if kept:
+            changes.append(Change(id=item.id, **kept))
+    return ChangeItems(back.page, tuple(changes)) if changes else None

@@ -7,7 +7,7 @@ import type { Item, Logged, Point as PointMessage, Pointing, WetInk } from '../w
 import { unpackSamples } from '../ink/samples'
 import { itemBox, union } from './box'
 import { Gestures } from './gestures'
-import { Overlay, TRAIL_MS, type Trail } from './overlay'
+import { Overlay, RING_MS, TRAIL_MS, type Trail } from './overlay'
 import type { Page } from './page'
 import { Ruler } from './ruler.svelte'
 import { TileLayer } from './tiles'
@@ -25,6 +25,7 @@ const FACES = [
   ['greek', 'θ'],
   ['maths', '→'],
 ] as const
+const LARGEST_FIT = 4
 const SMALL_CHANGE_PX = 90
 const ROLL_TOP_PX = 24
 const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
@@ -41,6 +42,10 @@ export class Surface implements SurfaceEvents {
   #places = new Map<string, { scale: number; left: number; top: number; whole: boolean }>()
   #others = new Map<string, OthersStroke>()
   #trails = new Map<string, Trail>()
+  #rings: { page: string; x: number; y: number; at: number }[] = []
+  #arrows = new Map<string, { page: string; x: number; y: number; name: string }>()
+  /** Whether an arrow points anywhere on the board. */
+  hasArrows = $state.raw(false)
   /** What a gesture has shown stays until the server has answered its step. */
   #lingering: { step: string; draw: (overlay: Overlay) => void }[] = []
   #dirtyBase = true
@@ -102,7 +107,7 @@ export class Surface implements SurfaceEvents {
 
   pointing(all: Pointing[]): void {
     for (const { seat, point } of all) {
-      if (seat !== this.session.me) this.trail(seat, point, this.#nameOf(seat))
+      if (seat !== this.session.me || point.stay) this.trail(seat, point, this.#nameOf(seat))
     }
   }
 
@@ -123,6 +128,7 @@ export class Surface implements SurfaceEvents {
   fitPage(): void {
     const page = this.#page
     if (!page) return
+    this.#leave()
     const paper = page.head.paper
     if (paper.kind === 'sheet') {
       this.view.fit(page.sheet!, 2)
@@ -150,11 +156,55 @@ export class Surface implements SurfaceEvents {
     return this.view.toPage(this.view.width / 2, this.view.height / 2)
   }
 
-  /** Bring what is chosen, or the page's width, into view. */
+  /** Bring what is chosen into view. */
   fitSelection(): void {
     const box = this.session.selectionBox()
     if (!box) return
-    this.view.fit(box, 4)
+    this.#leave()
+    this.view.fit(box, LARGEST_FIT)
+    this.#jumped()
+  }
+
+  /** As wide as the page's paper, or its work, from where it is looked at. */
+  fitWidth(): void {
+    const page = this.#page
+    if (!page) return
+    this.#leave()
+    const box = page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
+    const { top, scale } = this.view
+    this.view.fit({ ...box, minY: 0, maxY: 1 }, LARGEST_FIT)
+    this.view.top = (top * this.view.scale) / scale
+    this.#jumped()
+  }
+
+  /** To a scale of ``scale`` screen px for a board unit, about the middle. */
+  zoomTo(scale: number): void {
+    if (!Number.isFinite(scale)) return
+    this.#leave()
+    this.zoom(scale / this.view.scale)
+  }
+
+  get canGoBack(): boolean {
+    return this.#last !== null
+  }
+
+  /** Back to where the page was looked at before the last jump. */
+  goBack(): void {
+    const last = this.#last
+    if (!last) return
+    this.#leave()
+    Object.assign(this.view, last)
+    this.#jumped()
+  }
+
+  #last = $state.raw<{ scale: number; left: number; top: number } | null>(null)
+
+  #leave(): void {
+    const { scale, left, top } = this.view
+    this.#last = { scale, left, top }
+  }
+
+  #jumped(): void {
     this.view.whole = false
     this.#zoomedAt = performance.now()
     this.redraw()
@@ -173,7 +223,10 @@ export class Surface implements SurfaceEvents {
 
   /** A pointer's place, and that it fades; our own have no name. */
   trail(seat: string, point: PointMessage, name = ''): void {
-    const trail = this.#trails.get(seat) ?? { name, page: point.page, points: [], on: true }
+    if (point.stay) return this.#arrow(seat, point, name)
+    const trail = this.#trails.get(seat) ?? { name, page: point.page, points: [], on: false }
+    // A press is seen as a ring, also when the pointer is not moved.
+    if (point.on && !trail.on) this.#rings.push({ ...point, at: performance.now() })
     trail.on = point.on
     if (point.on) {
       trail.page = point.page
@@ -190,6 +243,14 @@ export class Surface implements SurfaceEvents {
   toggleRuler(): void {
     const { minX, minY, maxX, maxY } = this.view.box()
     this.ruler.toggle([(minX + maxX) / 2, (minY + maxY) / 2], maxX - minX)
+    this.redrawOver()
+  }
+
+  /** An arrow that points to a place with its owner's name, until it is cleared. */
+  #arrow(seat: string, { page, x, y, on }: PointMessage, name: string): void {
+    if (on) this.#arrows.set(seat, { page, x, y, name: name || this.#nameOf(seat) })
+    else this.#arrows.delete(seat)
+    this.hasArrows = this.#arrows.size > 0
     this.redrawOver()
   }
 
@@ -301,6 +362,10 @@ export class Surface implements SurfaceEvents {
   }
 
   #drawTrails(overlay: Overlay, now: number, pageId: string): void {
+    for (const arrow of this.#arrows.values()) if (arrow.page === pageId) overlay.arrow(arrow)
+    this.#rings = this.#rings.filter(({ at }) => now - at < RING_MS)
+    for (const ring of this.#rings) if (ring.page === pageId) overlay.ring(ring, (now - ring.at) / RING_MS)
+    if (this.#rings.length) this.redrawOver()
     for (const [seat, trail] of this.#trails) {
       trail.points = trail.points.filter(
         (point, i) => now - point.at < TRAIL_MS || (trail.on && i === trail.points.length - 1),

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import type { Item } from '../wire/generated'
+  import type { Session } from './session.svelte'
+
+  let { session, onclose }: { session: Session; onclose: () => void } = $props()
+
+  const items = $derived(
+    session.version >= 0 ? [...(session.page?.entries.values() ?? [])].map(({ item }) => item) : [],
+  )
+  const KINDS: [Item['kind'], string][] = [
+    ['ink', 'All ink'],
+    ['text', 'All typed text'],
+    ['shape', 'All figures'],
+    ['note', 'All notes'],
+    ['table', 'All tables'],
+  ]
+  const kinds = $derived(KINDS.filter(([kind]) => items.some((item) => item.kind === kind)))
+  const writers = $derived(
+    session.people.filter(({ seat }) => seat !== session.me && items.some((item) => item.by === seat)),
+  )
+
+  function choose(fits: (item: Item) => boolean) {
+    session.select(items.filter((item) => fits(item) && !item.locked).map((item) => item.id))
+    onclose()
+  }
+</script>
+
+<div class="panel">
+  {#if items.length}
+    <button onclick={() => choose(() => true)}>Everything on the page</button>
+    <button onclick={() => choose((item) => item.by === session.me)}>All of mine</button>
+    {#each writers as { seat, name } (seat)}
+      <button onclick={() => choose((item) => item.by === seat)}>All of {name}’s</button>
+    {/each}
+    {#each kinds as [kind, label] (kind)}
+      <button onclick={() => choose((item) => item.kind === kind)}>{label}</button>
+    {/each}
+  {:else}
+    <p>There is nothing on this page yet.</p>
+  {/if}
+</div>
+
+<style>
+  .panel {
+    display: grid;
+    min-width: 210px;
+  }
+  button {
+    min-height: 40px;
+    padding: 0 10px;
+    border: 0;
+    border-radius: 3px;
+    background: none;
+    text-align: left;
+  }
+  button:hover {
+    background: var(--sand);
+  }
+  p {
+    color: var(--muted);
+  }
+</style>

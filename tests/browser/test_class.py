@@ -1,0 +1,98 @@
+"""What the others see: pointers that stay, boards as tabs, everyone's own view, clearing."""
+
+from __future__ import annotations
+
+from selenium.webdriver.common.keys import Keys
+
+from tests.browser.test_tools import LINE, Tools
+
+
+class Together(Tools):
+    def test_an_arrow_stays_with_its_owner_s_name_until_it_is_cleared(self) -> None:
+        self.tutor.tool("Pointer")
+        self.tutor.press("[aria-label='Point with'] button", "An arrow that stays")
+        self.tutor.draw([(400, 300)], "mouse")
+        self.tutor.find("button", "Clear pointers")
+        noor = self.come_in(self.link, "Noor")
+        before = self.red(noor)
+        self.assertGreater(before, 100, "who comes later sees the arrow")
+        self.tutor.press("button", "Clear pointers")
+        noor.wait(lambda: self.red(noor) == 0 or None, "the arrow to go")
+        self.assertEqual(self.items(), [])
+
+    def red(self, browser) -> int:
+        """Pixels of the pointers' colour on the overlay."""
+        return browser.driver.execute_script(
+            "const c = document.querySelector('[data-testid=board]');"
+            "const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data; let n = 0;"
+            "for (let i = 0; i < d.length; i += 4) if (d[i] === 180 && d[i+1] === 71 && d[i+2] === 44 && d[i+3] === 255) n++;"
+            "return n"
+        )
+
+    def test_boards_of_the_room_are_tabs_and_people_show_where_they_are(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.assertEqual(noor.all("nav[aria-label=Boards] button"), [])
+        self.tutor.draw(LINE)
+        self.tutor.press("[aria-label='New board']")
+        self.tutor.wait_items(0)
+        noor.find("nav[aria-label=Boards] button", "Board 2")
+        noor.wait_text("[data-name=Imani]", "on “Board 2”")
+        noor.press("nav[aria-label=Boards] button", "Board 2")
+        noor.wait(lambda: noor.items == 0 or None, "the other board")
+        self.tutor.draw(LINE)
+        self.tutor.draw([(x, y + 40) for x, y in LINE])
+        noor.wait_items(2)
+        self.tutor.press("nav[aria-label=Boards] button", "Shadows and sundials")
+        self.tutor.wait_items(1)
+        self.tutor.driver.refresh()
+        self.tutor.wait_items(1)
+
+    def test_clearing_is_one_step_and_a_student_clears_own_work_only(self) -> None:
+        self.tutor.draw(LINE)
+        self.tutor.press("[role=radio]", "Pens up")
+        noor = self.come_in(self.link, "Noor")
+        noor.wait_text("[data-testid=pens-state]", "Pens are up")
+        for shift in (40, 80):
+            noor.draw([(x, y + shift) for x, y in LINE])
+        self.tutor.wait_items(3)
+        noor.press("[aria-label='Page and paper']")
+        self.assertFalse([b for b in noor.all("[role=dialog] button") if "Clear all" in b.text])
+        noor.press("[role=dialog] button", "Clear my work")
+        self.tutor.wait_items(1)
+        noor.key(Keys.CONTROL, "z")
+        self.tutor.wait_items(3)
+        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.press("[role=dialog] button", "Clear all that is not locked")
+        noor.wait_items(0)
+        self.tutor.key(Keys.CONTROL, "z")
+        noor.wait_items(3)
+
+    def test_things_are_chosen_by_their_writer_by_kind_and_by_keys(self) -> None:
+        self.tutor.draw(LINE)
+        self.figure("Square", (300, 400), (360, 460))
+        self.tutor.key(Keys.ESCAPE)
+        self.tutor.press("[aria-label=Choose]")
+        self.tutor.press("[role=dialog] button", "All ink")
+        self.tutor.wait_text(".what", "1 stroke of yours")
+        self.tutor.key(".")
+        self.tutor.wait_text(".what", "1 figure of yours")
+        self.tutor.key(".")
+        self.tutor.wait_text(".what", "1 stroke of yours")
+
+    def test_the_view_is_typed_fitted_and_brought_back(self) -> None:
+        self.tutor.draw(LINE)
+        self.tutor.press("[aria-label=View]")
+        field = self.tutor.find(".readout input")
+        field.send_keys(Keys.CONTROL, "a")
+        field.send_keys("250", Keys.TAB)
+        self.tutor.wait_text(".readout .figure", "250%")
+        self.tutor.press("[aria-label=View] ~ [role=dialog] button", "Back to where I was")
+        self.tutor.wait(lambda: "250%" not in self.tutor.text(".readout .figure") or None, "the view before")
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.press("[aria-label=View]")
+        self.tutor.press("[aria-label=View] ~ [role=dialog] button", "What is selected")
+        self.tutor.wait(lambda: self.percent() > 300 or None, "the line in full width")
+
+    def percent(self) -> int:
+        return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%"))
