@@ -104,7 +104,7 @@ def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
     board.write("how long is a shadow?", 96, 124, 72, tutor)
     board.type("tan θ = h / s     so     s = h / tan θ", 96, 186, 28, tutor)
     rows = [("sun height θ", "shadow s (m)"), ("25°", "2.14"), ("40°", "1.19"), ("60°", "0.58")]
-    board.table(rows, (140, 140), 96, 250, tutor)
+    board.table(rows, (140, 140), 96, 238, tutor)
     board.trued_up([(660, 232), (660, 500), (930, 500)], tutor, BLUE, 3.4)
     board.ink([board.hand.sketch([(660, 480), (680, 480), (680, 500)], 0.6)], tutor, BLUE, 2.4)
     board.write("stick h = 1 m", 462, 384, 40, tutor, BLUE)

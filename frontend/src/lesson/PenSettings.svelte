@@ -130,6 +130,10 @@
     font-size: 14px;
   }
   .hint {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     color: var(--muted);
     font-size: 14px;
   }

@@ -131,6 +131,10 @@
     border-radius: 3px;
   }
   .hint {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     color: var(--muted);
     font-size: 14px;
   }

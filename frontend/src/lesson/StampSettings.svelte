@@ -53,6 +53,10 @@
     color: var(--clay);
   }
   .hint {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     color: var(--muted);
     font-size: 14px;
   }

@@ -185,6 +185,10 @@
     font-size: 13px;
   }
   .hint {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     color: var(--muted);
   }
   sub,

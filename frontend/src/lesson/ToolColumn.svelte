@@ -114,7 +114,7 @@
     font-size: 12px;
     line-height: 1.15;
   }
-  .tool:hover:not(:disabled) {
+  .tool:hover:not(:disabled, [aria-pressed='true']) {
     background: var(--frame-3);
   }
   .tool[aria-pressed='true'] {

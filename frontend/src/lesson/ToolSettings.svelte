@@ -97,9 +97,7 @@
         surface!.redrawOver()
       }}
     />
-    <span class="hint"
-      >Drag it; turn it by an end, the wheel or the arrow keys. Ink runs along its edges.</span
-    >
+    <span class="hint">Turn it by an end, the wheel or the arrow keys.</span>
   {/if}
 {:else if tools.tool === 'pointer'}
   <Choice
@@ -145,6 +143,10 @@
     white-space: nowrap;
   }
   .hint {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     color: var(--muted);
   }
 </style>

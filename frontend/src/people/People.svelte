@@ -83,4 +83,9 @@
       display: none;
     }
   }
+  @media (max-width: 600px) {
+    .top {
+      display: none;
+    }
+  }
 </style>

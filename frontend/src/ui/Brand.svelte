@@ -14,4 +14,13 @@
     font: 600 21px/1 var(--title);
     white-space: nowrap;
   }
+  @media (max-width: 600px) {
+    span {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
+  }
 </style>

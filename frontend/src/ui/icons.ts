@@ -27,7 +27,7 @@ export const ICONS = {
   save: 'M12 4v10M12 14l-4-4M12 14l4-4M5 19.500h14',
   home: 'M4 11l8-6.500 8 6.500M6.500 9.500V19.500h11V9.500',
   close: 'M6 6l12 12M18 6L6 18',
-  more: 'M6 12h.010M12 12h.010M18 12h.010',
+  more: 'M6.500 12a.500.500 0 1 0-1 0a.500.500 0 1 0 1 0M12.500 12a.500.500 0 1 0-1 0a.500.500 0 1 0 1 0M18.500 12a.500.500 0 1 0-1 0a.500.500 0 1 0 1 0',
 } as const
 
 export type IconName = keyof typeof ICONS
