@@ -13,6 +13,7 @@ from sunroom.core.board import (
     Item,
     NoteItem,
     PageHead,
+    PictureItem,
     ShapeItem,
     Step,
     TableItem,
@@ -91,7 +92,7 @@ def ink_items(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
 @st.composite
 def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
     chosen = item_id or draw(st.sampled_from(ITEM_IDS))
-    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table"]))
+    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table", "picture"]))
     if kind == "ink":
         return draw(ink_items(chosen))
     by, x, y = draw(st.sampled_from(SEATS)), draw(places), draw(places)
@@ -108,6 +109,10 @@ def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
             id=chosen, x=x, y=y, map=draw(turns), by=by, columns=(80.0,), rows=(30.0, 30.0), cells=("θ", ""),
             colour=COLOURS[0],
         )  # fmt: skip
+    if kind == "picture":
+        return PictureItem(
+            id=chosen, x=x, y=y, map=draw(maps), by=by, picture="picture-1", width=30, height=20
+        )
     points = ((0.0, 0.0), (draw(places), draw(places)))
     return ShapeItem(
         id=chosen,

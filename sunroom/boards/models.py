@@ -51,3 +51,15 @@ class PageSnapshot(models.Model):
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=("board", "page_id"), name="one_snapshot_a_page"),)
+
+
+class Picture(models.Model):
+    """A picture that was brought into a room, cleaned; boards show it by its ``uid``."""
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="pictures")
+    uid = models.CharField(max_length=20, unique=True)
+    mime = models.CharField(max_length=20)
+    width_px = models.PositiveIntegerField()
+    height_px = models.PositiveIntegerField()
+    data = models.BinaryField()
+    created_at = models.DateTimeField(auto_now_add=True)

@@ -15,6 +15,8 @@ from sunroom.boards import models
 from sunroom.core.board import Board, History, Item, Page, PageHead, Step, apply
 from sunroom.core.board.history import DEPTH, How
 from sunroom.core.board.steps import AddPage, RemovePage
+from sunroom.core.formats.pictures import CleanPicture
+from sunroom.rooms.services import new_uid
 
 _encoder = msgspec.msgpack.Encoder()
 _step_decoder = msgspec.msgpack.Decoder(Step)
@@ -134,3 +136,22 @@ def keep_snapshot(board_id: int, board: Board, before: Board) -> None:
                 defaults={"head": _encoder.encode(page.head), "items": _encoder.encode(page.in_order())},
             )
         models.Board.objects.filter(id=board_id).update(snapshot_seq=board.seq, order=list(board.order))
+
+
+def keep_picture(room_id: int, picture: CleanPicture) -> str:
+    """Keep a cleaned picture in the room; its id."""
+    row = models.Picture.objects.create(
+        room_id=room_id,
+        uid=new_uid(),
+        mime=picture.mime,
+        width_px=picture.width_px,
+        height_px=picture.height_px,
+        data=picture.data,
+    )
+    return row.uid
+
+
+def pictures(room_id: int, uids: set[str]) -> dict[str, bytes]:
+    """Files of those of the room's pictures that are there."""
+    rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).values_list("uid", "data")
+    return {uid: bytes(data) for uid, data in rows}

@@ -59,6 +59,7 @@ ANSWERS = (
     rooms.DoorSign,
     views.RoomHome,
     views.BoardId,
+    views.BroughtIn,
 )
 
 

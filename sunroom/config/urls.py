@@ -25,6 +25,8 @@ urlpatterns = [
     path("api/rooms/<slug:link>/claim", rooms.claim),
     path("api/rooms/<slug:link>/boards", live.boards),
     path("api/doors/<slug:door>/<slug:link>", rooms.door),
+    path("api/boards/<slug:board>/pictures", live.bring_in),
+    path("boards/<slug:board>/pictures/<slug:picture>", live.picture),
     path("boards/<slug:board>/board.pdf", live.board_pdf),
     path("boards/<slug:board>/picture.png", live.board_picture),
 ]

@@ -15,8 +15,11 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 from sunroom.boards import models as boards_models
 from sunroom.boards import repository
 from sunroom.boards.services import create_board
+from sunroom.core.formats.drawing import pictures_of
+from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.lesson import Command, OpenLesson, SetBetween, carry_out
-from sunroom.core.pens.facts import Between
+from sunroom.core.pens import Actor, Target, decide
+from sunroom.core.pens.facts import Between, Role
 from sunroom.lessons import repository as lessons
 from sunroom.live import workers
 from sunroom.live.registry import board_cards, registry
@@ -59,6 +62,14 @@ class RoomHome(msgspec.Struct):
     ended_ms: int | None
     boards: list[HomeBoard]
     people: list[HomePerson]
+
+
+class BroughtIn(msgspec.Struct):
+    """A picture that has been taken, and its size."""
+
+    id: str
+    width: int
+    height: int
 
 
 class ChangeRoom(msgspec.Struct):
@@ -163,7 +174,9 @@ async def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
         return _not_yours()
     await _settle(row)
     state = await asyncio.to_thread(repository.load, row.pk)
-    data = await workers.run(workers.make_pdf, state.in_order(), row.title)
+    pages = state.in_order()
+    pictures = await asyncio.to_thread(repository.pictures, row.room_id, pictures_of(pages))
+    data = await workers.run(workers.make_pdf, pages, row.title, pictures)
     response = HttpResponse(data, content_type="application/pdf")
     name = f"{row.room.title} {date.today().isoformat()}.pdf"
     response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
@@ -178,9 +191,51 @@ async def board_picture(request: HttpRequest, board: str) -> HttpResponse:
     if row is None:
         return _not_yours()
     state = await asyncio.to_thread(repository.load, row.pk)
-    data = await workers.run(workers.make_picture, state.in_order()[0], PICTURE_WIDTH_PX)
+    first = state.in_order()[0]
+    pictures = await asyncio.to_thread(repository.pictures, row.room_id, pictures_of([first]))
+    data = await workers.run(workers.make_picture, first, PICTURE_WIDTH_PX, pictures)
     response = HttpResponse(data, content_type="image/png")
     response["Cache-Control"] = "private, max-age=86400"
+    return response
+
+
+@require_POST
+async def bring_in(request: HttpRequest, board: str) -> HttpResponse:
+    """Take a picture (the request's body) into the board's room; who may is decided by the rule book."""
+    row = await sync_to_async(_visible_board)(request, board)
+    if row is None:
+        return _not_yours()
+    refusal = await sync_to_async(_refusal)(request, row)
+    if refusal:
+        return answer({"problem": refusal}, 403)
+    data = await sync_to_async(request.read)(MAX_BYTES + 1)
+    clean = await workers.run(workers.take_picture, data)
+    if isinstance(clean, str):
+        return answer({"problem": clean}, 400)
+    uid = await sync_to_async(repository.keep_picture)(row.room_id, clean)
+    return answer(BroughtIn(uid, clean.width_px, clean.height_px), 201)
+
+
+def _refusal(request: HttpRequest, row: boards_models.Board) -> str:
+    """Why this browser may not bring pictures in; "" when it may."""
+    if services.owns(row.room, request.user, request.session):
+        return ""
+    seat = services.find_seat(row.room, "student", request.session)
+    role: Role = "student" if seat else "onlooker"
+    facts = lessons.load(row.room).facts
+    verdict = decide(Actor(seat.uid if seat else "", role), "add_picture", Target(), facts, _now_ms())
+    return "" if verdict.allowed else verdict.sentence
+
+
+@require_GET
+def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
+    """A picture of the board's room; it never changes."""
+    row = _visible_board(request, board)
+    found = boards_models.Picture.objects.filter(room_id=row.room_id, uid=picture).first() if row else None
+    if found is None:
+        return _not_yours()
+    response = HttpResponse(bytes(found.data), content_type=found.mime)
+    response["Cache-Control"] = "private, max-age=31536000, immutable"
     return response
 
 

@@ -17,7 +17,9 @@ import numpy as np
 
 from sunroom import resources
 from sunroom.core.board import Page
+from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
+from sunroom.core.formats.pictures import CleanPicture, clean_picture
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import unpack_samples
 from sunroom.core.reading import Reading
@@ -96,9 +98,17 @@ def read_ink(strokes: list[PlacedStroke]) -> tuple[tuple[Reading, ...], tuple[Fi
     return tuple(resources.reader().read(samples)), tuple(find_shapes(samples))
 
 
-def make_pdf(pages: list[Page], title: str) -> bytes:
-    return board_pdf(pages, resources.typesetter(), title)
+def make_pdf(pages: list[Page], title: str, pictures: dict[str, bytes]) -> bytes:
+    return board_pdf(pages, resources.typesetter(), title, pictures)
 
 
-def make_picture(page: Page, width_px: int) -> bytes:
-    return page_png(page, resources.typesetter(), width_px)
+def make_picture(page: Page, width_px: int, pictures: dict[str, bytes]) -> bytes:
+    return page_png(page, resources.typesetter(), width_px, pictures)
+
+
+def take_picture(data: bytes) -> CleanPicture | str:
+    """The cleaned picture, or the sentence that says why it is none: errors do not travel well."""
+    try:
+        return clean_picture(data)
+    except MalformedError as error:
+        return str(error)

@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+import tempfile
+
 from selenium.webdriver.common.keys import Keys
 
 from sunroom.core.board import NoteItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.items import item_box
 from tests.browser.test_tools import Tools
+from tests.core.test_pictures import picture
 
 WRITER = "[contenteditable]"
 
@@ -146,3 +149,26 @@ class Things(Tools):
 
     def scale(self) -> float:
         return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%")) / 100
+
+    def test_a_picture_is_brought_in_seen_by_all_and_saved(self) -> None:
+        with tempfile.NamedTemporaryFile(suffix=".png") as file:
+            file.write(picture("PNG", (300, 200)))
+            file.flush()
+            self.tutor.tool("Bring in")
+            self.tutor.find("[aria-label='Picture file']").send_keys(file.name)
+            self.tutor.wait_items(1)
+            noor = self.come_in(self.link, "Noor")
+            noor.wait_items(1)
+            noor.wait(lambda: self.shows_red(noor) or None, "the picture")
+            self.tutor.press("[aria-label='Page and paper']")
+            self.tutor.find("[aria-label='Picture as paper']").send_keys(file.name)
+            self.tutor.wait(lambda: self.page().head.paper.picture or None, "the paper's picture")
+        (item,) = self.items()
+        self.assertAlmostEqual(item.width / item.height, 1.5, places=3)
+
+    def shows_red(self, browser) -> bool:
+        return browser.driver.execute_script(
+            "const c = document.querySelector('main canvas');"
+            "const d = c.getContext('2d').getImageData(c.width / 2, c.height / 2, 1, 1).data;"
+            "return d[0] === 200 && d[1] === 30"
+        )

@@ -37,7 +37,11 @@ class Web:
             "Referer": self.base,
         }
         request = urllib.request.Request(self.base + path, json.dumps(body).encode(), headers)
-        return json.loads(self._opener.open(request).read())
+        return json.loads(self.open(request).read())
+
+    def open(self, request: urllib.request.Request) -> Any:
+        """The answer to a request of the test's own making, with this browser's cookies."""
+        return self._opener.open(request)
 
     def get(self, path: str) -> bytes:
         data: bytes = self._opener.open(self.base + path).read()

@@ -47,7 +47,7 @@
 
   function wordsOf(item: Item): string {
     if (item.kind === 'table') return item.cells.join(', ')
-    return item.kind === 'ink' ? '' : item.text
+    return item.kind === 'ink' || item.kind === 'picture' ? '' : item.text
   }
 
   /** The typed text of the page in reading order, for those who listen to the board. */
@@ -58,9 +58,24 @@
     )
     return texts.sort((a, b) => a.y - b.y || a.x - b.x).map(wordsOf)
   })
+
+  /** A picture dropped on the board lies where it was dropped. */
+  function ondrop(event: DragEvent) {
+    event.preventDefault()
+    const file = [...(event.dataTransfer?.files ?? [])].find(({ type }) => type.startsWith('image/'))
+    if (!file || !surface) return
+    const box = over.getBoundingClientRect()
+    const at = surface.view.toPage(event.clientX - box.left, event.clientY - box.top)
+    void session.bringIn(file, at, surface.view.width / surface.view.scale)
+  }
 </script>
 
-<main data-tool={session.tools.tool} class:still={!session.standing || !session.may('add_ink')}>
+<main
+  ondragover={(event) => event.preventDefault()}
+  {ondrop}
+  data-tool={session.tools.tool}
+  class:still={!session.standing || !session.may('add_ink')}
+>
   <canvas bind:this={base} aria-hidden="true"></canvas>
   <canvas
     class="over"

@@ -22,7 +22,7 @@ export function samplesOf(item: InkItem): Samples {
 
 export function itemBox(item: Item): Box {
   const box = pointsBox(linesOf(item).flat())
-  if (isUpright(item)) return box
+  if (isUpright(item) || item.kind === 'picture') return box
   const width = item.kind === 'ink' ? nibReach(item.nib, item.width) * growth(item.map) : item.width / 2
   return grown(box, width + headReach(item.ends, item.width))
 }

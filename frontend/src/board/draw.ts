@@ -11,10 +11,12 @@ import type {
   Nib,
   NoteItem,
   Paper,
+  PictureItem,
   ShapeItem,
   TableItem,
 } from '../wire/generated'
 import { samplesOf, type Box } from './box'
+import { pictureOf } from './pictures'
 import { rules, type Rule } from './rulings'
 import { growth, isPlain, LINE_HEIGHT, linesOf, ownSize, partsOf, placement, pointOf } from './place'
 
@@ -54,6 +56,8 @@ const NOTE_NAME_SIZE = 13
 const CELL_PAD = 8
 const TABLE_HEAD = '#f1e9d8'
 const TABLE_LINE = 1.4
+/** Where a picture will be that has not come yet. */
+const AWAITED_COLOUR = '#e9e1cf'
 /** Dashes and gaps, in widths of the line; as DASHES in the core. */
 const DASHES: Record<Dash, number[]> = { solid: [], dashed: [4, 3], dotted: [0.01, 2.2] }
 
@@ -169,7 +173,33 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
       return inPlace(context, placement(item), () => drawNote(context, item))
     case 'table':
       return inPlace(context, placement(item), () => drawTable(context, item))
+    case 'picture':
+      return inPlace(context, placement(item), () => drawPicture(context, item))
   }
+}
+
+function drawPicture(
+  context: CanvasRenderingContext2D,
+  { picture, width, height, opacity }: PictureItem,
+): void {
+  const image = pictureOf(picture)
+  context.globalAlpha *= opacity
+  if (image) context.drawImage(image, 0, 0, width, height)
+  else {
+    context.fillStyle = AWAITED_COLOUR
+    context.fillRect(0, 0, width, height)
+  }
+}
+
+/** The paper's own picture: wholly inside a sheet, else as wide as the paper from its upper edge. */
+function drawBackdrop(context: CanvasRenderingContext2D, paper: Paper): void {
+  const image = paper.picture ? pictureOf(paper.picture) : null
+  if (!image) return
+  const wide = paper.width / image.naturalWidth
+  const scale = paper.kind === 'sheet' ? Math.min(wide, paper.height / image.naturalHeight) : wide
+  const [width, height] = [scale * image.naturalWidth, scale * image.naturalHeight]
+  const y = paper.kind === 'sheet' ? (paper.height - height) / 2 : 0
+  context.drawImage(image, (paper.width - width) / 2, y, width, height)
 }
 
 function inPlace(context: CanvasRenderingContext2D, place: Affine, paint: () => void): void {
@@ -368,6 +398,7 @@ export function drawPaper(
   context.rect(part.minX, part.minY, part.maxX - part.minX, part.maxY - part.minY)
   context.fill()
   context.clip()
+  drawBackdrop(context, paper)
   // Far out the ruling would be a grey veil: only every fifth line is drawn.
   const spacing = paper.spacing * scale < VEIL_PX ? paper.spacing * 5 : paper.spacing
   drawRules(context, rules(paper.ruling, spacing, part), scale)

@@ -138,6 +138,7 @@ export class Gestures {
         if (session.may('add_shape')) return new ShapeGesture(surface)
         break
       case 'ruler':
+      case 'bring':
         return new HandGesture(surface)
       case 'text':
         if (session.may('add_text')) return this.#write(Editing.newText(session, this.#at(event)), event)

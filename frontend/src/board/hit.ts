@@ -17,7 +17,10 @@ export function holdable(page: Page, at: Point, slack: number): string {
   const box = { minX: at[0] - slack, minY: at[1] - slack, maxX: at[0] + slack, maxY: at[1] + slack }
   const found = page
     .at(box)
-    .filter(({ item }) => isUpright(item) || (item.kind === 'shape' && item.closed))
+
+    .filter(
+      ({ item }) => isUpright(item) || item.kind === 'picture' || (item.kind === 'shape' && item.closed),
+    )
     .filter(({ item }) => within(at, linesOf(item)[0]!) || distanceTo(item, at) <= slack)
     .sort((a, b) => b.item.z - a.item.z)[0]
   return found?.item.id ?? ''
@@ -62,9 +65,13 @@ export function insideLasso(page: Page, lasso: Point[]): Entry[] {
 function distance(entry: Entry, a: Point, b: Point): number {
   const item = entry.item
   const lines = linesOf(item)
-  const solid = isUpright(item) || (item.kind === 'shape' && (item.fill || item.text))
+  const solid =
+    isUpright(item) || item.kind === 'picture' || (item.kind === 'shape' && (item.fill || item.text))
   if (solid && (within(a, lines[0]!) || within(b, lines[0]!))) return 0
-  const half = isUpright(item) ? 0 : (item.width * (item.kind === 'ink' ? growth(item.map) : 1)) / 2
+  const half =
+    isUpright(item) || item.kind === 'picture'
+      ? 0
+      : (item.width * (item.kind === 'ink' ? growth(item.map) : 1)) / 2
   let least = Infinity
   for (const points of lines) {
     if (points.length === 1) least = Math.min(least, segmentDistance(points[0]!, points[0]!, a, b))

@@ -78,8 +78,8 @@ function sum(values: number[]): number {
 /** The item's lines on the page, curves made straight, for hits and boxes. */
 export function linesOf(item: Item): Point[][] {
   const place = placement(item)
-  if (isUpright(item)) {
-    const [width, height] = ownSize(item)
+  if (isUpright(item) || item.kind === 'picture') {
+    const [width, height] = item.kind === 'picture' ? [item.width, item.height] : ownSize(item)
     const corners: Point[] = [
       [0, 0],
       [width, 0],

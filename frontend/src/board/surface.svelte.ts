@@ -9,6 +9,7 @@ import { itemBox, union } from './box'
 import { Gestures } from './gestures'
 import { Overlay, RING_MS, TRAIL_MS, type Trail } from './overlay'
 import type { Page } from './page'
+import { arrivals } from './pictures'
 import { Ruler } from './ruler.svelte'
 import { TileLayer } from './tiles'
 import { View } from './view.svelte'
@@ -66,16 +67,20 @@ export class Surface implements SurfaceEvents {
     this.#resize.observe(base)
     // A canvas does not wait for fonts: what was drawn before they came is drawn again.
     void Promise.all(FACES.map(([face, sample]) => document.fonts.load(`16px "${face}"`, sample))).then(
-      () => {
-        this.#tiles?.redrawAll()
-        this.session.version++
-        this.redraw()
-      },
+      this.#drawAgain,
     )
+    arrivals.addEventListener('picture', this.#drawAgain)
     this.#measure()
   }
 
+  #drawAgain = (): void => {
+    this.#tiles?.redrawAll()
+    this.session.version++
+    this.redraw()
+  }
+
   destroy(): void {
+    arrivals.removeEventListener('picture', this.#drawAgain)
     this.#resize.disconnect()
     this.gestures.destroy()
     this.#tiles?.detach()

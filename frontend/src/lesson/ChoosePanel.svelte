@@ -13,6 +13,7 @@
     ['shape', 'All figures'],
     ['note', 'All notes'],
     ['table', 'All tables'],
+    ['picture', 'All pictures'],
   ]
   const kinds = $derived(KINDS.filter(([kind]) => items.some((item) => item.kind === kind)))
   const writers = $derived(

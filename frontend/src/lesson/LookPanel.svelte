@@ -135,13 +135,15 @@
         />
       {/if}
     </div>
-    <ColourField
-      label="Colour"
-      value={first.colour}
-      {paper}
-      recent={session.tools.recent}
-      onchoose={colour}
-    />
+    {#if first.kind !== 'picture'}
+      <ColourField
+        label="Colour"
+        value={first.colour}
+        {paper}
+        recent={session.tools.recent}
+        onchoose={colour}
+      />
+    {/if}
   </div>
 {/if}
 

@@ -31,6 +31,13 @@
     onclose()
   }
 
+  let input: HTMLInputElement
+  function takePaper() {
+    const [file] = input.files ?? []
+    if (file) void session.bringInPaper(file, head)
+    input.value = ''
+  }
+
   function copy() {
     const id = newId()
     session.turnNext(id)
@@ -113,6 +120,21 @@
       >
     {/each}
   </div>
+  <div class="row">
+    {#if paper.picture}
+      <Button onclick={() => set({ picture: '' })}>Take the picture off the paper</Button>
+    {:else if session.may('add_picture')}
+      <Button onclick={() => input.click()}>Picture as paper</Button>
+    {/if}
+    <input
+      bind:this={input}
+      class="file"
+      type="file"
+      accept="image/*"
+      aria-label="Picture as paper"
+      onchange={takePaper}
+    />
+  </div>
 </div>
 
 <style>
@@ -139,6 +161,9 @@
     border-radius: var(--radius);
     background: #fff;
     min-width: 0;
+  }
+  .file {
+    display: none;
   }
   .row,
   .rulings {

@@ -19,7 +19,14 @@
   const figures = $derived(session.readings?.figures ?? [])
   const changeable = $derived(session.version >= 0 && session.selected('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
-  const NOUNS = { ink: 'stroke', text: 'text', shape: 'figure', note: 'note', table: 'table' }
+  const NOUNS = {
+    ink: 'stroke',
+    text: 'text',
+    shape: 'figure',
+    note: 'note',
+    table: 'table',
+    picture: 'picture',
+  }
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
   // What is surer is offered first; a figure of few strokes that reads as one sign is a figure.
   const figureFirst = $derived((figures[0]?.score ?? 0) > 0.6 && (texts[0]?.text.length ?? 0) <= 2)

@@ -20,6 +20,7 @@
     { tool: 'note', label: 'Note', icon: 'note', needs: 'add_note' },
     { tool: 'table', label: 'Table', icon: 'table', needs: 'add_text' },
     { tool: 'stamp', label: 'Stamp', icon: 'stamp', needs: 'add_shape' },
+    { tool: 'bring', label: 'Bring in', icon: 'bring', needs: 'add_picture' },
     { tool: 'pointer', label: 'Pointer', icon: 'pointer', needs: 'point' },
     { tool: 'hand', label: 'Move', icon: 'hand', needs: null },
   ]
@@ -101,7 +102,7 @@
   }
   .tool {
     width: 100%;
-    min-height: 42px;
+    min-height: 40px;
     border: 0;
     border-radius: var(--radius);
     background: none;

@@ -5,6 +5,7 @@
   import Slider from '../ui/Slider.svelte'
   import type { Session } from './session.svelte'
   import Popover from '../ui/Popover.svelte'
+  import BringIn from './BringIn.svelte'
   import ChoosePanel from './ChoosePanel.svelte'
   import PenSettings from './PenSettings.svelte'
   import ShapeSettings from './ShapeSettings.svelte'
@@ -51,6 +52,8 @@
   <span class="hint">Press on the board and type. Your name goes on it.</span>
 {:else if tools.tool === 'table'}
   <span class="hint">Press where it is to stand. Rows pasted from a spreadsheet become a table too.</span>
+{:else if tools.tool === 'bring'}
+  <BringIn {session} {surface} />
 {:else if tools.tool === 'stamp'}
   <StampSettings {session} />
 {:else if tools.tool === 'select'}

@@ -178,6 +178,11 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
   const target = event.target as HTMLElement
   if (target.closest?.('input, textarea, [contenteditable]') || !event.clipboardData) return
   if (event.type === 'paste') {
+    const picture = [...event.clipboardData.files].find((file) => file.type.startsWith('image/'))
+    if (picture) {
+      event.preventDefault()
+      return void session.bringIn(picture, surface.middle(), surface.view.width / surface.view.scale)
+    }
     const text = event.clipboardData.getData('text/plain').trim()
     const own = copied()
     const middle = surface.middle()

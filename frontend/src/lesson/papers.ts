@@ -41,6 +41,7 @@ export const FIRST_PAPER: Paper = {
   height: 794,
   spacing: 40,
   colour: '#fffefa',
+  picture: '',
 }
 
 /** The size's name, and whether it lies on its long side; "" for another size. */

@@ -3,11 +3,13 @@ import { union, type Box } from '../board/box'
 import { Replica } from '../board/replica'
 import type { Editing } from '../board/editing.svelte'
 import type { Page } from '../board/page'
+import { bringIn, showPicturesOf } from '../board/pictures'
 import { newId } from '../wire/codec'
 import type {
   Action,
   Affine,
   BoardCard,
+  BroughtIn,
   Command,
   Figure,
   Frame,
@@ -36,6 +38,8 @@ export type Door = 'tutor' | 'student' | 'onlooker'
 
 const NOTICE_MS = 5_000
 const PASTE_OFFSET = 24
+/** A picture takes at most this part of what is seen. */
+const PICTURE_PART = 0.6
 /** The server takes up to 2,000 items and 1 MB in one message. */
 const MOST_ITEMS_A_STEP = 400
 const KEEP_UNSENT_MS = 2_000
@@ -75,6 +79,8 @@ export class Session {
   reading = $state.raw(false)
   /** Words being typed on the board. */
   editing = $state.raw<Editing | null>(null)
+  /** A picture on its way to the server; aborting gives it up. */
+  bringing = $state.raw<AbortController | null>(null)
   notice = $state.raw('')
   /** Counts changes of the board, for what is drawn from it outside the surface. */
   version = $state.raw(0)
@@ -335,6 +341,56 @@ export class Session {
     this.selectNext([next.item.id])
   }
 
+  /** Bring a picture in and put it at a place, at most ``room`` units wide. */
+  async bringIn(file: Blob, [x, y]: [number, number], room: number): Promise<void> {
+    const taken = await this.#take(file)
+    if (!taken) return
+    const scale = Math.min(1, (PICTURE_PART * room) / taken.width)
+    const [width, height] = [taken.width * scale, taken.height * scale]
+    const item: Item = {
+      kind: 'picture',
+      id: newId(),
+      x: x - width / 2,
+      y: y - height / 2,
+      map: [1, 0, 0, 1],
+      z: 0,
+      group: '',
+      by: this.me,
+      at_ms: 0,
+      locked: false,
+      picture: taken.id,
+      width,
+      height,
+      opacity: 1,
+    }
+    this.do({ step: 'add_items', page: this.pageId, items: [item] })
+    this.selectNext([item.id])
+  }
+
+  /** Bring a picture in as the paper of a page. */
+  async bringInPaper(file: Blob, head: PageHead): Promise<void> {
+    const taken = await this.#take(file)
+    if (taken)
+      this.do({ step: 'change_page', head: { ...head, paper: { ...head.paper, picture: taken.id } } })
+  }
+
+  async #take(file: Blob): Promise<BroughtIn | null> {
+    if (!this.may('add_picture')) {
+      this.say(this.standing?.writing.sentence ?? '')
+      return null
+    }
+    this.bringing?.abort()
+    this.bringing = new AbortController()
+    try {
+      return await bringIn(file, this.bringing.signal)
+    } catch (error) {
+      if ((error as Error).message) this.say((error as Error).message)
+      return null
+    } finally {
+      this.bringing = null
+    }
+  }
+
   removeSelection(): void {
     const ids = this.selected('remove').map((item) => item.id)
     if (ids.length) this.do({ step: 'remove_items', page: this.pageId, ids })
@@ -449,6 +505,7 @@ export class Session {
     this.goodbye = null
     this.welcome = welcome
     this.#board = welcome.board.id
+    showPicturesOf(welcome.board.id)
     this.lesson = welcome.lesson
     this.people = welcome.people
     this.boards = welcome.boards

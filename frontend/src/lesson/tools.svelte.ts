@@ -14,6 +14,7 @@ export type Tool =
   | 'note'
   | 'table'
   | 'stamp'
+  | 'bring'
   | 'pointer'
   | 'hand'
 

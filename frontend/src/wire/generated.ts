@@ -1,6 +1,6 @@
 // Made by ./run types from the wire's structs in Python. Do not edit.
 
-export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'set_pens' | 'pass_pen' | 'set_between' | 'end_lesson'
+export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'set_pens' | 'pass_pen' | 'set_between' | 'end_lesson'
 export type Align = 'left' | 'centre' | 'right'
 export type Dash = 'solid' | 'dashed' | 'dotted'
 export type Ends = 'none' | 'arrow' | 'arrows'
@@ -10,7 +10,7 @@ export type How = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 's
 export type Listing = 'none' | 'bullets' | 'numbers'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
-export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem
+export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
 export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Typeset | TrueUp | AsWritten | EditText | SetTable | TransformItems | StyleItems | ArrangeItems | RubItems | DrawFigure | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | RaiseHand | LowerHand | SetBetween | OpenLesson | EndLesson
@@ -60,6 +60,12 @@ export interface BoardCard {
 
 export interface BoardId {
   id: string
+}
+
+export interface BroughtIn {
+  id: string
+  width: number
+  height: number
 }
 
 export interface Change {
@@ -334,6 +340,7 @@ export interface Paper {
   height: number
   spacing: number
   colour: string
+  picture: string
 }
 
 export interface PassPen {
@@ -354,6 +361,23 @@ export interface Person {
   tabs: number
   page: string
   board: string
+}
+
+export interface PictureItem {
+  kind: 'picture'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  picture: string
+  width: number
+  height: number
+  opacity: number
 }
 
 export interface Ping {

@@ -1,7 +1,7 @@
 """The board: items on pages, the steps that change them, and each person's way back."""
 
 from sunroom.core.board.history import History
-from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.pages import Board, Page, PageHead, Paper
 from sunroom.core.board.permission import needs
 from sunroom.core.board.requests import Request
@@ -17,6 +17,7 @@ __all__ = [
     "Page",
     "PageHead",
     "Paper",
+    "PictureItem",
     "Request",
     "ShapeItem",
     "Step",

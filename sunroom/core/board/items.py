@@ -174,7 +174,16 @@ class ShapeItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="shape"
         return np.split(points, np.cumsum(self.parts)[:-1]) if self.parts else [points]
 
 
-Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem
+class PictureItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="picture"):
+    """A picture that was brought in: ``picture`` is its id among the room's, shown ``width`` by ``height``."""
+
+    picture: str
+    width: float
+    height: float
+    opacity: float = 1.0
+
+
+Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 #: Kinds that keep their proportions and are never mirrored: they are there to be read.
 Upright = TextItem | NoteItem | TableItem
 
@@ -211,7 +220,7 @@ def own_box(item: Item) -> Box:
     if isinstance(item, TextItem):
         width = max((line.width for line in item.lines), default=0.0)
         return Box(0.0, 0.0, width, max(1, len(item.lines)) * LINE_HEIGHT * item.size)
-    if isinstance(item, NoteItem):
+    if isinstance(item, NoteItem | PictureItem):
         return Box(0.0, 0.0, item.width, item.height)
     if isinstance(item, TableItem):
         return Box(0.0, 0.0, sum(item.columns), sum(item.rows))
@@ -227,7 +236,7 @@ def item_box(item: Item) -> Box:
         return Box.of(
             points, nib_reach(item.nib, item.width) * place.growth + head_reach(item.ends, item.width)
         )
-    if isinstance(item, Upright):
+    if isinstance(item, Upright | PictureItem):
         return Box.of(place.points(own_box(item).corners()))
     lines = [flatten_cubics(line) if item.curved else line for line in item.paths()]
     return Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
@@ -244,8 +253,9 @@ def check_item(item: Item) -> None:
     check_id(item.id)
     check_number("x", item.x, MAX_COORDINATE)
     check_number("y", item.y, MAX_COORDINATE)
-    check_colour(item.colour)
     check_map(item.map)
+    if not isinstance(item, PictureItem):
+        check_colour(item.colour)
     if item.group:
         check_id(item.group)
     if isinstance(item, TextItem | ShapeItem):
@@ -282,6 +292,11 @@ def check_item(item: Item) -> None:
             check_range("height", item.height, 40, 2_000)
         case TableItem():
             _check_table(item)
+        case PictureItem():
+            check_id(item.picture)
+            check_range("width", item.width, 1, 20_000)
+            check_range("height", item.height, 1, 20_000)
+            check_range("opacity", item.opacity, *OPACITIES)
 
 
 def _check_table(table: TableItem) -> None:

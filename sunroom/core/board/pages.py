@@ -30,6 +30,8 @@ class Paper(msgspec.Struct, frozen=True):
     spacing : float
         Distance of the ruling's lines in board units.
     colour : str
+    picture : str
+        Id of a picture under everything, "" for none: fitted into a sheet, as wide as other paper.
     """
 
     kind: PaperKind = "endless"
@@ -38,6 +40,7 @@ class Paper(msgspec.Struct, frozen=True):
     height: float = 794.0
     spacing: float = 40.0
     colour: str = PAPER_COLOUR
+    picture: str = ""
 
 
 class PageHead(msgspec.Struct, frozen=True):
@@ -91,3 +94,5 @@ def check_head(head: PageHead) -> None:
             raise MalformedError("paper", "A sheet measures between 200 and 10,000 units a side.")
     check_range("spacing", head.paper.spacing, 8, 400)
     check_colour(head.paper.colour)
+    if head.paper.picture:
+        check_id(head.paper.picture)

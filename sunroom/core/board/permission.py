@@ -6,7 +6,7 @@ from typing import assert_never
 
 from msgspec import UNSET
 
-from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.pages import Board
 from sunroom.core.board.requests import (
     ArrangeItems,
@@ -116,6 +116,8 @@ def _adding(item: Item) -> Action:
             return "add_text"
         case ShapeItem():
             return "add_shape"
+        case PictureItem():
+            return "add_picture"
         case _:
             assert_never(item)
 

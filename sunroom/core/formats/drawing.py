@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from typing import Protocol
 
 import numpy as np
@@ -15,6 +15,7 @@ from sunroom.core.board.items import (
     InkItem,
     Item,
     NoteItem,
+    PictureItem,
     ShapeItem,
     TableItem,
     TextItem,
@@ -69,6 +70,14 @@ class Drawing(Protocol):
 
     def text(self, face: str, text: str, place: Affine, size: float, colour: str) -> None: ...
 
+    def picture(self, picture: str, place: Affine, opacity: float) -> None:
+        """A picture in the unit square that ``place`` takes to the page."""
+        ...
+
+    def picture_size(self, picture: str) -> tuple[float, float] | None:
+        """Width and height in pixels; None when there is no such picture."""
+        ...
+
 
 def page_box(page: Page) -> Box:
     """The part of the page that is saved: the sheet, the roll down to its last work, or all work with a
@@ -87,6 +96,7 @@ def draw_page(page: Page, drawing: Drawing) -> None:
     """Draw paper and items, highlighter first, then from the lowest to the highest."""
     box = page_box(page)
     drawing.begin_page(box, page.head.paper.colour)
+    _draw_backdrop(page, drawing)
     _draw_rules(page, box, drawing)
     items = sorted(page.in_order(), key=lambda item: not _is_highlight(item))
     for at in range(0, len(items), BATCH):
@@ -110,6 +120,9 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
             _draw_note(item, drawing)
         elif isinstance(item, TableItem):
             _draw_table(item, drawing)
+        elif isinstance(item, PictureItem):
+            unit = item.placement.after(Affine(item.width, 0, 0, item.height))
+            drawing.picture(item.picture, unit, item.opacity)
 
 
 def _is_highlight(item: Item) -> bool:
@@ -208,6 +221,27 @@ def _draw_table(item: TableItem, drawing: Drawing) -> None:
         row, column = divmod(number, len(item.columns))
         at = Affine(e=float(xs[column]) + CELL_PAD, f=float(ys[row]) + CELL_PAD)
         _draw_lines(lines, place.after(at), NOTE_INK, drawing)
+
+
+def pictures_of(pages: Iterable[Page]) -> set[str]:
+    """Ids of all pictures that the pages show."""
+    found = {page.head.paper.picture for page in pages}
+    found |= {i.picture for page in pages for i in page.items.values() if isinstance(i, PictureItem)}
+    return found - {""}
+
+
+def _draw_backdrop(page: Page, drawing: Drawing) -> None:
+    """The paper's own picture: wholly inside a sheet, else as wide as the paper from its upper edge."""
+    paper = page.head.paper
+    size = drawing.picture_size(paper.picture) if paper.picture else None
+    if size is None:
+        return
+    scale = paper.width / size[0]
+    if paper.kind == "sheet":
+        scale = min(scale, paper.height / size[1])
+    x = (paper.width - scale * size[0]) / 2
+    y = (paper.height - scale * size[1]) / 2 if paper.kind == "sheet" else 0.0
+    drawing.picture(paper.picture, Affine(scale * size[0], 0, 0, scale * size[1], x, y), 1.0)
 
 
 def _draw_rules(page: Page, box: Box, drawing: Drawing) -> None:

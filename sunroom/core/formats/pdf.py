@@ -7,7 +7,7 @@ thousands of strokes. Coordinates are whole numbers of 1/20 unit under one scali
 from __future__ import annotations
 
 import io
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 
 import numpy as np
 import pikepdf
@@ -17,6 +17,7 @@ from pikepdf import Array, Dictionary, Name
 from sunroom.core.board.pages import Page
 from sunroom.core.formats.drawing import Points, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
+from sunroom.core.formats.pictures import EmbeddedPicture
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import OTHER_FACE
@@ -32,8 +33,12 @@ pikepdf.settings.set_flate_compression_level(4)
 class PdfDrawing:
     """A drawing that becomes a PDF; ``finish`` gives its bytes."""
 
-    def __init__(self, typesetter: Typesetter, title: str) -> None:
+    def __init__(
+        self, typesetter: Typesetter, title: str, pictures: Mapping[str, bytes] | None = None
+    ) -> None:
         self._pdf = pikepdf.new()
+        self._pictures = pictures or {}
+        self._placed: dict[str, EmbeddedPicture] = {}
         self._typesetter = typesetter
         self._fonts: dict[str, EmbeddedFont] = {}
         self._pages: list[tuple[Box, list[str]]] = []
@@ -90,13 +95,35 @@ class PdfDrawing:
             f"{turn} {_whole(place.e)} {_whole(place.f)} Tm <{font.encode(text)}> Tj ET"
         )
 
+    def picture(self, picture: str, place: Affine, opacity: float) -> None:
+        embedded = self._embedded(picture)
+        if embedded is None:
+            return
+        # A picture hangs in the unit square from its upper edge, where PDF counts upwards.
+        a, b, c, d = (value * GRAIN for value in (place.a, place.b, -place.c, -place.d))
+        e, f = (place.e + place.c) * GRAIN, (place.f + place.d) * GRAIN
+        self._content.append(
+            f"q {self._paint(opacity)} {a:.4f} {b:.4f} {c:.4f} {d:.4f} {e:.4f} {f:.4f} cm /{embedded.name} Do Q"
+        )
+
+    def picture_size(self, picture: str) -> tuple[float, float] | None:
+        embedded = self._embedded(picture)
+        return embedded.size if embedded else None
+
+    def _embedded(self, picture: str) -> EmbeddedPicture | None:
+        if picture not in self._placed and picture in self._pictures:
+            name = f"P{len(self._placed)}"
+            self._placed[picture] = EmbeddedPicture(name, self._pictures[picture], self._pdf)
+        return self._placed.get(picture)
+
     def finish(self) -> bytes:
         """The whole document."""
         fonts = Dictionary({f"/{face}": font.embed(self._pdf) for face, font in self._fonts.items()})
         states = Dictionary(
             {name: Dictionary(ca=opacity, CA=opacity) for opacity, name in self._opacities.items()}
         )
-        resources = self._pdf.make_indirect(Dictionary(Font=fonts, ExtGState=states))
+        pictures = Dictionary({f"/{p.name}": p.stream for p in self._placed.values()})
+        resources = self._pdf.make_indirect(Dictionary(Font=fonts, ExtGState=states, XObject=pictures))
         for box, content in self._pages:
             page = Dictionary(
                 Type=Name.Page,
@@ -117,17 +144,21 @@ class PdfDrawing:
         return self._opacities.setdefault(opacity, f"/G{len(self._opacities)}") + " gs"
 
 
-def board_pdf(pages: Sequence[Page], typesetter: Typesetter, title: str) -> bytes:
-    """All ``pages`` as one PDF titled ``title``."""
-    drawing = PdfDrawing(typesetter, title)
+def board_pdf(
+    pages: Sequence[Page], typesetter: Typesetter, title: str, pictures: Mapping[str, bytes] | None = None
+) -> bytes:
+    """All ``pages`` as one PDF titled ``title``; ``pictures`` are the files of those they show, by id."""
+    drawing = PdfDrawing(typesetter, title, pictures)
     for page in pages:
         draw_page(page, drawing)
     return drawing.finish()
 
 
-def page_png(page: Page, typesetter: Typesetter, width_px: int) -> bytes:
+def page_png(
+    page: Page, typesetter: Typesetter, width_px: int, pictures: Mapping[str, bytes] | None = None
+) -> bytes:
     """A picture of one page, ``width_px`` wide, made from its PDF."""
-    document = pypdfium2.PdfDocument(board_pdf([page], typesetter, page.head.title or "Page"))
+    document = pypdfium2.PdfDocument(board_pdf([page], typesetter, page.head.title or "Page", pictures))
     try:
         sheet = document[0]
         picture = sheet.render(scale=width_px / sheet.get_width()).to_pil()

@@ -45,23 +45,40 @@ def rubbed(
     number = np.arange(len(starts)) - np.repeat(np.cumsum(counts) - counts, counts)
     reach = np.asarray(reaches, dtype=float)[stroke_of]
     low, high = np.minimum(starts, starts + ways), np.maximum(starts, starts + ways)
-    taken: list[list[Stretch]] = [[] for _ in strokes]
+    margin = reach[:, None]
+    # Numbers that run through all strokes: each stroke has its own thousands.
+    apart = float(max(len(stroke) for stroke in strokes) + 1)
+    base = number + apart * stroke_of
+    found: list[tuple[NDArray[np.float64], NDArray[np.float64]]] = []
     steps = path if len(path) > 1 else np.repeat(path, 2, axis=0)
     for begin, end in zip(steps[:-1], steps[1:], strict=True):
         radius = max(begin[2], end[2])
         near_low = np.minimum(begin[:2], end[:2]) - radius
         near_high = np.maximum(begin[:2], end[:2]) + radius
-        margin = reach[:, None]
         near = np.flatnonzero(((high + margin >= near_low) & (low - margin <= near_high)).all(axis=1))
-        if not len(near):
-            continue
         first, last = _inside(starts[near], ways[near], begin[:2], end[:2], radius + reach[near])
-        for hit in np.flatnonzero(first <= last).tolist():
-            segment = near[hit]
-            taken[stroke_of[segment]].append((number[segment] + first[hit], number[segment] + last[hit]))
+        hit = first <= last
+        found.append(((base[near] + first)[hit], (base[near] + last)[hit]))
+    taken: list[list[Stretch]] = [[] for _ in strokes]
+    for first_at, last_at in _merged(found):
+        stroke = int(first_at // apart)
+        taken[stroke].append((first_at - stroke * apart, last_at - stroke * apart))
     return [
         _left(ranges, len(stroke)) if ranges else None for ranges, stroke in zip(taken, strokes, strict=True)
     ]
+
+
+def _merged(found: list[tuple[NDArray[np.float64], NDArray[np.float64]]]) -> list[Stretch]:
+    """Ranges in order, those that touch made one."""
+    first = np.concatenate([pair[0] for pair in found])
+    last = np.concatenate([pair[1] for pair in found])
+    if not len(first):
+        return []
+    order = np.argsort(first)
+    first, last = first[order], np.maximum.accumulate(last[order])
+    begins = np.concatenate([[True], first[1:] > last[:-1] + LEAST_STRETCH])
+    ends = np.concatenate([np.flatnonzero(begins)[1:] - 1, [len(first) - 1]])
+    return list(zip(first[begins].tolist(), last[ends].tolist(), strict=True))
 
 
 def cut(samples: NDArray[np.float64], stretch: Stretch) -> NDArray[np.float64]:
@@ -78,12 +95,12 @@ def _between(samples: NDArray[np.float64], at: float) -> NDArray[np.float64]:
 
 
 def _left(taken: list[Stretch], count: int) -> list[Stretch]:
-    """What lies between the merged ``taken`` of a stroke with ``count`` samples."""
+    """What lies between the ranges ``taken`` of a stroke with ``count`` samples."""
     left, at = [], 0.0
-    for first, last in sorted(taken):
+    for first, last in taken:
         if first > at + LEAST_STRETCH:
             left.append((at, first))
-        at = max(at, last)
+        at = last
     if count - 1 > at + LEAST_STRETCH:
         left.append((at, float(count - 1)))
     return left

@@ -1,0 +1,36 @@
+<script lang="ts">
+  import type { Surface } from '../board/surface.svelte'
+  import Button from '../ui/Button.svelte'
+  import type { Session } from './session.svelte'
+
+  let { session, surface }: { session: Session; surface: Surface | null } = $props()
+  let input: HTMLInputElement
+
+  function take() {
+    const [file] = input.files ?? []
+    if (file && surface) void session.bringIn(file, surface.middle(), surface.view.width / surface.view.scale)
+    input.value = ''
+  }
+</script>
+
+{#if session.bringing}
+  <span role="status">Bringing the picture in.</span>
+  <Button onclick={() => session.bringing?.abort()}>Give up</Button>
+{:else}
+  <Button onclick={() => input.click()}>Choose a picture</Button>
+  <span class="hint">Or drop one on the board, or paste it.</span>
+{/if}
+<input bind:this={input} type="file" accept="image/*" aria-label="Picture file" onchange={take} />
+
+<style>
+  input {
+    display: none;
+  }
+  .hint {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    color: var(--muted);
+  }
+</style>

@@ -1,0 +1,95 @@
+"""Pictures in, held to limits and made anew; and pictures in a PDF."""
+
+from __future__ import annotations
+
+import io
+import warnings
+from typing import Any
+
+import msgspec
+import pikepdf
+from pikepdf import Name
+from PIL import Image, ImageOps, UnidentifiedImageError
+
+from sunroom.core.errors import MalformedError
+
+MAX_BYTES = 15_000_000
+MAX_PIXELS = 50_000_000
+#: A page is looked at on a screen and printed on A4: more is only slow.
+MAX_SIDE_PX = 2_400
+JPEG_QUALITY = 88
+FORMATS = ("PNG", "JPEG", "WEBP", "GIF", "BMP")
+#: Kinds whose lines are sharp and stay so, unless that makes a file of more than ``MAX_PNG_BYTES``.
+LOSSLESS = ("PNG", "GIF", "BMP")
+MAX_PNG_BYTES = 3_000_000
+
+
+class CleanPicture(msgspec.Struct, frozen=True):
+    """A picture as it is kept: a new PNG or JPEG with nothing in it but its pixels."""
+
+    data: bytes
+    mime: str
+    width_px: int
+    height_px: int
+
+
+def clean_picture(data: bytes) -> CleanPicture:
+    """The picture in ``data``, upright, of at most ``MAX_SIDE_PX`` a side.
+
+    Raises
+    ------
+    MalformedError
+        When it is no picture of a known kind, damaged, or too large.
+    """
+    if len(data) > MAX_BYTES:
+        raise MalformedError("picture", f"The picture is larger than {MAX_BYTES // 1_000_000} MB.")
+    try:
+        with warnings.catch_warnings():
+            warnings.simplefilter("error", Image.DecompressionBombWarning)
+            opened = Image.open(io.BytesIO(data), formats=FORMATS)
+            if opened.width * opened.height > MAX_PIXELS:
+                raise MalformedError("picture", "The picture has more than 50 million points.")
+            picture: Image.Image = ImageOps.exif_transpose(opened)
+            picture.thumbnail((MAX_SIDE_PX, MAX_SIDE_PX))
+    except (UnidentifiedImageError, Image.DecompressionBombError, Image.DecompressionBombWarning) as error:
+        raise MalformedError(
+            "picture", "This is no picture that can be shown: PNG, JPEG, WebP or GIF."
+        ) from error
+    except (OSError, ValueError, SyntaxError) as error:
+        raise MalformedError("picture", "The picture is damaged and cannot be read.") from error
+    clear = picture.mode in ("RGBA", "LA", "PA") or "transparency" in picture.info
+    if clear or opened.format in LOSSLESS:
+        data = _saved(picture.convert("RGBA" if clear else "RGB"), "PNG", optimize=True)
+        if clear or len(data) <= MAX_PNG_BYTES:
+            return CleanPicture(data, "image/png", picture.width, picture.height)
+    data = _saved(picture.convert("RGB"), "JPEG", quality=JPEG_QUALITY)
+    return CleanPicture(data, "image/jpeg", picture.width, picture.height)
+
+
+def _saved(picture: Image.Image, kind: str, **options: Any) -> bytes:
+    out = io.BytesIO()
+    picture.save(out, kind, **options)
+    return out.getvalue()
+
+
+class EmbeddedPicture:
+    """One kept picture as an object of a PDF."""
+
+    def __init__(self, name: str, data: bytes, pdf: pikepdf.Pdf) -> None:
+        self.name = name
+        picture = Image.open(io.BytesIO(data))
+        self.size = (float(picture.width), float(picture.height))
+        if picture.format == "JPEG":
+            self.stream = self._image(pdf, data, "/DeviceRGB")
+            self.stream.Filter = Name.DCTDecode
+            return
+        self.stream = self._image(pdf, picture.convert("RGB").tobytes(), "/DeviceRGB")
+        if picture.mode == "RGBA":
+            self.stream.SMask = self._image(pdf, picture.getchannel("A").tobytes(), "/DeviceGray")
+
+    def _image(self, pdf: pikepdf.Pdf, data: bytes, space: str) -> pikepdf.Stream:
+        stream = pdf.make_stream(data)
+        stream.Type, stream.Subtype = Name.XObject, Name.Image
+        stream.Width, stream.Height = int(self.size[0]), int(self.size[1])
+        stream.ColorSpace, stream.BitsPerComponent = Name(space), 8
+        return stream
