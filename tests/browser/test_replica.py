@@ -14,9 +14,22 @@ import msgspec
 import numpy as np
 
 from sunroom.boards.repository import Logged
-from sunroom.core.board import Board, InkItem, PageHead, apply, remaining
-from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, RemovePage, ReplaceItems, Step
+from sunroom.core.board import Board, InkItem, Item, NoteItem, PageHead, ShapeItem, apply, remaining
+from sunroom.core.board.items import item_box
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    Change,
+    ChangeItems,
+    MoveItems,
+    MovePage,
+    RemoveItems,
+    RemovePage,
+    ReplaceItems,
+    Step,
+)
 from sunroom.core.ink import pack_samples
+from sunroom.core.shapes.figures import draw_figure
 from tests.core.test_ink import run_in_node
 
 SCRIPT = """
@@ -41,7 +54,8 @@ for (const run of decode(readFileSync(0))) {
     waiting: replica.unconfirmed.length,
     pages: replica.inOrder().map((page) => [
       page.head.id,
-      [...page.entries.values()].map(({ item }) => [item.id, item.x, item.y, item.z]).sort(),
+      [...page.entries.values()].map(({ item, minX, minY, maxX, maxY }) =>
+        [item.id, item.z, item.colour ?? '', ...[minX, minY, maxX, maxY].map((v) => Math.round(v * 100) / 100)]).sort(),
     ]),
   })
 }
@@ -59,11 +73,17 @@ class Agreement(TestCase):
         self.assertTrue(any(answer["gaps"] for answer in answers), "no run had a gap")
         for answer, (board, seq) in zip(answers, expected, strict=True):
             self.assertEqual((answer["seq"], answer["waiting"]), (seq, 0))
-            pages = [
-                [page.head.id, sorted([item.id, item.x, item.y, item.z] for item in page.items.values())]
-                for page in board.in_order()
-            ]
-            self.assertEqual(answer["pages"], pages)
+            pages = [[page.head.id, sorted(map(self.seen, page.items.values()))] for page in board.in_order()]
+            self.assertEqual([page[0] for page in answer["pages"]], [page[0] for page in pages])
+            for (_, shown), (_, kept) in zip(answer["pages"], pages, strict=True):
+                self.assertEqual([row[:3] for row in shown], [row[:3] for row in kept])
+                for one, other in zip(shown, kept, strict=True):
+                    np.testing.assert_allclose(one[3:], other[3:], atol=0.02, err_msg=one[0])
+
+    def seen(self, item: Item) -> list:
+        """Of an item what the browser must agree on: its order, its colour, and its box."""
+        box = item_box(item)
+        return [item.id, item.z, getattr(item, "colour", ""), box.x0, box.y0, box.x1, box.y1]
 
     def one_run(self, seed: int) -> tuple[dict, tuple[Board, int]]:
         """What a browser hears on one board, and the board as it should end."""
@@ -111,19 +131,35 @@ class Agreement(TestCase):
                 AddItems(page, new),
                 RemoveItems(page, ids[:1]),
                 MoveItems(page, ids, chance.randrange(-9, 9), 3),
+                ChangeItems(
+                    page, tuple(Change(id=i, colour="#1f5fa8", z=chance.randrange(1, 9) + 0.5) for i in ids)
+                ),
+                ChangeItems(page, tuple(Change(id=i, map=(0.0, 2.0, -1.0, 0.5)) for i in ids)),
                 ReplaceItems(page, ids, new),
+                MovePage(page, chance.randrange(3)),
                 AddPage(PageHead(f"page-{number}"), chance.randrange(3)),
                 RemovePage(page),
             ]
         )
 
-    def ink(self, item_id: str, chance: random.Random) -> InkItem:
+    def ink(self, item_id: str, chance: random.Random) -> Item:
+        kind = chance.randrange(4)
+        x, y = float(chance.randrange(500)), float(chance.randrange(500))
+        if kind == 0:
+            drawn = draw_figure(chance.choice(["star", "axes", "triangle"]), 80.0, 60.0)
+            return ShapeItem(
+                id=item_id, x=x, y=y, figure="star", points=drawn.points, parts=drawn.parts, closed=drawn.closed,
+                curved=False, colour="#16222b", width=3, ends="none" if drawn.closed else "arrow",
+            )  # fmt: skip
+        if kind == 1:
+            return NoteItem(id=item_id, x=x, y=y, text="noon", colour="#ffe7a8")
         samples = pack_samples(np.array([(0, 0, 0.5, 0), (chance.random() * 50, 9, 0.5, 8)]))
         return InkItem(
             id=item_id,
             x=chance.randrange(500),
             y=chance.randrange(500),
-            nib="pen",
+            nib=chance.choice(["pen", "brush", "pencil"]),
+            ends=chance.choice(["none", "arrows"]),
             colour="#16222b",
             width=3,
             samples=samples,

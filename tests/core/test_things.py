@@ -163,3 +163,11 @@ class Holding(TestCase):
         np.testing.assert_allclose(self.ends(gone), self.ends(self.board))
         moved = after(gone, MoveItems(PAGE, ("box-001",), 0, 50))
         self.assertAlmostEqual(self.ends(moved)[1][0], self.ends(gone)[1][0], places=2)
+
+    def test_a_line_that_is_dragged_away_by_itself_lets_go(self) -> None:
+        moved = after(self.board, MoveItems(PAGE, ("line-01",), 0, 90))
+        np.testing.assert_allclose(self.ends(moved), self.ends(self.board) + (0, 90))
+        then = after(moved, MoveItems(PAGE, ("box-001",), 500, 0))
+        np.testing.assert_allclose(self.ends(then), self.ends(moved))
+        together = after(self.board, MoveItems(PAGE, ("line-01", "box-001", "ring-01"), 0, 90))
+        self.assertEqual(item(together, "line-01").holds, ("box-001", "ring-01"))

@@ -24,6 +24,14 @@ interface Touch {
   y: number
 }
 
+/** Two fingers: their distance, their middle and how they lie. */
+interface Pinch {
+  distance: number
+  x: number
+  y: number
+  angle: number
+}
+
 export class Gestures {
   /** Text from another program, to be put at a place. */
   onpaste: (at: Point, text: string) => void = () => {}
@@ -31,7 +39,7 @@ export class Gestures {
   #target: HTMLElement
   #current: { gesture: Gesture; pointer: number; startedAt: number } | null = null
   #touches = new Map<number, Touch>()
-  #pinch: { distance: number; x: number; y: number } | null = null
+  #pinch: Pinch | null = null
   /** Once a pen has been seen, a touch is a palm or a pan, never ink. */
   #penSeen = false
   #spaceHeld = false
@@ -211,17 +219,26 @@ export class Gestures {
     const before = this.#pinch!
     const now = this.#measurePinch()
     const box = this.#target.getBoundingClientRect()
+    const { ruler, view } = this.#surface
+    if (ruler.partAt(view.toPage(before.x - box.left, before.y - box.top), view.scale)) {
+      // Two fingers on the ruler move and turn it, and leave the paper where it is.
+      ruler.move((now.x - before.x) / view.scale, (now.y - before.y) / view.scale)
+      ruler.spin(now.angle - before.angle)
+      this.#pinch = now
+      return this.#surface.redrawOver()
+    }
     this.#surface.pan(now.x - before.x, now.y - before.y)
     this.#surface.zoom(now.distance / before.distance, now.x - box.left, now.y - box.top)
     this.#pinch = now
   }
 
-  #measurePinch(): { distance: number; x: number; y: number } {
+  #measurePinch(): Pinch {
     const [a, b] = [...this.#touches.values()] as [Touch, Touch]
     return {
       distance: Math.max(10, Math.hypot(a.x - b.x, a.y - b.y)),
       x: (a.x + b.x) / 2,
       y: (a.y + b.y) / 2,
+      angle: Math.atan2(b.y - a.y, b.x - a.x),
     }
   }
 

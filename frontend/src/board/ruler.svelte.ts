@@ -31,6 +31,11 @@ export class Ruler {
     this.angle = normal(Math.round(this.angle / DEGREE + degrees) * DEGREE)
   }
 
+  /** Turn by an angle as two fingers give it, not in whole degrees. */
+  spin(angle: number): void {
+    this.angle = normal(this.angle + angle)
+  }
+
   move(dx: number, dy: number): void {
     this.x += dx
     this.y += dy

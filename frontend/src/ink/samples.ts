@@ -25,7 +25,7 @@ export function unpackSamples(bytes: Uint8Array): Samples {
   const count = Math.floor(bytes.length / SAMPLE_BYTES)
   const samples = new Float32Array(count * 4)
   // A copy starts at a whole number of words; where numbers lie the other way round they are read singly.
-  const copy = bytes.slice(0, count * SAMPLE_BYTES).buffer
+  const copy = new Uint8Array(bytes.subarray(0, count * SAMPLE_BYTES)).buffer
   const places = LITTLE_ENDIAN ? new Float32Array(copy, 0, 2 * count) : null
   const view = new DataView(copy)
   for (let i = 0; i < count; i++) {

@@ -6,15 +6,21 @@ import { drawItems } from '../board/draw'
 import { newId } from '../wire/codec'
 import type { Item } from '../wire/generated'
 
-const KEPT_AS = 'sunroom-copied'
+const KEPT_AS = 'sunroom-copied-2'
 /** A browser keeps about 5 MB for a site, and base64 takes a third more. */
 const MOST_BYTES = 3_000_000
 const PICTURE_MARGIN = 12
 const MOST_PICTURE_PX = 1600
 
-/** Keep items for pasting, in this browser; false when they are too much. */
-export function keepCopied(items: Item[]): boolean {
-  const bytes = encode(items)
+interface Copied {
+  /** The board they were copied from: its pictures are fetched from there. */
+  board: string
+  items: Item[]
+}
+
+/** Keep items of a board for pasting, in this browser; false when they are too much. */
+export function keepCopied(board: string, items: Item[]): boolean {
+  const bytes = encode({ board, items } satisfies Copied)
   if (bytes.length > MOST_BYTES) return false
   let text = ''
   for (let at = 0; at < bytes.length; at += 0x8000)
@@ -23,15 +29,15 @@ export function keepCopied(items: Item[]): boolean {
   return true
 }
 
-/** The items copied last; empty when there are none. */
-export function copied(): Item[] {
+/** What was copied last; without items when there is nothing. */
+export function copied(): Copied {
   const kept = localStorage.getItem(KEPT_AS)
-  if (!kept) return []
   try {
-    return decode(Uint8Array.from(atob(kept), (character) => character.charCodeAt(0))) as Item[]
+    if (kept) return decode(Uint8Array.from(atob(kept), (character) => character.charCodeAt(0))) as Copied
   } catch {
-    return []
+    // What another version kept cannot be pasted.
   }
+  return { board: '', items: [] }
 }
 
 /** Copies of items under new ids and groups, moved by (dx, dy). */

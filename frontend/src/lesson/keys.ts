@@ -184,9 +184,9 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
       return void session.bringIn(picture, surface.middle(), surface.view.width / surface.view.scale)
     }
     const text = event.clipboardData.getData('text/plain').trim()
-    const own = copied()
+    const own = copied().items
     const middle = surface.middle()
-    if (own.length && (!text || text === asText(own).trim())) session.paste(middle)
+    if (own.length && (!text || text === asText(own).trim())) void session.paste(middle)
     else if (text) surface.gestures.onpaste(middle, text)
     else return
   } else {

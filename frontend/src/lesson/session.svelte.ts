@@ -280,7 +280,7 @@ export class Session {
 
   copySelection(): Item[] {
     const items = this.selected()
-    if (items.length && !keepCopied(items)) {
+    if (items.length && !keepCopied(this.welcome!.board.id, items)) {
       this.say('That is more than can be copied at once. Copy it in parts.')
       return []
     }
@@ -288,15 +288,29 @@ export class Session {
   }
 
   /** Paste what was copied: beside where it lay on this page, or into the middle of what is seen. */
-  paste(middle: [number, number]): void {
-    const items = copied()
+  async paste(middle: [number, number]): Promise<void> {
+    const { board, items } = copied()
     const box = boxOf(items)
     if (!box) return
     const here = items.some((item) => this.page?.entries.has(item.id))
     const [dx, dy] = here
       ? [PASTE_OFFSET, PASTE_OFFSET]
       : [middle[0] - (box.minX + box.maxX) / 2, middle[1] - (box.minY + box.maxY) / 2]
-    this.#put(copiesOf(items, dx, dy))
+    this.#put(await this.#withPictures(board, copiesOf(items, dx, dy)))
+  }
+
+  /** Pictures copied on a board of another room are brought into this one. */
+  async #withPictures(from: string, items: Item[]): Promise<Item[]> {
+    const here = this.boards.some(({ id }) => id === from)
+    const settled = await Promise.all(
+      items.map(async (item) => {
+        if (here || item.kind !== 'picture') return item
+        const answer = await fetch(`/boards/${from}/pictures/${item.picture}`)
+        const taken = answer.ok ? await this.#take(await answer.blob()) : null
+        return taken && { ...item, picture: taken.id }
+      }),
+    )
+    return settled.filter((item) => item !== null)
   }
 
   /** A copy beside the selection; again, and it repeats the offset that the last one was moved by. */
@@ -379,15 +393,14 @@ export class Session {
       this.say(this.standing?.writing.sentence ?? '')
       return null
     }
-    this.bringing?.abort()
-    this.bringing = new AbortController()
+    const bringing = (this.bringing ??= new AbortController())
     try {
-      return await bringIn(file, this.bringing.signal)
+      return await bringIn(file, bringing.signal)
     } catch (error) {
       if ((error as Error).message) this.say((error as Error).message)
       return null
     } finally {
-      this.bringing = null
+      if (this.bringing === bringing) this.bringing = null
     }
   }
 

@@ -85,6 +85,7 @@ export interface Change {
   locked?: boolean
   lines?: Line[]
   points?: ([number, number])[]
+  holds?: [string, string]
 }
 
 export interface ChangeItems {

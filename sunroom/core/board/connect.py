@@ -36,22 +36,33 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
 
 
 def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:
-    """``step``, and with it the new runs of all lines that hold on to what it moves."""
+    """``step``, and with it the new runs of all lines that hold on to what it moves.
+
+    A line that is moved away by itself lets go.
+    """
     changed = _after(page, step)
+    loose = [i for i in changed.values() if _holding(i) and not any(held in changed for held in _holding(i))]
     lines = [
         item
         for item in page.items.values()
         if isinstance(item, ShapeItem) and any(held in changed for held in item.holds)
     ]
-    if not lines:
+    if not lines and not loose:
         return step
     then = msgspec.structs.replace(page, items=page.items.update(changed))
     changes = {change.id: change for change in _as_changes(changed, step)}
+    for line in loose:
+        changes[line.id] = msgspec.structs.replace(changes[line.id], holds=("", ""))
     for line in lines:
         run = attached(then, changed.get(line.id, line))  # type: ignore[arg-type]
         known = changes.get(line.id, Change(id=line.id))
         changes[line.id] = msgspec.structs.replace(known, x=run.x, y=run.y, map=run.map, points=run.points)
     return ChangeItems(page.head.id, tuple(changes.values()))
+
+
+def _holding(item: Item) -> tuple[str, ...]:
+    """The items that the ends of a line hold on to."""
+    return tuple(held for held in item.holds if held) if isinstance(item, ShapeItem) else ()
 
 
 def _after(page: Page, step: MoveItems | ChangeItems) -> dict[str, Item]:

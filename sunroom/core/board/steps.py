@@ -60,6 +60,7 @@ class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
     locked: bool | UnsetType = UNSET
     lines: tuple[Line, ...] | UnsetType = UNSET
     points: tuple[tuple[float, float], ...] | UnsetType = UNSET
+    holds: tuple[str, str] | UnsetType = UNSET
 
     def values(self, item: Item) -> dict[str, Any]:
         """The fields that are set and that ``item`` has."""
