@@ -23,7 +23,7 @@ from sunroom.core.board.items import Dash, Ends  # noqa: E402
 from sunroom.core.board.requests import How  # noqa: E402
 from sunroom.core.ink import Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
-from sunroom.core.pens.kits import Right  # noqa: E402
+from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
@@ -86,7 +86,7 @@ def generate() -> str:
         lines.append(f"export type {name} = {' | '.join(_literal(value) for value in get_args(kind))}")
     for name, kind in UNIONS.items():
         lines.append(f"export type {name} = {' | '.join(member.__name__ for member in get_args(kind))}")
-    lines.append(_unit_figures())
+    lines += [_unit_figures(), _ready_kits()]
     return "\n".join([*lines, "", *(structs[name] for name in sorted(structs))])
 
 
@@ -95,6 +95,11 @@ def _unit_figures() -> str:
     figures = {kind: draw_figure(kind, 100, 100) for kind in get_args(FigureKind)}
     data = msgspec.json.encode(figures).decode()
     return f"export const UNIT_FIGURES: Record<FigureKind, Outline> = {data}"
+
+
+def _ready_kits() -> str:
+    data = msgspec.json.encode({name: sorted(rights) for name, rights in KITS.items()}).decode()
+    return f"export const READY_KITS: Record<string, Right[]> = {data}"
 
 
 def _collect(kind: Any, structs: dict[str, str]) -> None:

@@ -15,3 +15,14 @@ class Lesson(models.Model):
     opened_at = models.DateTimeField(null=True)
     started_at = models.DateTimeField(null=True)
     ended_at = models.DateTimeField(null=True)
+
+
+class ChatLine(models.Model):
+    """Something said in a room; ``to`` is "all", "tutor_side", or the seat of one person."""
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="chat")
+    at_ms = models.PositiveBigIntegerField()
+    seat = models.CharField(max_length=20)
+    name = models.CharField(max_length=40)
+    to = models.CharField(max_length=20)
+    text = models.CharField(max_length=1000)

@@ -2,14 +2,18 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from datetime import UTC, datetime
 
 import msgspec
 
-from sunroom.core.lesson import Lesson
+from sunroom.core.lesson import Lesson, Said
 from sunroom.core.pens import Facts
 from sunroom.lessons import models
 from sunroom.rooms.models import Room
+
+#: Lines of the chat that a room keeps at hand.
+CHAT_LINES = 300
 
 _encoder = msgspec.msgpack.Encoder()
 _decoder = msgspec.msgpack.Decoder(Lesson)
@@ -30,6 +34,18 @@ def keep(room_id: int, lesson: Lesson) -> None:
     row.state = _encoder.encode(lesson)
     row.started_at, row.ended_at = _moment(lesson.started_ms), _moment(lesson.ended_ms)
     row.save()
+
+
+def keep_said(room_id: int, lines: Sequence[Said]) -> None:
+    """Write lines of the chat."""
+    rows = [models.ChatLine(room_id=room_id, **msgspec.structs.asdict(line)) for line in lines]
+    models.ChatLine.objects.bulk_create(rows)
+
+
+def said(room_id: int) -> list[Said]:
+    """The last lines of the room's chat, the oldest first."""
+    newest = models.ChatLine.objects.filter(room_id=room_id).order_by("-id")[:CHAT_LINES]
+    return [Said(*row) for row in reversed(newest.values_list("at_ms", "seat", "name", "to", "text"))]
 
 
 def _moment(ms: int | None) -> datetime | None:

@@ -31,6 +31,7 @@ from sunroom.live.messages import (
     Read,
     Readings,
     Refused,
+    Say,
     Tell,
     Wet,
 )
@@ -112,6 +113,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.point(member, message)
             case ClearPointers():
                 room.clear_pointers(member, message)
+            case Say():
+                room.say(member, message)
             case Tell():
                 room.tell(member, message)
             case Look():
@@ -134,6 +137,9 @@ class LiveConsumer(AsyncWebsocketConsumer):
             registry().left(room)
             sentence = "There is no lesson on, and the room is closed until the next one."
             return await self._goodbye("between_closed", sentence, again=True)
+        if seat.sent_away:
+            registry().left(room)
+            return await self._goodbye("sent_away", "The tutor has sent you out of this room.")
         self._room = room
         self._member = Member(secrets.token_hex(6), Actor(seat.uid, seat.role, seat.name))
         welcome = room.join(self._member, board, join)

@@ -11,7 +11,7 @@ from sunroom.boards.repository import Logged
 from sunroom.core.board import Item, PageHead, Request
 from sunroom.core.board.items import Ends
 from sunroom.core.ink import Nib
-from sunroom.core.lesson import Command, Lesson
+from sunroom.core.lesson import Command, Lesson, Said
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
 from sunroom.core.reading import Reading
@@ -74,6 +74,14 @@ class ClearPointers(msgspec.Struct, frozen=True, tag_field="type", tag="clear_po
     everyone: bool = False
 
 
+class Say(msgspec.Struct, frozen=True, tag_field="type", tag="say"):
+    """A line of the chat, to "all", to the "tutor_side", or to one person's seat."""
+
+    id: str
+    text: str
+    to: str = "all"
+
+
 class Look(msgspec.Struct, frozen=True, tag_field="type", tag="look"):
     """Which page this person is looking at."""
 
@@ -101,7 +109,7 @@ class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
     at: float
 
 
-FromBrowser = Join | Do | Wet | Point | ClearPointers | Look | Tell | Read | Ping
+FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Look | Tell | Read | Ping
 
 # To the browser
 
@@ -150,6 +158,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     missed: tuple[Logged, ...] = ()
     boards: tuple[BoardCard, ...] = ()
     arrows: tuple[Pointing, ...] = ()
+    chat: tuple[Said, ...] = ()
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
@@ -212,6 +221,12 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     problem: str = ""
 
 
+class Heard(msgspec.Struct, frozen=True, tag_field="type", tag="heard"):
+    """A line of the chat that this person is shown."""
+
+    line: Said
+
+
 class Pong(msgspec.Struct, frozen=True, tag_field="type", tag="pong"):
     at: float
 
@@ -224,4 +239,4 @@ class Goodbye(msgspec.Struct, frozen=True, tag_field="type", tag="goodbye"):
     again: bool
 
 
-ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Pong | Goodbye
+ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Pong | Goodbye

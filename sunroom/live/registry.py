@@ -40,7 +40,9 @@ class Registry:
             live = self._rooms.get(room.pk)
             if live is None:
                 lesson: Lesson = await asyncio.to_thread(lessons.load, room)
-                live = self._rooms[room.pk] = LiveRoom(room.pk, room.title, room.link, lesson)
+                chat = await asyncio.to_thread(lessons.said, room.pk)
+                live = LiveRoom(room.pk, room.title, room.link, lesson, chat=chat)
+                self._rooms[room.pk] = live
             board = live.boards.get(board_uid)
             if board is None:
                 board = await asyncio.to_thread(_open_board, room.pk, board_uid)

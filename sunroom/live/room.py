@@ -21,8 +21,17 @@ from sunroom.core.board.steps import ChangePage
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES
 from sunroom.core.ink.samples import MAX_COORDINATE
-from sunroom.core.lesson import Command, Lesson, arrive, carry_out, expire
-from sunroom.core.lesson.commands import PassPen, TakePen, action_of
+from sunroom.core.lesson import Lesson, Said, arrive, carry_out, check_said, expire, hears, leave
+from sunroom.core.lesson.chat import ALL, TUTOR_SIDE
+from sunroom.core.lesson.commands import (
+    LessonCommand,
+    PassPen,
+    SeatCommand,
+    SendAway,
+    SetRole,
+    TakePen,
+    action_of,
+)
 from sunroom.core.pens import Target, decide, standing
 from sunroom.core.pens.rules import Action, Verdict
 from sunroom.lessons import repository as lessons
@@ -36,12 +45,14 @@ from sunroom.live.messages import (
     Do,
     Frame,
     Goodbye,
+    Heard,
     Join,
     Look,
     Person,
     Point,
     Pointing,
     Refused,
+    Say,
     Tell,
     ToBrowser,
     Welcome,
@@ -49,6 +60,7 @@ from sunroom.live.messages import (
     WetInk,
     You,
 )
+from sunroom.rooms import services as seats
 
 logger = logging.getLogger(__name__)
 
@@ -75,13 +87,22 @@ class LiveRoom:
         As it was kept.
     clock : callable
         The server's time in seconds; tests bring their own.
+    chat : list of Said
+        The last lines that were said.
     """
 
     def __init__(
-        self, room_id: int, title: str, link: str, lesson: Lesson, clock: Callable[[], float] = time.time
+        self,
+        room_id: int,
+        title: str,
+        link: str,
+        lesson: Lesson,
+        clock: Callable[[], float] = time.time,
+        chat: list[Said] | None = None,
     ) -> None:
         self.room_id, self.title, self.link = room_id, title, link
         self.lesson = lesson
+        self.chat = chat or []
         self.members: dict[str, Member] = {}
         self.boards: dict[str, LiveBoard] = {}
         #: All boards of the room, live or not.
@@ -132,6 +153,7 @@ class LiveRoom:
             pages=None if missed is not None else tuple(page.head for page in board.kept.in_order()),
             missed=missed or (),
             boards=self.cards,
+            chat=tuple(line for line in self.chat if self._shown(member, line)),
             arrows=tuple(Pointing(seat, arrow) for seat, arrow in board.arrows.items()),
         )
 
@@ -198,6 +220,8 @@ class LiveRoom:
         verdict = self._decide(member, action_of(command, member.actor.seat), Target())
         if not verdict.allowed:
             return self._refuse(member, message.id, verdict.reason, verdict.sentence)
+        if isinstance(command, SetRole | SendAway):
+            return self._change_seat(member, message.id, command)
         if isinstance(command, PassPen | TakePen) and not self._is_student(command.seat):
             return self._refuse(
                 member, message.id, "not_a_student", "Only a student who is here can be passed a pen."
@@ -207,7 +231,71 @@ class LiveRoom:
         except MalformedError as error:
             return self._refuse(member, message.id, "malformed", str(error))
 
-    def carry_out(self, command: Command, seat: str = "") -> None:
+    def _change_seat(self, member: Member, message_id: str, command: SeatCommand) -> None:
+        """Give a person another role, or send them away; nobody does that to the tutor or themselves."""
+        theirs = [m for m in self.members.values() if m.actor.seat == command.seat]
+        if not theirs or theirs[0].actor.role == "tutor" or command.seat == member.actor.seat:
+            return self._refuse(
+                member, message_id, "not_a_student", "That person is not here, or cannot be changed."
+            )
+        if isinstance(command, SetRole):
+            if theirs[0].actor.role == "onlooker":
+                return self._refuse(member, message_id, "onlooker", "Onlookers have a door of their own.")
+            self.keeper.keep(self._store_role, command)
+            for other in theirs:
+                other.actor = msgspec.structs.replace(other.actor, role=command.role)
+        else:
+            self.keeper.keep(self._store_sent_away, command)
+            bye = encode(Goodbye("sent_away", "The tutor has sent you out of this room.", False))
+            for other in theirs:
+                other.put(bye)
+                self.leave(other)
+        self._set_lesson(leave(self.lesson, command.seat, self.now_ms()))
+        self._people_changed = True
+        for other in theirs:
+            if other.connection in self.members:
+                self.tell_standing(other)
+        self._flush_soon()
+
+    def _store_role(self, commands: list[SetRole]) -> None:
+        for command in commands:
+            seats.set_role(command.seat, command.role)
+
+    def _store_sent_away(self, commands: list[SendAway]) -> None:
+        for command in commands:
+            seats.send_away(command.seat)
+
+    def say(self, member: Member, message: Say) -> None:
+        """Keep a line of the chat and show it to those whom it is for."""
+        actor = member.actor
+        action: Action = "chat_all" if message.to == ALL else "chat_tutor"
+        verdict = self._decide(member, action, Target())
+        if not verdict.allowed:
+            return self._refuse(member, message.id, verdict.reason, verdict.sentence)
+        if message.to not in (ALL, TUTOR_SIDE) and not actor.tutor_side:
+            sentence = "You can say something to everybody or to the tutor."
+            return self._refuse(member, message.id, "tutor_side_only", sentence)
+        try:
+            text = check_said(message.text)
+        except MalformedError as error:
+            return self._refuse(member, message.id, "malformed", str(error))
+        line = Said(self.now_ms(), actor.seat, actor.name, message.to[:20], text)
+        self.keeper.keep(self._store_said, line, partial(self._said, line))
+
+    def _store_said(self, lines: list[Said]) -> None:
+        lessons.keep_said(self.room_id, lines)
+
+    def _said(self, line: Said) -> None:
+        self.chat = [*self.chat[1 - lessons.CHAT_LINES :], line]
+        message = encode(Heard(line))
+        for member in self.members.values():
+            if self._shown(member, line):
+                member.put(message)
+
+    def _shown(self, member: Member, line: Said) -> bool:
+        return member.actor.role != "onlooker" and hears(member.actor, line)
+
+    def carry_out(self, command: LessonCommand, seat: str = "") -> None:
         """Change the lesson by a command that has been allowed; see core.lesson.carry_out for errors."""
         self._set_lesson(carry_out(self.lesson, command, seat, self.now_ms()))
         if not self.lesson.facts.open and self.lesson.facts.between == "closed":

@@ -17,7 +17,7 @@ from sunroom.boards import repository
 from sunroom.boards.services import create_board
 from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.formats.pictures import MAX_BYTES
-from sunroom.core.lesson import Command, OpenLesson, SetBetween, carry_out
+from sunroom.core.lesson import LessonCommand, OpenLesson, SetBetween, carry_out
 from sunroom.core.pens import Actor, Target, decide
 from sunroom.core.pens.facts import Between, Role
 from sunroom.lessons import repository as lessons
@@ -114,7 +114,7 @@ async def _tell_boards(row: Room) -> None:
         live.set_boards(await sync_to_async(board_cards)(row.pk))
 
 
-async def _tell(row: Room, command: Command) -> None:
+async def _tell(row: Room, command: LessonCommand) -> None:
     """Carry a command of the owner out, in the live room when there is one."""
     live = registry().find(row.pk)
     if live is not None:
@@ -124,7 +124,7 @@ async def _tell(row: Room, command: Command) -> None:
         await sync_to_async(_keep)(row, command)
 
 
-def _keep(row: Room, command: Command) -> None:
+def _keep(row: Room, command: LessonCommand) -> None:
     lessons.keep(row.pk, carry_out(lessons.load(row), command, "", _now_ms()))
 
 

@@ -29,4 +29,6 @@ class Seat(models.Model):
     uid = models.CharField(max_length=20, unique=True)
     name = models.CharField(max_length=40)
     role = models.CharField(max_length=10)
+    #: Sent away by the tutor side: the seat stays theirs, but it lets nobody in.
+    sent_away = models.BooleanField(default=False)
     created_at = models.DateTimeField(auto_now_add=True)

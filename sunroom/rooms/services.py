@@ -117,6 +117,16 @@ def sit_down(seat: Seat, session: SessionBase) -> None:
     session["seats"] = {**session.get("seats", {}), f"{seat.room_id}:{seat.role}": seat.uid}
 
 
+def set_role(seat_uid: str, role: str) -> None:
+    """Keep another role for a seat."""
+    Seat.objects.filter(uid=seat_uid).update(role=role)
+
+
+def send_away(seat_uid: str) -> None:
+    """Keep that a person was sent away and stays out."""
+    Seat.objects.filter(uid=seat_uid).update(sent_away=True)
+
+
 def tutor_name(room: Room) -> str:
     """What the tutor is called before and while they sit in the room."""
     seat = Seat.objects.filter(room=room, role="tutor").first()

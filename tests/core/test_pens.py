@@ -148,6 +148,8 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
     if action == "hand":
         return ""
     kit = set(dict(facts.kits).get(actor.seat, facts.kit))
+    if action in ("chat_all", "chat_tutor"):
+        return "" if action in kit else "not in the kit"
     pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
     holds = pen is not None and (pen.until_ms is None or pen.until_ms > now)
     if facts.open:

@@ -12,15 +12,37 @@ from websockets.exceptions import ConnectionClosed, InvalidStatus
 
 from sunroom.boards import models, repository
 from sunroom.core.board import InkItem, PageHead
-from sunroom.core.board.requests import Redo, Typeset, Undo
-from sunroom.core.board.steps import AddItems, AddPage, ChangePage, MoveItems, RemoveItems, RemovePage
+from sunroom.core.board.requests import (
+    ArrangeItems,
+    Redo,
+    RubItems,
+    StyleItems,
+    TransformItems,
+    Typeset,
+    Undo,
+)
+from sunroom.core.board.steps import AddItems, AddPage, ChangePage, MoveItems, RemoveItems, RemovePage, Style
+from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
-from sunroom.core.lesson import EndLesson, PassPen, RaiseHand, SetBetween, SetPens, TakePen
+from sunroom.core.lesson import (
+    EndLesson,
+    LowerHands,
+    PassPen,
+    PassToNext,
+    RaiseHand,
+    SendAway,
+    SetBetween,
+    SetPens,
+    SetRights,
+    SetRole,
+    TakePen,
+)
 from sunroom.live.messages import (
     Answered,
     Do,
     Frame,
     Goodbye,
+    Heard,
     Look,
     PageItems,
     Ping,
@@ -29,6 +51,7 @@ from sunroom.live.messages import (
     Read,
     Readings,
     Refused,
+    Say,
     Tell,
     Wet,
     You,
@@ -242,7 +265,19 @@ class Pens(LiveTest):
         self.refused(student, MoveItems(self.page, ("of-tutor",), 1, 1), "not_yours")
         self.refused(student, Typeset(self.page, ("of-tutor",), "typed-01", "ha"), "not_yours")
         self.refused(student, ChangePage(PageHead(self.page, writers="open")), "tutor_side_only")
-        for command in (SetPens("down"), PassPen(seat), TakePen(seat), EndLesson(), SetBetween("write")):
+        for request in (
+            TransformItems(self.page, ("of-tutor",), Affine(2, 0, 0, 2)),
+            StyleItems(self.page, ("of-tutor",), Style(colour="#b4472c")),
+            ArrangeItems(self.page, ("of-tutor",), "back"),
+            RubItems(self.page, ("of-tutor",), "piece-1", ((12.0, 12.0, 30.0),)),
+        ):
+            self.refused(student, request, "not_yours")
+        self.refused(student, ArrangeItems(self.page, ("of-tutor",), "lock"), "tutor_side_only")
+        leading = (
+            SetPens("down"), PassPen(seat), TakePen(seat), EndLesson(), SetBetween("write"), PassToNext(), LowerHands(),
+            SetRights(("erase_others",)), SetRights(("erase_others",), seat), SetRole(seat, "helper"), SendAway(seat),
+        )  # fmt: skip
+        for command in leading:
             student.send(Tell("forged-01", command))
             self.assertEqual(student.hear(Refused).reason, "tutor_side_only")
         logged = self.do(
@@ -264,8 +299,44 @@ class Pens(LiveTest):
         line.send(Wet("wet-ink1", self.page, "pen", "#16222b", 3, 0, stroke("x").samples))
         line.send(Point(self.page, 1, 1))
         self.do(self.tutor, AddItems(self.page, (stroke("of-tutor"),)))
+        line.send(Say("say-001", "hello"))
+        self.assertEqual(line.hear(Refused).reason, "onlooker")
         frames = [message for message in self.tutor.heard if isinstance(message, Frame)]
         self.assertFalse(any(frame.wet or frame.pointing for frame in frames))
+
+    def test_private_words_reach_only_those_they_are_for(self) -> None:
+        noor, noor_seat = self.student()
+        tomasz, tomasz_seat = self.student("Tomasz")
+        noor.send(Say("say-001", "I am lost", "tutor_side"))
+        self.assertEqual(self.tutor.hear(Heard).line.text, "I am lost")
+        noor.send(Say("say-002", "psst", tomasz_seat))
+        self.assertEqual(noor.hear(Refused).reason, "tutor_side_only")
+        self.tutor.send(Say("say-003", "see me after", noor_seat))
+        self.assertEqual(
+            noor.hear(Heard, lambda heard: heard.line.seat != noor_seat).line.text, "see me after"
+        )
+        noor.send(Say("say-004", "thank you all"))
+        self.assertEqual(tomasz.hear(Heard).line.text, "thank you all")
+        again = self.line("tutor", self.tutor_web)
+        self.assertEqual(
+            [line.text for line in again.welcome().chat], ["I am lost", "see me after", "thank you all"]
+        )
+
+    def test_who_was_sent_away_is_refused_at_the_door_and_the_tutor_cannot_be(self) -> None:
+        web = Web(self.server.url)
+        web.enter(self.link, "Noor")
+        line = self.line("student", web)
+        seat = line.welcome().seat
+        self.tutor.send(Tell("tell-001", SendAway(seat)))
+        self.assertEqual(line.hear(Goodbye).reason, "sent_away")
+        self.tutor.send(Ping(0.0))
+        self.tutor.hear(Pong)
+        self.assertEqual(self.line("student", web).hear(Goodbye).reason, "sent_away")
+        me = self.line("tutor", self.tutor_web).welcome().seat
+        self.tutor.send(Tell("tell-002", SendAway(me)))
+        self.assertEqual(
+            self.tutor.hear(Refused, lambda refused: refused.id == "tell-002").reason, "not_a_student"
+        )
 
     def test_a_closed_room_sends_students_away_and_keeps_the_tutor(self) -> None:
         student, _ = self.student()

@@ -4,6 +4,9 @@
   import Icon from '../ui/Icon.svelte'
   import { clockTime, elapsed } from '../ui/time'
   import BoardTabs from './BoardTabs.svelte'
+  import Popover from '../ui/Popover.svelte'
+  import { kitName } from '../people/kits'
+  import KitPanel from './KitPanel.svelte'
   import PensControl from './PensControl.svelte'
   import type { Session } from './session.svelte'
 
@@ -21,6 +24,11 @@
   })
 
   const lesson = $derived(session.lesson)
+  const WORDS = [
+    ['stuck', 'I am stuck'],
+    ['answer', 'I have an answer'],
+    ['done', 'I am done'],
+  ] as const
   const handUp = $derived(lesson?.hands.includes(session.me) ?? false)
   const kept = $derived.by(() => {
     if (session.line !== 'open') {
@@ -33,7 +41,7 @@
   const uneasy = $derived(session.line !== 'open' || Boolean(session.trouble))
   const standingWords = $derived.by(() => {
     if (!lesson || session.tutorSide) return ''
-    if (session.welcome?.role === 'onlooker') return 'You are looking on'
+    if (session.role === 'onlooker') return 'You are looking on'
     if (!lesson.facts.open) return 'No lesson is on'
     if (session.may('add_ink')) {
       return lesson.facts.mode === 'up' ? 'Pens are up · you can write' : 'You have a pen'
@@ -53,6 +61,10 @@
   <div class="middle">
     {#if session.tutorSide && lesson?.facts.open}
       <PensControl {session} />
+      <Popover label="What pens may do" below bare>
+        {#snippet face()}<span class="kit">{kitName(lesson.facts.kit) || 'own kit'}</span>{/snippet}
+        {#snippet children()}<KitPanel {session} />{/snippet}
+      </Popover>
     {:else if session.tutorSide && lesson}
       <Button kind="cream" onclick={() => session.tell({ command: 'open_lesson' })}>Open the lesson</Button>
     {:else if standingWords}
@@ -65,14 +77,27 @@
     <span class="clock" title="Since the first student came in">{elapsed(now - lesson.started_ms)}</span>
   {/if}
   <span class="kept" class:uneasy data-testid="kept" role="status">{kept}</span>
-  {#if session.door === 'student' && lesson?.facts.open}
-    <Button
-      kind="cream"
-      aria-pressed={handUp}
-      onclick={() => session.tell(handUp ? { command: 'lower_hand', seat: '' } : { command: 'raise_hand' })}
-    >
-      <Icon name="raised" size={18} />{handUp ? 'Hand down' : 'Put hand up'}
-    </Button>
+  {#if session.role === 'student' && lesson?.facts.open}
+    {#if handUp}
+      <Popover label="Your hand" side="right" below>
+        {#snippet face()}<Icon name="raised" size={18} />Hand is up{/snippet}
+        {#snippet children(close)}
+          <div class="words">
+            {#each WORDS as [word, label] (word)}
+              <button onclick={() => (session.tell({ command: 'raise_hand', word }), close())}>{label}</button
+              >
+            {/each}
+            <button onclick={() => (session.tell({ command: 'lower_hand', seat: '' }), close())}
+              >Hand down</button
+            >
+          </div>
+        {/snippet}
+      </Popover>
+    {:else}
+      <Button kind="cream" onclick={() => session.tell({ command: 'raise_hand', word: '' })}>
+        <Icon name="raised" size={18} />Put hand up
+      </Button>
+    {/if}
   {/if}
   {#if session.welcome}
     <a
@@ -130,6 +155,27 @@
   .state i.full {
     background: var(--sun);
     border-color: var(--sun);
+  }
+  .kit {
+    color: var(--on-frame-muted);
+    font-weight: 400;
+    font-size: 13px;
+  }
+  .words {
+    display: grid;
+    min-width: 190px;
+    color: var(--ink);
+  }
+  .words button {
+    min-height: 40px;
+    border: 0;
+    background: none;
+    text-align: left;
+    padding: 0 8px;
+    border-radius: 3px;
+  }
+  .words button:hover {
+    background: var(--sand);
   }
   .clock,
   .kept {

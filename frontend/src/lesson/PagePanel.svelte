@@ -80,6 +80,17 @@
       >
     {/if}
   </div>
+  {#if session.tutorSide}
+    <Choice
+      label="Who writes here"
+      options={[
+        { value: 'lesson', label: 'As the lesson' },
+        { value: 'tutor_side', label: 'Tutor side only' },
+        { value: 'open', label: 'Open to students' },
+      ]}
+      bind:value={() => head.writers, (writers) => change({ writers })}
+    />
+  {/if}
   <Choice label="Paper" options={KINDS} bind:value={() => paper.kind, (kind) => set({ kind })} />
   {#if paper.kind !== 'endless'}
     <Choice

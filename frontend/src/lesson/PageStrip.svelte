@@ -79,6 +79,9 @@
         >
           <PageThumb {session} pageId={head.id} />
           <span>{i + 1}{head.title ? ` ${head.title}` : ''}</span>
+          {#if head.writers !== 'lesson'}
+            <em>{head.writers === 'open' ? 'open' : 'tutor'}</em>
+          {/if}
         </button>
       </li>
     {/each}
@@ -144,6 +147,16 @@
   .page[aria-current] {
     border-color: var(--leaf);
     box-shadow: 0 0 0 1.5px var(--leaf);
+  }
+  .page em {
+    position: absolute;
+    right: 0;
+    bottom: 0;
+    padding: 0 4px;
+    background: var(--sun-pale);
+    font-size: 12px;
+    font-style: normal;
+    line-height: 1.25;
   }
   .page span {
     position: absolute;

@@ -23,6 +23,7 @@ import type {
   Pointing,
   Readings,
   Request,
+  Said,
   Standing,
   Style,
   ToBrowser,
@@ -71,6 +72,9 @@ export class Session {
   setAside = $state.raw<{ count: number; sentence: string }>({ count: 0, sentence: '' })
   heads = $state.raw<PageHead[]>([])
   boards = $state.raw<BoardCard[]>([])
+  chat = $state.raw<Said[]>([])
+  /** Lines of the chat that this person has not seen yet. */
+  unread = $state.raw(0)
   pageId = $state.raw('')
   undos = $state.raw(0)
   redos = $state.raw(0)
@@ -114,8 +118,13 @@ export class Session {
     return this.welcome?.seat ?? ''
   }
 
+  /** What this person is at the moment: the tutor may change it. */
+  get role(): Person['role'] | undefined {
+    return this.people.find(({ seat }) => seat === this.me)?.role ?? this.welcome?.role
+  }
+
   get tutorSide(): boolean {
-    return this.welcome?.role === 'tutor' || this.welcome?.role === 'helper'
+    return this.role === 'tutor' || this.role === 'helper'
   }
 
   get page(): Page | undefined {
@@ -156,6 +165,17 @@ export class Session {
     if (!this.#line?.send({ type: 'tell', id: newId(), command })) {
       this.say('There is no line to the server just now. Try again when it is back.')
     }
+  }
+
+  /** Say something in the chat; false when there is no line to say it on. */
+  saySomething(text: string, to: string): boolean {
+    const sent = this.#line?.send({ type: 'say', id: newId(), text, to }) ?? false
+    if (!sent) this.say('There is no line to the server just now. Your words are still in the field.')
+    return sent
+  }
+
+  readChat(): void {
+    this.unread = 0
   }
 
   send(message: Parameters<Line['send']>[0]): void {
@@ -500,6 +520,10 @@ export class Session {
       case 'you':
         this.standing = message.standing
         return
+      case 'heard':
+        this.chat = [...this.chat, message.line]
+        if (message.line.seat !== this.me) this.unread++
+        return
       case 'readings':
         if (message.ref === this.#ref) {
           this.readings = message
@@ -522,6 +546,7 @@ export class Session {
     this.lesson = welcome.lesson
     this.people = welcome.people
     this.boards = welcome.boards
+    this.chat = welcome.chat
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
     this.undos = welcome.undos

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Session } from '../lesson/session.svelte'
+  import Chat from './Chat.svelte'
   import PersonRow from './PersonRow.svelte'
 
   let { session }: { session: Session } = $props()
@@ -26,6 +27,12 @@
       <span>you are <b>{me.name}</b></span>
     {/if}
   </div>
+  {#if session.tutorSide && hands.length && session.lesson?.facts.open}
+    <div class="hands">
+      <button onclick={() => session.tell({ command: 'pass_to_next' })}>Pass to next</button>
+      <button onclick={() => session.tell({ command: 'lower_hands' })}>Lower all</button>
+    </div>
+  {/if}
   <ul>
     {#each people as person (person.seat)}
       <PersonRow {session} {person} hand={hands.indexOf(person.seat)} />
@@ -37,6 +44,7 @@
   {#if me && me.tabs > 1}
     <p role="status">You have this room open in {me.tabs} tabs. Both write as {me.name}.</p>
   {/if}
+  {#if session.role && session.role !== 'onlooker'}<Chat {session} />{/if}
 </aside>
 
 <style>
@@ -44,9 +52,24 @@
     grid-area: people;
     background: var(--sand);
     border-left: 4px solid var(--sand-2);
-    padding: 10px 0;
-    overflow-y: auto;
+    padding: 10px 0 0;
+    display: flex;
+    flex-direction: column;
+    overflow: hidden;
     min-width: 0;
+  }
+  .hands {
+    display: flex;
+    gap: 6px;
+    padding: 0 12px 8px;
+  }
+  .hands button {
+    min-height: 40px;
+    flex: 1;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    font-weight: 600;
   }
   .top {
     display: flex;
@@ -60,6 +83,8 @@
     list-style: none;
     margin: 0;
     padding: 0;
+    overflow-y: auto;
+    flex: 1;
   }
   p {
     padding: 12px;

@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { Session } from '../lesson/session.svelte'
   import Icon from '../ui/Icon.svelte'
+  import Popover from '../ui/Popover.svelte'
   import { elapsed } from '../ui/time'
   import type { Person } from '../wire/generated'
+  import PersonPanel from './PersonPanel.svelte'
   import { personColour } from './colours'
 
   let { session, person, hand }: { session: Session; person: Person; hand: number } = $props()
@@ -17,10 +19,12 @@
       (facts.mode === 'up' ? !facts.withheld.includes(person.seat) : facts.mode === 'passed' && passed),
     ),
   )
+  const word = $derived(session.lesson?.words.find(([seat]) => seat === person.seat)?.[1] ?? '')
   const doing = $derived.by(() => {
     const parts: string[] = []
     if (person.role !== 'student') parts.push(person.role)
-    if (hand >= 0) parts.push(hand === 0 ? 'hand up, first' : `hand up, number ${hand + 1}`)
+    if (hand >= 0)
+      parts.push((hand === 0 ? 'hand up, first' : `hand up, number ${hand + 1}`) + (word ? `: ${word}` : ''))
     if (hasPen && passed?.until_ms) parts.push(`pen for ${elapsed(passed.until_ms - now)}`)
     else if (hasPen) parts.push('has a pen')
     const page = session.heads.findIndex((head) => head.id === person.page) + 1
@@ -69,6 +73,12 @@
       <span class="pen full" role="img" aria-label="has a pen"><Icon name="pen" size={18} /></span>
     {/if}
   {/if}
+  {#if session.tutorSide && person.role !== 'tutor' && person.role !== 'onlooker' && person.seat !== session.me}
+    <Popover label="More about {person.name}" side="right" below bare>
+      {#snippet face()}<Icon name="more" size={18} />{/snippet}
+      {#snippet children(close)}<PersonPanel {session} {person} onclose={close} />{/snippet}
+    </Popover>
+  {/if}
 </li>
 
 <style>
@@ -76,7 +86,7 @@
     display: flex;
     align-items: center;
     gap: 9px;
-    padding: 5px 12px 5px 9px;
+    padding: 5px 4px 5px 9px;
     border-left: 3px solid transparent;
     min-width: 0;
   }

@@ -11,8 +11,10 @@
     pressed?: boolean
     /** Without a frame of its own, among other buttons. */
     bare?: boolean
+    /** Opens downwards, from buttons in the upper part of the window. */
+    below?: boolean
   }
-  let { label, face, children, side = 'left', pressed = false, bare = false }: Props = $props()
+  let { label, face, children, side = 'left', pressed = false, bare = false, below = false }: Props = $props()
   let open = $state(false)
   let whole = $state<HTMLElement>()
   let button = $state<HTMLButtonElement>()
@@ -23,10 +25,13 @@
   function toggle() {
     open = !open
     // The sill scrolls its contents: the panel lies over the window, above its button.
-    const { left, right, top } = button!.getBoundingClientRect()
+    const { left, right, top, bottom } = button!.getBoundingClientRect()
     const edge =
       side === 'left' ? `left:${Math.max(8, left)}px` : `right:${Math.max(8, innerWidth - right)}px`
-    place = `${edge}; bottom:${innerHeight - top + 10}px; max-height:${top - 24}px`
+    const upright = below
+      ? `top:${bottom + 8}px; max-height:${innerHeight - bottom - 24}px`
+      : `bottom:${innerHeight - top + 10}px; max-height:${top - 24}px`
+    place = `${edge}; ${upright}`
   }
 
   function outside(event: PointerEvent) {

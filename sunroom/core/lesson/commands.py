@@ -2,10 +2,15 @@
 
 from __future__ import annotations
 
+from typing import Literal
+
 import msgspec
 
 from sunroom.core.pens.facts import Between, Mode
+from sunroom.core.pens.kits import Right
 from sunroom.core.pens.rules import Action
+
+HandWord = Literal["", "stuck", "answer", "done"]
 
 
 class SetPens(msgspec.Struct, frozen=True, tag_field="command", tag="set_pens"):
@@ -27,8 +32,38 @@ class TakePen(msgspec.Struct, frozen=True, tag_field="command", tag="take_pen"):
     seat: str
 
 
+class SetRights(msgspec.Struct, frozen=True, tag_field="command", tag="set_rights"):
+    """What a pen may do: everyone's, or that of ``seat``; ``rights`` None lets one person's be as everyone's."""
+
+    rights: tuple[Right, ...] | None
+    seat: str = ""
+
+
+class PassToNext(msgspec.Struct, frozen=True, tag_field="command", tag="pass_to_next"):
+    """Take the pen from whoever got it last and pass it to the first hand in the queue."""
+
+
 class RaiseHand(msgspec.Struct, frozen=True, tag_field="command", tag="raise_hand"):
-    pass
+    """Put one's hand up, or say another word with it: “stuck”, “answer”, “done”."""
+
+    word: HandWord = ""
+
+
+class LowerHands(msgspec.Struct, frozen=True, tag_field="command", tag="lower_hands"):
+    """Lower all hands."""
+
+
+class SetRole(msgspec.Struct, frozen=True, tag_field="command", tag="set_role"):
+    """Make a student a helper, or a helper a student."""
+
+    seat: str
+    role: Literal["helper", "student"]
+
+
+class SendAway(msgspec.Struct, frozen=True, tag_field="command", tag="send_away"):
+    """Remove a person, who stays out."""
+
+    seat: str
 
 
 class LowerHand(msgspec.Struct, frozen=True, tag_field="command", tag="lower_hand"):
@@ -51,7 +86,23 @@ class EndLesson(msgspec.Struct, frozen=True, tag_field="command", tag="end_lesso
     pass
 
 
-Command = SetPens | PassPen | TakePen | RaiseHand | LowerHand | SetBetween | OpenLesson | EndLesson
+#: Commands that change the lesson's own state.
+LessonCommand = (
+    SetPens
+    | PassPen
+    | TakePen
+    | SetRights
+    | PassToNext
+    | RaiseHand
+    | LowerHand
+    | LowerHands
+    | SetBetween
+    | OpenLesson
+    | EndLesson
+)
+#: Commands about people's seats, which are not the lesson's.
+SeatCommand = SetRole | SendAway
+Command = LessonCommand | SeatCommand
 
 
 def action_of(command: Command, seat: str) -> Action:
@@ -59,8 +110,14 @@ def action_of(command: Command, seat: str) -> Action:
     match command:
         case SetPens():
             return "set_pens"
-        case PassPen() | TakePen():
+        case PassPen() | TakePen() | PassToNext() | LowerHands():
             return "pass_pen"
+        case SetRights():
+            return "set_rights"
+        case SetRole():
+            return "set_role"
+        case SendAway():
+            return "send_away"
         case SetBetween():
             return "set_between"
         case OpenLesson() | EndLesson():

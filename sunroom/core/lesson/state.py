@@ -9,14 +9,18 @@ import msgspec
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson.commands import (
-    Command,
     EndLesson,
+    HandWord,
+    LessonCommand,
     LowerHand,
+    LowerHands,
     OpenLesson,
     PassPen,
+    PassToNext,
     RaiseHand,
     SetBetween,
     SetPens,
+    SetRights,
     TakePen,
 )
 from sunroom.core.pens.facts import Facts, PassedPen
@@ -33,6 +37,8 @@ class Lesson(msgspec.Struct, frozen=True):
         What the rule book decides on.
     hands : tuple of str
         Seats with a hand up, in the order of raising.
+    words : tuple of (str, str)
+        What some of them say with it: pairs of seat and word.
     opened_ms, started_ms : int or None
         When the tutor opened it, and when the clock started: with the first student.
     ended_ms : int or None
@@ -41,12 +47,13 @@ class Lesson(msgspec.Struct, frozen=True):
 
     facts: Facts = Facts()
     hands: tuple[str, ...] = ()
+    words: tuple[tuple[str, HandWord], ...] = ()
     opened_ms: int | None = None
     started_ms: int | None = None
     ended_ms: int | None = None
 
 
-def carry_out(lesson: Lesson, command: Command, seat: str, now_ms: int) -> Lesson:
+def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) -> Lesson:
     """The lesson after ``command`` of ``seat``, which the rule book has allowed.
 
     Raises
@@ -63,8 +70,20 @@ def carry_out(lesson: Lesson, command: Command, seat: str, now_ms: int) -> Lesso
             hands = tuple(hand for hand in hands if hand != command.seat)
         case TakePen():
             facts = _without_pen(facts, command.seat, now_ms)
+        case SetRights():
+            facts = _with_rights(facts, command)
+        case PassToNext():
+            if hands:
+                if facts.mode == "passed" and facts.passed:
+                    facts = _without_pen(facts, facts.passed[-1].seat, now_ms)
+                facts = _with_pen(facts, PassPen(hands[0]), now_ms)
+                hands = hands[1:]
+        case LowerHands():
+            hands = ()
         case RaiseHand():
             hands = hands if seat in hands else (*hands, seat)
+            said = (*(pair for pair in lesson.words if pair[0] != seat), (seat, command.word))
+            lesson = msgspec.structs.replace(lesson, words=said)
         case LowerHand():
             hands = tuple(hand for hand in hands if hand != (command.seat or seat))
         case SetBetween():
@@ -85,7 +104,18 @@ def carry_out(lesson: Lesson, command: Command, seat: str, now_ms: int) -> Lesso
             )
         case _:
             assert_never(command)
-    return msgspec.structs.replace(lesson, facts=facts, hands=hands)
+    # A word goes down with its hand.
+    words = tuple(pair for pair in lesson.words if pair[0] in hands and pair[1])
+    return msgspec.structs.replace(lesson, facts=facts, hands=hands, words=words)
+
+
+def leave(lesson: Lesson, seat: str, now_ms: int) -> Lesson:
+    """The lesson without a person who was sent away, or who needs no pen any more: hand, pen and kit go."""
+    facts = _without_pen(lesson.facts, seat, now_ms) if lesson.facts.mode == "passed" else lesson.facts
+    kits = tuple(pair for pair in facts.kits if pair[0] != seat)
+    withheld = tuple(other for other in facts.withheld if other != seat)
+    facts = msgspec.structs.replace(facts, kits=kits, withheld=withheld)
+    return carry_out(msgspec.structs.replace(lesson, facts=facts), LowerHand(seat), seat, now_ms)
 
 
 def arrive(lesson: Lesson, role: str, now_ms: int) -> Lesson:
@@ -105,6 +135,15 @@ def expire(lesson: Lesson, now_ms: int) -> Lesson:
     if facts.mode == "passed" and not kept:
         facts = msgspec.structs.replace(facts, mode="down", down_at_ms=now_ms)
     return msgspec.structs.replace(lesson, facts=facts)
+
+
+def _with_rights(facts: Facts, command: SetRights) -> Facts:
+    rights = None if command.rights is None else tuple(sorted(set(command.rights)))
+    if not command.seat:
+        return msgspec.structs.replace(facts, kit=rights if rights is not None else Facts().kit)
+    others = tuple(pair for pair in facts.kits if pair[0] != command.seat)
+    kits = others if rights is None else (*others, (command.seat, rights))
+    return msgspec.structs.replace(facts, kits=kits)
 
 
 def _with_mode(facts: Facts, command: SetPens, now_ms: int) -> Facts:

@@ -28,19 +28,20 @@ RIGHTS: frozenset[Right] = frozenset(get_args(Right))
 #: Rights that put something on the board; each brings ``move_own`` along.
 MAKING: frozenset[Right] = frozenset({"write", "note", "text", "shape", "maths", "bring_in", "stamp"})
 
-_TALK: frozenset[Right] = frozenset({"point", "chat_all", "chat_tutor"})
+_CHAT: frozenset[Right] = frozenset({"chat_all", "chat_tutor"})
+_TALK: frozenset[Right] = _CHAT | {"point"}
 
 #: The ready kits. A full pen does all but touch what others made.
 KITS: dict[str, frozenset[Right]] = {
     "full pen": RIGHTS - {"change_others", "erase_others"},
     "ink only": _TALK | {"write", "move_own"},
     "notes only": _TALK | {"note", "move_own"},
-    "cards only": frozenset({"move_own", "change_others"}),
-    "pointer only": frozenset({"point"}),
+    "cards only": _CHAT | {"move_own", "change_others"},
+    "pointer only": _TALK,
 }
 
-#: What a student may do without a pen.
-WITHOUT_PEN: frozenset[Right] = frozenset({"chat_all", "chat_tutor"})
+#: Rights that need no pen: they are heard in every kit, whoever may write.
+WITHOUT_PEN: frozenset[Right] = _CHAT
 
 
 def whole_kit(rights: frozenset[Right]) -> frozenset[Right]:

@@ -31,8 +31,13 @@ Action = Literal[
     "remove_page",
     "point",
     "hand",
+    "chat_all",
+    "chat_tutor",
     "set_pens",
     "pass_pen",
+    "set_rights",
+    "set_role",
+    "send_away",
     "set_between",
     "end_lesson",
 ]
@@ -53,15 +58,22 @@ ACTIONS: dict[Action, Right | None] = {
     "lock": None,
     "point": "point",
     "hand": None,
+    "chat_all": "chat_all",
+    "chat_tutor": "chat_tutor",
     "set_pens": None,
     "pass_pen": None,
+    "set_rights": None,
+    "set_role": None,
+    "send_away": None,
     "set_between": None,
     "end_lesson": None,
 }
 
 #: What only the tutor side may do, and of that what only the tutor.
-LEADING: frozenset[Action] = frozenset({"lock", "set_pens", "pass_pen", "set_between", "end_lesson"})
-TUTOR_ONLY: frozenset[Action] = frozenset({"set_between", "end_lesson"})
+LEADING: frozenset[Action] = frozenset(
+    {"lock", "set_pens", "pass_pen", "set_rights", "set_role", "send_away", "set_between", "end_lesson"}
+)
+TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson"})
 
 #: Every reason and its sentence; the words in braces come with the verdict.
 REASONS: dict[str, str] = {
@@ -78,6 +90,7 @@ REASONS: dict[str, str] = {
     "page_tutor_side": "Only the tutor writes on this page.",
     "desk_of_another": "This desk belongs to somebody else.",
     "not_in_kit": "Your pen is not for that just now.",
+    "no_chat": "The tutor has switched that off for now.",
     "not_yours": "That was made by somebody else, and your pen is for your own work.",
     "tutor_side_only": "That is for the tutor.",
     "tutor_only": "Only the tutor can do that.",
@@ -147,6 +160,9 @@ def standing(actor: Actor, page: PageRule, facts: Facts, now_ms: int) -> Standin
 
 def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: int) -> Verdict:
     right = ACTIONS[action]
+    if right in WITHOUT_PEN:
+        allowed = right in facts.rights_of(actor.seat)
+        return _verdict(allowed, "allowed" if allowed else "no_chat", facts)
     writing = _has_pen(actor.seat, facts, now_ms)
     if target.page == "tutor_side":
         writing = (False, "page_tutor_side")
@@ -156,7 +172,7 @@ def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, 
         writing = (True, "allowed") if target.desk_of == actor.seat else (False, "desk_of_another")
     if not writing[0] and _in_grace(action, target, facts, now_ms):
         writing = (True, "grace")
-    rights = whole_kit(facts.rights_of(actor.seat)) if writing[0] else WITHOUT_PEN
+    rights = whole_kit(facts.rights_of(actor.seat)) if writing[0] else frozenset[Right]()
     # A pointer can be given without a pen: a kit that holds it is heard even when pens are down.
     if action == "point" and "point" in dict(facts.kits).get(actor.seat, ()):
         return _verdict(True, "allowed", facts)

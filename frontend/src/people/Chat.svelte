@@ -1,0 +1,127 @@
+<script lang="ts">
+  import type { Session } from '../lesson/session.svelte'
+  import { clockTime } from '../ui/time'
+
+  let { session }: { session: Session } = $props()
+  let text = $state('')
+  let to = $state('all')
+  let list: HTMLOListElement
+  const others = $derived(
+    session.people.filter(({ seat, role }) => seat !== session.me && role !== 'onlooker'),
+  )
+  const mayAll = $derived(session.may('chat_all'))
+  const mayTutor = $derived(session.may('chat_tutor'))
+  const LINK = /(https?:\/\/[^\s<>"']+)/
+
+  $effect(() => {
+    void session.chat.length
+    list.scrollTop = list.scrollHeight
+    session.readChat()
+  })
+
+  function say(event: SubmitEvent) {
+    event.preventDefault()
+    if (!text.trim()) return
+    if (session.saySomething(text, to)) text = ''
+  }
+
+  function towards(line: { to: string; seat: string }): string {
+    if (line.to === 'all') return ''
+    if (line.to === 'tutor_side') return session.tutorSide ? 'to you' : 'to the tutor'
+    if (line.to === session.me) return 'to you'
+    return `to ${session.people.find(({ seat }) => seat === line.to)?.name ?? 'one person'}`
+  }
+</script>
+
+<section aria-label="Chat">
+  <ol bind:this={list} aria-live="polite">
+    {#each session.chat as line, i (i)}
+      <li>
+        <b>{line.name}</b>
+        {#if towards(line)}<em>{towards(line)}</em>{/if}
+        <time>{clockTime(line.at_ms)}</time>
+        <p>
+          {#each line.text.split(LINK) as part, n (n)}{#if n % 2}<a
+                href={part}
+                target="_blank"
+                rel="noopener noreferrer">{part}</a
+              >{:else}{part}{/if}{/each}
+        </p>
+      </li>
+    {:else}
+      <li class="empty">Nothing has been said yet.</li>
+    {/each}
+  </ol>
+  {#if mayAll || mayTutor}
+    <form onsubmit={say}>
+      <select bind:value={to} aria-label="Say it to">
+        {#if mayAll}<option value="all">To everyone</option>{/if}
+        {#if mayTutor && !session.tutorSide}<option value="tutor_side">To the tutor</option>{/if}
+        {#if session.tutorSide}
+          {#each others as { seat, name } (seat)}<option value={seat}>To {name}</option>{/each}
+        {/if}
+      </select>
+      <input bind:value={text} maxlength="1000" placeholder="Say something" aria-label="Say something" />
+    </form>
+  {/if}
+</section>
+
+<style>
+  section {
+    border-top: 1px solid var(--sand-line);
+    display: grid;
+    grid-template-rows: minmax(0, 1fr) auto;
+    min-height: 150px;
+    max-height: 46%;
+  }
+  ol {
+    list-style: none;
+    margin: 0;
+    padding: 8px 12px;
+    overflow-y: auto;
+    display: grid;
+    align-content: start;
+    gap: 6px;
+    font-size: 14px;
+  }
+  p {
+    overflow-wrap: anywhere;
+    white-space: pre-wrap;
+  }
+  time,
+  em,
+  .empty {
+    color: var(--muted);
+    font-size: 12px;
+  }
+  form {
+    display: grid;
+    gap: 4px;
+    padding: 0 12px 10px;
+  }
+  select,
+  input {
+    height: 34px;
+    padding: 0 8px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    min-width: 0;
+  }
+  select {
+    border-color: transparent;
+    background: none;
+    font-size: 13px;
+    color: var(--muted);
+    height: 26px;
+    padding: 0;
+  }
+  input {
+    height: 40px;
+  }
+  @media (max-width: 900px) {
+    section {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,118 @@
+<script lang="ts">
+  import type { Session } from '../lesson/session.svelte'
+  import { KITS, kitName } from './kits'
+  import type { Person, Right } from '../wire/generated'
+
+  let { session, person, onclose }: { session: Session; person: Person; onclose: () => void } = $props()
+  let sure = $state(false)
+  const facts = $derived(session.lesson!.facts)
+  const own = $derived(facts.kits.find(([seat]) => seat === person.seat)?.[1] as Right[] | undefined)
+  const MINUTES = [1, 3, 5, 10]
+  const tutor = $derived(session.role === 'tutor')
+
+  function then(act: () => void) {
+    act()
+    onclose()
+  }
+
+  function pass(minutes: number | null) {
+    then(() => session.tell({ command: 'pass_pen', seat: person.seat, minutes }))
+  }
+
+  function setKit(rights: Right[] | null) {
+    session.tell({ command: 'set_rights', seat: person.seat, rights })
+  }
+</script>
+
+<div class="panel">
+  {#if person.role === 'student' && facts.open}
+    <h3>Pass a pen for</h3>
+    <div class="row">
+      {#each MINUTES as minutes (minutes)}
+        <button class="small" onclick={() => pass(minutes)}>{minutes} min</button>
+      {/each}
+      <button class="small" onclick={() => pass(null)}>until taken back</button>
+    </div>
+    <h3>{person.name}’s pen may</h3>
+    <div class="row">
+      <button class="small" aria-pressed={!own} onclick={() => setKit(null)}>as everyone’s</button>
+      {#each KITS as kit (kit.name)}
+        <button
+          class="small"
+          aria-pressed={own && kitName(own) === kit.name}
+          onclick={() => setKit(kit.rights)}>{kit.name}</button
+        >
+      {/each}
+    </div>
+  {/if}
+  {#if tutor && person.role === 'student'}
+    <button
+      onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'helper' }))}
+      >Make {person.name} a helper</button
+    >
+  {:else if tutor && person.role === 'helper'}
+    <button
+      onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'student' }))}
+      >Make {person.name} a student again</button
+    >
+  {/if}
+  {#if person.role !== 'tutor'}
+    {#if sure}
+      <p>{person.name} stays out of this room until you start another one.</p>
+      <button
+        class="stop"
+        onclick={() => then(() => session.tell({ command: 'send_away', seat: person.seat }))}
+        >Yes, send {person.name} away</button
+      >
+    {:else}
+      <button class="stop" onclick={() => (sure = true)}>Send {person.name} away</button>
+    {/if}
+  {/if}
+</div>
+
+<style>
+  .panel {
+    display: grid;
+    width: 300px;
+    max-width: 100%;
+  }
+  h3 {
+    font-size: 13px;
+    font-weight: 600;
+    color: var(--muted);
+    margin: 6px 0 4px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 5px;
+    margin-bottom: 6px;
+  }
+  button {
+    min-height: 40px;
+    padding: 0 8px;
+    border: 0;
+    border-radius: 3px;
+    background: none;
+    text-align: left;
+  }
+  button:hover {
+    background: var(--sand);
+  }
+  .small {
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    padding: 0 10px;
+  }
+  .small[aria-pressed='true'] {
+    border-color: var(--leaf);
+    box-shadow: inset 0 0 0 1.5px var(--leaf);
+  }
+  .stop {
+    color: var(--clay);
+  }
+  p {
+    font-size: 13px;
+    padding: 4px 8px;
+  }
+</style>

@@ -1,0 +1,38 @@
+"""The chat: what is said to all, to the tutor side in private, or by the tutor side to one person."""
+
+from __future__ import annotations
+
+import msgspec
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.pens.facts import Actor
+
+MAX_SAID = 1_000
+ALL, TUTOR_SIDE = "all", "tutor_side"
+
+
+class Said(msgspec.Struct, frozen=True):
+    """One line: when, whose, and to whom (``to`` is "all", "tutor_side" or a seat)."""
+
+    at_ms: int
+    seat: str
+    name: str
+    to: str
+    text: str
+
+
+def check_said(text: str) -> str:
+    """The line without what cannot be seen; raises MalformedError when nothing is left or it is too long."""
+    clean = "".join(c for c in text if c.isprintable() or c == "\n").strip()
+    if not clean:
+        raise MalformedError("text", "There is nothing to say yet.")
+    if len(clean) > MAX_SAID:
+        raise MalformedError("text", f"That is {len(clean):,} characters; {MAX_SAID:,} are the most at once.")
+    return clean
+
+
+def hears(actor: Actor, line: Said) -> bool:
+    """Whether a person is shown a line."""
+    if line.to == ALL or line.seat == actor.seat:
+        return True
+    return actor.tutor_side or line.to == actor.seat

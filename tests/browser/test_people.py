@@ -1,0 +1,97 @@
+"""Running the class: kits, minutes, hands, helpers, sending away, page rules and the chat."""
+
+from __future__ import annotations
+
+from selenium.webdriver.common.keys import Keys
+
+from tests.browser.test_tools import LINE, Tools
+
+
+class People(Tools):
+    def setUp(self) -> None:
+        super().setUp()
+        self.noor = self.come_in(self.link, "Noor")
+        self.tutor.find("[data-testid=person]", "Noor")
+
+    def more(self, name: str, button: str) -> None:
+        self.tutor.press(f"[aria-label='More about {name}']")
+        self.tutor.press("[role=dialog] button", button)
+
+    def test_the_kit_says_what_pens_may_do_and_the_student_sees_it(self) -> None:
+        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("[aria-label='What pens may do']")
+        self.tutor.press("[aria-label='Pen kit'] button", "notes only")
+        self.noor.wait_text("[data-testid=say]", "Your pen is not for that just now.")
+        self.noor.tool("Note")
+        self.noor.draw([(400, 300)], "mouse")
+        self.noor.find("[contenteditable]").send_keys("noon", Keys.CONTROL, Keys.ENTER)
+        self.tutor.wait_items(1)
+
+    def test_one_person_gets_a_pen_for_minutes_and_a_kit_of_their_own(self) -> None:
+        self.more("Noor", "3 min")
+        self.noor.wait_text("[data-testid=pens-state]", "You have a pen")
+        self.tutor.wait_text("[data-name=Noor]", "pen for 02:5")
+        self.more("Noor", "pointer only")
+        self.noor.wait_text("[data-testid=say]", "Your pen is not for that just now.")
+
+    def test_hands_say_a_word_and_the_pen_goes_to_the_next(self) -> None:
+        tomasz = self.come_in(self.link, "Tomasz")
+        self.noor.press("header button", "Put hand up")
+        self.noor.press("[aria-label='Your hand']")
+        self.noor.press("[role=dialog] button", "I am stuck")
+        self.tutor.wait_text("[data-name=Noor]", "hand up, first: stuck")
+        tomasz.press("header button", "Put hand up")
+        self.tutor.wait_text("[data-name=Tomasz]", "number 2")
+        self.tutor.press("button", "Pass to next")
+        self.noor.wait_text("[data-testid=pens-state]", "You have a pen")
+        self.tutor.press("button", "Pass to next")
+        tomasz.wait_text("[data-testid=pens-state]", "You have a pen")
+        self.noor.wait_text("[data-testid=pens-state]", "You have no pen just now")
+
+    def test_a_helper_acts_for_the_tutor_and_is_a_student_again(self) -> None:
+        self.more("Noor", "Make Noor a helper")
+        self.noor.find("[aria-label='Who may write']")
+        self.noor.draw(LINE)
+        self.tutor.wait_items(1)
+        self.assertFalse([b for b in self.noor.all("header button") if "End lesson" in b.text])
+        self.more("Noor", "Make Noor a student again")
+        self.noor.wait_text("[data-testid=pens-state]", "Pens are down")
+        self.noor.driver.refresh()
+        self.noor.wait_text("[data-testid=pens-state]", "Pens are down")
+
+    def test_who_is_sent_away_stays_out(self) -> None:
+        self.more("Noor", "Send Noor away")
+        self.tutor.press("[role=dialog] button", "Yes, send Noor away")
+        self.noor.wait_text("[role=alertdialog]", "The tutor has sent you out of this room.")
+        self.tutor.wait(lambda: not self.tutor.all("[data-name=Noor]") or None, "Noor to be gone")
+        self.noor.driver.refresh()
+        self.noor.wait_text("[role=alert]", "The tutor has sent you out of this room.")
+
+    def test_a_page_has_its_own_rule_and_shows_it(self) -> None:
+        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.press("[aria-label='Who writes here'] button", "Open to students")
+        self.tutor.wait_text("button.page em", "open")
+        self.noor.find("[aria-label=Pens]")
+        self.noor.draw(LINE)
+        self.tutor.wait_items(1)
+        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.press("[aria-label='Who writes here'] button", "Tutor side only")
+        self.noor.wait_text("[data-testid=say]", "Only the tutor writes on this page.")
+
+    def test_the_chat_is_heard_by_those_it_is_for_and_kept(self) -> None:
+        tomasz = self.come_in(self.link, "Tomasz")
+        self.say(self.noor, "When is noon?")
+        tomasz.wait_text("section[aria-label=Chat]", "When is noon?")
+        self.noor.press("[aria-label='Say it to'] option", "To the tutor")
+        self.say(self.noor, "I am lost, see https://example.org/sun")
+        self.tutor.wait_text("section[aria-label=Chat]", "I am lost")
+        self.assertTrue(self.tutor.find("section[aria-label=Chat] a").get_attribute("href").endswith("/sun"))
+        self.say(tomasz, "At 13:20 here")
+        self.noor.wait_text("section[aria-label=Chat]", "At 13:20 here")
+        self.assertNotIn("lost", tomasz.text("section[aria-label=Chat]"))
+        self.tutor.driver.refresh()
+        self.tutor.wait_text("section[aria-label=Chat]", "I am lost")
+
+    def say(self, browser, text: str) -> None:
+        browser.find("[aria-label='Say something']").send_keys(text, Keys.ENTER)
