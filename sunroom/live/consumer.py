@@ -23,6 +23,7 @@ from sunroom.live.messages import (
     FromBrowser,
     Goodbye,
     Join,
+    Lead,
     Look,
     PageItems,
     Ping,
@@ -113,6 +114,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.point(member, message)
             case ClearPointers():
                 room.clear_pointers(member, message)
+            case Lead():
+                room.lead(member, message)
             case Say():
                 room.say(member, message)
             case Tell():

@@ -10,6 +10,7 @@ import msgspec
 from sunroom.boards.repository import Logged
 from sunroom.core.board import Item, PageHead, Request
 from sunroom.core.board.items import Ends
+from sunroom.core.geometry import Box
 from sunroom.core.ink import Nib
 from sunroom.core.lesson import Command, Lesson, Said
 from sunroom.core.pens import Standing
@@ -74,6 +75,20 @@ class ClearPointers(msgspec.Struct, frozen=True, tag_field="type", tag="clear_po
     everyone: bool = False
 
 
+class Lead(msgspec.Struct, frozen=True, tag_field="type", tag="lead"):
+    """“Look here”: everyone's view to this part of a page of a board.
+
+    ``hold`` keeps it there until it is let go with ``page`` "". From the browser ``board`` and ``name`` are
+    not looked at; to the browsers they are the board and the name of the one who leads.
+    """
+
+    page: str
+    box: Box
+    hold: bool = False
+    board: str = ""
+    name: str = ""
+
+
 class Say(msgspec.Struct, frozen=True, tag_field="type", tag="say"):
     """A line of the chat, to "all", to the "tutor_side", or to one person's seat."""
 
@@ -109,7 +124,7 @@ class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
     at: float
 
 
-FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Look | Tell | Read | Ping
+FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Ping
 
 # To the browser
 
@@ -159,6 +174,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     boards: tuple[BoardCard, ...] = ()
     arrows: tuple[Pointing, ...] = ()
     chat: tuple[Said, ...] = ()
+    lead: Lead | None = None
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
@@ -239,4 +255,4 @@ class Goodbye(msgspec.Struct, frozen=True, tag_field="type", tag="goodbye"):
     again: bool
 
 
-ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Pong | Goodbye
+ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Pong | Goodbye

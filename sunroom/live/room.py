@@ -19,6 +19,7 @@ from sunroom.core.board import InkItem, needs
 from sunroom.core.board.requests import AddItems, GoneError, check_request
 from sunroom.core.board.steps import ChangePage
 from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Box
 from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.lesson import Lesson, Said, arrive, carry_out, check_said, expire, hears, leave
@@ -47,6 +48,7 @@ from sunroom.live.messages import (
     Goodbye,
     Heard,
     Join,
+    Lead,
     Look,
     Person,
     Point,
@@ -103,6 +105,9 @@ class LiveRoom:
         self.room_id, self.title, self.link = room_id, title, link
         self.lesson = lesson
         self.chat = chat or []
+        #: The view that everyone is kept at.
+        self.led: Lead | None = None
+        self._leader = ""
         self.members: dict[str, Member] = {}
         self.boards: dict[str, LiveBoard] = {}
         #: All boards of the room, live or not.
@@ -153,6 +158,7 @@ class LiveRoom:
             pages=None if missed is not None else tuple(page.head for page in board.kept.in_order()),
             missed=missed or (),
             boards=self.cards,
+            lead=self.led,
             chat=tuple(line for line in self.chat if self._shown(member, line)),
             arrows=tuple(Pointing(seat, arrow) for seat, arrow in board.arrows.items()),
         )
@@ -172,6 +178,10 @@ class LiveRoom:
             for stroke in self._begun.pop(member.connection, ()):
                 board.wet.append(self._wet_over(member, stroke))
             board.pointing.append(Pointing(member.actor.seat, Point("", 0, 0, on=False)))
+        if self.led and not any(m.actor.seat == self._leader for m in self.members.values()):
+            # Nobody is kept at a view of somebody who has gone.
+            self.led = None
+            self._tell_lead(Lead("", Box(0, 0, 0, 0)))
         self._people_changed = True
         self._flush_soon()
 
@@ -264,6 +274,27 @@ class LiveRoom:
     def _store_sent_away(self, commands: list[SendAway]) -> None:
         for command in commands:
             seats.send_away(command.seat)
+
+    def lead(self, member: Member, message: Lead) -> None:
+        """Bring everyone's view to a part of a page, once or until it is let go."""
+        verdict = self._decide(member, "lead_view", Target())
+        box = message.box
+        if not verdict.allowed:
+            return self._refuse(member, "", verdict.reason, verdict.sentence)
+        if not all(abs(side) <= MAX_COORDINATE for side in (box.x0, box.y0, box.x1, box.y1)):
+            return
+        led = msgspec.structs.replace(
+            message, page=message.page[:32], board=member.board, name=member.actor.name
+        )
+        self.led = led if led.hold and led.page else None
+        self._leader = member.actor.seat
+        self._tell_lead(led)
+
+    def _tell_lead(self, led: Lead) -> None:
+        told = encode(led)
+        for other in self.members.values():
+            if other.actor.seat != self._leader:
+                other.put(told)
 
     def say(self, member: Member, message: Say) -> None:
         """Keep a line of the chat and show it to those whom it is for."""

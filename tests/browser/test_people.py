@@ -95,3 +95,37 @@ class People(Tools):
 
     def say(self, browser, text: str) -> None:
         browser.find("[aria-label='Say something']").send_keys(text, Keys.ENTER)
+
+    def test_look_here_brings_everyone_and_keep_together_holds_them(self) -> None:
+        self.tutor.press("[aria-label='Add a page']")
+        self.tutor.press("[role=menuitem]", "Like this one")
+        self.tutor.wait_items(0)
+        self.tutor.draw(LINE)
+        for _ in range(3):
+            self.tutor.press("[aria-label='Zoom in']")
+        self.assertEqual(self.noor.items, 0)
+        self.tutor.press("button", "Look here")
+        self.noor.wait_text("[data-testid=say]", "Imani: look here.")
+        self.noor.wait_items(1)
+        self.assertAlmostEqual(self.percent(self.noor), self.percent(self.tutor), delta=3)
+        self.tutor.press("button", "Keep together")
+        self.noor.wait_text("[role=status].held", "Imani keeps everyone together here.")
+        held = self.percent(self.noor)
+        self.noor.press("[aria-label='Zoom out']")
+        self.assertEqual(self.percent(self.noor), held, "nobody looks elsewhere")
+        self.noor.press("[aria-label='Zoom in']")
+        self.assertGreater(self.percent(self.noor), held, "but closer")
+        self.tutor.press("[aria-label='Zoom out']")
+        self.noor.wait(lambda: self.percent(self.noor) < held or None, "the view to follow")
+        self.tutor.press("button", "Let everyone go")
+        self.noor.wait(lambda: not self.noor.all(".held") or None, "the hold to end")
+        self.noor.press("[aria-label='Zoom out']")
+
+    def test_nobody_is_held_by_somebody_who_has_gone(self) -> None:
+        self.tutor.press("button", "Keep together")
+        self.noor.find(".held")
+        self.tutor.open("about:blank")
+        self.noor.wait(lambda: not self.noor.all(".held") or None, "the hold to end")
+
+    def percent(self, browser) -> int:
+        return int(browser.find(".readout .figure").text.split()[-1].rstrip("%"))

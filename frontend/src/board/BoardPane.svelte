@@ -93,6 +93,9 @@
       <TextEditor {session} {surface} editing={session.editing} />
     {/key}
   {/if}
+  {#if session.held}
+    <p class="held" role="status">{session.held.name} keeps everyone together here.</p>
+  {/if}
   {#if surface}<ViewReadout {surface} />{/if}
 </main>
 
@@ -111,6 +114,17 @@
     width: 100%;
     height: 100%;
     touch-action: none;
+  }
+  .held {
+    position: absolute;
+    left: 12px;
+    bottom: 12px;
+    padding: 8px 12px;
+    background: var(--sun-pale);
+    border: 1px solid var(--sun);
+    border-radius: var(--radius);
+    font-weight: 600;
+    font-size: 14px;
   }
   .over {
     cursor: crosshair;

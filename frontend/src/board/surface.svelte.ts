@@ -3,7 +3,7 @@
  * Pictures are drawn only when something has changed, at most once a frame.
  */
 import type { Session, SurfaceEvents } from '../lesson/session.svelte'
-import type { Item, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
+import type { Item, Lead, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
 import { unpackSamples } from '../ink/samples'
 import { itemBox, union } from './box'
 import { Gestures } from './gestures'
@@ -27,6 +27,7 @@ const FACES = [
   ['maths', '→'],
 ] as const
 const LARGEST_FIT = 4
+const MOST_CLOSER = 3
 const SMALL_CHANGE_PX = 90
 const ROLL_TOP_PX = 24
 const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
@@ -151,6 +152,24 @@ export class Surface implements SurfaceEvents {
   }
   #fitted = false
 
+  lead([x0, y0, x1, y1]: Lead['box']): void {
+    this.view.show({ minX: x0, minY: y0, maxX: x1, maxY: y1 })
+    this.#jumped()
+  }
+
+  seen(): Lead['box'] {
+    const { minX, minY, maxX, maxY } = this.view.box()
+    return [minX, minY, maxX, maxY]
+  }
+
+  /** Who is kept at a view may look closer, but not elsewhere. */
+  #stayWithin(): void {
+    const { held } = this.session
+    if (!held) return
+    const [minX, minY, maxX, maxY] = held.box
+    this.view.stayWithin({ minX, minY, maxX, maxY }, MOST_CLOSER)
+  }
+
   /** Half a screen further down: the old work stays in sight above. */
   halfPage(): void {
     this.pan(0, -this.view.height / 2)
@@ -217,12 +236,14 @@ export class Surface implements SurfaceEvents {
 
   zoom(factor: number, x?: number, y?: number): void {
     this.view.zoom(factor, x, y)
+    this.#stayWithin()
     this.#zoomedAt = performance.now()
     this.redraw()
   }
 
   pan(dx: number, dy: number): void {
     this.view.pan(dx, dy)
+    this.#stayWithin()
     this.redraw()
   }
 
@@ -316,6 +337,7 @@ export class Surface implements SurfaceEvents {
 
   #drawBase(now: number): void {
     this.#dirtyBase = false
+    this.session.viewMoved()
     const context = this.#base.getContext('2d', { alpha: false })!
     const ratio = this.#base.width / Math.max(1, this.view.width)
     const scale = this.view.scale * ratio

@@ -43,6 +43,30 @@ export class View {
     this.whole = false
   }
 
+  /** Show a box wholly, in the middle, without a margin: what somebody else sees. */
+  show(box: Box): void {
+    const width = Math.max(box.maxX - box.minX, 1)
+    const height = Math.max(box.maxY - box.minY, 1)
+    this.scale = Math.min(MAX_SCALE, Math.max(MIN_SCALE, Math.min(this.width / width, this.height / height)))
+    this.left = (this.width - (box.minX + box.maxX) * this.scale) / 2
+    this.top = (this.height - (box.minY + box.maxY) * this.scale) / 2
+    this.whole = false
+  }
+
+  /** Keep what is seen inside a box, at most ``closer`` times as large as the box shown wholly. */
+  stayWithin(box: Box, closer: number): void {
+    const { scale, left, top } = this
+    this.show(box)
+    const least = this.scale
+    const wanted = Math.min(Math.max(scale, least), closer * least)
+    if (wanted <= least) return
+    const clamp = (value: number, low: number, high: number) => Math.min(Math.max(value, low), high)
+    this.scale = wanted
+    const [x, y] = scale === wanted ? [left, top] : [this.left, this.top]
+    this.left = clamp(x, this.width - box.maxX * wanted, -box.minX * wanted)
+    this.top = clamp(y, this.height - box.maxY * wanted, -box.minY * wanted)
+  }
+
   fit(box: Box, largest = 1): void {
     const width = Math.max(box.maxX - box.minX, 1)
     const height = Math.max(box.maxY - box.minY, 1)

@@ -137,6 +137,8 @@
   .middle {
     flex: 1;
     display: flex;
+    align-items: center;
+    gap: 8px;
     justify-content: center;
     min-width: 0;
   }

@@ -5,6 +5,7 @@
   import People from '../people/People.svelte'
   import { ownByKey } from '../rooms/api'
   import Brand from '../ui/Brand.svelte'
+  import type { Lead } from '../wire/generated'
   import Header from './Header.svelte'
   import KeysSheet from './KeysSheet.svelte'
   import { handleClipboard, handleKey } from './keys'
@@ -38,15 +39,20 @@
   })
 
   /** Another board of the room, in the place of this one. */
-  function openBoard(id: string) {
+  function openBoard(id: string, called: Lead | null = null) {
     session.close()
-    session = new Session(door, link, id)
+    session = new Session(door, link, id, called)
     if (door === 'tutor') history.replaceState(null, '', `/rooms/${link}/boards/${id}`)
   }
 
   function onclipboard(event: ClipboardEvent) {
     if (surface) handleClipboard(event, session, surface)
   }
+
+  $effect(() => {
+    // “Look here” may be on another board.
+    if (session.calledTo) openBoard(session.calledTo.board, session.calledTo)
+  })
 
   function onkeydown(event: KeyboardEvent) {
     if (event.key === '?' && !(event.target as HTMLElement).closest('input, textarea, [contenteditable]'))
@@ -67,7 +73,7 @@
   </div>
 {:else}
   <div class="lesson" class:onlooker={door === 'onlooker'}>
-    <Header {session} {link} onboard={openBoard} />
+    <Header {session} {link} onboard={(id) => openBoard(id)} />
     {#if door !== 'onlooker'}<ToolColumn {session} {surface} />{/if}
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />

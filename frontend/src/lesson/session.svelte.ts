@@ -16,6 +16,7 @@ import type {
   Goodbye,
   How,
   Item,
+  Lead,
   Lesson,
   Logged,
   PageHead,
@@ -38,6 +39,7 @@ import { Tools, type Tool } from './tools.svelte'
 export type Door = 'tutor' | 'student' | 'onlooker'
 
 const NOTICE_MS = 5_000
+const LEAD_EVERY_MS = 200
 const PASTE_OFFSET = 24
 /** A picture takes at most this part of what is seen. */
 const PICTURE_PART = 0.6
@@ -51,6 +53,10 @@ export interface SurfaceEvents {
   pointing(pointing: Pointing[]): void
   landed(logged: Logged): void
   changed(): void
+  /** Show this part of the page. */
+  lead(box: Lead['box']): void
+  /** The part of the page that is seen. */
+  seen(): Lead['box']
 }
 
 export class Session {
@@ -73,6 +79,12 @@ export class Session {
   heads = $state.raw<PageHead[]>([])
   boards = $state.raw<BoardCard[]>([])
   chat = $state.raw<Said[]>([])
+  /** The view that this person is kept at. */
+  held = $state.raw<Lead | null>(null)
+  /** A view on another board that this person is called to. */
+  calledTo = $state.raw<Lead | null>(null)
+  /** Whether this person keeps everyone at their own view. */
+  keeping = $state.raw(false)
   /** Lines of the chat that this person has not seen yet. */
   unread = $state.raw(0)
   pageId = $state.raw('')
@@ -99,8 +111,12 @@ export class Session {
   #noticeTimer: ReturnType<typeof setTimeout> | undefined
   #keepTimer: ReturnType<typeof setInterval> | undefined
 
-  constructor(door: Door, link: string, board: string) {
+  /** A view to go to as soon as the board is there. */
+  #called: Lead | null
+
+  constructor(door: Door, link: string, board: string, called: Lead | null = null) {
     this.door = door
+    this.#called = called
     this.#path = `/live/${door}/${link}`
     this.#board = board
     this.replica = new Replica({
@@ -111,7 +127,8 @@ export class Session {
     })
     this.#open()
     this.#keepTimer = setInterval(() => this.#keepUnsent(), KEEP_UNSENT_MS)
-    addEventListener('pagehide', this.#keepUnsent)
+    addEventListener('pagehide', this.#hide)
+    addEventListener('pageshow', this.#show)
   }
 
   get me(): string {
@@ -141,7 +158,8 @@ export class Session {
 
   close(): void {
     this.#keepUnsent()
-    removeEventListener('pagehide', this.#keepUnsent)
+    removeEventListener('pagehide', this.#hide)
+    removeEventListener('pageshow', this.#show)
     clearInterval(this.#keepTimer)
     this.#line?.close()
   }
@@ -165,6 +183,42 @@ export class Session {
     if (!this.#line?.send({ type: 'tell', id: newId(), command })) {
       this.say('There is no line to the server just now. Try again when it is back.')
     }
+  }
+
+  /** Go to the view that somebody leads to; held there until they let go. */
+  follow(lead: Lead): void {
+    this.held = lead.hold && lead.page ? lead : null
+    if (!lead.page) return
+    if (lead.board !== this.welcome?.board.id) {
+      this.calledTo = lead
+      return
+    }
+    this.turnTo(lead.page)
+    this.surface?.lead(lead.box)
+    if (!lead.hold) this.say(`${lead.name}: look here.`)
+  }
+
+  /** Bring everyone's view to ours: once, or keep it there. */
+  lead(hold: boolean): void {
+    this.keeping = hold
+    const box = this.surface?.seen()
+    if (box) this.send({ type: 'lead', page: this.pageId, box, hold, board: '', name: '' })
+  }
+
+  letGo(): void {
+    this.keeping = false
+    this.send({ type: 'lead', page: '', box: [0, 0, 0, 0], hold: false, board: '', name: '' })
+  }
+
+  #leadTimer: ReturnType<typeof setTimeout> | undefined
+
+  /** Our view has changed: those who are kept at it follow, a few times a second. */
+  viewMoved(): void {
+    if (!this.keeping || this.#leadTimer) return
+    this.#leadTimer = setTimeout(() => {
+      this.#leadTimer = undefined
+      if (this.keeping) this.lead(true)
+    }, LEAD_EVERY_MS)
   }
 
   /** Say something in the chat; false when there is no line to say it on. */
@@ -520,6 +574,8 @@ export class Session {
       case 'you':
         this.standing = message.standing
         return
+      case 'lead':
+        return this.follow(message)
       case 'heard':
         this.chat = [...this.chat, message.line]
         if (message.line.seat !== this.me) this.unread++
@@ -563,6 +619,9 @@ export class Session {
     document.title = `${welcome.room} · Sun Room`
     this.surface?.changed()
     this.surface?.pointing(welcome.arrows)
+    const lead = this.#called ?? welcome.lead
+    this.#called = null
+    if (lead && !this.keeping) this.follow(lead)
   }
 
   #frame(frame: Frame): void {
@@ -620,5 +679,15 @@ export class Session {
 
   #keepUnsent = (): void => {
     if (this.welcome) keepUnsent(this.welcome.board.id, this.me, this.replica.unconfirmed)
+  }
+
+  /** A page that the browser puts aside is not in the room any more. */
+  #hide = (): void => {
+    this.#keepUnsent()
+    this.#line?.close()
+  }
+
+  #show = (event: PageTransitionEvent): void => {
+    if (event.persisted) this.#reopen()
   }
 }

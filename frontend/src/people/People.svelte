@@ -27,6 +27,16 @@
       <span>you are <b>{me.name}</b></span>
     {/if}
   </div>
+  {#if session.tutorSide && session.people.length > 1}
+    <div class="hands">
+      <button onclick={() => session.lead(session.keeping)}>Look here</button>
+      <button
+        aria-pressed={session.keeping}
+        onclick={() => (session.keeping ? session.letGo() : session.lead(true))}
+        >{session.keeping ? 'Let everyone go' : 'Keep together'}</button
+      >
+    </div>
+  {/if}
   {#if session.tutorSide && hands.length && session.lesson?.facts.open}
     <div class="hands">
       <button onclick={() => session.tell({ command: 'pass_to_next' })}>Pass to next</button>
@@ -62,6 +72,9 @@
     display: flex;
     gap: 6px;
     padding: 0 12px 8px;
+  }
+  .hands button[aria-pressed='true'] {
+    background: var(--sun);
   }
   .hands button {
     min-height: 40px;

@@ -20,7 +20,14 @@
   let button = $state<HTMLButtonElement>()
   let place = $state('')
 
+  let panel = $state<HTMLElement>()
   const close = () => (open = false)
+
+  $effect(() => {
+    // A panel wider than what is left of the window moves inwards.
+    const box = panel?.getBoundingClientRect()
+    if (box && box.right > innerWidth - 8) panel!.style.left = `${Math.max(8, innerWidth - 8 - box.width)}px`
+  })
 
   function toggle() {
     open = !open
@@ -60,7 +67,9 @@
     onclick={toggle}>{@render face()}</button
   >
   {#if open}
-    <div class="panel" role="dialog" aria-label={label} style={place}>{@render children(close)}</div>
+    <div class="panel" bind:this={panel} role="dialog" aria-label={label} style={place}>
+      {@render children(close)}
+    </div>
   {/if}
 </div>
 
@@ -75,6 +84,7 @@
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
     background: var(--glass);
+    color: var(--ink);
     font-weight: 600;
     display: flex;
     align-items: center;
@@ -100,6 +110,7 @@
     position: fixed;
     z-index: 6;
     background: var(--glass);
+    color: var(--ink);
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
     padding: 14px;

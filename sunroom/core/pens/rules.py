@@ -33,6 +33,7 @@ Action = Literal[
     "hand",
     "chat_all",
     "chat_tutor",
+    "lead_view",
     "set_pens",
     "pass_pen",
     "set_rights",
@@ -60,6 +61,7 @@ ACTIONS: dict[Action, Right | None] = {
     "hand": None,
     "chat_all": "chat_all",
     "chat_tutor": "chat_tutor",
+    "lead_view": None,
     "set_pens": None,
     "pass_pen": None,
     "set_rights": None,
@@ -71,7 +73,17 @@ ACTIONS: dict[Action, Right | None] = {
 
 #: What only the tutor side may do, and of that what only the tutor.
 LEADING: frozenset[Action] = frozenset(
-    {"lock", "set_pens", "pass_pen", "set_rights", "set_role", "send_away", "set_between", "end_lesson"}
+    {
+        "lock",
+        "lead_view",
+        "set_pens",
+        "pass_pen",
+        "set_rights",
+        "set_role",
+        "send_away",
+        "set_between",
+        "end_lesson",
+    }
 )
 TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson"})
 
