@@ -116,6 +116,20 @@ def arranging(stage: Stage) -> None:
     stage.keep(tutor, "arranging")
 
 
+def people(stage: Stage) -> None:
+    """Hands up with their words, the chat, and what one person's pen may do."""
+    tutor = stage.person("tutor")
+    noor, wairimu = stage.person("noor"), stage.person("wairimu")
+    noor.press("header button", "Put hand up")
+    noor.press("[aria-label='Your hand']")
+    noor.press("[role=dialog] button", "I have an answer")
+    noor.find("[aria-label='Say something']").send_keys("Is the shadow ever zero?", Keys.ENTER)
+    wairimu.find("[aria-label='Say something']").send_keys("At the equator it is", Keys.ENTER)
+    tutor.wait_text("section[aria-label=Chat]", "equator")
+    tutor.press("[aria-label='More about Noor']")
+    stage.keep(tutor, "people")
+
+
 def porch(stage: Stage) -> None:
     student = stage.browser()
     student.open(f"{stage.base}/r/{LINK}")
@@ -148,6 +162,7 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "tool-settings": tool_settings,
     "ruler": ruler,
     "arranging": arranging,
+    "people": people,
     "tablet": tablet,
 }
 

@@ -26,3 +26,14 @@ class ChatLine(models.Model):
     name = models.CharField(max_length=40)
     to = models.CharField(max_length=20)
     text = models.CharField(max_length=1000)
+
+
+class RecordLine(models.Model):
+    """A line of the room's record; see core.lesson.record.Entry."""
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="record")
+    at_ms = models.PositiveBigIntegerField()
+    seat = models.CharField(max_length=20)
+    name = models.CharField(max_length=40)
+    what = models.CharField(max_length=4)
+    text = models.CharField(max_length=200, blank=True)

@@ -8,6 +8,7 @@ from datetime import UTC, datetime
 import msgspec
 
 from sunroom.core.lesson import Lesson, Said
+from sunroom.core.lesson.record import Entry
 from sunroom.core.pens import Facts
 from sunroom.lessons import models
 from sunroom.rooms.models import Room
@@ -46,6 +47,18 @@ def said(room_id: int) -> list[Said]:
     """The last lines of the room's chat, the oldest first."""
     newest = models.ChatLine.objects.filter(room_id=room_id).order_by("-id")[:CHAT_LINES]
     return [Said(*row) for row in reversed(newest.values_list("at_ms", "seat", "name", "to", "text"))]
+
+
+def write_down(room_id: int, entries: Sequence[Entry]) -> None:
+    """Write lines of the record."""
+    rows = [models.RecordLine(room_id=room_id, **msgspec.structs.asdict(entry)) for entry in entries]
+    models.RecordLine.objects.bulk_create(rows)
+
+
+def record(room_id: int, since_ms: int) -> list[Entry]:
+    """The room's record from a moment on, in order."""
+    rows = models.RecordLine.objects.filter(room_id=room_id, at_ms__gte=since_ms).order_by("id")
+    return [Entry(*row) for row in rows.values_list("at_ms", "seat", "name", "what", "text")]
 
 
 def _moment(ms: int | None) -> datetime | None:

@@ -13,7 +13,7 @@ from concurrent.futures import ThreadPoolExecutor
 from itertools import groupby
 from typing import Any
 
-from django.db import close_old_connections, transaction
+from django.db import connection, transaction
 
 logger = logging.getLogger(__name__)
 
@@ -88,7 +88,12 @@ class Keeper:
 
 
 def _write_all(batch: list[tuple[Store, Any, Callable[[], None]]]) -> None:
-    close_old_connections()
-    with transaction.atomic():
-        for store, entries in groupby(batch, key=lambda entry: entry[0]):
-            store([row for _, row, _ in entries])
+    """Write a batch, all or none. The writer's connection stays open: a new one for each commit took longer
+    than the commit. After a failure it is closed, for the fault may be its own."""
+    try:
+        with transaction.atomic():
+            for store, entries in groupby(batch, key=lambda entry: entry[0]):
+                store([row for _, row, _ in entries])
+    except Exception:
+        connection.close()
+        raise

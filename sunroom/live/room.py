@@ -17,7 +17,7 @@ import msgspec
 from sunroom.boards.repository import Logged
 from sunroom.core.board import InkItem, needs
 from sunroom.core.board.requests import AddItems, GoneError, check_request
-from sunroom.core.board.steps import ChangePage
+from sunroom.core.board.steps import ChangePage, RemoveItems
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES
@@ -33,7 +33,8 @@ from sunroom.core.lesson.commands import (
     TakePen,
     action_of,
 )
-from sunroom.core.pens import Target, decide, standing
+from sunroom.core.lesson.record import Entry, What, described
+from sunroom.core.pens import Actor, Target, decide, standing
 from sunroom.core.pens.rules import Action, Verdict
 from sunroom.lessons import repository as lessons
 from sunroom.live.board import LiveBoard
@@ -62,7 +63,7 @@ from sunroom.live.messages import (
     WetInk,
     You,
 )
-from sunroom.rooms import services as seats
+from sunroom.live.store import RoomStore
 
 logger = logging.getLogger(__name__)
 
@@ -70,6 +71,8 @@ logger = logging.getLogger(__name__)
 TICK_S = 0.016
 #: Wet strokes that a person may have at once: ten fingers.
 MAX_WET = 10
+#: Taking so many things off at once is a clearing, which the record shows.
+CLEARING = 10
 
 _encoder = msgspec.msgpack.Encoder()
 
@@ -113,6 +116,7 @@ class LiveRoom:
         #: All boards of the room, live or not.
         self.cards: tuple[BoardCard, ...] = ()
         self.keeper = Keeper(self._trouble)
+        self._store = RoomStore(room_id)
         self._clock = clock
         self._begun: dict[str, dict[str, int]] = {}
         self._told_lesson: Lesson | None = None
@@ -130,6 +134,8 @@ class LiveRoom:
 
     def join(self, member: Member, board: LiveBoard, join: Join) -> Welcome:
         """Let a connection in; what it must be shown first. Frames gather for it from here on."""
+        if not self._here(member.actor.seat):
+            self._write_down(member.actor, "came")
         self.members[member.connection] = member
         member.board = board.uid
         arrived = arrive(self.lesson, member.actor.role, self.now_ms())
@@ -173,12 +179,14 @@ class LiveRoom:
         """A connection is gone: its wet ink and pointer go from the other screens."""
         if self.members.pop(member.connection, None) is None:
             return
+        if not self._here(member.actor.seat):
+            self._write_down(member.actor, "went")
         board = self.boards.get(member.board)
         if board is not None:
             for stroke in self._begun.pop(member.connection, ()):
                 board.wet.append(self._wet_over(member, stroke))
             board.pointing.append(Pointing(member.actor.seat, Point("", 0, 0, on=False)))
-        if self.led and not any(m.actor.seat == self._leader for m in self.members.values()):
+        if self.led and not self._here(self._leader):
             # Nobody is kept at a view of somebody who has gone.
             self.led = None
             self._tell_lead(Lead("", Box(0, 0, 0, 0)))
@@ -223,6 +231,8 @@ class LiveRoom:
                 return self._refuse(member, message.id, verdict.reason, verdict.sentence)
         logged = Logged(board.board.seq + 1, message.id, seat, now_ms, how, of, step)
         board.take(logged, self.keeper, self._flush_soon)
+        if isinstance(step, RemoveItems) and len(step.ids) >= CLEARING:
+            self._write_down(member.actor, "did", f"cleared {len(step.ids)} things")
 
     def tell(self, member: Member, message: Tell) -> None:
         """Carry out a command to the lesson, or refuse it with a reason."""
@@ -230,8 +240,11 @@ class LiveRoom:
         verdict = self._decide(member, action_of(command, member.actor.seat), Target())
         if not verdict.allowed:
             return self._refuse(member, message.id, verdict.reason, verdict.sentence)
+        names = {m.actor.seat: m.actor.name for m in self.members.values()}
         if isinstance(command, SetRole | SendAway):
-            return self._change_seat(member, message.id, command)
+            if self._change_seat(member, message.id, command):
+                self._write_down(member.actor, "did", described(command, names))
+            return
         if isinstance(command, PassPen | TakePen) and not self._is_student(command.seat):
             return self._refuse(
                 member, message.id, "not_a_student", "Only a student who is here can be passed a pen."
@@ -240,22 +253,34 @@ class LiveRoom:
             self.carry_out(command, member.actor.seat)
         except MalformedError as error:
             return self._refuse(member, message.id, "malformed", str(error))
+        self._write_down(member.actor, "did", described(command, names))
 
-    def _change_seat(self, member: Member, message_id: str, command: SeatCommand) -> None:
-        """Give a person another role, or send them away; nobody does that to the tutor or themselves."""
+    def _write_down(self, actor: Actor, what: What, text: str = "") -> None:
+        """Put a line into the record; what has no words is not recorded."""
+        if text or what != "did":
+            entry = Entry(self.now_ms(), actor.seat, actor.name, what, text[:200])
+            self.keeper.keep(self._store.record, entry)
+
+    def _change_seat(self, member: Member, message_id: str, command: SeatCommand) -> bool:
+        """Give a person another role, or send them away; nobody does that to the tutor or themselves.
+
+        False when it was refused.
+        """
         theirs = [m for m in self.members.values() if m.actor.seat == command.seat]
         if not theirs or theirs[0].actor.role == "tutor" or command.seat == member.actor.seat:
-            return self._refuse(
+            self._refuse(
                 member, message_id, "not_a_student", "That person is not here, or cannot be changed."
             )
+            return False
         if isinstance(command, SetRole):
             if theirs[0].actor.role == "onlooker":
-                return self._refuse(member, message_id, "onlooker", "Onlookers have a door of their own.")
-            self.keeper.keep(self._store_role, command)
+                self._refuse(member, message_id, "onlooker", "Onlookers have a door of their own.")
+                return False
+            self.keeper.keep(self._store.role, command)
             for other in theirs:
                 other.actor = msgspec.structs.replace(other.actor, role=command.role)
         else:
-            self.keeper.keep(self._store_sent_away, command)
+            self.keeper.keep(self._store.sent_away, command)
             bye = encode(Goodbye("sent_away", "The tutor has sent you out of this room.", False))
             for other in theirs:
                 other.put(bye)
@@ -266,14 +291,7 @@ class LiveRoom:
             if other.connection in self.members:
                 self.tell_standing(other)
         self._flush_soon()
-
-    def _store_role(self, commands: list[SetRole]) -> None:
-        for command in commands:
-            seats.set_role(command.seat, command.role)
-
-    def _store_sent_away(self, commands: list[SendAway]) -> None:
-        for command in commands:
-            seats.send_away(command.seat)
+        return True
 
     def lead(self, member: Member, message: Lead) -> None:
         """Bring everyone's view to a part of a page, once or until it is let go."""
@@ -311,10 +329,7 @@ class LiveRoom:
         except MalformedError as error:
             return self._refuse(member, message.id, "malformed", str(error))
         line = Said(self.now_ms(), actor.seat, actor.name, message.to[:20], text)
-        self.keeper.keep(self._store_said, line, partial(self._said, line))
-
-    def _store_said(self, lines: list[Said]) -> None:
-        lessons.keep_said(self.room_id, lines)
+        self.keeper.keep(self._store.said, line, partial(self._said, line))
 
     def _said(self, line: Said) -> None:
         self.chat = [*self.chat[1 - lessons.CHAT_LINES :], line]
@@ -397,11 +412,8 @@ class LiveRoom:
         if lesson == self.lesson:
             return
         self.lesson = lesson
-        self.keeper.keep(self._store_lesson, lesson, partial(self._lesson_kept, lesson))
+        self.keeper.keep(self._store.lesson, lesson, partial(self._lesson_kept, lesson))
         self._await_expiry()
-
-    def _store_lesson(self, lessons_kept: list[Lesson]) -> None:
-        lessons.keep(self.room_id, lessons_kept[-1])
 
     def _lesson_kept(self, lesson: Lesson) -> None:
         self._told_lesson = lesson
@@ -496,6 +508,9 @@ class LiveRoom:
         begun = [strokes.pop(item.id, None) for item in message.request.items if isinstance(item, InkItem)]
         known = [at for at in begun if at is not None]
         return max(known) if known and len(known) == len(message.request.items) else None
+
+    def _here(self, seat: str) -> bool:
+        return any(member.actor.seat == seat for member in self.members.values())
 
     def _is_student(self, seat: str) -> bool:
         return any(m.actor.seat == seat and m.actor.role == "student" for m in self.members.values())

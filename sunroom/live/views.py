@@ -17,7 +17,8 @@ from sunroom.boards import repository
 from sunroom.boards.services import create_board
 from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.formats.pictures import MAX_BYTES
-from sunroom.core.lesson import LessonCommand, OpenLesson, SetBetween, carry_out
+from sunroom.core.lesson import Lesson, LessonCommand, OpenLesson, SetBetween, carry_out
+from sunroom.core.lesson.record import Entry, minutes_present
 from sunroom.core.pens import Actor, Target, decide
 from sunroom.core.pens.facts import Between, Role
 from sunroom.lessons import repository as lessons
@@ -29,6 +30,8 @@ from sunroom.rooms.names import clean_name
 from sunroom.rooms.requests import Problem, answer, answers_problems, body
 
 PICTURE_WIDTH_PX = 480
+RECORD_LINES = 60
+EARLY_MS = 3 * 3_600_000
 
 
 class HomeBoard(msgspec.Struct):
@@ -39,6 +42,13 @@ class HomeBoard(msgspec.Struct):
     pages: int
     changed_ms: int
     seq: int
+
+
+class Attended(msgspec.Struct):
+    """How long a person was at the last lesson."""
+
+    name: str
+    minutes: int
 
 
 class HomePerson(msgspec.Struct):
@@ -62,6 +72,8 @@ class RoomHome(msgspec.Struct):
     ended_ms: int | None
     boards: list[HomeBoard]
     people: list[HomePerson]
+    attendance: list[Attended]
+    record: list[Entry]
 
 
 class BroughtIn(msgspec.Struct):
@@ -134,6 +146,8 @@ def _home(row: Room) -> RoomHome:
         HomeBoard(b.uid, b.title, b.page_count, _ms(b.changed_at), b.seq) for b in row.boards.order_by("id")
     ]
     seats = row.seats.exclude(role="tutor").order_by("id")
+    # Somebody may have come before the lesson was opened.
+    entries = lessons.record(row.pk, (lesson.opened_ms or 0) - EARLY_MS)
     return RoomHome(
         title=row.title,
         link=row.link,
@@ -147,7 +161,21 @@ def _home(row: Room) -> RoomHome:
         ended_ms=lesson.ended_ms,
         boards=cards,
         people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],
+        attendance=_attendance(entries, lesson),
+        record=[entry for entry in entries if entry.what == "did"][-RECORD_LINES:],
     )
+
+
+def _attendance(entries: list[Entry], lesson: Lesson) -> list[Attended]:
+    """Who was at the newest lesson since its clock started, and for how long."""
+    start = lesson.started_ms or lesson.opened_ms
+    if start is None:
+        return []
+    minutes = minutes_present(entries, start, lesson.ended_ms or _now_ms())
+    names = {entry.seat: entry.name for entry in entries}
+    return [
+        Attended(names[seat], round(value)) for seat, value in sorted(minutes.items(), key=lambda p: -p[1])
+    ]
 
 
 @require_POST

@@ -13,6 +13,7 @@ from sunroom.core.lesson import (
     PassToNext,
     RaiseHand,
     Said,
+    SendAway,
     SetPens,
     SetRights,
     carry_out,
@@ -20,6 +21,7 @@ from sunroom.core.lesson import (
     hears,
     leave,
 )
+from sunroom.core.lesson.record import Entry, described, minutes_present
 from sunroom.core.pens import KITS, Actor, Facts, Target, decide
 
 NOOR, TOMASZ = Actor("seat-n", "student", "Noor"), Actor("seat-t", "student", "Tomasz")
@@ -116,3 +118,31 @@ class Chat(TestCase):
         for text in ("", " \u200b ", "x" * 1_001):
             with self.assertRaises(MalformedError):
                 check_said(text)
+
+
+class Record(TestCase):
+    def entry(self, at_min: float, what: str, seat: str = "seat-n") -> Entry:
+        return Entry(round(at_min * 60_000), seat, "somebody", what)  # type: ignore[arg-type]
+
+    def test_minutes_add_up_over_comings_and_goings_inside_the_lesson(self) -> None:
+        entries = [
+            self.entry(0, "came"), self.entry(5, "went"), self.entry(8, "came"), self.entry(8, "came"),
+            self.entry(20, "went"), self.entry(1, "came", "seat-t"), self.entry(2, "did", "seat-e"),
+        ]  # fmt: skip
+        minutes = minutes_present(entries, 2 * 60_000, 15 * 60_000)
+        self.assertEqual(
+            {seat: round(value, 3) for seat, value in minutes.items()}, {"seat-n": 10.0, "seat-t": 13.0}
+        )
+        self.assertEqual(minutes_present([], 0, 1), {})
+
+    def test_every_change_of_rights_has_its_words_and_a_hand_has_none(self) -> None:
+        names = {"seat-n": "Noor"}
+        table = {
+            SetPens("up"): "put pens up",
+            PassPen("seat-n", 3): "passed a pen to Noor for 3 minutes",
+            SetRights((), "seat-n"): "changed what Noor's pen may do",
+            SendAway("seat-x"): "sent somebody away",
+            RaiseHand(): "",
+        }
+        for command, words in table.items():
+            self.assertEqual(described(command, names), words)

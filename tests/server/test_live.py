@@ -322,6 +322,18 @@ class Pens(LiveTest):
             [line.text for line in again.welcome().chat], ["I am lost", "see me after", "thank you all"]
         )
 
+    def test_the_home_shows_who_was_here_and_who_changed_what(self) -> None:
+        _, seat = self.student()
+        self.tell(SetPens("up"))
+        self.tell(SetRole(seat, "helper"))
+        self.tell(EndLesson())
+        home = msgspec.json.decode(self.tutor_web.get(f"/api/rooms/{self.link}"))
+        self.assertEqual(
+            [entry["text"] for entry in home["record"]],
+            ["put pens up", "made Noor a helper", "ended the lesson"],
+        )
+        self.assertEqual({person["name"] for person in home["attendance"]}, {"Imani", "Noor"})
+
     def test_who_was_sent_away_is_refused_at_the_door_and_the_tutor_cannot_be(self) -> None:
         web = Web(self.server.url)
         web.enter(self.link, "Noor")

@@ -66,7 +66,7 @@
     if (!file || !surface) return
     const box = over.getBoundingClientRect()
     const at = surface.view.toPage(event.clientX - box.left, event.clientY - box.top)
-    void session.bringIn(file, at, surface.view.width / surface.view.scale)
+    void session.pictures.put(file, at, surface.view.width / surface.view.scale)
   }
 </script>
 
@@ -93,8 +93,8 @@
       <TextEditor {session} {surface} editing={session.editing} />
     {/key}
   {/if}
-  {#if session.held}
-    <p class="held" role="status">{session.held.name} keeps everyone together here.</p>
+  {#if session.attention.held}
+    <p class="held" role="status">{session.attention.held.name} keeps everyone together here.</p>
   {/if}
   {#if surface}<ViewReadout {surface} />{/if}
 </main>

@@ -164,7 +164,7 @@ export class Surface implements SurfaceEvents {
 
   /** Who is kept at a view may look closer, but not elsewhere. */
   #stayWithin(): void {
-    const { held } = this.session
+    const { held } = this.session.attention
     if (!held) return
     const [minX, minY, maxX, maxY] = held.box
     this.view.stayWithin({ minX, minY, maxX, maxY }, MOST_CLOSER)
@@ -337,7 +337,7 @@ export class Surface implements SurfaceEvents {
 
   #drawBase(now: number): void {
     this.#dirtyBase = false
-    this.session.viewMoved()
+    this.session.attention.viewMoved()
     const context = this.#base.getContext('2d', { alpha: false })!
     const ratio = this.#base.width / Math.max(1, this.view.width)
     const scale = this.view.scale * ratio

@@ -27,17 +27,17 @@
   ]
 
   function arrange(how: How) {
-    session.arrangeSelection(how)
+    session.chosen.arrange(how)
   }
 
   function flip(across: boolean) {
-    session.transformSelection(({ minX, minY, maxX, maxY }) =>
+    session.chosen.transform(({ minX, minY, maxX, maxY }) =>
       about((minX + maxX) / 2, (minY + maxY) / 2, across ? -1 : 1, 0, 0, across ? 1 : -1),
     )
   }
 
   function turn(degrees: number) {
-    session.transformSelection(({ minX, minY, maxX, maxY }) =>
+    session.chosen.transform(({ minX, minY, maxX, maxY }) =>
       turnMap((minX + maxX) / 2, (minY + maxY) / 2, (degrees * Math.PI) / 180),
     )
   }

@@ -8,14 +8,15 @@
 
   function take() {
     const [file] = input.files ?? []
-    if (file && surface) void session.bringIn(file, surface.middle(), surface.view.width / surface.view.scale)
+    if (file && surface)
+      void session.pictures.put(file, surface.middle(), surface.view.width / surface.view.scale)
     input.value = ''
   }
 </script>
 
-{#if session.bringing}
+{#if session.pictures.bringing}
   <span role="status">Bringing the picture in.</span>
-  <Button onclick={() => session.bringing?.abort()}>Give up</Button>
+  <Button onclick={() => session.pictures.bringing?.abort()}>Give up</Button>
 {:else}
   <Button onclick={() => input.click()}>Choose a picture</Button>
   <span class="hint">Or drop one on the board, or paste it.</span>

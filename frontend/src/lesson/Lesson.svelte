@@ -51,7 +51,7 @@
 
   $effect(() => {
     // “Look here” may be on another board.
-    if (session.calledTo) openBoard(session.calledTo.board, session.calledTo)
+    if (session.attention.calledTo) openBoard(session.attention.calledTo.board, session.attention.calledTo)
   })
 
   function onkeydown(event: KeyboardEvent) {

@@ -36,7 +36,7 @@
 
   function colour(chosen: string) {
     session.tools.mixed(chosen)
-    session.styleSelection({ colour: chosen })
+    session.chosen.style({ colour: chosen })
   }
 
   /** Sliders report at every pixel: only where they come to rest is a step. */
@@ -51,7 +51,7 @@
     const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
     const sx = side === 'width' && w > 0 ? wanted / w : 1
     const sy = side === 'height' && h > 0 ? wanted / h : 1
-    session.transformSelection(({ minX, minY }) => [sx, 0, 0, sy, minX - sx * minX, minY - sy * minY])
+    session.chosen.transform(({ minX, minY }) => [sx, 0, 0, sy, minX - sx * minX, minY - sy * minY])
   }
 </script>
 
@@ -65,7 +65,7 @@
           least={0.5}
           most={40}
           step={0.5}
-          onchange={(width) => later(() => session.styleSelection({ width }))}
+          onchange={(width) => later(() => session.chosen.style({ width }))}
         />
         {#if drawn.kind !== 'ink' || drawn.nib !== 'highlighter'}
           <Slider
@@ -75,7 +75,7 @@
             most={1}
             step={0.05}
             show={(value) => `${Math.round(value * 100)} %`}
-            onchange={(opacity) => later(() => session.styleSelection({ opacity }))}
+            onchange={(opacity) => later(() => session.chosen.style({ opacity }))}
           />
         {/if}
       {/if}
@@ -86,21 +86,21 @@
           least={8}
           most={120}
           step={1}
-          onchange={(size) => later(() => session.styleSelection({ size }))}
+          onchange={(size) => later(() => session.chosen.style({ size }))}
         />
       {/if}
       {#if shape && shapes.length === items.length}
         <Choice
           label="Dashes"
           options={DASHES}
-          bind:value={() => shape.dash, (dash) => session.styleSelection({ dash })}
+          bind:value={() => shape.dash, (dash) => session.chosen.style({ dash })}
         />
       {/if}
       {#if open && drawn}
         <Choice
           label="Ends"
           options={ENDS}
-          bind:value={() => drawn.ends, (ends) => session.styleSelection({ ends })}
+          bind:value={() => drawn.ends, (ends) => session.chosen.style({ ends })}
         />
       {/if}
       {#if box}
@@ -131,7 +131,7 @@
           paper="#16222b"
           recent={session.tools.recent}
           none
-          onchoose={(fill) => session.styleSelection({ fill })}
+          onchoose={(fill) => session.chosen.style({ fill })}
         />
       {/if}
     </div>

@@ -26,7 +26,7 @@
   }
 
   function clear(mine: boolean) {
-    session.do({ step: 'remove_items', page: head.id, ids: session.clearable(mine) })
+    session.do({ step: 'remove_items', page: head.id, ids: session.chosen.clearable(mine) })
     session.say('Cleared. Undo brings it back.')
     onclose()
   }
@@ -34,7 +34,7 @@
   let input: HTMLInputElement
   function takePaper() {
     const [file] = input.files ?? []
-    if (file) void session.bringInPaper(file, head)
+    if (file) void session.pictures.asPaper(file, head)
     input.value = ''
   }
 
@@ -73,9 +73,11 @@
     {/if}
   </div>
   <div class="row">
-    <Button disabled={!session.clearable(true).length} onclick={() => clear(true)}>Clear my work</Button>
+    <Button disabled={!session.chosen.clearable(true).length} onclick={() => clear(true)}
+      >Clear my work</Button
+    >
     {#if session.tutorSide}
-      <Button kind="stop" disabled={!session.clearable(false).length} onclick={() => clear(false)}
+      <Button kind="stop" disabled={!session.chosen.clearable(false).length} onclick={() => clear(false)}
         >Clear all that is not locked</Button
       >
     {/if}

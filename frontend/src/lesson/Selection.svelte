@@ -48,14 +48,16 @@
         class="choice"
         class:first={!figureFirst}
         data-testid="typeset"
-        onclick={() => session.typeset(texts[0]!.text)}
+        onclick={() => session.chosen.typeset(texts[0]!.text)}
       >
         <b>Typeset</b><span>“{texts[0].text}”</span>
       </button>
       {#if texts.length > 1}
         <div class="rivals" aria-label="Other readings">
           {#each texts.slice(1, 4) as rival (rival.text)}
-            <button data-testid="rival" onclick={() => session.typeset(rival.text)}>“{rival.text}”</button>
+            <button data-testid="rival" onclick={() => session.chosen.typeset(rival.text)}
+              >“{rival.text}”</button
+            >
           {/each}
         </div>
       {/if}
@@ -67,7 +69,7 @@
         class="choice"
         class:first={figureFirst && i === 0}
         data-testid="true-up"
-        onclick={() => session.trueUp(figure)}
+        onclick={() => session.chosen.trueUp(figure)}
       >
         <b>True up</b><span>{FIGURE_NAMES[figure.kind].toLowerCase()}</span>
       </button>
@@ -87,7 +89,7 @@
     {/if}
   {/if}
   {#if converted.length && mayConvert}
-    <button class="choice" data-testid="as-written" onclick={() => session.asWritten()}>
+    <button class="choice" data-testid="as-written" onclick={() => session.chosen.asWritten()}>
       <b>As written</b><span>back to the ink</span>
     </button>
   {/if}
@@ -110,14 +112,14 @@
     </Popover>
   {/if}
   {#if session.may('add_ink')}
-    <Button onclick={() => session.copySelection().length && session.say('Copied. Ctrl V pastes it.')}
+    <Button onclick={() => session.chosen.copy().length && session.say('Copied. Ctrl V pastes it.')}
       >Copy</Button
     >
-    <Button onclick={() => session.duplicateSelection()}>Duplicate</Button>
+    <Button onclick={() => session.chosen.duplicate()}>Duplicate</Button>
   {/if}
   {#if locked}<span class="none"><b>Locked</b><span>stays in its place</span></span>{/if}
   {#if session.selected('remove').length}
-    <Button kind="stop" onclick={() => session.removeSelection()}>Remove</Button>
+    <Button kind="stop" onclick={() => session.chosen.remove()}>Remove</Button>
   {/if}
   <Button kind="quiet" aria-label="Select nothing" onclick={() => session.select([])}
     ><Icon name="close" size={18} /></Button

@@ -69,16 +69,16 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
       session.redo()
       return true
     case 'd':
-      session.duplicateSelection()
+      session.chosen.duplicate()
       return true
     case 'g':
-      session.arrangeSelection(event.shiftKey ? 'ungroup' : 'group')
+      session.chosen.arrange(event.shiftKey ? 'ungroup' : 'group')
       return true
     case ']':
-      session.arrangeSelection('forward')
+      session.chosen.arrange('forward')
       return true
     case '[':
-      session.arrangeSelection('backward')
+      session.chosen.arrange('backward')
       return true
     case 'a':
       session.tools.tool = 'select'
@@ -98,7 +98,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
   const arrow = arrows[event.key]
   if (arrow && event.altKey && session.selection.size) {
     const degrees = (event.shiftKey ? 15 : 1) * (arrow[0] + arrow[1])
-    session.transformSelection(({ minX, minY, maxX, maxY }) =>
+    session.chosen.transform(({ minX, minY, maxX, maxY }) =>
       turnMap((minX + maxX) / 2, (minY + maxY) / 2, (degrees * Math.PI) / 180),
     )
     return true
@@ -110,18 +110,18 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
   }
   if (arrow) {
     const by = event.shiftKey ? 1 : NUDGE
-    if (session.selection.size) session.moveSelection(arrow[0] * by, arrow[1] * by)
+    if (session.selection.size) session.chosen.move(arrow[0] * by, arrow[1] * by)
     else surface.pan(-arrow[0] * PAN_PX, -arrow[1] * PAN_PX)
     return true
   }
   switch (event.key) {
     case 'Delete':
     case 'Backspace':
-      session.removeSelection()
+      session.chosen.remove()
       return true
     case 'Enter': {
       const best = session.readings?.readings[0]
-      if (best) session.typeset(best.text)
+      if (best) session.chosen.typeset(best.text)
       return Boolean(best)
     }
     case 'Escape':
@@ -146,7 +146,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
       return true
   }
   if (event.key === '.' || event.key === ',') {
-    session.chooseNext(event.key === '.' ? 1 : -1)
+    session.chosen.chooseNext(event.key === '.' ? 1 : -1)
     return true
   }
   if (event.key.toLowerCase() === 'n') {
@@ -181,20 +181,20 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
     const picture = [...event.clipboardData.files].find((file) => file.type.startsWith('image/'))
     if (picture) {
       event.preventDefault()
-      return void session.bringIn(picture, surface.middle(), surface.view.width / surface.view.scale)
+      return void session.pictures.put(picture, surface.middle(), surface.view.width / surface.view.scale)
     }
     const text = event.clipboardData.getData('text/plain').trim()
     const own = copied().items
     const middle = surface.middle()
-    if (own.length && (!text || text === asText(own).trim())) void session.paste(middle)
+    if (own.length && (!text || text === asText(own).trim())) void session.chosen.paste(middle)
     else if (text) surface.gestures.onpaste(middle, text)
     else return
   } else {
-    const items = session.copySelection()
+    const items = session.chosen.copy()
     if (!items.length) return
     event.clipboardData.setData('text/plain', asText(items))
     event.clipboardData.setData('text/html', asHtml(items))
-    if (event.type === 'cut') session.removeSelection()
+    if (event.type === 'cut') session.chosen.remove()
   }
   event.preventDefault()
 }

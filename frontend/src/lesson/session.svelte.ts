@@ -3,18 +3,14 @@ import { union, type Box } from '../board/box'
 import { Replica } from '../board/replica'
 import type { Editing } from '../board/editing.svelte'
 import type { Page } from '../board/page'
-import { bringIn, showPicturesOf } from '../board/pictures'
+import { showPicturesOf } from '../board/pictures'
 import { newId } from '../wire/codec'
 import type {
   Action,
-  Affine,
   BoardCard,
-  BroughtIn,
   Command,
-  Figure,
   Frame,
   Goodbye,
-  How,
   Item,
   Lead,
   Lesson,
@@ -26,25 +22,20 @@ import type {
   Request,
   Said,
   Standing,
-  Style,
   ToBrowser,
   Welcome,
   WetInk,
 } from '../wire/generated'
 import { Line, type LineState } from '../wire/socket'
 import { keepUnsent, takeUnsent } from '../wire/unsent'
-import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
+import { Attention } from './attention.svelte'
+import { Chosen } from './chosen'
+import { Pictures } from './pictures.svelte'
 import { Tools, type Tool } from './tools.svelte'
 
 export type Door = 'tutor' | 'student' | 'onlooker'
 
 const NOTICE_MS = 5_000
-const LEAD_EVERY_MS = 200
-const PASTE_OFFSET = 24
-/** A picture takes at most this part of what is seen. */
-const PICTURE_PART = 0.6
-/** The server takes up to 2,000 items and 1 MB in one message. */
-const MOST_ITEMS_A_STEP = 400
 const KEEP_UNSENT_MS = 2_000
 
 /** What the board's surface wants to hear of. */
@@ -63,6 +54,9 @@ export class Session {
   readonly door: Door
   readonly tools = new Tools()
   readonly replica: Replica
+  readonly chosen = new Chosen(this)
+  readonly pictures = new Pictures(this)
+  readonly attention = new Attention(this)
 
   welcome = $state.raw<Welcome | null>(null)
   line = $state.raw<LineState>('joining')
@@ -79,12 +73,6 @@ export class Session {
   heads = $state.raw<PageHead[]>([])
   boards = $state.raw<BoardCard[]>([])
   chat = $state.raw<Said[]>([])
-  /** The view that this person is kept at. */
-  held = $state.raw<Lead | null>(null)
-  /** A view on another board that this person is called to. */
-  calledTo = $state.raw<Lead | null>(null)
-  /** Whether this person keeps everyone at their own view. */
-  keeping = $state.raw(false)
   /** Lines of the chat that this person has not seen yet. */
   unread = $state.raw(0)
   pageId = $state.raw('')
@@ -95,8 +83,6 @@ export class Session {
   reading = $state.raw(false)
   /** Words being typed on the board. */
   editing = $state.raw<Editing | null>(null)
-  /** A picture on its way to the server; aborting gives it up. */
-  bringing = $state.raw<AbortController | null>(null)
   notice = $state.raw('')
   /** Counts changes of the board, for what is drawn from it outside the surface. */
   version = $state.raw(0)
@@ -183,42 +169,6 @@ export class Session {
     if (!this.#line?.send({ type: 'tell', id: newId(), command })) {
       this.say('There is no line to the server just now. Try again when it is back.')
     }
-  }
-
-  /** Go to the view that somebody leads to; held there until they let go. */
-  follow(lead: Lead): void {
-    this.held = lead.hold && lead.page ? lead : null
-    if (!lead.page) return
-    if (lead.board !== this.welcome?.board.id) {
-      this.calledTo = lead
-      return
-    }
-    this.turnTo(lead.page)
-    this.surface?.lead(lead.box)
-    if (!lead.hold) this.say(`${lead.name}: look here.`)
-  }
-
-  /** Bring everyone's view to ours: once, or keep it there. */
-  lead(hold: boolean): void {
-    this.keeping = hold
-    const box = this.surface?.seen()
-    if (box) this.send({ type: 'lead', page: this.pageId, box, hold, board: '', name: '' })
-  }
-
-  letGo(): void {
-    this.keeping = false
-    this.send({ type: 'lead', page: '', box: [0, 0, 0, 0], hold: false, board: '', name: '' })
-  }
-
-  #leadTimer: ReturnType<typeof setTimeout> | undefined
-
-  /** Our view has changed: those who are kept at it follow, a few times a second. */
-  viewMoved(): void {
-    if (!this.keeping || this.#leadTimer) return
-    this.#leadTimer = setTimeout(() => {
-      this.#leadTimer = undefined
-      if (this.keeping) this.lead(true)
-    }, LEAD_EVERY_MS)
   }
 
   /** Say something in the chat; false when there is no line to say it on. */
@@ -310,7 +260,7 @@ export class Session {
   /** Ask what the selected ink could be; an answer to an older question is passed over. */
   askForReadings(): void {
     const page = this.page
-    const ids = this.#selectedInk()
+    const ids = this.selectedInk()
     if (!page || !ids.length) return
     this.reading = true
     this.send({ type: 'read', ref: ++this.#ref, page: page.head.id, ids })
@@ -329,186 +279,8 @@ export class Session {
     })
   }
 
-  moveSelection(dx: number, dy: number): void {
-    const ids = this.selected('change').map((item) => item.id)
-    if (ids.length) this.do({ step: 'move_items', page: this.pageId, ids, dx, dy })
-  }
-
-  transformSelection(make: (box: Box) => Affine): void {
-    const box = this.selectionBox('change')
-    const ids = this.selected('change').map((item) => item.id)
-    if (box) this.do({ step: 'transform_items', page: this.pageId, ids, matrix: make(box) })
-  }
-
-  styleSelection(style: Style): void {
-    const ids = this.selected('change').map((item) => item.id)
-    if (ids.length) this.do({ step: 'style_items', page: this.pageId, ids, style })
-  }
-
-  /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */
-  arrangeSelection(how: How): void {
-    const locking = how === 'lock' || how === 'unlock'
-    const ids = (locking ? this.selected() : this.selected('change')).map((item) => item.id)
-    if (ids.length) this.do({ step: 'arrange_items', page: this.pageId, ids, how, id: newId() })
-  }
-
-  copySelection(): Item[] {
-    const items = this.selected()
-    if (items.length && !keepCopied(this.welcome!.board.id, items)) {
-      this.say('That is more than can be copied at once. Copy it in parts.')
-      return []
-    }
-    return items
-  }
-
-  /** Paste what was copied: beside where it lay on this page, or into the middle of what is seen. */
-  async paste(middle: [number, number]): Promise<void> {
-    const { board, items } = copied()
-    const box = boxOf(items)
-    if (!box) return
-    const here = items.some((item) => this.page?.entries.has(item.id))
-    const [dx, dy] = here
-      ? [PASTE_OFFSET, PASTE_OFFSET]
-      : [middle[0] - (box.minX + box.maxX) / 2, middle[1] - (box.minY + box.maxY) / 2]
-    this.#put(await this.#withPictures(board, copiesOf(items, dx, dy)))
-  }
-
-  /** Pictures copied on a board of another room are brought into this one. */
-  async #withPictures(from: string, items: Item[]): Promise<Item[]> {
-    const here = this.boards.some(({ id }) => id === from)
-    const settled = await Promise.all(
-      items.map(async (item) => {
-        if (here || item.kind !== 'picture') return item
-        const answer = await fetch(`/boards/${from}/pictures/${item.picture}`)
-        const taken = answer.ok ? await this.#take(await answer.blob()) : null
-        return taken && { ...item, picture: taken.id }
-      }),
-    )
-    return settled.filter((item) => item !== null)
-  }
-
-  /** A copy beside the selection; again, and it repeats the offset that the last one was moved by. */
-  duplicateSelection(): void {
-    const items = this.selected()
-    const box = boxOf(items)
-    if (!box) return
-    let [dx, dy] = [PASTE_OFFSET, PASTE_OFFSET]
-    const last = this.#duplicated
-    if (last && items.length === last.ids.length && items.every((item) => last.ids.includes(item.id))) {
-      ;[dx, dy] = [box.minX - last.minX, box.minY - last.minY]
-    }
-    const copies = copiesOf(items, dx, dy)
-    this.#duplicated = { ids: copies.map((item) => item.id), minX: box.minX, minY: box.minY }
-    this.#put(copies)
-  }
-  #duplicated: { ids: string[]; minX: number; minY: number } | null = null
-
-  #put(items: Item[]): void {
-    for (let at = 0; at < items.length; at += MOST_ITEMS_A_STEP) {
-      this.do({ step: 'add_items', page: this.pageId, items: items.slice(at, at + MOST_ITEMS_A_STEP) })
-    }
-    this.selectNext(items.map((item) => item.id))
-  }
-
-  /** What this person may clear off the page: their own, or everything that is not locked. */
-  clearable(mine: boolean): string[] {
-    const items = this.version >= 0 ? [...(this.page?.entries.values() ?? [])].map(({ item }) => item) : []
-    const free = items.filter((item) => !item.locked && this.may('remove', item.by !== this.me))
-    return free.filter((item) => !mine || item.by === this.me).map((item) => item.id)
-  }
-
-  /** Choose the thing ``step`` places further in reading order: the keyboard's way to any of them. */
-  chooseNext(step: number): void {
-    const entries = [...(this.page?.entries.values() ?? [])].sort(
-      (a, b) => a.minY - b.minY || a.minX - b.minX,
-    )
-    if (!entries.length) return
-    const at = entries.findIndex(({ item }) => this.selection.has(item.id))
-    const next =
-      entries[(at < 0 ? (step > 0 ? 0 : entries.length - 1) : at + step + entries.length) % entries.length]!
-    this.selectNext([next.item.id])
-  }
-
-  /** Bring a picture in and put it at a place, at most ``room`` units wide. */
-  async bringIn(file: Blob, [x, y]: [number, number], room: number): Promise<void> {
-    const taken = await this.#take(file)
-    if (!taken) return
-    const scale = Math.min(1, (PICTURE_PART * room) / taken.width)
-    const [width, height] = [taken.width * scale, taken.height * scale]
-    const item: Item = {
-      kind: 'picture',
-      id: newId(),
-      x: x - width / 2,
-      y: y - height / 2,
-      map: [1, 0, 0, 1],
-      z: 0,
-      group: '',
-      by: this.me,
-      at_ms: 0,
-      locked: false,
-      picture: taken.id,
-      width,
-      height,
-      opacity: 1,
-    }
-    this.do({ step: 'add_items', page: this.pageId, items: [item] })
-    this.selectNext([item.id])
-  }
-
-  /** Bring a picture in as the paper of a page. */
-  async bringInPaper(file: Blob, head: PageHead): Promise<void> {
-    const taken = await this.#take(file)
-    if (taken)
-      this.do({ step: 'change_page', head: { ...head, paper: { ...head.paper, picture: taken.id } } })
-  }
-
-  async #take(file: Blob): Promise<BroughtIn | null> {
-    if (!this.may('add_picture')) {
-      this.say(this.standing?.writing.sentence ?? '')
-      return null
-    }
-    const bringing = (this.bringing ??= new AbortController())
-    try {
-      return await bringIn(file, bringing.signal)
-    } catch (error) {
-      if ((error as Error).message) this.say((error as Error).message)
-      return null
-    } finally {
-      if (this.bringing === bringing) this.bringing = null
-    }
-  }
-
-  removeSelection(): void {
-    const ids = this.selected('remove').map((item) => item.id)
-    if (ids.length) this.do({ step: 'remove_items', page: this.pageId, ids })
-    else if (this.selection.size)
-      this.say('That was made by somebody else, and your pen is for your own work.')
-  }
-
-  /** Selected ink to typed text. */
-  typeset(text: string): void {
-    const ids = this.#selectedInk()
-    if (ids.length) this.do({ step: 'typeset', page: this.pageId, ids, id: newId(), text })
-  }
-
-  /** Selected ink to an exact figure. */
-  trueUp(figure: Figure): void {
-    const { kind, points, closed, curved } = figure
-    const ids = this.#selectedInk()
-    if (ids.length) {
-      this.do({ step: 'true_up', page: this.pageId, ids, id: newId(), figure: kind, points, closed, curved })
-    }
-  }
-
-  /** Selected converted items back to the ink they came from. */
-  asWritten(): void {
-    const ids = this.selected('convert').flatMap((item) =>
-      'ink' in item && item.ink.length ? [item.id] : [],
-    )
-    if (ids.length) this.do({ step: 'as_written', page: this.pageId, ids })
-  }
-
-  #selectedInk(): string[] {
+  /** Ids of the selected ink that can be converted. */
+  selectedInk(): string[] {
     return this.selected('convert').flatMap((item) =>
       item.kind === 'ink' && item.nib !== 'highlighter' ? [item.id] : [],
     )
@@ -575,7 +347,7 @@ export class Session {
         this.standing = message.standing
         return
       case 'lead':
-        return this.follow(message)
+        return this.attention.follow(message)
       case 'heard':
         this.chat = [...this.chat, message.line]
         if (message.line.seat !== this.me) this.unread++
@@ -621,7 +393,7 @@ export class Session {
     this.surface?.pointing(welcome.arrows)
     const lead = this.#called ?? welcome.lead
     this.#called = null
-    if (lead && !this.keeping) this.follow(lead)
+    if (lead && !this.attention.keeping) this.attention.follow(lead)
   }
 
   #frame(frame: Frame): void {

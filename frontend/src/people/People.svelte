@@ -29,11 +29,11 @@
   </div>
   {#if session.tutorSide && session.people.length > 1}
     <div class="hands">
-      <button onclick={() => session.lead(session.keeping)}>Look here</button>
+      <button onclick={() => session.attention.lead(session.attention.keeping)}>Look here</button>
       <button
-        aria-pressed={session.keeping}
-        onclick={() => (session.keeping ? session.letGo() : session.lead(true))}
-        >{session.keeping ? 'Let everyone go' : 'Keep together'}</button
+        aria-pressed={session.attention.keeping}
+        onclick={() => (session.attention.keeping ? session.attention.letGo() : session.attention.lead(true))}
+        >{session.attention.keeping ? 'Let everyone go' : 'Keep together'}</button
       >
     </div>
   {/if}

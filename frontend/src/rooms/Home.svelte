@@ -3,7 +3,7 @@
   import { personColour } from '../people/colours'
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
-  import { longDay, when } from '../ui/time'
+  import { clockTime, longDay, when } from '../ui/time'
   import type { BoardId, Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from './api'
@@ -129,6 +129,27 @@
           {/each}
           <li><button class="new" onclick={newBoard}>New board</button></li>
         </ul>
+        {#if home.attendance.length}
+          <div class="line"><h2>{home.lesson_open ? 'Here so far' : 'At the last lesson'}</h2></div>
+          <dl>
+            {#each home.attendance as { name, minutes } (name)}
+              <dt>{name}</dt>
+              <dd>
+                {minutes < 1 ? 'less than a minute' : minutes === 1 ? '1 minute' : `${minutes} minutes`}
+              </dd>
+            {/each}
+          </dl>
+        {/if}
+        {#if home.record.length}
+          <details>
+            <summary>Who changed what in {home.lesson_open ? 'this' : 'the last'} lesson</summary>
+            <ol>
+              {#each home.record as entry, i (i)}
+                <li><time>{clockTime(entry.at_ms)}</time> {entry.name} {entry.text}.</li>
+              {/each}
+            </ol>
+          </details>
+        {/if}
       </section>
       <aside>
         <h2>Send this to students</h2>
@@ -370,6 +391,35 @@
   }
   .person .muted {
     margin-left: auto;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: 4px 18px;
+    margin: 0;
+  }
+  dd {
+    margin: 0;
+    color: var(--muted);
+  }
+  details {
+    margin-top: 18px;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 600;
+    min-height: 40px;
+  }
+  details ol {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: block;
+  }
+  time {
+    color: var(--muted);
+    font-variant-numeric: tabular-nums;
+    margin-right: 8px;
   }
   .initial {
     width: 28px;

@@ -54,6 +54,11 @@ export interface AsWritten {
   ids: string[]
 }
 
+export interface Attended {
+  name: string
+  minutes: number
+}
+
 export interface BoardCard {
   id: string
   title: string
@@ -162,6 +167,14 @@ export interface EditText {
 
 export interface EndLesson {
   command: 'end_lesson'
+}
+
+export interface Entry {
+  at_ms: number
+  seat: string
+  name: string
+  what: 'came' | 'did' | 'went'
+  text: string
 }
 
 export interface Facts {
@@ -504,6 +517,8 @@ export interface RoomHome {
   ended_ms: number | null
   boards: HomeBoard[]
   people: HomePerson[]
+  attendance: Attended[]
+  record: Entry[]
 }
 
 export interface RubItems {
