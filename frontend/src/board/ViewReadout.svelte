@@ -1,5 +1,6 @@
 <script lang="ts">
   import Icon from '../ui/Icon.svelte'
+  import MenuButton from '../ui/MenuButton.svelte'
   import Popover from '../ui/Popover.svelte'
   import type { Surface } from './surface.svelte'
 
@@ -35,12 +36,14 @@
             onchange={(event) => surface.zoomTo(event.currentTarget.valueAsNumber / 100)}
           /> %</label
         >
-        <button onclick={then(() => surface.fitPage())}>Whole page</button>
-        <button onclick={then(() => surface.fitWidth())}>Width of the page</button>
-        <button disabled={!chosen} onclick={then(() => surface.fitSelection())}>What is selected</button>
-        <button onclick={then(() => surface.zoomTo(1))}>True size</button>
-        <button disabled={!surface.canGoBack} onclick={then(() => surface.goBack())}
-          >Back to where I was</button
+        <MenuButton onclick={then(() => surface.fitPage())}>Whole page</MenuButton>
+        <MenuButton onclick={then(() => surface.fitWidth())}>Width of the page</MenuButton>
+        <MenuButton disabled={!chosen} onclick={then(() => surface.fitSelection())}
+          >What is selected</MenuButton
+        >
+        <MenuButton onclick={then(() => surface.zoomTo(1))}>True size</MenuButton>
+        <MenuButton disabled={!surface.canGoBack} onclick={then(() => surface.goBack())}
+          >Back to where I was</MenuButton
         >
       </div>
     {/snippet}
@@ -77,17 +80,6 @@
   .menu {
     display: grid;
     width: 210px;
-  }
-  .menu button {
-    min-height: 40px;
-    padding: 0 8px;
-    border: 0;
-    border-radius: 3px;
-    background: none;
-    text-align: left;
-  }
-  .menu button:hover:not(:disabled) {
-    background: var(--sand);
   }
   label {
     padding: 0 8px 8px;

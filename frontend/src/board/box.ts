@@ -38,10 +38,6 @@ function pointsBox(points: [number, number][]): Box {
   return box
 }
 
-export function moved(box: Box, dx: number, dy: number): Box {
-  return { minX: box.minX + dx, minY: box.minY + dy, maxX: box.maxX + dx, maxY: box.maxY + dy }
-}
-
 export function grown(box: Box, by: number): Box {
   return { minX: box.minX - by, minY: box.minY - by, maxX: box.maxX + by, maxY: box.maxY + by }
 }

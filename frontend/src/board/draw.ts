@@ -1,61 +1,15 @@
 /** Drawing items on a canvas; the same look as sunroom/core/formats/drawing.py gives to files. */
 import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/outline'
 import type { Samples } from '../ink/samples'
-import type {
-  Affine,
-  Dash,
-  Ends,
-  InkItem,
-  Item,
-  Line,
-  Nib,
-  NoteItem,
-  Paper,
-  PictureItem,
-  ShapeItem,
-  TableItem,
-} from '../wire/generated'
-import { samplesOf, type Box } from './box'
+import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
+import { samplesOf } from './box'
+import { drawLines, drawNote, drawTable } from './draw-words'
 import { pictureOf } from './pictures'
-import { rules, type Rule } from './rulings'
-import { growth, isPlain, LINE_HEIGHT, linesOf, ownSize, partsOf, placement, pointOf } from './place'
+import { growth, isPlain, LINE_HEIGHT, linesOf, partsOf, placement, pointOf } from './place'
 
 export const HIGHLIGHT_OPACITY = 0.4
 export const PAPER_COLOUR = '#fffefa'
-/** What lies around a sheet. */
-const DESK_COLOUR = '#e9e1cf'
-/** Rulings by weight; as in sunroom/core/formats/drawing.py. */
-const RULE_COLOURS = ['#eef2f3', '#dfe8ec', '#9fb3bd'] as const
-const RULE_WIDTHS = [1, 1, 1.4] as const
-const DOT_COLOUR = '#b9c8cf'
-const DOT_WIDTH = 2.4
-const NUMBER_COLOUR = '#5e6a66'
-const NUMBER_SIZE = 12
-const VEIL_PX = 7
-const FINE_FROM_SCALE = 0.45
-/** Free paper below the last work on a roll. */
-const ROLL_SPARE = 600
-
-/** Every width on the board is the sum of its characters': see core/text. */
-export function plainText(context: CanvasRenderingContext2D): void {
-  context.fontKerning = 'none'
-  context.textRendering = 'optimizeSpeed'
-  context.textBaseline = 'alphabetic'
-}
-
-/** Text, notes and tables; as in sunroom/core/formats/drawing.py and core/board/items.py. */
-const UNDERLINE = 0.12
-const STRIKE = 0.27
-const RULE = 0.06
-const LINK_COLOUR = '#1f5fa8'
 const LABEL_PAD = 8
-const NOTE_PAD = 14
-const NOTE_INK = '#16222b'
-const NOTE_NAME_INK = '#5e6a66'
-const NOTE_NAME_SIZE = 13
-const CELL_PAD = 8
-const TABLE_HEAD = '#f1e9d8'
-const TABLE_LINE = 1.4
 /** Where a picture will be that has not come yet. */
 const AWAITED_COLOUR = '#e9e1cf'
 /** Dashes and gaps, in widths of the line; as DASHES in the core. */
@@ -191,88 +145,11 @@ function drawPicture(
   }
 }
 
-/** The paper's own picture: wholly inside a sheet, else as wide as the paper from its upper edge. */
-function drawBackdrop(context: CanvasRenderingContext2D, paper: Paper): void {
-  const image = paper.picture ? pictureOf(paper.picture) : null
-  if (!image) return
-  const wide = paper.width / image.naturalWidth
-  const scale = paper.kind === 'sheet' ? Math.min(wide, paper.height / image.naturalHeight) : wide
-  const [width, height] = [scale * image.naturalWidth, scale * image.naturalHeight]
-  const y = paper.kind === 'sheet' ? (paper.height - height) / 2 : 0
-  context.drawImage(image, (paper.width - width) / 2, y, width, height)
-}
-
 function inPlace(context: CanvasRenderingContext2D, place: Affine, paint: () => void): void {
   context.save()
   context.transform(...place)
   paint()
   context.restore()
-}
-
-/** Lines of text from the origin of the space that the context is in. */
-function drawLines(context: CanvasRenderingContext2D, lines: Line[], colour: string): void {
-  plainText(context)
-  for (const [runs, baseline] of lines) {
-    for (const [face, text, x, width, size, rise, underline, strike, link] of runs) {
-      context.font = `${size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
-      context.fillStyle = context.strokeStyle = link ? LINK_COLOUR : colour
-      const y = baseline - rise
-      context.fillText(text, x, y)
-      context.lineWidth = RULE * size
-      if (underline) drawRule(context, x, y + UNDERLINE * size, width)
-      if (strike) drawRule(context, x, y - STRIKE * size, width)
-    }
-  }
-}
-
-function drawRule(context: CanvasRenderingContext2D, x: number, y: number, width: number): void {
-  context.beginPath()
-  context.moveTo(x, y)
-  context.lineTo(x + width, y)
-  context.stroke()
-}
-
-function drawNote(context: CanvasRenderingContext2D, item: NoteItem): void {
-  context.fillStyle = item.colour
-  context.fillRect(0, 0, item.width, item.height)
-  context.save()
-  context.translate(NOTE_PAD, NOTE_PAD)
-  drawLines(context, item.lines, NOTE_INK)
-  context.restore()
-  context.fillStyle = NOTE_NAME_INK
-  context.font = `${NOTE_NAME_SIZE}px "sans"`
-  context.fillText(item.name, NOTE_PAD, item.height - NOTE_PAD * 0.7)
-}
-
-function drawTable(context: CanvasRenderingContext2D, item: TableItem): void {
-  const [width, height] = ownSize(item)
-  const edges = (sides: number[]) => sides.reduce((all, side) => [...all, all.at(-1)! + side], [0])
-  const [xs, ys] = [edges(item.columns), edges(item.rows)]
-  if (item.head) {
-    context.fillStyle = TABLE_HEAD
-    context.fillRect(0, 0, width, item.rows[0]!)
-  }
-  context.beginPath()
-  for (const x of xs) {
-    context.moveTo(x, 0)
-    context.lineTo(x, height)
-  }
-  for (const y of ys) {
-    context.moveTo(0, y)
-    context.lineTo(width, y)
-  }
-  context.strokeStyle = item.colour
-  context.lineWidth = TABLE_LINE
-  context.stroke()
-  for (const [i, lines] of item.lines.entries()) {
-    context.save()
-    context.translate(
-      xs[i % item.columns.length]! + CELL_PAD,
-      ys[Math.floor(i / item.columns.length)]! + CELL_PAD,
-    )
-    drawLines(context, lines, NOTE_INK)
-    context.restore()
-  }
 }
 
 /** A figure's words in its middle, never mirrored. */
@@ -363,77 +240,4 @@ function traceCoarsely(context: CanvasRenderingContext2D, item: InkItem, step: n
 /** Highlighter lies under all else, the rest from the lowest to the highest. */
 export function layer(item: Item): number {
   return item.kind === 'ink' && item.nib === 'highlighter' ? 0 : 1
-}
-
-/** The page that the paper shows: null for one without end. A roll is as long as its work and a bit more. */
-export function sheetBox(paper: Paper, workBottom: number): Box | null {
-  if (paper.kind === 'endless') return null
-  const height = paper.kind === 'sheet' ? paper.height : Math.max(paper.height, workBottom + ROLL_SPARE)
-  return { minX: 0, minY: 0, maxX: paper.width, maxY: height }
-}
-
-/** Paper and ruling of the part ``box`` of a page; ``sheet`` is where the paper ends, null when it does not. */
-export function drawPaper(
-  context: CanvasRenderingContext2D,
-  paper: Paper,
-  sheet: Box | null,
-  box: Box,
-  scale: number,
-): void {
-  let part = box
-  if (sheet) {
-    context.fillStyle = DESK_COLOUR
-    context.fillRect(box.minX, box.minY, box.maxX - box.minX, box.maxY - box.minY)
-    part = {
-      minX: Math.max(sheet.minX, box.minX),
-      minY: Math.max(sheet.minY, box.minY),
-      maxX: Math.min(sheet.maxX, box.maxX),
-      maxY: Math.min(sheet.maxY, box.maxY),
-    }
-    if (part.minX >= part.maxX || part.minY >= part.maxY) return
-  }
-  context.save()
-  context.fillStyle = paper.colour
-  context.beginPath()
-  context.rect(part.minX, part.minY, part.maxX - part.minX, part.maxY - part.minY)
-  context.fill()
-  context.clip()
-  drawBackdrop(context, paper)
-  // Far out the ruling would be a grey veil: only every fifth line is drawn.
-  const spacing = paper.spacing * scale < VEIL_PX ? paper.spacing * 5 : paper.spacing
-  drawRules(context, rules(paper.ruling, spacing, part), scale)
-  context.restore()
-}
-
-function drawRules(context: CanvasRenderingContext2D, all: Rule[], scale: number): void {
-  for (const weight of [0, 1, 2] as const) {
-    // Fine lines go first when they come too close.
-    if (weight === 0 && scale < FINE_FROM_SCALE) continue
-    context.beginPath()
-    for (const { kind, x, y, x1, y1, r, weight: own } of all) {
-      if (own !== weight) continue
-      if (kind === 'line') {
-        context.moveTo(x, y)
-        context.lineTo(x1, y1)
-      } else if (kind === 'circle') {
-        context.moveTo(x + r, y)
-        context.arc(x, y, r, 0, 2 * Math.PI)
-      }
-    }
-    context.strokeStyle = RULE_COLOURS[weight]
-    context.lineWidth = RULE_WIDTHS[weight]
-    context.stroke()
-  }
-  context.fillStyle = DOT_COLOUR
-  for (const { kind, x, y } of all) {
-    if (kind === 'dot') context.fillRect(x - DOT_WIDTH / 2, y - DOT_WIDTH / 2, DOT_WIDTH, DOT_WIDTH)
-  }
-  plainText(context)
-  context.fillStyle = NUMBER_COLOUR
-  context.font = `${NUMBER_SIZE}px "sans"`
-  for (const { kind, x, y, x1, text } of all) {
-    if (kind !== 'number') continue
-    const wide = 0.55 * NUMBER_SIZE * text.length
-    context.fillText(text, x1 ? x - wide : x - wide / 2, y + NUMBER_SIZE * (x1 ? 0.35 : 0.8))
-  }
 }

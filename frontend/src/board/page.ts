@@ -12,7 +12,7 @@ import type {
   TransformItems,
 } from '../wire/generated'
 import { itemBox, type Box } from './box'
-import { sheetBox } from './draw'
+import { sheetBox } from './draw-paper'
 import { carried } from './place'
 
 const EVERYWHERE = { minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }

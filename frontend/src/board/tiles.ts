@@ -3,7 +3,8 @@
  * stroke is painted onto those it touches without drawing anything else again.
  */
 import { overlaps, type Box } from './box'
-import { drawItems, drawPaper, layer } from './draw'
+import { drawItems, layer } from './draw'
+import { drawPaper } from './draw-paper'
 import type { Entry, Page } from './page'
 
 const TILE_PX = 512

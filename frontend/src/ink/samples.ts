@@ -4,7 +4,6 @@
 export type Samples = Float32Array
 
 export const SAMPLE_BYTES = 11
-export const MAX_SAMPLES = 20_000
 const LITTLE = true
 const LITTLE_ENDIAN = new Uint8Array(new Uint16Array([1]).buffer)[0] === 1
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import MenuButton from '../ui/MenuButton.svelte'
   import { turnMap } from '../board/frame'
   import { about } from '../board/place'
   import type { How } from '../wire/generated'
@@ -59,34 +60,35 @@
   {#if several}
     <section>
       <h3>Line up</h3>
-      {#each LINE_UP as [how, label] (how)}<button onclick={() => arrange(how)}>{label}</button>{/each}
+      {#each LINE_UP as [how, label] (how)}<MenuButton onclick={() => arrange(how)}>{label}</MenuButton
+        >{/each}
     </section>
     <section>
       <h3>Spread evenly</h3>
-      <button onclick={() => arrange('spread_across')}>Side by side</button>
-      <button onclick={() => arrange('spread_down')}>One below the other</button>
+      <MenuButton onclick={() => arrange('spread_across')}>Side by side</MenuButton>
+      <MenuButton onclick={() => arrange('spread_down')}>One below the other</MenuButton>
       <h3>Together</h3>
-      <button onclick={() => arrange('group')}>Group</button>
-      {#if grouped}<button onclick={() => arrange('ungroup')}>Ungroup</button>{/if}
+      <MenuButton onclick={() => arrange('group')}>Group</MenuButton>
+      {#if grouped}<MenuButton onclick={() => arrange('ungroup')}>Ungroup</MenuButton>{/if}
     </section>
   {/if}
   <section>
     <h3>Order</h3>
-    {#each ORDER as [how, label] (how)}<button onclick={() => arrange(how)}>{label}</button>{/each}
+    {#each ORDER as [how, label] (how)}<MenuButton onclick={() => arrange(how)}>{label}</MenuButton>{/each}
   </section>
   <section>
     <h3>Turn and flip</h3>
-    <button onclick={() => turn(-90)}>Turn left 90°</button>
-    <button onclick={() => turn(90)}>Turn right 90°</button>
-    <button onclick={() => flip(true)}>Flip left to right</button>
-    <button onclick={() => flip(false)}>Flip upside down</button>
-    {#if !several && grouped}<button onclick={() => arrange('ungroup')}>Ungroup</button>{/if}
+    <MenuButton onclick={() => turn(-90)}>Turn left 90°</MenuButton>
+    <MenuButton onclick={() => turn(90)}>Turn right 90°</MenuButton>
+    <MenuButton onclick={() => flip(true)}>Flip left to right</MenuButton>
+    <MenuButton onclick={() => flip(false)}>Flip upside down</MenuButton>
+    {#if !several && grouped}<MenuButton onclick={() => arrange('ungroup')}>Ungroup</MenuButton>{/if}
     <h3>Keep for later</h3>
-    <button onclick={makeStamp}>Make a stamp</button>
+    <MenuButton onclick={makeStamp}>Make a stamp</MenuButton>
     {#if session.may('lock', true)}
       <h3>Lock</h3>
-      {#if locked}<button onclick={() => lock('unlock')}>Unlock</button>{:else}<button
-          onclick={() => lock('lock')}>Lock in place</button
+      {#if locked}<MenuButton onclick={() => lock('unlock')}>Unlock</MenuButton>{:else}<MenuButton
+          onclick={() => lock('lock')}>Lock in place</MenuButton
         >{/if}
     {/if}
   </section>
@@ -108,17 +110,5 @@
     font-weight: 600;
     color: var(--muted);
     padding: 4px 8px;
-  }
-  button {
-    min-height: 40px;
-    padding: 0 10px;
-    border: 0;
-    border-radius: 3px;
-    background: none;
-    text-align: left;
-    white-space: nowrap;
-  }
-  button:hover {
-    background: var(--sand);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '../ui/Hint.svelte'
   import type { Surface } from '../board/surface.svelte'
   import Button from '../ui/Button.svelte'
   import type { Session } from './session.svelte'
@@ -19,19 +20,12 @@
   <Button onclick={() => session.pictures.bringing?.abort()}>Give up</Button>
 {:else}
   <Button onclick={() => input.click()}>Choose a picture</Button>
-  <span class="hint">Or drop one on the board, or paste it.</span>
+  <Hint>Or drop one on the board, or paste it.</Hint>
 {/if}
 <input bind:this={input} type="file" accept="image/*" aria-label="Picture file" onchange={take} />
 
 <style>
   input {
     display: none;
-  }
-  .hint {
-    min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    color: var(--muted);
   }
 </style>

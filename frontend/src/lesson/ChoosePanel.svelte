@@ -1,4 +1,5 @@
 <script lang="ts">
+  import MenuButton from '../ui/MenuButton.svelte'
   import type { Item } from '../wire/generated'
   import type { Session } from './session.svelte'
 
@@ -28,13 +29,13 @@
 
 <div class="panel">
   {#if items.length}
-    <button onclick={() => choose(() => true)}>Everything on the page</button>
-    <button onclick={() => choose((item) => item.by === session.me)}>All of mine</button>
+    <MenuButton onclick={() => choose(() => true)}>Everything on the page</MenuButton>
+    <MenuButton onclick={() => choose((item) => item.by === session.me)}>All of mine</MenuButton>
     {#each writers as { seat, name } (seat)}
-      <button onclick={() => choose((item) => item.by === seat)}>All of {name}’s</button>
+      <MenuButton onclick={() => choose((item) => item.by === seat)}>All of {name}’s</MenuButton>
     {/each}
     {#each kinds as [kind, label] (kind)}
-      <button onclick={() => choose((item) => item.kind === kind)}>{label}</button>
+      <MenuButton onclick={() => choose((item) => item.kind === kind)}>{label}</MenuButton>
     {/each}
   {:else}
     <p>There is nothing on this page yet.</p>
@@ -45,17 +46,6 @@
   .panel {
     display: grid;
     min-width: 210px;
-  }
-  button {
-    min-height: 40px;
-    padding: 0 10px;
-    border: 0;
-    border-radius: 3px;
-    background: none;
-    text-align: left;
-  }
-  button:hover {
-    background: var(--sand);
   }
   p {
     color: var(--muted);

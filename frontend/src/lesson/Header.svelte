@@ -4,6 +4,7 @@
   import Icon from '../ui/Icon.svelte'
   import { clockTime, elapsed } from '../ui/time'
   import BoardTabs from './BoardTabs.svelte'
+  import MenuButton from '../ui/MenuButton.svelte'
   import Popover from '../ui/Popover.svelte'
   import { kitName } from '../people/kits'
   import KitPanel from './KitPanel.svelte'
@@ -84,11 +85,12 @@
         {#snippet children(close)}
           <div class="words">
             {#each WORDS as [word, label] (word)}
-              <button onclick={() => (session.tell({ command: 'raise_hand', word }), close())}>{label}</button
+              <MenuButton onclick={() => (session.tell({ command: 'raise_hand', word }), close())}
+                >{label}</MenuButton
               >
             {/each}
-            <button onclick={() => (session.tell({ command: 'lower_hand', seat: '' }), close())}
-              >Hand down</button
+            <MenuButton onclick={() => (session.tell({ command: 'lower_hand', seat: '' }), close())}
+              >Hand down</MenuButton
             >
           </div>
         {/snippet}
@@ -167,17 +169,6 @@
     display: grid;
     min-width: 190px;
     color: var(--ink);
-  }
-  .words button {
-    min-height: 40px;
-    border: 0;
-    background: none;
-    text-align: left;
-    padding: 0 8px;
-    border-radius: 3px;
-  }
-  .words button:hover {
-    background: var(--sand);
   }
   .clock,
   .kept {

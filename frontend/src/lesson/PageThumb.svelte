@@ -1,6 +1,7 @@
 <script lang="ts">
   import { union } from '../board/box'
-  import { drawItems, drawPaper } from '../board/draw'
+  import { drawItems } from '../board/draw'
+  import { drawPaper } from '../board/draw-paper'
   import { inOrder } from '../board/tiles'
   import type { Session } from './session.svelte'
 

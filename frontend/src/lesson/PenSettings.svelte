@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '../ui/Hint.svelte'
   import Choice from '../ui/Choice.svelte'
   import ColourField from '../ui/ColourField.svelte'
   import Popover from '../ui/Popover.svelte'
@@ -90,7 +91,7 @@
     </div>
   {/snippet}
 </Popover>
-<span class="hint">Shift draws straight.</span>
+<Hint>Shift draws straight.</Hint>
 
 <style>
   .pens {
@@ -127,14 +128,6 @@
     align-items: center;
     gap: 8px;
     min-height: 36px;
-    font-size: 14px;
-  }
-  .hint {
-    min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    color: var(--muted);
     font-size: 14px;
   }
 </style>

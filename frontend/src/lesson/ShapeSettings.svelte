@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '../ui/Hint.svelte'
   import Choice from '../ui/Choice.svelte'
   import ColourField from '../ui/ColourField.svelte'
   import Popover from '../ui/Popover.svelte'
@@ -91,7 +92,7 @@
     {/snippet}
   </Popover>
 {/if}
-<span class="hint">Drag on the board. Shift keeps sides equal.</span>
+<Hint>Drag on the board. Shift keeps sides equal.</Hint>
 
 <style>
   .figures {
@@ -129,14 +130,6 @@
     height: 16px;
     border: 1.5px solid var(--muted);
     border-radius: 3px;
-  }
-  .hint {
-    min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    color: var(--muted);
-    font-size: 14px;
   }
   @media (max-width: 600px) {
     .figures {

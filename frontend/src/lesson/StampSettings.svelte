@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '../ui/Hint.svelte'
   import StampPicture from './StampPicture.svelte'
   import type { Session } from './session.svelte'
   import { STAMPS } from './stamps'
@@ -24,7 +25,7 @@
     >Throw this one away</button
   >
 {:else if !tools.ownStamps.length}
-  <span class="hint">Own ones: select things, Arrange, Make a stamp.</span>
+  <Hint>Own ones: select things, Arrange, Make a stamp.</Hint>
 {/if}
 
 <style>
@@ -51,13 +52,5 @@
     border: 0;
     background: none;
     color: var(--clay);
-  }
-  .hint {
-    min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    color: var(--muted);
-    font-size: 14px;
   }
 </style>

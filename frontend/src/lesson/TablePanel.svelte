@@ -1,4 +1,5 @@
 <script lang="ts">
+  import MenuButton from '../ui/MenuButton.svelte'
   import { tableStep } from '../board/editing.svelte'
   import type { TableItem } from '../wire/generated'
   import type { Session } from './session.svelte'
@@ -36,12 +37,12 @@
 </script>
 
 <div class="stack">
-  <button disabled={table.rows.length >= MOST} onclick={addRow}>Add a row</button>
-  <button disabled={table.rows.length < 2} onclick={dropRow}>Take the last row off</button>
-  <button disabled={table.columns.length >= MOST} onclick={addColumn}>Add a column</button>
-  <button disabled={table.columns.length < 2} onclick={dropColumn}>Take the last column off</button>
-  <button onclick={() => set({ head: !table.head })}
-    >{table.head ? 'First row as the others' : 'First row as a head'}</button
+  <MenuButton disabled={table.rows.length >= MOST} onclick={addRow}>Add a row</MenuButton>
+  <MenuButton disabled={table.rows.length < 2} onclick={dropRow}>Take the last row off</MenuButton>
+  <MenuButton disabled={table.columns.length >= MOST} onclick={addColumn}>Add a column</MenuButton>
+  <MenuButton disabled={table.columns.length < 2} onclick={dropColumn}>Take the last column off</MenuButton>
+  <MenuButton onclick={() => set({ head: !table.head })}
+    >{table.head ? 'First row as the others' : 'First row as a head'}</MenuButton
   >
   <p>Double press a cell to write in it. Tab goes on. Borders can be dragged.</p>
 </div>
@@ -50,17 +51,6 @@
   .stack {
     display: grid;
     width: 250px;
-  }
-  button {
-    min-height: 40px;
-    padding: 0 10px;
-    border: 0;
-    border-radius: 3px;
-    background: none;
-    text-align: left;
-  }
-  button:hover:not(:disabled) {
-    background: var(--sand);
   }
   p {
     padding: 8px 10px;

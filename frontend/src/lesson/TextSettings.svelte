@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '../ui/Hint.svelte'
   import Choice from '../ui/Choice.svelte'
   import Popover from '../ui/Popover.svelte'
   import type { Align, Family, Listing } from '../wire/generated'
@@ -134,7 +135,7 @@
       {/snippet}
     </Popover>
   {:else if !editing}
-    <span class="hint">Press on the board and type.</span>
+    <Hint>Press on the board and type.</Hint>
   {/if}
 </div>
 
@@ -183,13 +184,6 @@
   p {
     color: var(--clay);
     font-size: 13px;
-  }
-  .hint {
-    min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    color: var(--muted);
   }
   sub,
   sup {

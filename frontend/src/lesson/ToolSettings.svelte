@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '../ui/Hint.svelte'
   import type { Surface } from '../board/surface.svelte'
   import Choice from '../ui/Choice.svelte'
   import Button from '../ui/Button.svelte'
@@ -49,9 +50,9 @@
       ></button>
     {/each}
   </div>
-  <span class="hint">Press on the board and type. Your name goes on it.</span>
+  <Hint>Press on the board and type. Your name goes on it.</Hint>
 {:else if tools.tool === 'table'}
-  <span class="hint">Press where it is to stand. Rows pasted from a spreadsheet become a table too.</span>
+  <Hint>Press where it is to stand. Rows pasted from a spreadsheet become a table too.</Hint>
 {:else if tools.tool === 'bring'}
   <BringIn {session} {surface} />
 {:else if tools.tool === 'stamp'}
@@ -72,7 +73,7 @@
   <label class="check">
     <input type="checkbox" bind:checked={tools.snap} onchange={() => tools.keep()} /> Catch at edges and lines
   </label>
-  <span class="hint">Shift adds.</span>
+  <Hint>Shift adds.</Hint>
 {:else if tools.tool === 'eraser'}
   <Choice
     label="Eraser takes"
@@ -83,7 +84,7 @@
     bind:value={tools.eraseBy}
     onchange={() => tools.keep()}
   />
-  <span class="hint">It grows with speed.</span>
+  <Hint>It grows with speed.</Hint>
 {:else if tools.tool === 'ruler'}
   <Button onclick={() => surface?.toggleRuler()}
     >{surface?.ruler.on ? 'Take the ruler away' : 'Lay the ruler down'}</Button
@@ -100,7 +101,7 @@
         surface!.redrawOver()
       }}
     />
-    <span class="hint">Turn it by an end, the wheel or the arrow keys.</span>
+    <Hint>Turn it by an end, the wheel or the arrow keys.</Hint>
   {/if}
 {:else if tools.tool === 'pointer'}
   <Choice
@@ -119,7 +120,7 @@
     {/if}
   {/if}
 {:else}
-  <span class="hint">Drag the paper. Two fingers or Ctrl and the wheel zoom.</span>
+  <Hint>Drag the paper. Two fingers or Ctrl and the wheel zoom.</Hint>
   <Button onclick={() => surface?.fitPage()}>Whole page</Button>
 {/if}
 
@@ -144,12 +145,5 @@
     gap: 7px;
     min-height: 40px;
     white-space: nowrap;
-  }
-  .hint {
-    min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    color: var(--muted);
   }
 </style>

@@ -301,11 +301,6 @@ export class Session {
     this.replica.throwSetAside()
   }
 
-  /** The box around all items of the page; null for an empty one. */
-  contents(): Box[] {
-    return [...(this.page?.entries.values() ?? [])]
-  }
-
   // The line
 
   #open(): void {

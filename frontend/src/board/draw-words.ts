@@ -1,0 +1,88 @@
+/** Typed lines, notes and tables on a canvas, each from the origin of the space the context is in. */
+import type { Line, NoteItem, TableItem } from '../wire/generated'
+import { ownSize } from './place'
+
+/** Text, notes and tables; as in sunroom/core/formats/drawing.py and core/board/items.py. */
+const UNDERLINE = 0.12
+const STRIKE = 0.27
+const RULE = 0.06
+const LINK_COLOUR = '#1f5fa8'
+const NOTE_PAD = 14
+const NOTE_INK = '#16222b'
+const NOTE_NAME_INK = '#5e6a66'
+const NOTE_NAME_SIZE = 13
+const CELL_PAD = 8
+const TABLE_HEAD = '#f1e9d8'
+const TABLE_LINE = 1.4
+/** Every width on the board is the sum of its characters': see core/text. */
+export function plainText(context: CanvasRenderingContext2D): void {
+  context.fontKerning = 'none'
+  context.textRendering = 'optimizeSpeed'
+  context.textBaseline = 'alphabetic'
+}
+
+/** Lines of text from the origin of the space that the context is in. */
+export function drawLines(context: CanvasRenderingContext2D, lines: Line[], colour: string): void {
+  plainText(context)
+  for (const [runs, baseline] of lines) {
+    for (const [face, text, x, width, size, rise, underline, strike, link] of runs) {
+      context.font = `${size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
+      context.fillStyle = context.strokeStyle = link ? LINK_COLOUR : colour
+      const y = baseline - rise
+      context.fillText(text, x, y)
+      context.lineWidth = RULE * size
+      if (underline) drawRule(context, x, y + UNDERLINE * size, width)
+      if (strike) drawRule(context, x, y - STRIKE * size, width)
+    }
+  }
+}
+
+function drawRule(context: CanvasRenderingContext2D, x: number, y: number, width: number): void {
+  context.beginPath()
+  context.moveTo(x, y)
+  context.lineTo(x + width, y)
+  context.stroke()
+}
+
+export function drawNote(context: CanvasRenderingContext2D, item: NoteItem): void {
+  context.fillStyle = item.colour
+  context.fillRect(0, 0, item.width, item.height)
+  context.save()
+  context.translate(NOTE_PAD, NOTE_PAD)
+  drawLines(context, item.lines, NOTE_INK)
+  context.restore()
+  context.fillStyle = NOTE_NAME_INK
+  context.font = `${NOTE_NAME_SIZE}px "sans"`
+  context.fillText(item.name, NOTE_PAD, item.height - NOTE_PAD * 0.7)
+}
+
+export function drawTable(context: CanvasRenderingContext2D, item: TableItem): void {
+  const [width, height] = ownSize(item)
+  const edges = (sides: number[]) => sides.reduce((all, side) => [...all, all.at(-1)! + side], [0])
+  const [xs, ys] = [edges(item.columns), edges(item.rows)]
+  if (item.head) {
+    context.fillStyle = TABLE_HEAD
+    context.fillRect(0, 0, width, item.rows[0]!)
+  }
+  context.beginPath()
+  for (const x of xs) {
+    context.moveTo(x, 0)
+    context.lineTo(x, height)
+  }
+  for (const y of ys) {
+    context.moveTo(0, y)
+    context.lineTo(width, y)
+  }
+  context.strokeStyle = item.colour
+  context.lineWidth = TABLE_LINE
+  context.stroke()
+  for (const [i, lines] of item.lines.entries()) {
+    context.save()
+    context.translate(
+      xs[i % item.columns.length]! + CELL_PAD,
+      ys[Math.floor(i / item.columns.length)]! + CELL_PAD,
+    )
+    drawLines(context, lines, NOTE_INK)
+    context.restore()
+  }
+}
