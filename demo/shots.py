@@ -19,7 +19,7 @@ from tests.browser.base import Browser, wait_for  # noqa: E402
 OUT = Path(__file__).parents[1] / "docs" / "screenshots"
 
 #: A word that fits beside the demo's drawings, in px of the board.
-WORD = Hand(9, 0.4).write("midday", 530, 636, 62)
+WORD = Hand(9, 0.4).write("midday", 486, 640, 54)
 
 
 class Stage:

@@ -154,6 +154,8 @@
     align-content: center;
     line-height: 1.25;
     max-width: 300px;
+    flex: none;
+    white-space: nowrap;
   }
   .choice:hover {
     border-color: var(--leaf);
@@ -180,6 +182,7 @@
   }
   .rivals {
     display: flex;
+    flex: none;
     gap: 4px;
   }
   .rivals button {

@@ -79,10 +79,13 @@
   .hands button {
     min-height: 40px;
     flex: 1;
+    padding: 0 2px;
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
     background: var(--glass);
     font-weight: 600;
+    font-size: 14px;
+    white-space: nowrap;
   }
   .top {
     display: flex;

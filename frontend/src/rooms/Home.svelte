@@ -130,7 +130,7 @@
           <li><button class="new" onclick={newBoard}>New board</button></li>
         </ul>
         {#if home.attendance.length}
-          <div class="line"><h2>{home.lesson_open ? 'Here so far' : 'At the last lesson'}</h2></div>
+          <div class="line attended"><h2>{home.lesson_open ? 'Here so far' : 'At the last lesson'}</h2></div>
           <dl>
             {#each home.attendance as { name, minutes } (name)}
               <dt>{name}</dt>
@@ -391,6 +391,9 @@
   }
   .person .muted {
     margin-left: auto;
+  }
+  .attended {
+    margin-top: 28px;
   }
   dl {
     display: grid;
