@@ -8,7 +8,6 @@ import os
 import signal
 import socket
 import sys
-import threading
 import warnings
 
 
@@ -37,8 +36,8 @@ def main() -> int:
     # Uvicorn raises the signal again once it has stopped; the workers are ended after that.
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
     workers.start()
-    # A second of work that nobody who types a sign should wait for.
-    threading.Thread(target=resources.typesetter().choose, args=("→",), daemon=True).start()
+    # The large face of signs takes a second to read: now, while the workers start, and not in a lesson.
+    resources.typesetter().choose("→")
     try:
         uvicorn.run(
             "sunroom.config.asgi:application",

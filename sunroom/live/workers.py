@@ -47,7 +47,7 @@ def start() -> None:
 def stop() -> None:
     global _pool
     if _pool is not None:
-        _pool.shutdown(wait=False, cancel_futures=True)
+        _pool.shutdown(wait=True, cancel_futures=True)
         _pool = None
 
 

@@ -44,8 +44,9 @@ def rubbed(
     stroke_of = np.repeat(np.arange(len(paths)), counts)
     number = np.arange(len(starts)) - np.repeat(np.cumsum(counts) - counts, counts)
     reach = np.asarray(reaches, dtype=float)[stroke_of]
-    low, high = np.minimum(starts, starts + ways), np.maximum(starts, starts + ways)
-    margin = reach[:, None]
+    # The boxes of all pieces with the ink around them: left, top, right, bottom.
+    x0, y0 = (np.minimum(starts, starts + ways) - reach[:, None]).T
+    x1, y1 = (np.maximum(starts, starts + ways) + reach[:, None]).T
     # Numbers that run through all strokes: each stroke has its own thousands.
     apart = float(max(len(stroke) for stroke in strokes) + 1)
     base = number + apart * stroke_of
@@ -53,9 +54,9 @@ def rubbed(
     steps = path if len(path) > 1 else np.repeat(path, 2, axis=0)
     for begin, end in zip(steps[:-1], steps[1:], strict=True):
         radius = max(begin[2], end[2])
-        near_low = np.minimum(begin[:2], end[:2]) - radius
-        near_high = np.maximum(begin[:2], end[:2]) + radius
-        near = np.flatnonzero(((high + margin >= near_low) & (low - margin <= near_high)).all(axis=1))
+        left, top = np.minimum(begin[:2], end[:2]) - radius
+        right, bottom = np.maximum(begin[:2], end[:2]) + radius
+        near = np.flatnonzero((x1 >= left) & (x0 <= right) & (y1 >= top) & (y0 <= bottom))
         first, last = _inside(starts[near], ways[near], begin[:2], end[:2], radius + reach[near])
         hit = first <= last
         found.append(((base[near] + first)[hit], (base[near] + last)[hit]))
