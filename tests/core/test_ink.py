@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import subprocess
 import tempfile
+from functools import cache
 from pathlib import Path
 from unittest import TestCase
 
@@ -148,6 +149,22 @@ def run_in_node(source: str, script: str, given: bytes = b"") -> str:
     and gets ``given`` on its standard input."""
     with tempfile.TemporaryDirectory() as folder:
         out = Path(folder)
+        (out / "golden.js").write_text(bundled(source))
+        (out / "package.json").write_text('{"type": "module"}')
+        (out / "script.js").write_text(script)
+        # The bundle leaves packages out; they are found where the frontend has them.
+        (out / "node_modules").symlink_to(ROOT / "frontend" / "node_modules")
+        done = subprocess.run(["node", "script.js"], cwd=out, capture_output=True, input=given)
+        if done.returncode:
+            raise AssertionError(done.stderr.decode())
+        return done.stdout.decode()
+
+
+@cache
+def bundled(source: str) -> str:
+    """The modules that ``source`` exports as one piece of JavaScript; made once for all tests."""
+    with tempfile.TemporaryDirectory() as folder:
+        out = Path(folder)
         entry = ROOT / "frontend" / f".golden-{out.name}.ts"
         entry.write_text(source.replace("'/src/", "'./src/"))
         try:
@@ -160,12 +177,4 @@ def run_in_node(source: str, script: str, given: bytes = b"") -> str:
         finally:
             entry.unlink()
         (built,) = out.glob("*.js")
-        built.rename(out / "golden.js")
-        (out / "package.json").write_text('{"type": "module"}')
-        (out / "script.js").write_text(script)
-        # The bundle leaves packages out; they are found where the frontend has them.
-        (out / "node_modules").symlink_to(ROOT / "frontend" / "node_modules")
-        done = subprocess.run(["node", "script.js"], cwd=out, capture_output=True, input=given)
-        if done.returncode:
-            raise AssertionError(done.stderr.decode())
-        return done.stdout.decode()
+        return built.read_text()
