@@ -48,6 +48,7 @@ class Boards(TransactionTestCase):
         ids = tuple(chance.sample(sorted(board.pages[page].items), min(2, len(board.pages[page].items))))
         samples = pack_samples(np.array([(0, 0, 0.5, 0), (chance.randrange(90), 9, 0.5, 8)], float))
         ink = InkItem(
+            z=number + 1.0,
             id=f"item-{number:04d}",
             by=chance.choice(SEATS),
             nib="pen",

@@ -111,12 +111,17 @@ def _adding(page: Page, items: tuple[Item, ...], seat: str, at_ms: int, typesett
         raise MalformedError("items", "The page is full. Add a page to go on.")
     if any(item.id in page.items for item in items):
         raise GoneError("id_taken", "That is on the board already.")
-    return AddItems(page.head.id, tuple(_stamped(item, seat, at_ms, typesetter) for item in items))
+    # Heights are written into the step, so that every reader of the log gives the same ones.
+    stamped = (
+        _stamped(item, seat, at_ms, float(page.next_z + number), typesetter)
+        for number, item in enumerate(items)
+    )
+    return AddItems(page.head.id, tuple(stamped))
 
 
-def _stamped(item: Item, seat: str, at_ms: int, typesetter: Typesetter) -> Item:
-    """The item as the server keeps it: whose, when, on top, with its lines laid out."""
-    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=0.0, locked=False)
+def _stamped(item: Item, seat: str, at_ms: int, z: float, typesetter: Typesetter) -> Item:
+    """The item as the server keeps it: whose, when, how high, with its lines laid out."""
+    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=z, locked=False)
     if isinstance(item, TextItem | ShapeItem):
         ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
         item = msgspec.structs.replace(item, ink=ink)
