@@ -222,6 +222,17 @@ class Ways(TestCase):
         board = apply(board, RemoveItems(PAGE, ("stroke-2",)))
         self.assertEqual(history.find("seat-a", "undo", board)[1], RemoveItems(PAGE, ("stroke-1",)))
 
+    def test_a_stroke_that_was_rubbed_out_whole_comes_back(self) -> None:
+        board = apply(Board(), AddPage(PageHead(PAGE), 0))
+        board, history = apply(board, AddItems(PAGE, (ink("stroke-1"),))), History()
+        request = RubItems(PAGE, ("stroke-1",), "piece-1", ((105.0, 52.0, 90.0),))
+        step = resolve(board, request, "seat-a", 1, make.even_typesetter())
+        history.record("seat-a", board.seq + 1, "do", 0, invert(board, step), step)
+        rubbed = apply(board, step)
+        self.assertFalse(rubbed.pages[PAGE].items)
+        _, back = history.find("seat-a", "undo", rubbed)
+        self.assertEqual(shown(apply(rubbed, back)), shown(board))
+
     def test_a_new_step_ends_the_way_forth(self) -> None:
         history = History()
         step = RemoveItems(PAGE, ("stroke-1",))

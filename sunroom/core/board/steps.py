@@ -139,7 +139,7 @@ def invert(board: Board, step: Step) -> Step:
     match step:
         case AddItems():
             return RemoveItems(step.page, tuple(item.id for item in step.items))
-        case RemoveItems():
+        case RemoveItems() | ReplaceItems(items=()):
             return AddItems(step.page, _present(board, step.page, step.ids))
         case MoveItems():
             return MoveItems(step.page, step.ids, -step.dx, -step.dy)
