@@ -36,14 +36,21 @@ def main() -> int:
         print(markdown(found), flush=True)
     if "--write" in sys.argv:
         machine = f"{date.today().isoformat()}, {os.cpu_count()} cores, {platform.system()} {platform.machine()}, Python {platform.python_version()}."
-        keep = OUT.read_text().partition("\n## Notes")[2] if OUT.exists() else ""
-        OUT.write_text(
-            f"{INTRODUCTION}\n{machine}\n\n{markdown(rows)}\n" + (f"\n## Notes{keep}" if keep else "")
-        )
+        OUT.write_text(f"{INTRODUCTION}\n{machine}\n\n{_merged(markdown(rows))}\n")
     missed = [row.what for row in rows if row.met is False]
     if missed:
         print(f"Missed: {'; '.join(missed)}", file=sys.stderr)
     return 0
+
+
+def _merged(table: str) -> str:
+    """The kept table with the rows of ``table`` in the places of those of the same name."""
+    kept = [line for line in OUT.read_text().splitlines() if line.startswith("| ")] if OUT.exists() else []
+    if not kept:
+        return table
+    new = {line.split(" | ")[0]: line for line in table.splitlines()}
+    merged = [new.pop(line.split(" | ")[0], line) for line in kept]
+    return "\n".join([*merged, *new.values()])
 
 
 if __name__ == "__main__":

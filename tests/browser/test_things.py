@@ -6,7 +6,7 @@ import tempfile
 
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.core.board import NoteItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board import NoteItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
 from tests.browser.test_tools import Tools
 from tests.core.test_pictures import picture
@@ -142,13 +142,6 @@ class Things(Tools):
         self.take()
         self.tutor.wait(lambda: getattr(self.items()[0], "lines", None) or None, "the words")
         self.assertEqual(self.items()[0].lines[0].runs[0].text, "sun")
-
-    def table(self) -> TableItem:
-        (table,) = [item for item in self.items() if isinstance(item, TableItem)]
-        return table
-
-    def scale(self) -> float:
-        return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%")) / 100
 
     def test_a_picture_is_brought_in_seen_by_all_and_saved(self) -> None:
         with tempfile.NamedTemporaryFile(suffix=".png") as file:

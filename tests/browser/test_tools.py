@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.core.board import InkItem, Item, ShapeItem
+from sunroom.core.board import InkItem, Item, ShapeItem, TableItem
 from sunroom.core.board.items import item_box
 from sunroom.core.ink import unpack_samples
 from tests.browser.test_board import BoardTest
@@ -25,6 +25,14 @@ class Tools(BoardTest):
         self.tutor.press("[aria-label=Figures] button", name)
         self.tutor.draw([a, ((a[0] + b[0]) // 2, (a[1] + b[1]) // 2), b], "mouse")
         self.tutor.wait_items(before + 1)
+
+    def table(self) -> TableItem:
+        (table,) = [item for item in self.items() if isinstance(item, TableItem)]
+        return table
+
+    def scale(self) -> float:
+        """Screen px for each board unit, as the view says."""
+        return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%")) / 100
 
     def arrange(self, label: str) -> None:
         if not self.tutor.all("[role=dialog][aria-label=Arrange]"):
