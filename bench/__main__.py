@@ -1,4 +1,4 @@
-"""`./run bench [fanout] [page] [conversions] [--write]`: measure, print, and with --write keep the table."""
+"""`./run bench [rules] [reading] [conversions] [fanout] [page] [--write]`: measure, print, and with --write keep the table."""
 
 from __future__ import annotations
 
@@ -12,10 +12,16 @@ import django
 
 django.setup()
 
-from bench import conversions, fanout, page  # noqa: E402
+from bench import conversions, fanout, page, reading, rules  # noqa: E402
 from bench.table import Row, markdown  # noqa: E402
 
-PARTS = {"conversions": conversions.run, "fanout": fanout.run, "page": page.run}
+PARTS = {
+    "rules": rules.run,
+    "reading": reading.run,
+    "conversions": conversions.run,
+    "fanout": fanout.run,
+    "page": page.run,
+}
 OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
 
 INTRODUCTION = """# Benchmarks

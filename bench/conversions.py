@@ -21,8 +21,7 @@ from sunroom.core.formats.drawing import page_box
 from sunroom.core.geometry import smooth_centreline
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading.picture import line_picture
-from sunroom.core.shapes import find_shapes
-from sunroom.resources import reader, typesetter
+from sunroom.resources import finder, reader, typesetter
 
 WORDS = ("shadow", "stick", "length", "angle", "morning", "measure", "because", "triangle", "sundial", "noon")
 LINES = ("how long is a shadow at noon in june", "measure the stick and then measure its shadow now")
@@ -50,7 +49,7 @@ def run() -> list[Row]:
             )
         )
     sketches = [[Hand(seed).sketch([(0, 0), (200, 0), (200, 120), (0, 120), (0, 0)])] for seed in range(40)]
-    times = [_timed(find_shapes, sketch) for sketch in sketches]
+    times = [_timed(finder().find, sketch) for sketch in sketches]
     rows.append(
         Row("true up", show(times), "", f"p95 ≤ {SHAPE_AIM_MS:.0f} ms", percentiles(times)[1] <= SHAPE_AIM_MS)
     )

@@ -18,7 +18,7 @@ from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetPens
-from sunroom.live.messages import Do, Frame, Join, Tell, ToBrowser, Welcome
+from sunroom.live.messages import Do, Frame, Join, PageItems, Tell, ToBrowser, Welcome
 from tests.server.client import Web
 
 STEPS = 60
@@ -60,7 +60,7 @@ def run() -> list[Row]:
             met,
         )
     )
-    return rows
+    return [*rows, asyncio.run(_pens_down(30)), asyncio.run(_storm(30))]
 
 
 def _commits() -> list[float]:
@@ -175,3 +175,117 @@ async def _welcome(line: ClientConnection) -> Welcome:
         message: Any = _decoder.decode(await line.recv())  # type: ignore[arg-type]
         if isinstance(message, Welcome):
             return message
+
+
+async def _pens_down(students: int) -> Row:
+    """All write; pens go down. How long until each is told, and whether anything begun later lands."""
+    told: list[float] = []
+    landed: dict[int, set[str]] = {}
+    with sun_room() as server:
+        tutor, lines, page, _ = await _class(server.base, students)
+        await tutor.send(msgspec.msgpack.encode(Tell("pens-up-1", SetPens("up"))))
+        await asyncio.sleep(0.5)
+        down_at = 0.0
+        late: list[str] = []
+
+        async def listen(number: int, line: ClientConnection) -> None:
+            heard = landed.setdefault(number, set())
+            async for data in line:
+                message = _decoder.decode(data)  # type: ignore[arg-type]
+                if isinstance(message, Frame):
+                    heard.update(logged.id for logged in message.steps)
+                    if message.lesson and message.lesson.facts.mode == "down" and down_at:
+                        told.append((time.perf_counter() - down_at) * 1000)
+
+        async def write(number: int, line: ClientConnection) -> None:
+            for step in range(12):
+                step_id = f"w{number:03d}-{step:05d}"
+                if down_at and time.perf_counter() > down_at + 0.25:
+                    late.append(step_id)
+                data = msgspec.msgpack.encode(Do(step_id, AddItems(page, (stroke(f"item-{step_id}"),))))
+                await line.send(data)
+                await asyncio.sleep(0.2)
+
+        tasks = [asyncio.create_task(listen(n, line)) for n, line in enumerate([tutor, *lines])]
+        writing = [asyncio.create_task(write(n, line)) for n, line in enumerate(lines)]
+        await asyncio.sleep(1.2)
+        down_at = time.perf_counter()
+        await tutor.send(msgspec.msgpack.encode(Tell("pens-down", SetPens("down"))))
+        await asyncio.gather(*writing)
+        await asyncio.sleep(1.0)
+        for task in tasks:
+            task.cancel()
+        for line in [tutor, *lines]:
+            await line.close()
+    same = len({frozenset(heard) for heard in landed.values()}) == 1
+    after = len(set(late) & landed[0])
+    value = f"{show(told)}; {after} of {len(late)} later strokes landed; {'the same' if same else 'NOT the same'} on all"
+    met = percentiles(told)[1] <= ALL_WRITE_AIM_MS and same and after == 0
+    return Row(
+        f"pens down while {students} write", value, "", f"p95 ≤ {ALL_WRITE_AIM_MS:.0f} ms, none lands", met
+    )
+
+
+async def _storm(students: int) -> Row:
+    """Thirty come in within five seconds while the tutor writes on a page of 500 strokes."""
+    joined: list[float] = []
+    steps: list[float] = []
+    sent: dict[str, float] = {}
+    with sun_room() as server:
+        tutor, _, page, link = await _class(server.base, 0)
+        items = tuple(stroke(f"item-{n:06d}") for n in range(500))
+        await tutor.send(msgspec.msgpack.encode(Do("step-first", AddItems(page, items))))
+        webs = [Web(server.base) for _ in range(students)]
+
+        async def listen() -> None:
+            async for data in tutor:
+                message = _decoder.decode(data)  # type: ignore[arg-type]
+                if isinstance(message, Frame):
+                    steps.extend(
+                        (time.perf_counter() - sent[s.id]) * 1000 for s in message.steps if s.id in sent
+                    )
+
+        async def write() -> None:
+            for number in range(50):
+                step_id = f"tutor-{number:05d}"
+                sent[step_id] = time.perf_counter()
+                await tutor.send(
+                    msgspec.msgpack.encode(Do(step_id, AddItems(page, (stroke(f"more-{step_id}"),))))
+                )
+                await asyncio.sleep(0.1)
+
+        async def come(number: int) -> None:
+            await asyncio.sleep(5.0 * number / students)
+            start = time.perf_counter()
+            await asyncio.to_thread(webs[number].enter, link, f"Student {number}")
+            line = await _line(server.base, "student", link, webs[number])
+            async for data in line:
+                message: Any = _decoder.decode(data)  # type: ignore[arg-type]
+                if isinstance(message, PageItems) and message.last:
+                    break
+            joined.append((time.perf_counter() - start) * 1000)
+            await line.close()
+
+        hearing = asyncio.create_task(listen())
+        await asyncio.gather(write(), *(come(n) for n in range(students)))
+        await asyncio.sleep(0.5)
+        hearing.cancel()
+        await tutor.close()
+    value = f"in and seeing the page {show(joined)}; the tutor's strokes meanwhile {show(steps)}"
+    met = len(joined) == students and percentiles(steps)[1] <= ALL_WRITE_AIM_MS
+    return Row(f"{students} come in within 5 s", value, "", f"tutor p95 ≤ {ALL_WRITE_AIM_MS:.0f} ms", met)
+
+
+async def _class(base: str, students: int) -> tuple[ClientConnection, list[ClientConnection], str, str]:
+    """A tutor and some students in a new room, its page, and its link."""
+    web = Web(base)
+    link = await asyncio.to_thread(web.start_room)
+    tutor = await _line(base, "tutor", link, web)
+    page = (await _welcome(tutor)).pages[0].id  # type: ignore[index]
+    lines = []
+    for number in range(students):
+        web = Web(base)
+        await asyncio.to_thread(web.enter, link, f"Student {number}")
+        lines.append(await _line(base, "student", link, web))
+        await _welcome(lines[-1])
+    return tutor, lines, page, link

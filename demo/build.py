@@ -75,7 +75,8 @@ def build() -> None:
               ("Elio", "student"), ("Saskia", "helper")]  # fmt: skip
     for number, (name, role) in enumerate(people):
         seats[name] = f"demoseat{number}"
-        Seat.objects.create(room=room, uid=seats[name], name=name, role=role)
+        door = "tutor" if role == "tutor" else "student"
+        Seat.objects.create(room=room, uid=seats[name], name=name, door=door, role=role)
     who = People(seats["Imani"], seats["Noor"], seats["Tomasz"])
     board = DemoBoard(create_board(room, "Shadow and angle", now_ms), now_ms, 3)
     how_long_is_a_shadow(board, who)
@@ -91,7 +92,7 @@ def build() -> None:
     others = (("Market French", "mrkt-frch-9b2c"), ("Bench chemistry", "bnch-chem-4d7e"))
     for number, (title, link) in enumerate(others):
         other = Room.objects.create(title=title, link=link, onlooker_link=link[::-1], owner=tutor)
-        Seat.objects.create(room=other, uid=f"demotutor{number}", name="Imani", role="tutor")
+        Seat.objects.create(room=other, uid=f"demotutor{number}", name="Imani", door="tutor", role="tutor")
         page = DemoBoard(create_board(other, title, now_ms), now_ms, 11 + number)
         (market_french if number == 0 else bench_chemistry)(page, f"demotutor{number}")
         page.finish()

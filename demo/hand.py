@@ -35,7 +35,7 @@ class Hand:
     looseness : float
         0 writes like the font it learned from, 1 like a hurried tutor.
     file : path, optional
-        Strokes of the letters, as made by demo.trace_hand.
+        Strokes of the letters, as made by training.trace.
     """
 
     def __init__(self, seed: int, looseness: float = 0.5, file: Path | None = None) -> None:

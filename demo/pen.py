@@ -29,9 +29,8 @@ from sunroom.core.board.requests import DrawFigure, EditText, TrueUp
 from sunroom.core.board.steps import AddItems, AddPage, ChangePage, Step
 from sunroom.core.geometry import ellipse_bezier
 from sunroom.core.ink import pack_samples
-from sunroom.core.shapes import find_shapes
 from sunroom.core.shapes.figures import FigureKind
-from sunroom.resources import typesetter
+from sunroom.resources import finder, typesetter
 
 BLACK, BLUE, RED, GREEN, PURPLE = "#16222b", "#1f5fa8", "#b4472c", "#2f7d5b", "#6b3fa0"
 YELLOW, MINT = "#f2c41d", "#63c79a"
@@ -162,9 +161,11 @@ class DemoBoard:
         """A figure sketched by hand and then trued up, so that “As written” brings the sketch back."""
         stroke = self.hand.sketch([*corners, corners[0]])
         ids = self.ink([stroke], seat, colour, width)
-        figure = find_shapes([stroke])[0]
+        figure = finder().find([stroke])[0]
         self.do(
-            TrueUp(self.page, ids, next(self._ids), figure.kind, figure.points, figure.closed, figure.curved),
+            TrueUp(
+                self.page, ids, next(self._ids), figure.figure, figure.points, figure.closed, figure.curved
+            ),
             seat,
         )
 

@@ -153,6 +153,129 @@ def tablet(stage: Stage) -> None:
     stage.keep(tutor, "tablet")
 
 
+def bays(stage: Stage) -> None:
+    """A bay for one student; below, what that student sees through the tutor's eyes."""
+    tutor, noor = stage.person("tutor"), stage.person("noor")
+    stage.person("tomasz")
+    tutor.tool("Bay")
+    tutor.draw([(40, 60), (200, 100), (330, 140)], "mouse")
+    tutor.find("[aria-label='Title of the bay']").send_keys("Noor tries", Keys.ENTER)
+    tutor.press("[aria-label='Who writes in this bay']")
+    tutor.press("[aria-label='Who writes'] button", "Some people")
+    tutor.press("[role=dialog] label", "Noor")
+    noor.wait_text("[data-testid=pens-state]", "You can write in your bay")
+    stage.keep(tutor, "bays")
+    tutor.key(Keys.ESCAPE)
+    tutor.press("[aria-label='More about Noor']")
+    tutor.press("[role=dialog] button", "See as Noor does")
+    tutor.wait_text("[role=status]", "You see the lesson as Noor does")
+    stage.keep(tutor, "see-as-a-student")
+
+
+def knock(stage: Stage) -> None:
+    """Two at the door."""
+    tutor = stage.person("tutor")
+    stage.person("noor")
+    tutor.press("[aria-label=Class]")
+    tutor.press("[aria-label='Come in by'] button", "Knock")
+    tutor.press("[aria-label=Class]")
+    for name in ("Malia", "Jonas"):
+        waiting = stage.browser()
+        waiting.open(f"{stage.base}/r/{LINK}")
+        waiting.find("form input").send_keys(name, Keys.ENTER)
+        tutor.find(f"[aria-label='Let {name} in']")
+    stage.keep(tutor, "knock")
+
+
+def question(stage: Stage) -> None:
+    """A question that three have answered, and time for a task."""
+    tutor = stage.person("tutor")
+    students = [stage.person(name) for name in ("noor", "tomasz", "wairimu")]
+    tutor.press("[aria-label=Class]")
+    tutor.press("[role=dialog] button", "5 min")
+    tutor.press("[aria-label=Class]")
+    tutor.press("[role=dialog] button", "Write a question")
+    tutor.find("[aria-label='The question']").send_keys("How long is the shadow at 45°?")
+    answers = tutor.find("[aria-label^=Answers]")
+    answers.send_keys(Keys.CONTROL, "a")
+    answers.send_keys("shorter than the stick\nas long as the stick\nlonger than the stick")
+    tutor.press("[role=dialog] button", "Ask it")
+    for student, answer in zip(students, ("as long", "as long", "longer"), strict=True):
+        student.press("[aria-label=Question] button", answer)
+    tutor.wait_text("[aria-label=Question]", "3 of 3 answered")
+    stage.keep(tutor, "question")
+
+
+def sketch(stage: Stage) -> None:
+    """A sketch of two boxes and an arrow, before it is trued up."""
+    tutor = stage.person("tutor")
+    tutor.open(f"{stage.base}/rooms/{LINK}")
+    tutor.press("button", "New board")
+    tutor.find("nav[aria-label=Tools]")
+    hand = Hand(4, 0.5)
+    for corners in (
+        [(120, 180), (330, 178), (332, 300), (118, 302), (121, 178)],
+        [(560, 190), (760, 186), (764, 304), (556, 306), (561, 188)],
+        [(345, 240), (545, 244)],
+        [(520, 222), (546, 244), (522, 264)],
+    ):
+        tutor.draw(hand.sketch(corners)[::3, :2])
+    tutor.tool("Select")
+    tutor.key(Keys.CONTROL, "a")
+    tutor.find("[data-testid=true-up-all]")
+    stage.keep(tutor, "sketch")
+
+
+def mind_map(stage: Stage) -> None:
+    """Words and lines made a mind map, and another word written next to it."""
+    tutor = stage.person("tutor")
+    tutor.open(f"{stage.base}/rooms/{LINK}")
+    tutor.press("button", "New board")
+    tutor.find("nav[aria-label=Tools]")
+    hand = Hand(9, 0.4)
+    for word, x, y in (
+        ("shadow", 400, 300),
+        ("length", 150, 160),
+        ("noon", 680, 150),
+        ("sun height", 650, 470),
+        ("direction", 110, 480),
+    ):
+        tutor.write(hand.write(word, x, y, 54))
+    for line in (
+        [(390, 270), (330, 222), (270, 175)],
+        [(540, 265), (600, 215), (670, 160)],
+        [(540, 310), (600, 365), (660, 425)],
+        [(400, 320), (340, 370), (270, 430)],
+    ):
+        tutor.draw(line)
+    tutor.tool("Select")
+    tutor.key(Keys.CONTROL, "a")
+    tutor.press("[data-testid=mind-map]")
+    tutor.wait_items(9)
+    tutor.tool("Pen")
+    tutor.write(hand.write("north", 740, 290, 50))
+    tutor.tool("Select")
+    tutor.draw([(725, 235), (880, 320)], "mouse")
+    tutor.find("[data-testid=mind-map]")
+    stage.keep(tutor, "mind-map")
+
+
+def practice_page(stage: Stage) -> None:
+    """A practice page that has been begun."""
+    tutor = stage.person("tutor")
+    tutor.press("[aria-label=You]")
+    tutor.press("[role=dialog] button", "Practice page")
+    board, hand = tutor.find("[data-testid=board]").rect, Hand(9, 0.4)
+    letters = "abcdefghijklmnopq0123"
+    for letter in letters:
+        box = tutor.find(f"[data-sign='{letter}']").rect
+        place = (box["x"] - board["x"] + 24, box["y"] - board["y"] + 52)
+        for stroke in hand.write(letter, 0, 0, 44):
+            tutor.draw(stroke[::2, :2] + place)
+    tutor.wait_text("dialog [role=status]", f"{len(letters)} of")
+    stage.keep(tutor, "practice-page")
+
+
 PICTURES: dict[str, Callable[[Stage], None]] = {
     "start": start,
     "porch": porch,
@@ -164,6 +287,12 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "arranging": arranging,
     "people": people,
     "tablet": tablet,
+    "bays": bays,
+    "knock": knock,
+    "question": question,
+    "sketch": sketch,
+    "mind-map": mind_map,
+    "practice-page": practice_page,
 }
 
 

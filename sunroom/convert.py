@@ -24,7 +24,6 @@ from sunroom import resources
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.inkml import read_inkml
 from sunroom.core.ink.samples import MAX_COORDINATE, MAX_SAMPLES
-from sunroom.core.shapes import find_shapes
 
 Strokes = list[NDArray[np.float64]]
 
@@ -61,7 +60,7 @@ def main(arguments: list[str] | None = None) -> int:
 def convert(strokes: Strokes, to: str) -> dict[str, Any]:
     """Readings or shapes of one set of strokes, as the answer line."""
     if to == "shapes":
-        return {"shapes": find_shapes(strokes)[:5]}
+        return {"shapes": resources.finder().find(strokes)}
     return {"readings": resources.reader().read(strokes)}
 
 

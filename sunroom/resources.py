@@ -5,6 +5,7 @@ The core takes bytes and functions; this module is the one place that knows wher
 
 from __future__ import annotations
 
+import unicodedata
 from functools import cache
 from importlib.util import find_spec
 from pathlib import Path
@@ -13,6 +14,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.reading import Reader
+from sunroom.core.reading.prior import Prior
+from sunroom.core.reading.reader import Recognise
+from sunroom.core.reading.symbols import LookSymbols, Symbols
+from sunroom.core.shapes.find import Finder
 from sunroom.core.text import FontFace, Typesetter
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -60,11 +65,77 @@ def recogniser_model() -> Path:
     return Path(spec.origin).parent / "models" / "PP-OCRv6_rec_small.onnx"
 
 
+#: Languages that a room can be taught in.
+LANGUAGES = ("en", "fr", "de", "es")
+#: The commonest words of a language, among which accented ones are looked for.
+WORDS_WITH_ACCENTS = 60_000
+#: An English word in another language's lesson is so much less likely (zipf).
+FOREIGN = 1.5
+MODELS = Path(__file__).parent / "models"
+
+
+def _net(name: str) -> tuple[LookSymbols, list[str]]:
+    """One of our own nets (see training/README.md) as a function, and its classes."""
+    import onnxruntime
+
+    options = onnxruntime.SessionOptions()
+    options.intra_op_num_threads = 1
+    session = onnxruntime.InferenceSession(str(MODELS / f"{name}.onnx"), options)
+
+    def look(
+        rasters: NDArray[np.float32], measures: NDArray[np.float32]
+    ) -> tuple[NDArray[np.float32], NDArray[np.float32]]:
+        probabilities, embedding = session.run(None, {"raster": rasters, "measures": measures})
+        return probabilities, embedding
+
+    return look, session.get_modelmeta().custom_metadata_map["classes"].split("\n")
+
+
 @cache
-def reader() -> Reader:
-    """The reader with its model loaded (about 0.5 s and 200 MB); built once in each process."""
+def finder() -> Finder:
+    """The finder of figures with its net; built once in each process."""
+    look, classes = _net("figures")
+    return Finder(lambda rasters, measures: look(rasters, measures)[0], classes)
+
+
+@cache
+def symbols() -> Symbols:
+    """The nets of symbols and of digits; built once in each process."""
+    return Symbols(*_net("symbols"), _net("digits")[0])
+
+
+@cache
+def reader(language: str = "en") -> Reader:
+    """The reader with the word frequencies of a language (English words count too); built once a process."""
+    recognise, characters = _recogniser()
+    return Reader(recognise, characters, _prior(language), symbols())
+
+
+def _prior(language: str) -> Prior:
+    from wordfreq import top_n_list, zipf_frequency
+
+    without: dict[str, list[str]] = {}
+    for word in top_n_list(language, WORDS_WITH_ACCENTS) if language != "en" else ():
+        plain = _without_accents(word)
+        if plain != word:
+            without.setdefault(plain, []).append(word)
+
+    def frequency(word: str) -> float:
+        own = zipf_frequency(word, language)
+        return own if language == "en" else max(own, zipf_frequency(word, "en") - FOREIGN)
+
+    return Prior(frequency, lambda word: without.get(_without_accents(word), ()))
+
+
+def _without_accents(word: str) -> str:
+    parts = unicodedata.normalize("NFD", word)
+    return "".join(part for part in parts if not unicodedata.combining(part))
+
+
+@cache
+def _recogniser() -> tuple[Recognise, list[str]]:
+    """The line recogniser (about 0.5 s and 200 MB) and its characters."""
     import onnxruntime  # heavy, and only the processes that read ink need it
-    from wordfreq import zipf_frequency
 
     options = onnxruntime.SessionOptions()
     # One thread measured faster than two on one line, and leaves the other core to the room.
@@ -77,4 +148,4 @@ def reader() -> Reader:
         rows: NDArray[np.float32] = session.run(None, {name: picture})[0][0]
         return rows
 
-    return Reader(recognise, [*characters, " "], lambda word: zipf_frequency(word, "en"))
+    return recognise, [*characters, " "]

@@ -34,7 +34,7 @@ from sunroom.core.board.steps import (
     ReplaceItems,
 )
 from sunroom.core.ink import pack_samples
-from sunroom.core.pens import KITS, Actor, Facts, PassedPen, Target
+from sunroom.core.pens import BESIDE, KITS, Actor, BayFacts, Facts, PassedPen, Target
 from sunroom.core.pens.kits import RIGHTS
 from sunroom.core.text import FontFace, Span, Typesetter
 
@@ -205,6 +205,7 @@ actors = st.builds(
     st.sampled_from(SEATS),
     st.sampled_from(["tutor", "helper", "student", "onlooker"]),
     st.just("Somebody"),
+    st.booleans(),
 )
 rights = st.one_of(
     st.sampled_from([tuple(sorted(kit)) for kit in KITS.values()]),
@@ -214,6 +215,7 @@ moments = st.integers(0, 20_000)
 facts = st.builds(
     Facts,
     open=st.booleans(),
+    paused=st.booleans(),
     mode=st.sampled_from(["down", "passed", "up"]),
     passed=st.lists(
         st.builds(PassedPen, st.sampled_from(SEATS), st.one_of(st.none(), moments)),
@@ -228,10 +230,16 @@ facts = st.builds(
     down_at_ms=moments,
     between=st.sampled_from(["view", "write", "closed"]),
 )
+bays = st.builds(
+    BayFacts,
+    st.sampled_from(["page", "tutor_side", "open", "people"]),
+    st.lists(st.sampled_from(SEATS), max_size=2, unique=True).map(tuple),
+)
 targets = st.builds(
     Target,
     page=st.sampled_from(["lesson", "tutor_side", "open", "desk"]),
     desk_of=st.sampled_from(SEATS),
+    bays=st.one_of(st.just((BESIDE,)), st.lists(bays, min_size=1, max_size=3).map(tuple)),
     owners=st.frozensets(st.sampled_from(SEATS), max_size=3),
     locked=st.booleans(),
     begun_ms=st.one_of(st.none(), moments),

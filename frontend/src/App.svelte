@@ -1,5 +1,6 @@
 <script lang="ts">
   import Lesson from './lesson/Lesson.svelte'
+  import Pair from './pair/Pair.svelte'
   import Porch from './porch/Porch.svelte'
   import Home from './rooms/Home.svelte'
   import Start from './rooms/Start.svelte'
@@ -11,6 +12,8 @@
   <Porch door="student" {link} />
 {:else if first === 'watch' && link}
   <Porch door="onlooker" {link} />
+{:else if first === 'pair'}
+  <Pair given={location.search.slice(1)} />
 {:else if first === 'rooms' && link && second === 'boards' && board}
   <Lesson door="tutor" {link} {board} />
 {:else if first === 'rooms' && link}

@@ -53,6 +53,21 @@ class PageSnapshot(models.Model):
         constraints = (models.UniqueConstraint(fields=("board", "page_id"), name="one_snapshot_a_page"),)
 
 
+class PageReading(models.Model):
+    """What the ink of a page was read as, so that it can be looked up: of each line its likeliest texts.
+
+    ``mark`` tells which ink that was; see core.board.words.
+    """
+
+    board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="readings")
+    page_id = models.CharField(max_length=32)
+    mark = models.CharField(max_length=24)
+    lines = models.JSONField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("board", "page_id"), name="one_reading_a_page"),)
+
+
 class Picture(models.Model):
     """A picture that was brought into a room, cleaned; boards show it by its ``uid``."""
 

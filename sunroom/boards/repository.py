@@ -14,7 +14,15 @@ from django.utils import timezone
 from sunroom.boards import models
 from sunroom.core.board import Board, History, Item, Page, PageHead, Step, apply
 from sunroom.core.board.history import DEPTH, How
-from sunroom.core.board.steps import AddPage, RemovePage
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    ChangeItems,
+    MoveItems,
+    RemoveItems,
+    RemovePage,
+    ReplaceItems,
+)
 from sunroom.core.formats.pictures import CleanPicture
 from sunroom.rooms.services import new_uid
 
@@ -123,6 +131,41 @@ def since(board_id: int, seq: int) -> list[Logged]:
     ]
 
 
+def traces(board_id: int, page_id: str, item_id: str) -> list[tuple[int, str, str]]:
+    """What happened to an item: when, by which seat, and a word for it; the oldest first."""
+    rows = models.LoggedStep.objects.filter(board_id=board_id).order_by("seq")
+    wanted, found = item_id.encode(), []
+    for at_ms, seat, how, body in rows.values_list("at_ms", "seat", "how", "body").iterator():
+        # Most steps are about other things: their bytes tell so without being decoded.
+        if wanted in bytes(body):
+            word = _done_to(_step_decoder.decode(body), page_id, item_id)
+            if word:
+                found.append((at_ms, seat, word if how == "do" else f"{word} by {how}"))
+    return found
+
+
+def _done_to(step: Step, page_id: str, item_id: str) -> str:
+    """What a step did to an item; "" when nothing."""
+    if isinstance(step, AddPage):
+        return "made with its page" if any(item.id == item_id for item in step.items) else ""
+    if getattr(step, "page", "") != page_id:
+        return ""
+    before = item_id in getattr(step, "ids", ())
+    after = any(item.id == item_id for item in getattr(step, "items", ()))
+    match step:
+        case AddItems():
+            return "made" if after else ""
+        case ReplaceItems():
+            return "changed" if before and after else "made" if after else "replaced" if before else ""
+        case RemoveItems():
+            return "removed" if before else ""
+        case MoveItems():
+            return "moved" if before else ""
+        case ChangeItems():
+            return "changed" if before else ""
+    return ""
+
+
 def keep_snapshot(board_id: int, board: Board, before: Board) -> None:
     """Write the pages of ``board`` that differ from ``before``, the board of the last snapshot."""
     with transaction.atomic():
@@ -136,6 +179,19 @@ def keep_snapshot(board_id: int, board: Board, before: Board) -> None:
                 defaults={"head": _encoder.encode(page.head), "items": _encoder.encode(page.in_order())},
             )
         models.Board.objects.filter(id=board_id).update(snapshot_seq=board.seq, order=list(board.order))
+
+
+def readings(board_id: int) -> dict[str, tuple[str, list[list[str]]]]:
+    """What is kept of each page's ink: the mark of that ink, and of each line its likeliest texts."""
+    rows = models.PageReading.objects.filter(board_id=board_id).values_list("page_id", "mark", "lines")
+    return {page_id: (mark, lines) for page_id, mark, lines in rows}
+
+
+def keep_reading(board_id: int, page_id: str, mark: str, lines: list[list[str]]) -> None:
+    """Keep what a page's ink was read as, in place of what was kept before."""
+    models.PageReading.objects.update_or_create(
+        board_id=board_id, page_id=page_id, defaults={"mark": mark, "lines": lines}
+    )
 
 
 def keep_picture(room_id: int, picture: CleanPicture) -> str:

@@ -19,15 +19,15 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 setup()
 
 from sunroom.core.board import Item, Request, Step  # noqa: E402
-from sunroom.core.board.items import Dash, Ends  # noqa: E402
+from sunroom.core.board.items import Dash  # noqa: E402
 from sunroom.core.board.requests import How  # noqa: E402
-from sunroom.core.ink import Nib  # noqa: E402
+from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
-from sunroom.live import messages, views  # noqa: E402
+from sunroom.live import devices, hands, messages, search, views  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 
 OUT = ROOT / "frontend" / "src" / "wire" / "generated.ts"
@@ -60,6 +60,10 @@ ANSWERS = (
     views.RoomHome,
     views.BoardId,
     views.BroughtIn,
+    search.FoundWords,
+    hands.OwnHandSamples,
+    devices.Invitation,
+    devices.Paired,
 )
 
 

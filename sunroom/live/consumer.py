@@ -11,35 +11,47 @@ from typing import Any
 import msgspec
 from channels.generic.websocket import AsyncWebsocketConsumer
 
-from sunroom.core.board import InkItem
+from sunroom.boards import repository
 from sunroom.core.pens import Actor
-from sunroom.live import workers
+from sunroom.live import reading
 from sunroom.live.board import LiveBoard
 from sunroom.live.limits import Pace
 from sunroom.live.member import Member
 from sunroom.live.messages import (
+    AtPorch,
     ClearPointers,
     Do,
+    Follow,
     FromBrowser,
     Goodbye,
+    Inspect,
+    Inspected,
     Join,
     Lead,
+    Line,
     Look,
     PageItems,
     Ping,
     Point,
     Pong,
+    React,
     Read,
-    Readings,
     Refused,
     Say,
+    SeeAs,
+    Teach,
     Tell,
+    Trace,
+    View,
     Wet,
+    encode,
 )
+from sunroom.live.porch import Answer
 from sunroom.live.registry import registry
-from sunroom.live.room import LiveRoom, encode
+from sunroom.live.room import LiveRoom
+from sunroom.rooms.hands import hand_of
 from sunroom.rooms.models import Room, Seat
-from sunroom.rooms.services import NoRoom, seat_at
+from sunroom.rooms.services import NoRoom, pairing_of, seat_at
 
 logger = logging.getLogger(__name__)
 
@@ -48,6 +60,12 @@ MESSAGES_PER_S, MESSAGE_BURST = 200.0, 800.0
 BYTES_PER_S, BYTE_BURST = 2_000_000.0, 16_000_000.0
 #: A page of 10,000 strokes goes in parts, between which other people's frames get their turn.
 ITEMS_PER_MESSAGE = 500
+#: Codes are not found by trying.
+WRONG_CODES_PER_S, WRONG_CODE_BURST = 0.2, 5.0
+#: A line is slow, and then poor, when an answer takes longer than this.
+SLOW_MS, POOR_MS = 250.0, 900.0
+#: Nobody honest is ever made to wait for so long in all.
+FLOOD_S = 0.3
 
 CLOSE_SEE_GOODBYE = 4000
 CLOSE_COME_AGAIN = 4001
@@ -63,8 +81,13 @@ class LiveConsumer(AsyncWebsocketConsumer):
         self._room: LiveRoom | None = None
         self._pump_task: asyncio.Task[None] | None = None
         self._reading: asyncio.Task[None] | None = None
+        self._inspecting: asyncio.Task[None] | None = None
+        self._teaching: asyncio.Task[None] | None = None
+        #: Whoever has not been let in yet.
+        self._waiting: Member | None = None
         self._messages = Pace(MESSAGES_PER_S, MESSAGE_BURST, time.monotonic)
         self._bytes = Pace(BYTES_PER_S, BYTE_BURST, time.monotonic)
+        self._wrong_codes = Pace(WRONG_CODES_PER_S, WRONG_CODE_BURST, time.monotonic)
         await self.accept()
         names = self.scope["url_route"]["kwargs"]
         try:
@@ -77,19 +100,24 @@ class LiveConsumer(AsyncWebsocketConsumer):
             return await self._goodbye("no_seat", "Come in by the room's link first.")
         self._row: Room = found[0]
         self._seat: Seat = found[1]
+        await asyncio.to_thread(hand_of, self._seat, self.scope["user"], self.scope["session"])
+        self._pairing: int = pairing_of(self._seat, self.scope["session"])
 
     async def disconnect(self, code: int) -> None:
-        for task in (self._pump_task, self._reading):
+        for task in (self._pump_task, self._reading, self._inspecting):
             if task:
                 task.cancel()
-        if self._room and self._member:
-            self._room.leave(self._member)
+        member = self._member or self._waiting
+        if self._room and member:
+            self._room.leave(member)
             registry().left(self._room)
 
     async def receive(self, text_data: str | None = None, bytes_data: bytes | None = None) -> None:
         data = bytes_data or b""
         await self._messages.wait()
         await self._bytes.wait(len(data))
+        if max(self._messages.held_s, self._bytes.held_s) > FLOOD_S and self._room and self._member:
+            self._flooded(self._room, self._member)
         try:
             message = _decoder.decode(data)
         except msgspec.DecodeError as error:
@@ -99,6 +127,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
         if self._member is None:
             if isinstance(message, Join) and hasattr(self, "_seat"):
                 await self._join(message)
+            elif isinstance(message, Ping):
+                await self.send(bytes_data=encode(Pong(message.at)))
             return
         self._dispatch(self._member, message)
 
@@ -107,27 +137,42 @@ class LiveConsumer(AsyncWebsocketConsumer):
         assert room is not None
         match message:
             case Wet():
-                room.wet(member, message)
+                room.fleeting.wet(member, message)
             case Do():
                 room.do(member, message)
             case Point():
-                room.point(member, message)
+                room.fleeting.point(member, message)
             case ClearPointers():
-                room.clear_pointers(member, message)
+                room.fleeting.clear_pointers(member, message)
             case Lead():
-                room.lead(member, message)
+                room.talk.lead(member, message)
             case Say():
-                room.say(member, message)
+                room.talk.say(member, message)
             case Tell():
                 room.tell(member, message)
             case Look():
                 room.look(member, message)
             case Ping():
-                member.put(encode(Pong(message.at)))
+                self._pinged(room, member, message)
+            case React():
+                room.talk.react(member, message)
+            case Follow():
+                room.talk.follow(member, message)
+            case View():
+                room.talk.view(member, message)
+            case SeeAs():
+                room.see_as(member, message)
+            case Inspect():
+                self._inspecting = asyncio.create_task(self._inspect(member, room, message))
             case Read():
                 if self._reading:
                     self._reading.cancel()  # the selection has changed: nobody waits for the old answer
                 self._reading = asyncio.create_task(self._read(member, room.boards[member.board], message))
+            case Teach():
+                # The ink is taken now: it is about to become type.
+                lines = reading.corrected(room.boards[member.board], message, member.actor.seat)
+                taught = reading.teach(lines, member.actor.seat, self._row.language)
+                self._teaching = asyncio.create_task(taught)
 
     async def _join(self, join: Join) -> None:
         found = await registry().enter(self._row, join.board)
@@ -144,8 +189,15 @@ class LiveConsumer(AsyncWebsocketConsumer):
             registry().left(room)
             return await self._goodbye("sent_away", "The tutor has sent you out of this room.")
         self._room = room
-        self._member = Member(secrets.token_hex(6), Actor(seat.uid, seat.role, seat.name))
-        welcome = room.join(self._member, board, join)
+        member = self._waiting or Member(secrets.token_hex(6), _actor(seat))
+        member.pairing = self._pairing
+        asked = room.porch.ask(member, room.lesson, seat.admitted, join.code)
+        if asked != "in":
+            return await self._to_porch(room, member, asked)
+        if join.code and seat.admitted is None:
+            room.keeper.keep(room.store.admitted, (seat.uid, True))
+        self._member = member
+        welcome = room.join(member, board, join)
         pages = board.kept.in_order()
         await self.send(bytes_data=encode(welcome))
         if welcome.pages is not None:
@@ -156,7 +208,45 @@ class LiveConsumer(AsyncWebsocketConsumer):
                     last = at + ITEMS_PER_MESSAGE >= len(items)
                     await self.send(bytes_data=encode(PageItems(page.head.id, part, last)))
                     await asyncio.sleep(0)
-        self._pump_task = asyncio.create_task(self._pump(self._member))
+        room.joined(member)
+        if self._pump_task is None:
+            self._pump_task = asyncio.create_task(self._pump(member))
+
+    async def _to_porch(self, room: LiveRoom, member: Member, asked: Answer) -> None:
+        """Say what the door asks for, and let who knocks wait."""
+        if asked == "wrong":
+            await self._wrong_codes.wait()
+        if asked == "knock":
+            room.porch.knock(member, room.now_ms())
+            room.door_changed()
+        self._waiting = member
+        needs = "knock" if asked == "knock" else "code"
+        member.put(encode(AtPorch(needs, room.lesson.facts.writer, wrong=asked == "wrong")))
+        if self._pump_task is None:
+            self._pump_task = asyncio.create_task(self._pump(member))
+
+    def _flooded(self, room: LiveRoom, member: Member) -> None:
+        """Tell somebody who sends far too much that they are slowed, and show it to the tutor side."""
+        if member.line != "flooding":
+            sentence = "More comes from here than any hand can write. You are being slowed down."
+            member.put(encode(Refused("", "too_fast", sentence)))
+            member.line = "flooding"
+            room.people_changed()
+
+    def _pinged(self, room: LiveRoom, member: Member, ping: Ping) -> None:
+        member.put(encode(Pong(ping.at)))
+        line: Line = "good" if ping.took_ms < SLOW_MS else "slow" if ping.took_ms < POOR_MS else "poor"
+        if line != member.line:
+            member.line = line
+            room.people_changed()
+
+    async def _inspect(self, member: Member, room: LiveRoom, message: Inspect) -> None:
+        """Find in the board's log who made and changed an item."""
+        board = room.boards[member.board]
+        found = await asyncio.to_thread(repository.traces, board.row_id, message.page[:32], message.id[:32])
+        names = room.seats.names
+        traces = tuple(Trace(at_ms, seat, names.get(seat, "Somebody"), what) for at_ms, seat, what in found)
+        member.put(encode(Inspected(message.ref, traces)))
 
     async def _pump(self, member: Member) -> None:
         while True:
@@ -166,30 +256,21 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 if self._room:
                     self._room.leave(member)
                 return await self.close(CLOSE_COME_AGAIN)
-            await self.send(bytes_data=message)
+            try:
+                await self.send(bytes_data=message)
+            except OSError:
+                return  # the browser has just gone; ``disconnect`` follows
 
     async def _read(self, member: Member, board: LiveBoard, message: Read) -> None:
-        page = board.board.pages.get(message.page)
-        items = [page.items.get(item_id) for item_id in message.ids] if page else []
-        ink = [item for item in items if isinstance(item, InkItem) and item.nib != "highlighter"]
-        strokes = [(item.samples, item.placement) for item in ink]
-        if not strokes:
-            return _answer(member, Readings(message.ref, problem="There is no ink to read."))
-        try:
-            readings, figures = await workers.run(workers.read_ink, strokes)
-        except Exception:
-            logger.exception("Reading %d strokes", len(strokes))
-            return _answer(member, Readings(message.ref, problem="This ink could not be read just now."))
-        problem = "" if readings or figures else "This cannot be read as writing or as a figure."
-        _answer(member, Readings(message.ref, readings, figures, problem))
+        member.put(encode(await reading.read(board, message, self._row.language)))
 
     async def _goodbye(self, reason: str, sentence: str, again: bool = False) -> None:
         await self.send(bytes_data=encode(Goodbye(reason, sentence, again)))
         await self.close(CLOSE_SEE_GOODBYE)
 
 
-def _answer(member: Member, readings: Readings) -> None:
-    member.put(encode(readings))
+def _actor(seat: Seat) -> Actor:
+    return Actor(seat.uid, seat.role, seat.name, owner=seat.door == "tutor")
 
 
 def _id_of(data: bytes) -> str:

@@ -6,6 +6,7 @@ import asyncio
 from collections import deque
 
 from sunroom.core.pens import Actor
+from sunroom.live.messages import Line, View
 
 #: A browser that is further behind than this is told to come again and catch up.
 MAX_FRAMES = 600
@@ -20,6 +21,12 @@ class Member:
         self.actor = actor
         self.board = ""
         self.page = ""
+        #: What this person sees, and whom they follow.
+        self.view: View | None = None
+        self.following = ""
+        #: How well messages travel, and the pairing by which a second device is here (0: none).
+        self.line: Line = "good"
+        self.pairing = 0
         self.lagging = False
         self._queue: deque[bytes] = deque()
         self._bytes = 0

@@ -5,29 +5,34 @@ The browser's types are made from these by `./run types`.
 
 from __future__ import annotations
 
+from typing import Literal
+
 import msgspec
 
 from sunroom.boards.repository import Logged
 from sunroom.core.board import Item, PageHead, Request
-from sunroom.core.board.items import Ends
 from sunroom.core.geometry import Box
-from sunroom.core.ink import Nib
+from sunroom.core.ink import Ends, Nib
 from sunroom.core.lesson import Command, Lesson, Said
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
 from sunroom.core.reading import Reading
 from sunroom.core.shapes import Figure
 
+Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
+Line = Literal["good", "slow", "poor", "flooding"]
+
 # From the browser
 
 
 class Join(msgspec.Struct, frozen=True, tag_field="type", tag="join"):
     """The first message: which board ("" for the room's first), the last step seen of it (-1: none),
-    and the page whose items should come first."""
+    and the page whose items should come first; ``code`` when the door asks for one."""
 
     board: str = ""
     have_seq: int = -1
     page: str = ""
+    code: str = ""
 
 
 class Do(msgspec.Struct, frozen=True, tag_field="type", tag="do"):
@@ -118,19 +123,88 @@ class Read(msgspec.Struct, frozen=True, tag_field="type", tag="read"):
     ids: tuple[str, ...]
 
 
+class LineTaught(msgspec.Struct, frozen=True):
+    """What a line of ink, some strokes by id, really says."""
+
+    ids: tuple[str, ...]
+    text: str
+
+
+class Teach(msgspec.Struct, frozen=True, tag_field="type", tag="teach"):
+    """Readings that this person corrected, from which their own hand is learned."""
+
+    page: str
+    lines: tuple[LineTaught, ...]
+
+
 class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
-    """Is the line alive? ``at`` comes back."""
+    """Is the line alive? ``at`` comes back. ``took_ms``: how long the last answer took, -1 before the first."""
 
     at: float
+    took_ms: float = -1.0
 
 
-FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Ping
+class React(msgspec.Struct, frozen=True, tag_field="type", tag="react"):
+    """A sign that everybody sees for a moment."""
+
+    kind: Reaction
+
+
+class Follow(msgspec.Struct, frozen=True, tag_field="type", tag="follow"):
+    """Look where the person in ``seat`` looks, until another follow; "" for nobody."""
+
+    seat: str
+
+
+class View(msgspec.Struct, frozen=True, tag_field="type", tag="view"):
+    """The part of the page that this person sees, for those who follow."""
+
+    page: str
+    box: Box
+
+
+class SeeAs(msgspec.Struct, frozen=True, tag_field="type", tag="see_as"):
+    """What may the student in ``seat`` do on the page that this person looks at?"""
+
+    seat: str
+
+
+class Inspect(msgspec.Struct, frozen=True, tag_field="type", tag="inspect"):
+    """Who made this item, and who changed it? ``ref`` comes back with the answer."""
+
+    ref: int
+    page: str
+    id: str
+
+
+FromBrowser = (
+    Join
+    | Do
+    | Wet
+    | Point
+    | ClearPointers
+    | Say
+    | Lead
+    | Look
+    | Tell
+    | Read
+    | Teach
+    | Ping
+    | React
+    | Follow
+    | View
+    | SeeAs
+    | Inspect
+)
 
 # To the browser
 
 
 class Person(msgspec.Struct, frozen=True):
-    """A seat of the room as the people column shows it."""
+    """A seat of the room as the people column shows it.
+
+    ``tabs`` is 0 for who has gone, and ``seen_ms`` then says when; ``line`` is how well messages travel.
+    """
 
     seat: str
     name: str
@@ -138,6 +212,26 @@ class Person(msgspec.Struct, frozen=True):
     tabs: int
     page: str = ""
     board: str = ""
+    line: Line = "good"
+    seen_ms: int = 0
+    owner: bool = False
+
+
+class Knock(msgspec.Struct, frozen=True):
+    """Somebody at the door."""
+
+    seat: str
+    name: str
+    at_ms: int
+
+
+class Trace(msgspec.Struct, frozen=True):
+    """Something that happened to an item: when, whose doing, and what ("made", "changed", …)."""
+
+    at_ms: int
+    seat: str
+    name: str
+    what: str
 
 
 class BoardCard(msgspec.Struct, frozen=True):
@@ -228,12 +322,60 @@ class You(msgspec.Struct, frozen=True, tag_field="type", tag="you"):
     standing: Standing
 
 
+class LineRead(msgspec.Struct, frozen=True):
+    """A line of the ink that was asked about: what it may say, its strokes by id, and where it lies."""
+
+    rivals: tuple[Reading, ...]
+    ids: tuple[str, ...]
+    box: Box
+
+
+class SketchPart(msgspec.Struct, frozen=True):
+    """A figure of a sketch: its strokes by id, and the parts (by number, -1: none) that its ends hold on to."""
+
+    figure: Figure
+    ids: tuple[str, ...]
+    holds: tuple[int, int]
+
+
+class MapLabel(msgspec.Struct, frozen=True):
+    """A word of a mind map in ink: its strokes by id, and what they say."""
+
+    ids: tuple[str, ...]
+    text: str
+
+
+class MapLine(msgspec.Struct, frozen=True):
+    """A line between two labels, by number (-1: the one that is on the board); no strokes when none is drawn."""
+
+    ids: tuple[str, ...]
+    ends: tuple[int, int]
+
+
+class MindMap(msgspec.Struct, frozen=True):
+    """Ink that may be a mind map, or with ``of``, an item of the board, branches of one."""
+
+    labels: tuple[MapLabel, ...]
+    lines: tuple[MapLine, ...]
+    centre: int
+    of: str = ""
+
+
 class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
-    """What ink could be: texts and figures, best first; ``problem`` when it could not be read."""
+    """What ink could be: texts and figures, best first; ``problem`` when it could not be read.
+
+    ``figure_first``: the figure is likelier meant. ``sketch`` has its figures when there are several,
+    ``even`` the same made even, when they nearly are.
+    """
 
     ref: int
     readings: tuple[Reading, ...] = ()
+    lines: tuple[LineRead, ...] = ()
     figures: tuple[Figure, ...] = ()
+    sketch: tuple[SketchPart, ...] = ()
+    even: tuple[SketchPart, ...] = ()
+    figure_first: bool = False
+    mind_map: MindMap | None = None
     problem: str = ""
 
 
@@ -241,6 +383,60 @@ class Heard(msgspec.Struct, frozen=True, tag_field="type", tag="heard"):
     """A line of the chat that this person is shown."""
 
     line: Said
+
+
+class AtPorch(msgspec.Struct, frozen=True, tag_field="type", tag="at_porch"):
+    """Instead of a welcome: what the door asks for. ``wrong``: that code was not it; ``away``: not let in."""
+
+    needs: Literal["knock", "code"]
+    tutor: str
+    wrong: bool = False
+    away: bool = False
+
+
+class LetIn(msgspec.Struct, frozen=True, tag_field="type", tag="let_in"):
+    """The tutor has let this person in: join again."""
+
+
+class AtDoor(msgspec.Struct, frozen=True, tag_field="type", tag="at_door"):
+    """To the tutor side: who knocks, and the code that lets people in."""
+
+    knocks: tuple[Knock, ...]
+    code: str = ""
+
+
+class CheckAnswers(msgspec.Struct, frozen=True, tag_field="type", tag="check_answers"):
+    """To the tutor side: who gave which answer to the question that is asked (pairs of seat and option)."""
+
+    id: str
+    answers: tuple[tuple[str, int], ...]
+
+
+class Reacted(msgspec.Struct, frozen=True, tag_field="type", tag="reacted"):
+    seat: str
+    kind: Reaction
+
+
+class Viewed(msgspec.Struct, frozen=True, tag_field="type", tag="viewed"):
+    """To a follower: what the person they follow sees."""
+
+    seat: str
+    board: str
+    page: str
+    box: Box
+
+
+class SeenAs(msgspec.Struct, frozen=True, tag_field="type", tag="seen_as"):
+    """What a student may do on a page, to the tutor who asked."""
+
+    seat: str
+    page: str
+    standing: Standing
+
+
+class Inspected(msgspec.Struct, frozen=True, tag_field="type", tag="inspected"):
+    ref: int
+    traces: tuple[Trace, ...]
 
 
 class Pong(msgspec.Struct, frozen=True, tag_field="type", tag="pong"):
@@ -255,4 +451,30 @@ class Goodbye(msgspec.Struct, frozen=True, tag_field="type", tag="goodbye"):
     again: bool
 
 
-ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Pong | Goodbye
+ToBrowser = (
+    Welcome
+    | PageItems
+    | Frame
+    | Answered
+    | Refused
+    | You
+    | Readings
+    | Heard
+    | Lead
+    | AtPorch
+    | LetIn
+    | AtDoor
+    | CheckAnswers
+    | Reacted
+    | Viewed
+    | SeenAs
+    | Inspected
+    | Pong
+    | Goodbye
+)
+
+_encoder = msgspec.msgpack.Encoder()
+
+
+def encode(message: ToBrowser) -> bytes:
+    return _encoder.encode(message)

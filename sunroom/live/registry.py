@@ -11,6 +11,7 @@ from sunroom.lessons import repository as lessons
 from sunroom.live.board import LiveBoard
 from sunroom.live.messages import BoardCard
 from sunroom.live.room import LiveRoom
+from sunroom.rooms import services
 from sunroom.rooms.models import Room
 
 logger = logging.getLogger(__name__)
@@ -41,7 +42,8 @@ class Registry:
             if live is None:
                 lesson: Lesson = await asyncio.to_thread(lessons.load, room)
                 chat = await asyncio.to_thread(lessons.said, room.pk)
-                live = LiveRoom(room.pk, room.title, room.link, lesson, chat=chat)
+                names = await asyncio.to_thread(services.names, room.pk)
+                live = LiveRoom(room.pk, room.title, room.link, lesson, chat=chat, names=names)
                 self._rooms[room.pk] = live
             board = live.boards.get(board_uid)
             if board is None:
@@ -56,7 +58,7 @@ class Registry:
 
     def left(self, live: LiveRoom) -> None:
         """Somebody went; an empty room is closed after a while."""
-        if not live.members and live.room_id not in self._closing:
+        if not live.members and not live.porch.waiting and live.room_id not in self._closing:
             loop = asyncio.get_running_loop()
             self._closing[live.room_id] = loop.call_later(LINGER_S, self._begin_close, live)
 
@@ -68,7 +70,7 @@ class Registry:
 
     async def _close(self, live: LiveRoom) -> None:
         async with self._opening:
-            if live.members:
+            if live.members or live.porch.waiting:
                 return
             for board in live.boards.values():
                 if board.kept.seq > board.snapshot.seq:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from sunroom.core.lesson import Lesson, Said, SendAway, SetRole
+from sunroom.core.lesson import Lesson, Said
 from sunroom.core.lesson.record import Entry
 from sunroom.lessons import repository as lessons
 from sunroom.rooms import services as seats
@@ -24,10 +24,18 @@ class RoomStore:
     def record(self, entries: list[Entry]) -> None:
         lessons.write_down(self._room_id, entries)
 
-    def role(self, commands: list[SetRole]) -> None:
-        for command in commands:
-            seats.set_role(command.seat, command.role)
+    def role(self, roles: list[tuple[str, str]]) -> None:
+        for seat, role in roles:
+            seats.set_role(seat, role)
 
-    def sent_away(self, commands: list[SendAway]) -> None:
-        for command in commands:
-            seats.send_away(command.seat)
+    def renamed(self, renamed: list[tuple[str, str]]) -> None:
+        for seat, name in renamed:
+            seats.rename(seat, name)
+
+    def admitted(self, admitted: list[tuple[str, bool]]) -> None:
+        for seat, let_in in admitted:
+            seats.admit(seat, let_in)
+
+    def sent_away(self, sent: list[str]) -> None:
+        for seat in sent:
+            seats.send_away(seat)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import asyncio
 import time
 from datetime import date, datetime
+from typing import Literal
 
 import msgspec
 from asgiref.sync import async_to_sync, sync_to_async
@@ -15,12 +16,14 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 from sunroom.boards import models as boards_models
 from sunroom.boards import repository
 from sunroom.boards.services import create_board
+from sunroom.core.board.bays import targets_of
 from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.formats.pictures import MAX_BYTES
-from sunroom.core.lesson import Lesson, LessonCommand, OpenLesson, SetBetween, carry_out
+from sunroom.core.lesson import Lesson, LessonCommand, OpenLesson, SetBetween, SetPlan, carry_out
 from sunroom.core.lesson.record import Entry, minutes_present
+from sunroom.core.lesson.state import Plan
 from sunroom.core.pens import Actor, Target, decide
-from sunroom.core.pens.facts import Between, Role
+from sunroom.core.pens.facts import Between
 from sunroom.lessons import repository as lessons
 from sunroom.live import workers
 from sunroom.live.registry import board_cards, registry
@@ -32,6 +35,8 @@ from sunroom.rooms.requests import Problem, answer, answers_problems, body
 PICTURE_WIDTH_PX = 480
 RECORD_LINES = 60
 EARLY_MS = 3 * 3_600_000
+
+Language = Literal["en", "fr", "de", "es"]
 
 
 class HomeBoard(msgspec.Struct):
@@ -67,6 +72,8 @@ class RoomHome(msgspec.Struct):
     tutor: str
     lesson_open: bool
     between: Between
+    language: str
+    plan: Plan
     opened_ms: int | None
     started_ms: int | None
     ended_ms: int | None
@@ -89,6 +96,8 @@ class ChangeRoom(msgspec.Struct):
 
     title: str | None = None
     between: Between | None = None
+    language: Language | None = None
+    plan: SetPlan | None = None
 
 
 class NewBoard(msgspec.Struct):
@@ -99,7 +108,7 @@ class BoardId(msgspec.Struct):
     id: str
 
 
-def _owned(request: HttpRequest, link: str) -> Room:
+def owned(request: HttpRequest, link: str) -> Room:
     room = services.find_room(link, "tutor")
     if not services.owns(room, request.user, request.session):
         raise Problem(403, "This is the tutor's side of the room. Sign in, or use the students' link.")
@@ -109,14 +118,18 @@ def _owned(request: HttpRequest, link: str) -> Room:
 @require_http_methods(["GET", "PATCH"])
 @answers_problems
 def room(request: HttpRequest, link: str) -> HttpResponse:
-    row = _owned(request, link)
+    row = owned(request, link)
     if request.method == "PATCH":
         wanted = body(request, ChangeRoom)
         if wanted.title is not None:
             row.title = clean_name(wanted.title, "title", 80)
             row.save(update_fields=["title"])
-        if wanted.between is not None:
-            async_to_sync(_tell)(row, SetBetween(wanted.between))
+        if wanted.language is not None:
+            row.language = wanted.language
+            row.save(update_fields=["language"])
+        for command in (SetBetween(wanted.between) if wanted.between else None, wanted.plan):
+            if command is not None:
+                async_to_sync(_tell)(row, command)
     return answer(_home(row))
 
 
@@ -156,6 +169,8 @@ def _home(row: Room) -> RoomHome:
         tutor=services.tutor_name(row),
         lesson_open=lesson.facts.open,
         between=lesson.facts.between,
+        language=row.language,
+        plan=lesson.plan,
         opened_ms=lesson.opened_ms,
         started_ms=lesson.started_ms,
         ended_ms=lesson.ended_ms,
@@ -182,7 +197,7 @@ def _attendance(entries: list[Entry], lesson: Lesson) -> list[Attended]:
 @answers_problems
 def boards(request: HttpRequest, link: str) -> HttpResponse:
     """A new board; the first one of a new room opens its first lesson."""
-    row = _owned(request, link)
+    row = owned(request, link)
     first = not row.boards.exists()
     title = body(request, NewBoard).title.strip() or (
         row.title if first else f"Board {row.boards.count() + 1}"
@@ -200,7 +215,7 @@ async def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
     row = await sync_to_async(_visible_board)(request, board)
     if row is None:
         return _not_yours()
-    await _settle(row)
+    await settle(row.room_id)
     state = await asyncio.to_thread(repository.load, row.pk)
     pages = state.in_order()
     pictures = await asyncio.to_thread(repository.pictures, row.room_id, pictures_of(pages))
@@ -248,11 +263,14 @@ def _refusal(request: HttpRequest, row: boards_models.Board) -> str:
     """Why this browser may not bring pictures in; "" when it may."""
     if services.owns(row.room, request.user, request.session):
         return ""
-    seat = services.find_seat(row.room, "student", request.session)
-    role: Role = "student" if seat else "onlooker"
-    facts = lessons.load(row.room).facts
-    verdict = decide(Actor(seat.uid if seat else "", role), "add_picture", Target(), facts, _now_ms())
-    return "" if verdict.allowed else verdict.sentence
+    found = services.seat_at(row.room.link, "tutor", request.user, request.session)
+    found = found or services.seat_at(row.room.link, "student", request.user, request.session)
+    actor = Actor(found[1].uid, found[1].role) if found else Actor("", "onlooker")
+    facts, now_ms = lessons.load(row.room).facts, _now_ms()
+    # Where it will lie is decided when it is put there; some place of the board must be free for it.
+    places = [place for page in repository.load(row.pk).in_order() for place in targets_of(page.head)]
+    verdicts = [decide(actor, "add_picture", place, facts, now_ms) for place in places or [Target()]]
+    return "" if any(verdict.allowed for verdict in verdicts) else verdicts[0].sentence
 
 
 @require_GET
@@ -267,9 +285,9 @@ def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     return response
 
 
-async def _settle(row: boards_models.Board) -> None:
+async def settle(room_id: int) -> None:
     """Wait for steps on their way to the disk, so that the file shows what the screen shows."""
-    live = registry().find(row.room_id)
+    live = registry().find(room_id)
     if live is not None:
         await live.keeper.settled()
 
@@ -284,8 +302,9 @@ def _visible_board(request: HttpRequest, uid: str) -> boards_models.Board | None
     facts = lessons.load(row.room).facts
     if not facts.open and facts.between == "closed":
         return None
-    doors: tuple[services.Door, ...] = ("student", "onlooker")
-    return row if any(services.find_seat(row.room, door, request.session) for door in doors) else None
+    doors = ((row.room.link, "student"), (row.room.onlooker_link, "onlooker"), (row.room.link, "tutor"))
+    seats = (services.seat_at(link, door, request.user, request.session) for link, door in doors)
+    return row if any(seats) else None
 
 
 def _not_yours() -> HttpResponse:

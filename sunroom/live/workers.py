@@ -8,22 +8,29 @@ import multiprocessing
 import os
 import signal
 import threading
+from collections import OrderedDict
 from collections.abc import Callable
 from concurrent.futures import ProcessPoolExecutor
 from concurrent.futures.process import BrokenProcessPool
 from typing import Any, TypeVar
 
+import msgspec
 import numpy as np
+from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board import Page
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
-from sunroom.core.geometry import Affine
-from sunroom.core.ink import unpack_samples
-from sunroom.core.reading import Reading
-from sunroom.core.shapes import Figure, find_shapes
+from sunroom.core.geometry import Affine, Box
+from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.reading import Reading, ReadLine, figure_first, joined
+from sunroom.core.reading.mind_map import MapFound, find_map
+from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
+from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.core.shapes import Figure, Part, any_figure, drawn_among, evened, find_sketch, like_neighbour
+from sunroom.core.shapes.even import Neighbour
 
 logger = logging.getLogger(__name__)
 
@@ -31,6 +38,13 @@ T = TypeVar("T")
 
 #: Two cores are the smallest machine planned for: one reads while another saves.
 PROCESSES = 2
+
+#: Readings kept at hand.
+KEPT_READINGS = 200
+#: Hands that a worker keeps at hand.
+KEPT_HANDS = 64
+#: A figure this likely is one, and its strokes no sketch of several.
+CLEAR = 0.6
 
 #: One stroke: its samples' bytes, and its place on the page.
 PlacedStroke = tuple[bytes, Affine]
@@ -62,6 +76,26 @@ async def run(job: Callable[..., T], *arguments: Any) -> T:
         return await loop.run_in_executor(_the_pool(), job, *arguments)
 
 
+_read: OrderedDict[tuple[object, ...], InkRead] = OrderedDict()
+
+
+async def read(
+    strokes: tuple[PlacedStroke, ...],
+    language: str,
+    beside: tuple[PlacedStroke, ...],
+    hand: HandInk | None = None,
+    branch_of: Box | None = None,
+    neighbours: tuple[Neighbour, ...] = (),
+) -> InkRead:
+    """As ``read_ink``, in a worker; the same ink is not read twice."""
+    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours)
+    if key not in _read:
+        _read[key] = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours)
+        if len(_read) > KEPT_READINGS:
+            _read.popitem(last=False)
+    return _read[key]
+
+
 def _the_pool() -> ProcessPoolExecutor:
     global _pool
     if _pool is None:
@@ -85,17 +119,105 @@ def _end_with_the_server() -> None:
 
 def _warm() -> None:
     resources.typesetter()
-    read_ink([(np.zeros((1, 11), np.uint8).tobytes(), Affine())])
+    read_ink(((np.zeros((1, 11), np.uint8).tobytes(), Affine()),))
 
 
-def read_ink(strokes: list[PlacedStroke]) -> tuple[tuple[Reading, ...], tuple[Figure, ...]]:
-    """Readings and figures of some strokes, best first."""
-    samples = []
-    for data, placement in strokes:
-        rows = unpack_samples(data)
-        rows[:, :2] = placement.points(rows[:, :2])
-        samples.append(rows)
-    return tuple(resources.reader().read(samples)), tuple(find_shapes(samples))
+class InkRead(msgspec.Struct, frozen=True):
+    """What some ink may be; ``lines`` and ``sketch`` name its strokes by number."""
+
+    readings: tuple[Reading, ...] = ()
+    lines: tuple[ReadLine, ...] = ()
+    figures: tuple[Figure, ...] = ()
+    sketch: tuple[Part, ...] = ()
+    #: The sketch with its figures made even; empty when nothing of it nearly is.
+    even: tuple[Part, ...] = ()
+    figure_first: bool = False
+    mind_map: MapFound | None = None
+    #: What each label of the mind map says.
+    labels: tuple[str, ...] = ()
+
+
+def read_ink(
+    strokes: tuple[PlacedStroke, ...],
+    language: str = "en",
+    beside: tuple[PlacedStroke, ...] = (),
+    hand: HandInk | None = None,
+    branch_of: Box | None = None,
+    neighbours: tuple[Neighbour, ...] = (),
+) -> InkRead:
+    """What some strokes may be, among the ink beside them and the figures around, written by ``hand``.
+
+    ``branch_of`` is the word of a mind map that they lie next to.
+    """
+    samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
+    finder = resources.finder()
+    reader, own = resources.reader(language), _own_hand(hand)
+    lines = reader.read_lines(samples, own)
+    readings, figures = joined(lines), finder.find(samples)
+    sketch = find_sketch(finder, samples) if not figures or figures[0].score < CLEAR else []
+    first = figure_first(readings, any_figure(figures), samples, around)
+    if len(sketch) > 1 and sum(map(len, (part.members for part in sketch))) == len(samples):
+        # Boxes and arrows are read as a letter or two; a text of some length is writing.
+        first = not readings or len(readings[0].text) <= len(sketch) + 1
+    if not first and len(drawn_among(sketch, samples)) < 2:
+        sketch = []  # letters that look like figures, in a word
+    same = like_neighbour(figures[0], neighbours) if figures else None
+    if same:
+        figures.insert(1, same)
+    even = evened(sketch)
+    found = find_map(samples, branch_of)
+    labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
+    if not all(labels):
+        found = None  # a map is one when each of its words is
+    texts = tuple(label[0].text for label in labels) if found else ()
+    return InkRead(
+        tuple(readings),
+        tuple(lines),
+        tuple(figures),
+        tuple(sketch),
+        tuple(even) if even != sketch else (),
+        first,
+        found,
+        texts,
+    )
+
+
+def taught_by(strokes: tuple[PlacedStroke, ...], text: str, language: str, hand: HandInk) -> list[Sample]:
+    """The symbols of a line that says ``text``, each with its strokes where they lie on the page."""
+    samples = [_placed(stroke) for stroke in strokes]
+    found = resources.reader(language).taught_by(samples, text, _own_hand(hand))
+    return [(text, tuple(pack_samples(samples[n]) for n in members)) for text, members in found]
+
+
+def _own_hand(hand: HandInk | None) -> OwnHand | None:
+    """A hand as the nets see it, by its mark: the samples are looked at once."""
+    if hand is None:
+        return None
+    if hand.mark not in _hands:
+        samples = [(text, [unpack_samples(stroke) for stroke in strokes]) for text, strokes in hand.samples]
+        _hands[hand.mark] = resources.symbols().own_hand(samples)
+        if len(_hands) > KEPT_HANDS:
+            _hands.popitem(last=False)
+    return _hands[hand.mark]
+
+
+_hands: OrderedDict[str, OwnHand | None] = OrderedDict()
+
+
+def read_page(strokes: tuple[PlacedStroke, ...], language: str) -> list[list[str]]:
+    """The lines of a page's writing, of each its likeliest texts; strokes in the order of writing."""
+    reader, found = resources.reader(language), []
+    for start in range(0, len(strokes), MAX_STROKES):
+        samples = [_placed(stroke) for stroke in strokes[start : start + MAX_STROKES]]
+        found += [[rival.text for rival in line.rivals] for line in reader.read_lines(samples)]
+    return found
+
+
+def _placed(stroke: PlacedStroke) -> NDArray[np.float64]:
+    data, placement = stroke
+    rows = unpack_samples(data)
+    rows[:, :2] = placement.points(rows[:, :2])
+    return rows
 
 
 def make_pdf(pages: list[Page], title: str, pictures: dict[str, bytes]) -> bytes:

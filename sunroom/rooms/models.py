@@ -19,7 +19,33 @@ class Room(models.Model):
         settings.AUTH_USER_MODEL, null=True, blank=True, on_delete=models.CASCADE, related_name="rooms"
     )
     owner_key_hash = models.CharField(max_length=64, blank=True)
+    #: What is taught in: whose words ink is read as.
+    language = models.CharField(max_length=2, default="en")
     created_at = models.DateTimeField(auto_now_add=True)
+
+
+class Hand(models.Model):
+    """How one person writes: the samples from which their ink is read better.
+
+    It belongs to an account (``owner``), or to the browser whose session keeps its ``uid``.
+    """
+
+    uid = models.CharField(max_length=20, unique=True)
+    owner = models.OneToOneField(
+        settings.AUTH_USER_MODEL, null=True, blank=True, on_delete=models.CASCADE, related_name="hand"
+    )
+    #: Changes with every sample.
+    version = models.PositiveIntegerField(default=0)
+
+
+class HandSample(models.Model):
+    """One character as its person wrote it; ``strokes`` is MessagePack, a list of packed samples."""
+
+    hand = models.ForeignKey(Hand, on_delete=models.CASCADE, related_name="samples")
+    character = models.CharField(max_length=4)
+    #: Learned from a corrected reading, not written on the practice page.
+    taught = models.BooleanField(default=False)
+    strokes = models.BinaryField()
 
 
 class Seat(models.Model):
@@ -28,7 +54,22 @@ class Seat(models.Model):
     room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="seats")
     uid = models.CharField(max_length=20, unique=True)
     name = models.CharField(max_length=40)
+    #: The door by which its person comes in: tutor, student, onlooker. The role may change, the door stays.
+    door = models.CharField(max_length=10)
     role = models.CharField(max_length=10)
+    #: Let in before (True), to knock whatever the door's rule (False), or as the door's rule says.
+    admitted = models.BooleanField(null=True)
     #: Sent away by the tutor side: the seat stays theirs, but it lets nobody in.
     sent_away = models.BooleanField(default=False)
+    #: The hand of its person, once they have written a sample.
+    hand = models.ForeignKey(Hand, null=True, on_delete=models.SET_NULL, related_name="seats")
     created_at = models.DateTimeField(auto_now_add=True)
+
+
+class Pairing(models.Model):
+    """A second device in one seat: invited by a short code, then good until it is ended."""
+
+    seat = models.ForeignKey(Seat, on_delete=models.CASCADE, related_name="pairings")
+    code = models.CharField(max_length=8, unique=True)
+    invited_at = models.DateTimeField(auto_now_add=True)
+    used = models.BooleanField(default=False)

@@ -4,14 +4,17 @@ from __future__ import annotations
 
 import hashlib
 import secrets
+from datetime import timedelta
 from typing import Any, Literal
 
 from django.contrib.auth.base_user import AbstractBaseUser
 from django.contrib.auth.models import AnonymousUser
 from django.contrib.sessions.backends.base import SessionBase
 from django.db import transaction
+from django.db.models import QuerySet
+from django.utils.timezone import now
 
-from sunroom.rooms.models import Room, Seat
+from sunroom.rooms.models import Pairing, Room, Seat
 from sunroom.rooms.names import clean_name, distinct
 
 Door = Literal["tutor", "student", "onlooker"]
@@ -19,6 +22,12 @@ Door = Literal["tutor", "student", "onlooker"]
 #: Letters and digits that are not mistaken for each other when read aloud or typed.
 ALPHABET = "23456789abcdefghjkmnpqrstuvwxyz"
 MAX_SEATS = 300
+PAIR_CODE_LENGTH = 6
+PAIR_CODE_GOOD_FOR = timedelta(minutes=10)
+
+
+class BadCode(ValueError):
+    """A pairing code that lets nobody in; the sentence says why."""
 
 
 class NoRoom(LookupError):
@@ -86,9 +95,14 @@ def claim(room: Room, user: AbstractBaseUser) -> None:
 
 
 def find_seat(room: Room, door: Door, session: SessionBase) -> Seat | None:
-    """The seat that this browser has behind this door."""
-    uid = session.get("seats", {}).get(f"{room.pk}:{door}")
-    return Seat.objects.filter(room=room, uid=uid).first() if uid else None
+    """The seat that this browser has behind this door; None when its pairing with it was ended."""
+    key = f"{room.pk}:{door}"
+    uid = session.get("seats", {}).get(key)
+    seat = Seat.objects.filter(room=room, uid=uid).first() if uid else None
+    pairing = session.get("pairings", {}).get(key)
+    if seat and pairing and not Pairing.objects.filter(pk=pairing, seat=seat).exists():
+        return None
+    return seat
 
 
 def take_seat(room: Room, door: Door, name: str, session: SessionBase) -> Seat:
@@ -105,7 +119,7 @@ def take_seat(room: Room, door: Door, name: str, session: SessionBase) -> Seat:
         others = Seat.objects.filter(room=room).exclude(pk=seat.pk if seat else None)
         name = distinct(name, others.values_list("name", flat=True))
         if seat is None:
-            seat = Seat(room=room, uid=new_uid(), role=door)
+            seat = Seat(room=room, uid=new_uid(), door=door, role=door)
         seat.name = name
         seat.save()
     sit_down(seat, session)
@@ -113,8 +127,10 @@ def take_seat(room: Room, door: Door, name: str, session: SessionBase) -> Seat:
 
 
 def sit_down(seat: Seat, session: SessionBase) -> None:
-    """Let this browser sit in ``seat``, behind the door of its role."""
-    session["seats"] = {**session.get("seats", {}), f"{seat.room_id}:{seat.role}": seat.uid}
+    """Let this browser sit in ``seat``, behind the seat's door."""
+    key = f"{seat.room_id}:{seat.door}"
+    session["seats"] = {**session.get("seats", {}), key: seat.uid}
+    session["pairings"] = {k: v for k, v in session.get("pairings", {}).items() if k != key}
 
 
 def set_role(seat_uid: str, role: str) -> None:
@@ -122,9 +138,75 @@ def set_role(seat_uid: str, role: str) -> None:
     Seat.objects.filter(uid=seat_uid).update(role=role)
 
 
+def rename(seat_uid: str, name: str) -> None:
+    """Keep another name for a seat."""
+    Seat.objects.filter(uid=seat_uid).update(name=name)
+
+
+def admit(seat_uid: str, admitted: bool) -> None:
+    """Keep that a person was let in, or must knock the next time."""
+    Seat.objects.filter(uid=seat_uid).update(admitted=admitted)
+
+
 def send_away(seat_uid: str) -> None:
     """Keep that a person was sent away and stays out."""
     Seat.objects.filter(uid=seat_uid).update(sent_away=True)
+
+
+def names(room_id: int) -> dict[str, str]:
+    """The names of all seats of a room."""
+    return dict(Seat.objects.filter(room_id=room_id).values_list("uid", "name"))
+
+
+# A second device
+
+
+def invite_device(seat: Seat) -> Pairing:
+    """A short code by which another device may sit in ``seat`` for the next minutes."""
+    _stale().delete()
+    while True:
+        code = "".join(secrets.choice(ALPHABET) for _ in range(PAIR_CODE_LENGTH))
+        if not Pairing.objects.filter(code=code).exists():
+            return Pairing.objects.create(seat=seat, code=code)
+
+
+def pair_device(code: str, session: SessionBase) -> Seat:
+    """Let this browser sit in the seat that ``code`` invites to; the code is used up by that.
+
+    Raises
+    ------
+    BadCode
+        When the code is none, is used, or is too old.
+    """
+    plain = "".join(code.split()).casefold()
+    with transaction.atomic():
+        _stale().delete()
+        pairing = Pairing.objects.select_related("seat__room").filter(code=plain, used=False).first()
+        if pairing is None:
+            raise BadCode("That code is not good, or not any more. Ask for a new one on the first device.")
+        pairing.used = True
+        pairing.save(update_fields=["used"])
+    seat = pairing.seat
+    sit_down(seat, session)
+    session["pairings"] = {**session["pairings"], f"{seat.room_id}:{seat.door}": pairing.pk}
+    return seat
+
+
+def end_pairings(seat: Seat) -> set[int]:
+    """Let no other device sit in ``seat`` any more; the pairings that ended."""
+    rows = Pairing.objects.filter(seat=seat)
+    ended = set(rows.values_list("pk", flat=True))
+    rows.delete()
+    return ended
+
+
+def pairing_of(seat: Seat, session: SessionBase) -> int:
+    """The pairing by which this browser is a second device in ``seat``; 0 when it is none."""
+    return int(session.get("pairings", {}).get(f"{seat.room_id}:{seat.door}", 0))
+
+
+def _stale() -> QuerySet[Pairing]:
+    return Pairing.objects.filter(used=False, invited_at__lt=now() - PAIR_CODE_GOOD_FOR)
 
 
 def tutor_name(room: Room) -> str:
@@ -140,10 +222,12 @@ def _hash(key: str) -> str:
 
 
 def tutor_seat(room: Room) -> Seat:
-    """The tutor's one seat, from whichever browser the owner comes."""
-    seat = Seat.objects.filter(room=room, role="tutor").first()
+    """The owner's one seat, from whichever browser they come."""
+    seat = Seat.objects.filter(room=room, door="tutor").first()
     if seat is None:
-        seat = Seat.objects.create(room=room, uid=new_uid(), role="tutor", name=tutor_name(room))
+        seat = Seat.objects.create(
+            room=room, uid=new_uid(), door="tutor", role="tutor", name=tutor_name(room)
+        )
     return seat
 
 
@@ -158,7 +242,9 @@ def seat_at(link: str, door: str, user: Any, session: SessionBase) -> tuple[Room
     if door not in ("tutor", "student", "onlooker"):
         raise NoRoom(link)
     room = find_room(link, door)
-    if door == "tutor":
-        return (room, tutor_seat(room)) if owns(room, user, session) else None
+    if door == "tutor" and owns(room, user, session):
+        return room, tutor_seat(room)
     seat = find_seat(room, door, session)
+    if seat and door == "tutor" and not pairing_of(seat, session):
+        return None
     return (room, seat) if seat else None

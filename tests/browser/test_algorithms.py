@@ -17,7 +17,8 @@ SOURCE = "".join(
     f"export * from '/src/{module}'\n"
     for module in (
         "board/styled.ts", "board/frame.ts", "board/snap.ts", "board/place.ts", "board/text.ts",
-        "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts",
+        "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts", "ui/time.ts",
+        "board/bays.ts", "board/line-gestures.ts", "people/mark.ts", "lesson/figure-names.ts",
     )
 )  # fmt: skip
 
@@ -248,3 +249,71 @@ class Algorithms(TestCase):
         )
         self.assertAlmostEqual(black, 21)
         self.assertEqual(same, 1)
+
+
+class Places(TestCase):
+    """Bays, line ends, marks of people, and words for times and figures."""
+
+    def test_of_bays_that_overlap_the_later_one_is_pressed_as_the_core_has_it(self) -> None:
+        bays = [
+            {"id": "one", "x": 0, "y": 0, "width": 100, "height": 80},
+            {"id": "two", "x": 50, "y": 20, "width": 100, "height": 80},
+        ]
+        places = [(10, 10), (60, 30), (140, 90), (300, 10), (100, 80)]
+        codes = [
+            f"return app.bayAt({{ bays: {json.dumps(bays)} }}, {list(place)})?.id ?? ''" for place in places
+        ]
+        self.assertEqual(ask(*codes), ["one", "two", "two", "", "two"])
+
+    def test_whose_a_bay_is_is_said_in_words(self) -> None:
+        session = "{ nameOf: (seat) => ({ a: 'Noor', b: 'Tomasz' })[seat] ?? 'somebody' }"
+        bays = [("page", []), ("open", []), ("tutor_side", []), ("people", ["a", "b"]), ("people", [])]
+        codes = [
+            f"return app.whose({json.dumps({'rule': rule, 'people': people})}, {session})"
+            for rule, people in bays
+        ]
+        self.assertEqual(ask(*codes), ["", "open to all", "tutor only", "Noor, Tomasz", "nobody yet"])
+
+    def test_a_line_s_ends_are_where_its_map_takes_its_points(self) -> None:
+        along = Affine(0, 2, -2, 0, 100, 50)
+        line = {"map": [0, 2, -2, 0], "x": 100, "y": 50, "points": [[0, 0], [5, 5], [10, 0]]}
+        (ends,) = ask(f"return app.endsOf({json.dumps(line)})")
+        np.testing.assert_allclose(ends, [along.point(0, 0), along.point(10, 0)])
+
+    def test_straight_is_in_steps_of_fifteen_degrees_and_as_long_as_the_drag(self) -> None:
+        drags = [
+            (math.cos(math.radians(d)) * 80, math.sin(math.radians(d)) * 80) for d in (3, 10, 44, 173, -98)
+        ]
+        for (x, y), degrees in zip(
+            ask(*[f"return app.straightFrom([0, 0], {list(drag)})" for drag in drags]), (0, 15, 45, 180, -105),
+            strict=True,
+        ):  # fmt: skip
+            self.assertAlmostEqual(math.hypot(x, y), 80)
+            self.assertAlmostEqual((math.degrees(math.atan2(y, x)) - degrees + 180) % 360, 180, places=6)
+
+    def test_people_have_steady_marks_and_white_is_read_on_each_colour(self) -> None:
+        seats = [f"seat-{number}" for number in range(60)]
+        colours = ask(*[f"return app.personColour('{seat}')" for seat in seats])
+        shapes = ask(*[f"return app.personShape('{seat}')" for seat in seats])
+        self.assertEqual(colours, ask(*[f"return app.personColour('{seat}')" for seat in seats]))
+        self.assertGreater(
+            len({*zip(colours, shapes, strict=True)}), 25, "colour and shape together tell apart"
+        )
+        for ratio in ask(*[f"return app.contrast('#ffffff', '{colour}')" for colour in set(colours)]):
+            self.assertGreaterEqual(ratio, 4.5)
+
+    def test_times_are_told_as_on_a_clock(self) -> None:
+        spans = [(0, "00:00"), (59_999, "00:59"), (61_000, "01:01"), (3_600_000, "1:00:00"), (-5, "00:00")]
+        self.assertEqual(
+            ask(*[f"return app.elapsed({ms})" for ms, _ in spans]), [words for _, words in spans]
+        )
+
+    def test_figures_are_called_by_their_kind_and_form(self) -> None:
+        figures = [
+            ("arrow", "", "arrow"), ("double_arrow", "", "double arrow"), ("triangle", "right", "right triangle"),
+            ("triangle", "", "triangle"), ("number_line", "", "number line"), ("polyline", "", "polyline"),
+        ]  # fmt: skip
+        codes = [
+            f"return app.nameOf({json.dumps({'kind': kind, 'form': form})})" for kind, form, _ in figures
+        ]
+        self.assertEqual(ask(*codes), [words for *_, words in figures])

@@ -27,6 +27,15 @@ class BoardTest(BrowserTest):
     def strokes(self) -> list[InkItem]:
         return [item for item in self.page().in_order() if isinstance(item, InkItem)]
 
+    def over_pixels(self, browser: Browser) -> int:
+        """How many pixels of what lies over the page are not clear."""
+        script = """const c = document.querySelector('canvas.over')
+            const data = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+            let count = 0
+            for (let i = 3; i < data.length; i += 4) if (data[i]) count++
+            return count"""
+        return int(browser.driver.execute_script(script))
+
 
 class Writing(BoardTest):
     def test_pen_mouse_and_finger_write_and_the_pen_brings_its_pressure(self) -> None:
@@ -205,12 +214,3 @@ class Pages(BoardTest):
         self.tutor.lift("mouse")
         noor.wait(lambda: self.over_pixels(noor) == before or None, "the pointer to fade")
         self.assertEqual(noor.items, 0)
-
-    def over_pixels(self, browser: Browser) -> int:
-        """How many pixels of what lies over the page are not clear."""
-        script = """const c = document.querySelector('canvas.over')
-            const data = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
-            let count = 0
-            for (let i = 3; i < data.length; i += 4) if (data[i]) count++
-            return count"""
-        return int(browser.driver.execute_script(script))

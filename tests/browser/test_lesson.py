@@ -78,11 +78,11 @@ class WholeLesson(BrowserTest):
 
         # The board is saved, and there the next day, after the server has been off.
         tutor.kept()
-        tutor.press("header a", "Save PDF")
+        tutor.press("header a", "PDF")
         (file,) = wait_for(lambda: list(tutor.downloads.glob("*.pdf")), "the PDF")
         self.assertRegex(file.name, r"^Shadows and sundials \d{4}-\d\d-\d\d\.pdf$")
         self.assertIn("noon", pypdfium2.PdfDocument(file)[0].get_textpage().get_text_range().lower())
-        tutor.press("header button", "End lesson")
+        tutor.press("header button", "End")
         tutor.wait_text("header button", "Open the lesson")
         noor.wait_text("[data-testid=say]", "There is no lesson on")
         self.restart()

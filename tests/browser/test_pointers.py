@@ -14,10 +14,10 @@ from sunroom.core.ink import unpack_samples
 from tests.browser.test_tools import LINE, Tools
 
 PEN = """
-const [button, buttons, points] = arguments, board = document.querySelector('[data-testid=board]'), box = board.getBoundingClientRect()
+const [button, buttons, points, tiltX = 0] = arguments, board = document.querySelector('[data-testid=board]'), box = board.getBoundingClientRect()
 board.setPointerCapture = () => {}
 const fire = (type, [x, y]) => board.dispatchEvent(new PointerEvent(type, { pointerId: 7, pointerType: 'pen', bubbles: true,
-  pressure: 0.5, button: type === 'pointermove' ? -1 : button, buttons, clientX: box.x + x, clientY: box.y + y }))
+  pressure: 0.5, tiltX, button: type === 'pointermove' ? -1 : button, buttons, clientX: box.x + x, clientY: box.y + y }))
 fire('pointerdown', points[0])
 for (const point of points) fire('pointermove', point)
 fire('pointerup', points.at(-1))
@@ -25,9 +25,9 @@ fire('pointerup', points.at(-1))
 
 
 class Pointers(Tools):
-    def pen(self, button: int, buttons: int, points: list[tuple[int, int]]) -> None:
-        """A press of a pen with one of its own buttons, as browsers report it."""
-        self.tutor.driver.execute_script(PEN, button, buttons, points)
+    def pen(self, button: int, buttons: int, points: list[tuple[int, int]], tilt_deg: int = 0) -> None:
+        """A press of a pen with one of its own buttons or leaning, as browsers report it."""
+        self.tutor.driver.execute_script(PEN, button, buttons, points, tilt_deg)
 
     def fingers(self, *paths: list[tuple[int, int]]) -> None:
         """Several fingers down, along their paths and up, all at once."""
@@ -59,6 +59,16 @@ class Pointers(Tools):
         self.assertEqual(
             self.tutor.text("button.tool[aria-pressed=true]"), "Pen", "the tool in hand is still the pen"
         )
+
+    def test_a_brush_laid_flat_is_broader_and_a_pen_is_not(self) -> None:
+        pressure = {}
+        for pen in ("Brush", "Pen"):
+            self.tutor.press(f"[aria-label=Pens] button[aria-label^={pen}]")
+            for tilt in (0, 60):
+                self.pen(0, 1, [(300, 300), (340, 300), (380, 300)], tilt)
+                pressure[pen, tilt] = unpack_samples(self.strokes()[-1].samples)[:, 2].max()
+        self.assertGreater(pressure["Brush", 60], pressure["Brush", 0] + 0.2)
+        self.assertAlmostEqual(pressure["Pen", 60], pressure["Pen", 0], delta=0.01)
 
     def test_two_fingers_move_and_turn_the_ruler_and_leave_the_paper(self) -> None:
         self.tutor.tool("Ruler")

@@ -135,6 +135,17 @@ class Things(Tools):
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait(lambda: item_box(self.items()[2]).height < 20 or None, "the way back of both")
 
+    def test_the_end_of_a_line_is_dragged_onto_another_thing(self) -> None:
+        self.figure("Rectangle", (200, 200), (300, 280))
+        self.figure("Line", (500, 240), (640, 240))
+        self.tutor.draw([(500, 240), (400, 240), (260, 240)], "mouse")
+        self.tutor.wait(lambda: self.items()[1].holds[0] or None, "the hold")
+        held = item_box(self.items()[0])
+        start = self.items()[1].placement.point(*self.items()[1].points[0])
+        self.assertAlmostEqual(start[0], held.x1 + 2.5, delta=3)
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait(lambda: not self.items()[1].holds[0] or None, "the way back")
+
     def test_words_stand_in_the_middle_of_a_figure(self) -> None:
         self.figure("Hexagon", (300, 200), (460, 320))
         self.tutor.double_press(380, 200)

@@ -148,6 +148,17 @@ class Arranging(TestCase):
         self.assertEqual(places[b.id] - places[a.id], 30)
         self.assertEqual(places[b.id], places[c.id])
 
+    def test_what_is_pinned_is_locked_and_unlocking_lets_go_of_both(self) -> None:
+        board = board_of(stroke("figure-0", 0, 0, [(0, 0), (5, 5)]))
+        states = []
+        for how in ("pin", "unpin", "pin", "unlock", "lock"):
+            board = apply(
+                board, resolve(board, ArrangeItems(PAGE, ("figure-0",), how), "seat-a", 1, TYPESETTER)
+            )
+            item = page(board).items["figure-0"]
+            states.append((item.locked, item.pinned))
+        self.assertEqual(states, [(True, True), (False, False), (True, True), (False, False), (True, False)])
+
     def test_locking_and_unlocking_come_back_with_undo(self) -> None:
         board = board_of(*figures([(0, 0, 10, 10), (5, 5, 9, 9)]))
         step = resolve(board, ArrangeItems(PAGE, ("figure-0",), "lock"), "seat-a", 1, TYPESETTER)

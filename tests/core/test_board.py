@@ -35,12 +35,16 @@ from sunroom.core.board.requests import (
     DrawFigure,
     EditText,
     GoneError,
+    Label,
+    MoveEnds,
     Redo,
     RubItems,
     SetTable,
     StyleItems,
+    ToMindMap,
     TransformItems,
     TrueUp,
+    TrueUpAll,
     Typeset,
     Undo,
     check_request,
@@ -139,9 +143,14 @@ class Steps(TestCase):
             DrawFigure: DrawFigure(PAGE, "figure-1", "star", 0, 0, 90, 90, "#16222b", 2.0),
             CopyPage: CopyPage(PAGE, "page-8"),
         }
+        line = DrawFigure(PAGE, "line-001", "line", 0, 0, 90, 90, "#16222b", 2.0)
         conversions = {
             Typeset: Typeset(PAGE, ("stroke-1",), "text-1", "sun"),
             TrueUp: TrueUp(PAGE, ("stroke-1",), "shape-1", "line", ((0, 0), (9, 9)), False, False),
+            TrueUpAll: TrueUpAll(
+                PAGE, (TrueUp(PAGE, ("stroke-1",), "shape-2", "line", ((0, 0), (9, 9)), False, False),)
+            ),
+            ToMindMap: ToMindMap(PAGE, (Label(("stroke-1",), "label-1", "sun"),), ()),
         }
         typesetter = make.even_typesetter()
         asked = {
@@ -150,6 +159,9 @@ class Steps(TestCase):
         }
         table = TableItem(id="table-1", columns=(50,), rows=(30,), cells=("sun",), colour="#16222b")
         board = apply(board, AddItems(PAGE, (table,)))
+        board = apply(board, resolve(board, line, "seat-a", 1, typesetter))
+        ends = MoveEnds(PAGE, "line-001", (0, 0), (50, 20))
+        asked[MoveEnds] = (ends, resolve(board, ends, "seat-a", 1, typesetter))
         cells = SetTable(PAGE, "table-1", (50,), (30,), ("moon",))
         asked[SetTable] = (cells, resolve(board, cells, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])

@@ -18,6 +18,7 @@ from PIL import Image
 
 from sunroom import convert
 from sunroom.core.board import Board, InkItem, Page, PageHead, Paper, ShapeItem, TextItem, apply
+from sunroom.core.board.pages import Bay
 from sunroom.core.board.rulings import Ruling, rules
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.errors import MalformedError
@@ -55,6 +56,19 @@ class Pdf(TestCase):
         found = self.pdf(page_with(item))[0].get_textpage().get_text_range()
         lines = ["".join(run.text for run in line.runs).strip() for line in item.lines]
         self.assertEqual([line.strip() for line in found.split("\r\n")], lines)
+
+    def test_a_bay_is_saved_with_the_page_on_its_own_or_not_at_all(self) -> None:
+        for prints, pages, words in (("page", 1, True), ("own", 2, True), ("no", 1, False)):
+            bay = Bay("bay-0001", 50, 40, 300, 120, "Noor tries", prints=prints)
+            board = apply(Board(), AddPage(PageHead("page-1", "", Paper(kind="sheet"), bays=(bay,)), 0))
+            page = apply(board, AddItems("page-1", (typed("noon"),))).pages["page-1"]
+            document = self.pdf(page)
+            self.assertEqual(len(document), pages)
+            text = document[0].get_textpage().get_text_range()
+            self.assertEqual(("noon" in text, "Noor tries" in text), (words, words), prints)
+            if prints == "own":
+                self.assertEqual([round(side / 0.75) for side in document[1].get_size()], [300, 120])
+                self.assertIn("noon", document[1].get_textpage().get_text_range())
 
     def test_text_is_as_wide_in_the_file_as_in_the_layout(self) -> None:
         item = typed("Measure one shadow")

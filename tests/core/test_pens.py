@@ -22,13 +22,26 @@ from sunroom.core.lesson import (
     carry_out,
     expire,
 )
-from sunroom.core.pens import ACTIONS, KITS, Actor, Facts, PassedPen, Target, decide, standing
+from sunroom.core.pens import (
+    ACTIONS,
+    BESIDE,
+    KITS,
+    Actor,
+    BayFacts,
+    Facts,
+    PassedPen,
+    Target,
+    decide,
+    standing,
+)
 from sunroom.core.pens.rules import GRACE_MS, LEADING, REASONS
 from tests import strategies as make
 
 TUTOR, HELPER = Actor("tutor", "tutor"), Actor("helper", "helper")
 NOOR, TOMASZ = Actor("noor", "student", "Noor"), Actor("tomasz", "student", "Tomasz")
 ONLOOKER = Actor("parent", "onlooker")
+OWNER = Actor("owner", "helper", "Imani", owner=True)
+HERS = BayFacts("people", ("noor",))
 NOW = 10_000
 DOWN, UP = Facts(), Facts(mode="up")
 PASSED = Facts(mode="passed", passed=(PassedPen("noor"),))
@@ -54,9 +67,28 @@ class Table(TestCase):
             (NOOR, "add_ink", Target(), UP, True, "up"),
             (NOOR, "add_ink", Target(), Facts(mode="up", withheld=("noor",)), False, "withheld"),
             (NOOR, "add_ink", Target(page="tutor_side"), UP, False, "page_tutor_side"),
-            (NOOR, "add_ink", Target(page="open"), DOWN, True, "allowed"),
-            (NOOR, "add_ink", Target(page="desk", desk_of="noor"), DOWN, True, "allowed"),
+            (NOOR, "add_ink", Target(page="open"), DOWN, True, "page_open"),
+            (NOOR, "add_ink", Target(page="desk", desk_of="noor"), DOWN, True, "desk_yours"),
             (NOOR, "add_ink", Target(page="desk", desk_of="tomasz"), UP, False, "desk_of_another"),
+            (NOOR, "add_ink", Target(page="open"), Facts(open=False), False, "between_view"),
+            (NOOR, "add_ink", Target(), Facts(mode="up", paused=True), False, "paused"),
+            (NOOR, "add_ink", Target(page="open"), Facts(paused=True), False, "paused"),
+            (NOOR, "hand", Target(), Facts(paused=True), True, "allowed"),
+            (TUTOR, "add_ink", Target(), Facts(paused=True), True, "allowed"),
+            (NOOR, "add_ink", Target(bays=(HERS,)), DOWN, True, "bay_yours"),
+            (TOMASZ, "add_ink", Target(bays=(HERS,)), UP, False, "bay_of_others"),
+            (NOOR, "add_ink", Target(bays=(HERS, BESIDE)), DOWN, False, "pens_down"),
+            (NOOR, "add_ink", Target(bays=(HERS, BayFacts("tutor_side"))), UP, False, "bay_tutor_side"),
+            (NOOR, "add_ink", Target(page="tutor_side", bays=(BayFacts("open"),)), DOWN, True, "bay_open"),
+            (NOOR, "add_ink", Target(page="tutor_side", bays=(BESIDE,)), UP, False, "page_tutor_side"),
+            (HELPER, "add_ink", Target(bays=(BayFacts("tutor_side"),)), DOWN, True, "allowed"),
+            (ONLOOKER, "add_ink", Target(bays=(BayFacts("open"),)), UP, False, "onlooker"),
+            (HELPER, "hand_over", Target(), UP, False, "tutor_only"),
+            (OWNER, "hand_over", Target(), UP, True, "allowed"),
+            (OWNER, "end_lesson", Target(), UP, False, "tutor_only"),
+            (NOOR, "answer_check", Target(), DOWN, True, "allowed"),
+            (NOOR, "react", Target(), Facts(kit=("write",)), False, "no_chat"),
+            (NOOR, "admit", Target(), UP, False, "tutor_side_only"),
             (NOOR, "change", Target(owners=frozenset({"noor"}), locked=True), UP, False, "locked"),
             (HELPER, "change", Target(locked=True), UP, False, "locked"),
             (TUTOR, "change", Target(locked=True), UP, True, "allowed"),
@@ -118,17 +150,31 @@ class Properties(TestCase):
 
     @given(make.targets, make.facts, st.integers(0, 5_000))
     def test_after_pens_down_no_ink_begun_later_lands(self, target, facts, later) -> None:
-        if facts.open and facts.mode == "down" and target.page == "lesson":
+        beside = all(bay.rule == "page" for bay in target.bays)
+        if facts.open and facts.mode == "down" and target.page == "lesson" and beside:
             begun = target.begun_ms is not None and target.begun_ms < facts.down_at_ms
             verdict = decide(NOOR, "add_ink", target, facts, facts.down_at_ms + later)
             if not begun:
                 self.assertFalse(verdict.allowed)
 
-    @given(make.actors, make.facts, make.moments)
-    def test_what_a_person_is_told_is_what_is_decided(self, actor, facts, now) -> None:
-        told = standing(actor, "lesson", facts, now)
+    @given(make.actors, make.facts, make.moments, st.lists(make.bays, max_size=3))
+    def test_what_a_person_is_told_is_what_is_decided(self, actor, facts, now, bays) -> None:
+        named = [(f"bay-{number}", bay) for number, bay in enumerate(bays)]
+        told = standing(actor, Target(), named, facts, now)
+        places = [(BESIDE,), *((bay,) for bay in bays)]
         for action in ACTIONS:
-            self.assertEqual(action in told.allowed, decide(actor, action, Target(), facts, now).allowed)
+            somewhere = any(decide(actor, action, Target(bays=place), facts, now).allowed for place in places)
+            self.assertEqual(action in told.allowed, somewhere)
+        for bay in told.bays:
+            verdict = decide(actor, "add_ink", Target(bays=(dict(named)[bay.bay],)), facts, now)
+            self.assertEqual(bay.writing, verdict)
+
+    @given(make.actors, st.sampled_from(sorted(ACTIONS)), make.targets, make.facts, make.moments)
+    def test_more_places_never_allow_more(self, actor, action, target, facts, now) -> None:
+        if decide(actor, action, target, facts, now).allowed and target.begun_ms is None:
+            for bay in target.bays:
+                alone = Target(target.page, target.desk_of, (bay,), target.owners, target.locked)
+                self.assertTrue(decide(actor, action, alone, facts, now).allowed)
 
 
 def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int) -> str:
@@ -138,33 +184,26 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
     if target.locked and actor.role != "tutor":
         return "a lock always refuses; helpers do not remove the tutor's locks"
     if actor.role in ("tutor", "helper"):
-        return (
-            "ending and settings are the tutor's"
-            if actor.role == "helper" and action in ("end_lesson", "set_between")
-            else ""
-        )
+        if actor.role == "helper" and action in ("end_lesson", "set_between", "set_role"):
+            return "ending, settings and roles are the tutor's"
+        if actor.role == "helper" and action == "hand_over" and not actor.owner:
+            return "only the tutor hands over, and only the owner takes back"
+        return ""
     if action in LEADING:
         return "students do not lead"
-    if action == "hand":
+    if action in ("hand", "answer_check", "rename_self"):
         return ""
     kit = set(dict(facts.kits).get(actor.seat, facts.kit))
-    if action in ("chat_all", "chat_tutor"):
-        return "" if action in kit else "not in the kit"
-    pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
-    holds = pen is not None and (pen.until_ms is None or pen.until_ms > now)
-    if facts.open:
-        may = {"down": False, "passed": holds, "up": actor.seat not in facts.withheld}[facts.mode]
-        if target.page == "open":
-            may = True
-    else:
-        may = facts.between == "write"
-    if target.page == "tutor_side":
-        may = False
-    if target.page == "desk":
-        may = target.desk_of == actor.seat
-    in_time = facts.open and facts.mode == "down" and target.page == "lesson" and target.begun_ms is not None
+    if action in ("chat_all", "chat_tutor", "react"):
+        return "" if {"react": "chat_all"}.get(action, action) in kit else "not in the kit"
+    may = all(may_write_in(bay, actor, target, facts, now) for bay in target.bays)
+    lesson_speaks = target.page == "lesson" and all(bay.rule == "page" for bay in target.bays)
     if (
-        in_time
+        facts.open
+        and not facts.paused
+        and facts.mode == "down"
+        and lesson_speaks
+        and target.begun_ms is not None
         and target.begun_ms < facts.down_at_ms
         and now <= facts.down_at_ms + 3_000
         and action == "add_ink"
@@ -183,6 +222,21 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
         if wanted not in kit:
             return "students change and remove what is their own"
     return ""
+
+
+def may_write_in(bay: BayFacts, actor: Actor, target: Target, facts: Facts, now: int) -> bool:
+    """One place, from the widest rule to the narrowest, each overruling the one before."""
+    pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
+    holds = pen is not None and (pen.until_ms is None or pen.until_ms > now)
+    if not facts.open and facts.between != "write":
+        return False
+    if facts.open and facts.paused:
+        return False
+    may = True
+    if facts.open:
+        may = {"down": False, "passed": holds, "up": actor.seat not in facts.withheld}[facts.mode]
+    may = {"tutor_side": False, "open": True, "desk": target.desk_of == actor.seat}.get(target.page, may)
+    return {"tutor_side": False, "open": True, "people": actor.seat in bay.people}.get(bay.rule, may)
 
 
 class LessonLife(TestCase):

@@ -7,12 +7,18 @@ from unittest import TestCase
 
 import numpy as np
 
+from bench import reading as measured
 from demo.hand import Hand
-from sunroom.core.reading.decode import beam_search
+from sunroom.core.reading import Reading as Read
+from sunroom.core.reading import figure_first
+from sunroom.core.reading.closer import is_numeric
+from sunroom.core.reading.decode import beam_search, log_of
 from sunroom.core.reading.lines import find_lines, slant
-from sunroom.core.reading.picture import HEIGHT_PX, line_picture
+from sunroom.core.reading.marks import marks_among
+from sunroom.core.reading.picture import HEIGHT_PX, line_picture, shortened
+from sunroom.core.reading.prior import Prior, agreement, dots_of, marks_of
 from sunroom.core.reading.reader import MAX_STROKES
-from sunroom.resources import reader
+from sunroom.resources import reader, symbols
 
 WORDS = "shadow stick length angle sun time clock hour line measure height long morning evening table".split()
 
@@ -28,14 +34,14 @@ class Lines(TestCase):
         texts = ("first line here", "and the second", "a third")
         written = [hand.write(text, 0, 75 * number, 50) for number, text in enumerate(texts)]
         found = find_lines([*written[2], *written[0], *written[1]])
-        self.assertEqual([len(line) for line in found], [len(strokes) for strokes in written])
+        self.assertEqual([len(line.strokes) for line in found], [len(strokes) for strokes in written])
 
     def test_dots_and_crosses_stay_with_their_line(self) -> None:
         self.assertEqual(len(find_lines(Hand(5).write("it is; a tie, isn't it?", 0, 0, 60))), 1)
 
     def test_a_tilted_line_is_turned_level(self) -> None:
         strokes = Hand(6).write("how long is a shadow", 0, 0, 60)
-        for degrees in (-12, -6, 6, 12):
+        for degrees in (-30, -12, -6, 6, 12, 30):
             self.assertAlmostEqual(math.degrees(slant(turned(strokes, degrees))), degrees, delta=2.5)
 
     def test_nothing_is_no_line(self) -> None:
@@ -70,6 +76,112 @@ class Decoding(TestCase):
         self.assertAlmostEqual(math.exp(log), 0.64, places=5)
 
 
+class Forward(TestCase):
+    def test_the_likelihood_of_a_text_is_what_the_beam_found_for_it(self) -> None:
+        random = np.random.default_rng(2)
+        rows = random.dirichlet(np.full(4, 0.6), 7).astype(np.float32)
+        for text, log in beam_search(rows, "nos", beam=5_000)[:12]:
+            columns = ["nos".index(character) + 1 for character in text]
+            self.assertAlmostEqual(log_of(rows, columns), log, delta=0.02)
+
+
+class Marks(TestCase):
+    def word(self) -> list[np.ndarray]:
+        return Hand(3).write("shadow", 0, 0, 60)
+
+    def box(self, margin: float) -> np.ndarray:
+        everything = np.vstack(self.word())[:, :2]
+        (x0, y0), (x1, y1) = everything.min(axis=0) - margin, everything.max(axis=0) + margin
+        ring = [(x0, y0), (x1, y0), (x1, y1), (x0, y1), (x0, y0 + 2)]
+        return np.vstack([np.linspace(a, b, 20) for a, b in zip(ring, ring[1:], strict=False)])
+
+    def test_an_underline_and_a_box_are_no_writing(self) -> None:
+        word, box = self.word(), self.box(14)
+        line = box[(np.abs(box[:, 1] - box[:, 1].max()) < 1e-6)]
+        self.assertEqual(marks_among([*word, line]), {len(word)})
+        self.assertEqual(marks_among([box, *word]), {0})
+
+    def test_no_letter_of_a_word_is_taken_for_a_mark(self) -> None:
+        for seed in range(6):
+            for word in ("shadow", "noon", "tablet", "O", "quay", "illness"):
+                self.assertEqual(marks_among(Hand(seed).write(word, 0, 0, 60)), set(), word)
+
+    def test_a_boxed_word_is_read_and_the_box_is_left_out(self) -> None:
+        word = self.word()
+        (line,) = reader().read_lines([*word, self.box(14)])
+        self.assertEqual(line.rivals[0].text.lower(), "shadow")
+        self.assertEqual(sorted(line.members), list(range(len(word))))
+
+
+class Weighing(TestCase):
+    def setUp(self) -> None:
+        words = {"the": 7.5, "then": 6.0, "über": 6.0, "a": 7.3, "k": 5.0, "m": 5.0}
+        self.prior = Prior(lambda word: words.get(word, 0.0), lambda word: {"uber": ("über",)}.get(word, ()))
+
+    def test_common_words_are_likelier_and_pieces_of_words_are_not(self) -> None:
+        self.assertGreater(self.prior.score("the"), self.prior.score("tbe"))
+        self.assertGreater(self.prior.score("then"), self.prior.score("th en"))
+        self.assertGreater(self.prior.score("4 km"), self.prior.score("4 k m"))
+        self.assertGreater(self.prior.score("10:30"), self.prior.score("10·30"))
+
+    def test_accents_come_with_the_case_of_the_word(self) -> None:
+        self.assertEqual(list(self.prior.accented("Uber the")), [("Über the", 2)])
+        self.assertEqual(list(self.prior.accented("then")), [])
+
+    def test_dots_and_marks_are_counted(self) -> None:
+        self.assertEqual((dots_of("i: j!"), marks_of("über ça é")), (5, 3))
+        self.assertGreater(agreement("10:30", 2), agreement("10.30", 2))
+
+    def test_tall_letters_are_pulled_in_and_small_ones_stay(self) -> None:
+        small = [np.array([(10.0 * n, 0.0), (10.0 * n, 10.0)]) for n in range(6)]
+        tall = np.array([(70.0, -60.0), (70.0, 10.0)])
+        made = shortened([*small, tall])
+        np.testing.assert_allclose(made[0], small[0])
+        self.assertGreater(made[-1][0, 1], -40)
+        self.assertEqual(made[-1][1, 1], 10)
+
+
+class Numbers(TestCase):
+    def test_a_line_is_a_number_when_half_of_it_is_digits(self) -> None:
+        for text, strokes, numeric in (
+            ("91740L", 7, True), ("2nd", 3, False), ("noon", 5, False), ("3.14", 5, True), ("1984", 1, False),
+        ):  # fmt: skip
+            self.assertEqual(is_numeric(text, strokes), numeric, text)
+
+    def test_strokes_are_parted_into_digits_and_points(self) -> None:
+        strokes = [stroke[:, :2] for stroke in Hand(2, 0.3).write("3.14", 0, 0, 60)]
+        texts = [text for text, _ in symbols().parted_digits(strokes).texts()]
+        self.assertIn("3.14", texts[:3])
+        parted = symbols().parted_digits(strokes)
+        self.assertGreater(parted.log_of("3.14"), parted.log_of("8.74"))
+        self.assertEqual(parted.log_of("31415926535"), -math.inf)
+
+    def test_real_digits_are_mostly_read(self) -> None:
+        numbers = measured.numbers()[:40]
+        right = sum(reader().read(strokes)[0].text == text for text, strokes in numbers)
+        self.assertGreaterEqual(right, 30)
+
+
+class Deciding(TestCase):
+    """Whether ink is offered as a figure or as writing first."""
+
+    def test_a_ring_alone_is_a_figure_and_among_letters_a_letter(self) -> None:
+        at = np.linspace(0, 6.4, 60)
+        ring = [12 * np.column_stack([np.cos(at), np.sin(at)])]
+        readings = [Read("o", 0.9)]
+        self.assertTrue(figure_first(readings, 0.95, ring))
+        beside = [stroke[:, :2] for stroke in Hand(4).write("noon", 60, 18, 60)]
+        self.assertFalse(figure_first(readings, 0.95, ring, beside))
+        large = [ring[0] * 12 - (300, 0)]
+        self.assertTrue(figure_first(readings, 0.95, large, beside))
+
+    def test_nothing_to_choose_from_needs_no_choice(self) -> None:
+        ring = [np.zeros((3, 2))]
+        self.assertFalse(figure_first([Read("noon", 1.0)], 0.0, ring))
+        self.assertTrue(figure_first([], 0.4, ring))
+        self.assertFalse(figure_first([Read("a whole sentence", 0.9)], 0.6, ring))
+
+
 class Reading(TestCase):
     def test_most_words_are_read_and_nearly_all_are_among_the_first_three(self) -> None:
         found = [
@@ -85,6 +197,15 @@ class Reading(TestCase):
         hand = Hand(4)
         strokes = hand.write("first line", 0, 0, 50) + hand.write("and second", 0, 80, 50)
         self.assertEqual(reader().read(strokes)[0].text.lower(), "first line\nand second")
+
+    def test_lines_tilted_by_up_to_thirty_degrees_are_read(self) -> None:
+        for degrees in (-30, -17, 9, 25):
+            strokes = turned(Hand(6).write("how long is a shadow", 0, 0, 60), degrees)
+            self.assertEqual(reader().read(strokes)[0].text.lower(), "how long is a shadow", degrees)
+
+    def test_the_words_of_the_language_decide(self) -> None:
+        strokes = Hand(8, 0.4).write("garçon", 0, 0, 60)
+        self.assertEqual(reader("fr").read(strokes)[0].text.lower(), "garçon")
 
     def test_a_number_is_offered_as_digits(self) -> None:
         self.assertIn("2705", [reading.text for reading in reader().read(Hand(2).write("2705", 0, 0, 60))])

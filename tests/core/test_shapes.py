@@ -7,11 +7,19 @@ from unittest import TestCase
 
 import numpy as np
 
+from bench import rough as drawn
 from demo.hand import Hand
 from sunroom.core.geometry import flatten_cubics
-from sunroom.core.shapes import find_shapes
+from sunroom.core.shapes import Figure, Part, drawn_among, find_sketch
+from sunroom.core.shapes.fits import KINDS, fit
+from sunroom.core.shapes.ink import Ink, distance
+from sunroom.resources import finder
 
 SIDE = 24
+
+
+def find_shapes(strokes: list[np.ndarray]) -> list[Figure]:
+    return finder().find(strokes)
 
 
 def sides(corners: list[tuple[float, float]], closed: bool = True) -> np.ndarray:
@@ -97,3 +105,130 @@ class Finding(TestCase):
         rng = np.random.default_rng(1)
         scribble = np.cumsum(rng.normal(0, 12, (300, 2)), axis=0)
         self.assertEqual(find_shapes([scribble]), [])
+
+    def test_all_kinds_are_told_apart_when_they_are_drawn_with_care(self) -> None:
+        random = np.random.default_rng(12)
+        for kind in KINDS:
+            found = [find_shapes(drawn.rough(kind, 0.015, random)) for _ in range(8)]
+            right = sum(bool(figures) and figures[0].kind == kind for figures in found)
+            self.assertGreaterEqual(right, 6, f"{kind}: {right} of 8")
+
+    def test_an_arrow_in_one_stroke_points_where_it_was_drawn_to(self) -> None:
+        tip, tail = np.array([200.0, 40.0]), np.array([0.0, 0.0])
+        path = sides([(0, 0), (200, 40), (165, 10), (200, 40), (158, 52)], closed=False)
+        figure = find_shapes([path])[0]
+        self.assertEqual((figure.kind, figure.ends, figure.figure), ("arrow", "arrow", "line"))
+        np.testing.assert_allclose(figure.points[-1], tip, atol=14)
+        np.testing.assert_allclose(figure.points[0], tail, atol=14)
+
+
+class Fitting(TestCase):
+    """The geometry alone, kind by kind: the exact figure lies on the ink that it was made from."""
+
+    def test_every_kind_fits_its_own_rough_drawing(self) -> None:
+        random = np.random.default_rng(4)
+        for kind in KINDS:
+            for _ in range(6):
+                ink = Ink(drawn.rough(kind, 0.015, random))
+                exact = fit(kind, ink)
+                assert exact is not None, kind
+                self.assertLess(distance(exact, ink), 0.06, kind)
+
+    def test_special_triangles_are_made_exact_and_say_what_they_are(self) -> None:
+        for corners, form in (
+            ([(0, 0), (4, 150), (200, 148)], "right"),
+            ([(0, 170), (98, 0), (200, 172)], "equilateral"),
+            ([(0, 300), (60, 0), (118, 304)], "isosceles"),
+        ):
+            exact = fit("triangle", Ink([sides(corners)]))
+            assert exact is not None
+            self.assertEqual(exact.form, form)
+            lengths = sorted(np.hypot(*(exact.points - np.roll(exact.points, 1, axis=0)).T))
+            if form == "right":
+                self.assertAlmostEqual(lengths[0] ** 2 + lengths[1] ** 2, lengths[2] ** 2, delta=1)
+            elif form == "equilateral":
+                self.assertAlmostEqual(lengths[0], lengths[2], places=6)
+
+    def test_a_rhombus_has_four_equal_sides_and_a_parallelogram_two_pairs(self) -> None:
+        rhombus = fit("rhombus", Ink([sides([(0, -60), (104, 2), (3, 66), (-99, 4)])]))
+        assert rhombus is not None
+        lengths = np.hypot(*(rhombus.points - np.roll(rhombus.points, 1, axis=0)).T)
+        np.testing.assert_allclose(lengths, lengths[0])
+        slanted = fit("parallelogram", Ink([sides([(60, 0), (260, 4), (205, 100), (0, 96)])]))
+        assert slanted is not None
+        a, b, c, d = slanted.points
+        np.testing.assert_allclose(b - a, c - d, atol=1e-6)
+
+    def test_a_trapezium_has_one_pair_of_level_sides(self) -> None:
+        exact = fit("trapezium", Ink([sides([(50, 0), (170, 6), (220, 100), (0, 104)])]))
+        assert exact is not None
+        self.assertAlmostEqual(exact.points[0][1], exact.points[1][1])
+        self.assertAlmostEqual(exact.points[2][1], exact.points[3][1])
+
+    def test_elbows_run_level_and_upright(self) -> None:
+        for corners in ([(0, 0), (150, 8), (146, 90)], [(0, 0), (90, 6), (95, 120), (200, 118)]):
+            exact = fit("elbow", Ink([sides(corners, closed=False)]))
+            assert exact is not None
+            self.assertEqual(len(exact.points), len(corners))
+            for step in np.diff(exact.points, axis=0):
+                self.assertAlmostEqual(float(np.abs(step).min()), 0.0)
+
+    def test_an_arc_runs_from_where_the_ink_begins_to_where_it_ends(self) -> None:
+        at = np.linspace(0.4, 3.4, 50)
+        ink = 100 * np.column_stack([np.cos(at), np.sin(at)]) + (50, 70)
+        exact = fit("arc", Ink([ink]))
+        assert exact is not None
+        np.testing.assert_allclose(exact.points[0], ink[0], atol=1.5)
+        np.testing.assert_allclose(exact.points[-1], ink[-1], atol=1.5)
+        self.assertEqual(len(exact.points) % 3, 1)
+
+    def test_a_number_line_has_a_tick_for_each_drawn_and_evenly_spaced(self) -> None:
+        ticks = [sides([(x, -12), (x + 1, 12)], closed=False) for x in (30, 82, 128, 181)]
+        exact = fit("number_line", Ink([sides([(0, 0), (220, 2)], closed=False), *ticks]))
+        assert exact is not None
+        starts = np.cumsum((0, *exact.parts))
+        xs = [exact.points[start][0] for start, count in zip(starts[1:5], exact.parts[1:5], strict=True)]
+        np.testing.assert_allclose(np.diff(xs), np.diff(xs)[0])
+
+    def test_a_brace_points_the_way_it_was_drawn(self) -> None:
+        half = np.array([(30, 0), (16, 8), (15, 80), (0, 100)], float)
+        left = np.vstack([half, (half * (1, -1) + (0, 200))[::-1]])
+        for path, side in ((left, min), (left * (-1, 1), max)):
+            exact = fit("brace", Ink([path]))
+            assert exact is not None
+            middle = exact.points[np.abs(exact.points[:, 1] - 100) < 12]
+            self.assertAlmostEqual(side(middle[:, 0]), side(exact.points[:, 0]), delta=2)
+
+
+class Sketching(TestCase):
+    def sketch(self) -> list[np.ndarray]:
+        random = np.random.default_rng(1)
+        box = [s * 0.8 for s in drawn.rough("rectangle", 0.012, random)]
+        ring = [s * 0.7 + (420, 0) for s in drawn.rough("circle", 0.012, random)]
+        shaft = sides([(180, 40), (345, 10)], closed=False)
+        head = sides([(320, -15), (345, 10), (318, 28)], closed=False)
+        return [*box, *ring, shaft, head]
+
+    def test_figures_of_a_sketch_are_parted_and_an_arrow_holds_on(self) -> None:
+        parts = find_sketch(finder(), self.sketch())
+        self.assertEqual([part.figure.kind for part in parts], ["rectangle", "circle", "arrow"])
+        self.assertEqual(parts[2].holds, (0, 1))
+        self.assertEqual(sorted(n for part in parts for n in part.members), list(range(len(self.sketch()))))
+
+    def test_writing_beside_figures_stays_writing(self) -> None:
+        word = Hand(3).write("noon", 0, 260, 60)
+        parts = find_sketch(finder(), [*self.sketch(), *word])
+        taken = {n for part in parts for n in part.members}
+        self.assertFalse(taken & set(range(len(self.sketch()), len(self.sketch()) + len(word))))
+
+    def test_letters_that_look_like_figures_are_not_offered_as_a_sketch(self) -> None:
+        sketch, word = self.sketch(), Hand(3).write("noon", 0, 260, 60)
+        parts = find_sketch(finder(), sketch)
+        self.assertEqual(len(drawn_among(parts, [*sketch, *word])), 3)
+        letters = [Part(parts[1].figure, (n,)) for n in range(len(word) - 1)]
+        self.assertEqual(drawn_among(letters, word), [])
+
+    def test_a_word_a_dot_and_far_too_much_are_no_sketch(self) -> None:
+        self.assertEqual(find_sketch(finder(), Hand(5).write("shadow", 0, 0, 60)), [])
+        self.assertEqual(find_sketch(finder(), [np.zeros((3, 2))]), [])
+        self.assertEqual(find_sketch(finder(), [np.zeros((3, 2))] * 500), [])

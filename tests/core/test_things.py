@@ -23,9 +23,11 @@ from sunroom.core.board import (
 )
 from sunroom.core.board.items import check_item, item_box, laid_out
 from sunroom.core.board.requests import (
+    ArrangeItems,
     DrawFigure,
     EditText,
     GoneError,
+    MoveEnds,
     SetTable,
     TransformItems,
     Undo,
@@ -171,3 +173,31 @@ class Holding(TestCase):
         np.testing.assert_allclose(self.ends(then), self.ends(moved))
         together = after(self.board, MoveItems(PAGE, ("line-01", "box-001", "ring-01"), 0, 90))
         self.assertEqual(item(together, "line-01").holds, ("box-001", "ring-01"))
+
+    def test_an_end_is_dragged_to_another_place_or_thing_and_undo_brings_it_back(self) -> None:
+        free = MoveEnds(PAGE, "line-01", (50, 30), (500, 200), ("box-001", ""))
+        step = resolve(self.board, free, "seat-a", 1, TYPESETTER)
+        moved = apply(self.board, step)
+        np.testing.assert_allclose(self.ends(moved)[1], (500, 200), atol=0.01)
+        self.assertEqual(item(moved, "line-01").holds, ("box-001", ""))
+        onto = after(moved, MoveEnds(PAGE, "line-01", (330, 30), (500, 200), ("ring-01", "")))
+        self.assertAlmostEqual(math.dist(self.ends(onto)[0], (330, 30)), 30 + 4, delta=1.2)
+        back = apply(moved, invert(self.board, step))
+        np.testing.assert_allclose(self.ends(back), self.ends(self.board))
+        self.assertEqual(item(back, "line-01").holds, ("box-001", "ring-01"))
+
+    def test_dragging_an_end_is_a_change_of_that_line_also_when_it_holds_on(self) -> None:
+        request = MoveEnds(PAGE, "line-01", (50, 30), (500, 200), ("box-001", ""))
+        board = after(self.board, ArrangeItems(PAGE, ("line-01",), "lock"))
+        step = resolve(board, request, "seat-b", 1, TYPESETTER)
+        for asked in (request, Undo()):
+            ((_, target),) = needs(board, asked, step)
+            self.assertEqual((target.owners, target.locked), ({"seat-a"}, True))
+
+    def test_a_line_holds_neither_itself_nor_what_is_not_there(self) -> None:
+        moved = after(self.board, MoveEnds(PAGE, "line-01", (0, 0), (90, 90), ("line-01", "nothing-1")))
+        self.assertEqual(item(moved, "line-01").holds, ("", ""))
+        with self.assertRaises(GoneError):
+            after(self.board, MoveEnds(PAGE, "box-001", (0, 0), (90, 90)))
+        with self.assertRaises(MalformedError):
+            check_request(MoveEnds(PAGE, "line-01", (math.nan, 0), (1, 1)))

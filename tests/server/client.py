@@ -73,6 +73,9 @@ class Line:
             origin=origin if origin is not None else base,  # type: ignore[arg-type]
             additional_headers={"Cookie": cookie},
             max_size=None,
+            max_queue=None,  # a browser reads whether or not its page looks at what came
+            ping_interval=None,
+            close_timeout=2,
         )
         self.heard: list[Any] = []
 

@@ -212,6 +212,7 @@ class Steps(LiveTest):
         self.tutor.send(Read(7, self.page, ("figure-1",)))
         answer = self.tutor.hear(Readings, timeout_s=30)
         self.assertEqual((answer.ref, answer.figures[0].kind), (7, "rectangle"))
+        self.assertTrue(answer.figure_first)
         self.tutor.send(Read(8, self.page, ("nothing-there",)))
         self.assertTrue(self.tutor.hear(Readings).problem)
         self.assertEqual(self.state(), before)

@@ -1,5 +1,7 @@
 <script lang="ts">
   import { onDestroy, onMount, untrack } from 'svelte'
+  import CheckCard from '../lesson/CheckCard.svelte'
+  import SeeingAs from '../lesson/SeeingAs.svelte'
   import type { Session } from '../lesson/session.svelte'
   import type { Item } from '../wire/generated'
   import { Surface } from './surface.svelte'
@@ -96,6 +98,8 @@
   {#if session.attention.held}
     <p class="held" role="status">{session.attention.held.name} keeps everyone together here.</p>
   {/if}
+  <SeeingAs {session} />
+  <CheckCard {session} />
   {#if surface}<ViewReadout {surface} />{/if}
 </main>
 

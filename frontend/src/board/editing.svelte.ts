@@ -251,6 +251,7 @@ export class Editing {
       by: me,
       at_ms: 0,
       locked: false,
+      pinned: false,
       text,
       colour: this.paper,
       name: people.find((person) => person.seat === me)?.name ?? '',

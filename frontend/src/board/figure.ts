@@ -22,6 +22,7 @@ export function sketchOf(drawn: DrawFigure): ShapeItem {
     by: '',
     at_ms: 0,
     locked: false,
+    pinned: false,
     figure: drawn.figure,
     points: outline.points.map(([u, v]) => [(u * width) / UNIT, (v * height) / UNIT]),
     parts: outline.parts,

@@ -2,10 +2,12 @@
 import type { Point } from './place'
 import { STAMPS, setDown } from '../lesson/stamps'
 import { Editing } from './editing.svelte'
+import { BayGesture } from './bays'
 import { topmost } from './hit'
+import { LineEndGesture } from './line-gestures'
 import type { Overlay } from './overlay'
 import { newTable } from './text'
-import { RulerGesture, SelectGesture, SetDownGesture, ShapeGesture } from './select-gestures'
+import { drawChosen, RulerGesture, SelectGesture, SetDownGesture, ShapeGesture } from './select-gestures'
 import type { Surface } from './surface.svelte'
 import { EraserGesture, HandGesture, InkGesture, PointerGesture, type Gesture } from './tool-gestures'
 
@@ -82,7 +84,7 @@ export class Gestures {
     this.#current?.gesture.draw(overlay)
     if (session.selection.size && !(this.#current?.gesture instanceof SelectGesture)) {
       const free = session.selectionBox('change')
-      overlay.selection(free ?? session.selectionBox(), Boolean(free))
+      drawChosen(this.#surface, overlay, free)
     }
     const { tools } = session
     if (tools.tool === 'eraser' && this.#hover && !this.#current) {
@@ -118,6 +120,7 @@ export class Gestures {
     const { session } = surface
     // A pen's side button erases; a mouse's other buttons move the paper.
     const penButton = event.pointerType === 'pen' && event.button === 2
+    if (session.classroom.as) return new HandGesture(surface)
     const panning = (!penButton && (event.button === 1 || event.button === 2)) || this.#spaceHeld
     if (panning) return new HandGesture(surface)
     const part = event.button === 0 ? surface.ruler.partAt(this.#at(event), surface.view.scale) : null
@@ -141,9 +144,12 @@ export class Gestures {
         if (session.may('point')) return new PointerGesture(surface)
         break
       case 'select':
-        return new SelectGesture(surface)
+        return LineEndGesture.at(surface, this.#at(event)) ?? new SelectGesture(surface)
       case 'shape':
         if (session.may('add_shape')) return new ShapeGesture(surface)
+        break
+      case 'bay':
+        if (session.may('set_pens')) return new BayGesture(surface)
         break
       case 'ruler':
       case 'bring':

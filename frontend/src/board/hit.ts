@@ -8,7 +8,7 @@ import { growth, isUpright, linesOf, type Point } from './place'
 export function topmost(page: Page, [x, y]: Point, slack: number): Entry | undefined {
   return page
     .at({ minX: x - slack, minY: y - slack, maxX: x + slack, maxY: y + slack })
-    .filter((entry) => distance(entry, [x, y], [x, y]) <= slack)
+    .filter((entry) => !entry.item.pinned && distance(entry, [x, y], [x, y]) <= slack)
     .sort((a, b) => Number(b.unconfirmed) - Number(a.unconfirmed) || b.item.z - a.item.z)[0]
 }
 

@@ -11,6 +11,8 @@ import type { Guide } from './snap'
 import type { Look } from './wet'
 
 const SELECTED_COLOUR = '#2f7d5b'
+const BAY_COLOUR = '#5e6a66'
+const BAY_MINE = '#f2a81d'
 const POINTER_COLOUR = '#b4472c'
 const VEIL = 0.78
 export const TRAIL_MS = 900
@@ -115,6 +117,20 @@ export class Overlay {
         context.beginPath()
         context.arc(x, y, 6.5 * unit, 0, 2 * Math.PI)
       } else context.rect(x - 4.5 * unit, y - 4.5 * unit, 9 * unit, 9 * unit)
+      context.fill()
+      context.stroke()
+    }
+  }
+
+  /** A chosen line's ends, by which it is dragged elsewhere. */
+  ends(places: Point[]): void {
+    const context = this.#context
+    context.lineWidth = 1.6 / this.#scale
+    context.strokeStyle = PAPER_COLOUR
+    context.fillStyle = SELECTED_COLOUR
+    for (const [x, y] of places) {
+      context.beginPath()
+      context.arc(x, y, 6 / this.#scale, 0, 2 * Math.PI)
       context.fill()
       context.stroke()
     }
@@ -232,6 +248,56 @@ export class Overlay {
     for (const box of boxes)
       this.#context.strokeRect(box.minX - 4, box.minY - 4, box.maxX - box.minX + 8, box.maxY - box.minY + 8)
     this.#context.setLineDash([])
+  }
+
+  /** A bay's frame with its title, and whose it is; ``mine``: this student may write there. */
+  bay(box: Box, title: string, whose: string, mine: boolean, chosen: boolean): void {
+    const context = this.#context
+    const unit = 1 / this.#scale
+    const [width, height] = [box.maxX - box.minX, box.maxY - box.minY]
+    context.strokeStyle = mine ? BAY_MINE : BAY_COLOUR
+    context.lineWidth = (chosen || mine ? 2.4 : 1.4) * unit
+    context.strokeRect(box.minX, box.minY, width, height)
+    const words = [title, whose].filter(Boolean).join(' · ')
+    if (!words) return
+    context.font = `600 ${13 * unit}px "Atkinson Hyperlegible Next", sans-serif`
+    const wide = Math.min(context.measureText(words).width + 14 * unit, width)
+    context.fillStyle = mine ? BAY_MINE : BAY_COLOUR
+    context.fillRect(box.minX, box.minY - 20 * unit, wide, 20 * unit)
+    context.fillStyle = mine ? '#16222b' : '#fff'
+    context.textBaseline = 'middle'
+    context.textAlign = 'left'
+    context.fillText(words, box.minX + 7 * unit, box.minY - 9.5 * unit, wide - 10 * unit)
+  }
+
+  /** Whose a thing is, on its upper left corner. */
+  writer(box: Box, name: string, colour: string): void {
+    const context = this.#context
+    const unit = 1 / this.#scale
+    context.font = `600 ${11 * unit}px "Atkinson Hyperlegible Next", sans-serif`
+    const wide = context.measureText(name).width + 8 * unit
+    context.fillStyle = colour
+    context.fillRect(box.minX, box.minY - 15 * unit, wide, 15 * unit)
+    context.fillStyle = '#fff'
+    context.textBaseline = 'middle'
+    context.textAlign = 'left'
+    context.fillText(name, box.minX + 4 * unit, box.minY - 7 * unit)
+  }
+
+  /** A reading beside its ink, pale. */
+  ghost(text: string, [x0, y0, x1, y1]: [number, number, number, number]): void {
+    const context = this.#context
+    const size = Math.min(Math.max(0.5 * (y1 - y0), 13 / this.#scale), 30 / this.#scale)
+    context.font = `${size}px "Atkinson Hyperlegible Next", sans-serif`
+    context.textBaseline = 'top'
+    context.textAlign = 'left'
+    context.lineWidth = 4 / this.#scale
+    context.lineJoin = 'round'
+    context.strokeStyle = PAPER_COLOUR
+    context.fillStyle = SELECTED_COLOUR
+    const [x, y] = [x0, y1 + 10 / this.#scale]
+    context.strokeText(text, x, y, Math.max(x1 - x0, 200 / this.#scale))
+    context.fillText(text, x, y, Math.max(x1 - x0, 200 / this.#scale))
   }
 
   /** A ring that opens where somebody pressed; ``part`` (0–1) of its time. */

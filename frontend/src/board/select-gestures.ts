@@ -7,6 +7,7 @@ import { sketchOf } from './figure'
 import { dragMap, handleAt, type Handle } from './frame'
 import { holdable, insideBox, insideLasso, topmost } from './hit'
 import { Lifted } from './lifted'
+import { chosenLine, endsOf, HOLD_PX, isDirected, straightFrom } from './line-gestures'
 import type { Overlay } from './overlay'
 import { growth, inverse, ownSize, placement, type Point } from './place'
 import type { Ruler } from './ruler.svelte'
@@ -25,6 +26,13 @@ interface Border {
   table: TableItem
   across: boolean
   index: number
+}
+
+/** The frame around what is chosen; handles when ``free`` is the box of what may be changed. */
+export function drawChosen(surface: Surface, overlay: Overlay, free: Box | null): void {
+  overlay.selection(free ?? surface.session.selectionBox(), Boolean(free))
+  const line = chosenLine(surface)
+  if (line) overlay.ends(endsOf(line))
 }
 
 /** Click, drag a box, draw a lasso, or move what is chosen. */
@@ -119,7 +127,7 @@ export class SelectGesture implements Gesture {
       overlay.items([{ ...this.#border.table, columns, rows }])
       return
     }
-    overlay.selection(this.#box ?? session.selectionBox(), Boolean(this.#box))
+    drawChosen(this.#surface, overlay, this.#box)
     if (this.#moving || this.#handle || !this.#dragged) return
     if (session.tools.selectBy === 'lasso') overlay.lasso(this.#lasso)
     else overlay.frame(this.#marquee())
@@ -196,9 +204,6 @@ export class SelectGesture implements Gesture {
 /** A figure is as large as the drag; a mere press makes one of this size. */
 const PRESSED_PX = 120
 const ALWAYS_EQUAL = ['square', 'circle']
-const DIRECTED = ['line', 'elbow', 'curve']
-const HOLD_PX = 10
-const LINE_STEP_RAD = Math.PI / 12
 
 export class ShapeGesture implements Gesture {
   #surface: Surface
@@ -241,7 +246,7 @@ export class ShapeGesture implements Gesture {
   /** What a line's end at a place holds on to. */
   #holdAt(at: Point): string {
     const { session, view } = this.#surface
-    if (!DIRECTED.includes(session.tools.shape.figure) || !session.page) return ''
+    if (!isDirected(session.tools.shape.figure) || !session.page) return ''
     return holdable(session.page, at, HOLD_PX / view.scale)
   }
 
@@ -249,12 +254,8 @@ export class ShapeGesture implements Gesture {
   #figure(width: number, height: number, even: boolean): DrawFigure {
     const { session } = this.#surface
     const { shape, ink } = session.tools
-    if (DIRECTED.includes(shape.figure)) {
-      if (even && shape.figure === 'line') {
-        const angle = Math.round(Math.atan2(height, width) / LINE_STEP_RAD) * LINE_STEP_RAD
-        const length = Math.hypot(width, height)
-        ;[width, height] = [length * Math.cos(angle), length * Math.sin(angle)]
-      }
+    if (isDirected(shape.figure)) {
+      if (even && shape.figure === 'line') [width, height] = straightFrom([0, 0], [width, height])
     } else if (even || ALWAYS_EQUAL.includes(shape.figure)) {
       const side = Math.max(Math.abs(width), Math.abs(height))
       ;[width, height] = [Math.sign(width || 1) * side, Math.sign(height || 1) * side]

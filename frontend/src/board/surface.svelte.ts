@@ -3,9 +3,11 @@
  * Pictures are drawn only when something has changed, at most once a frame.
  */
 import type { Session, SurfaceEvents } from '../lesson/session.svelte'
+import { personColour } from '../people/mark'
 import type { Item, Lead, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
 import { unpackSamples } from '../ink/samples'
 import { itemBox, union } from './box'
+import { bayBox, drawBays } from './bays'
 import { Gestures } from './gestures'
 import { Overlay, RING_MS, TRAIL_MS, type Trail } from './overlay'
 import type { Page } from './page'
@@ -26,6 +28,8 @@ const FACES = [
   ['greek', 'θ'],
   ['maths', '→'],
 ] as const
+/** More names than this on one screen say nothing. */
+const MOST_WRITERS = 300
 const LARGEST_FIT = 4
 const MOST_CLOSER = 3
 const SMALL_CHANGE_PX = 90
@@ -125,7 +129,7 @@ export class Surface implements SurfaceEvents {
   changed(): void {
     const page = this.session.page
     if (page !== this.#page) this.#turnTo(page)
-    else if (this.view.whole && page?.loaded && !this.#fitted) this.fitPage()
+    else if (this.view.whole && page?.loaded && this.#fitted !== paperOf(page)) this.fitPage()
     this.redrawOver()
   }
 
@@ -147,10 +151,11 @@ export class Surface implements SurfaceEvents {
       const work = union([...page.entries.values(), EMPTY_PAGE])!
       this.view.fit(work)
     }
-    this.#fitted = page.loaded
+    this.#fitted = page.loaded ? paperOf(page) : ''
     this.redraw()
   }
-  #fitted = false
+  /** The paper that the view was fitted to, once its work was there. */
+  #fitted = ''
 
   lead([x0, y0, x1, y1]: Lead['box']): void {
     this.view.show({ minX: x0, minY: y0, maxX: x1, maxY: y1 })
@@ -235,6 +240,7 @@ export class Surface implements SurfaceEvents {
   }
 
   zoom(factor: number, x?: number, y?: number): void {
+    this.session.attention.moved()
     this.view.zoom(factor, x, y)
     this.#stayWithin()
     this.#zoomedAt = performance.now()
@@ -242,6 +248,7 @@ export class Surface implements SurfaceEvents {
   }
 
   pan(dx: number, dy: number): void {
+    this.session.attention.moved()
     this.view.pan(dx, dy)
     this.#stayWithin()
     this.redraw()
@@ -323,7 +330,6 @@ export class Surface implements SurfaceEvents {
       Object.assign(this.view, place)
     } else {
       this.view.whole = true
-      this.#fitted = false
       this.fitPage()
     }
     this.redraw()
@@ -367,6 +373,8 @@ export class Surface implements SurfaceEvents {
     const page = this.#page
     if (!page) return
     const overlay = new Overlay(context, scale)
+    drawBays(overlay, this.session, this.session.bay)
+    if (this.session.classroom.writersShown) this.#drawWriters(overlay, page)
     this.#drawSetAside(overlay, page.head.id)
     for (const [id, stroke] of this.#others) {
       if (now - stroke.heardAt > WET_SILENCE_MS) this.#others.delete(id)
@@ -375,10 +383,39 @@ export class Surface implements SurfaceEvents {
     const waiting = new Set(this.session.replica.unconfirmed.map(({ id }) => id))
     this.#lingering = this.#lingering.filter(({ step }) => waiting.has(step))
     for (const { draw } of this.#lingering) draw(overlay)
+    // What the chosen ink reads as, beside it, before anything is changed; a mind map is not read in lines.
+    const { readings } = this.session
+    const asMap = readings?.mind_map && !readings.mind_map.of
+    if (readings && !readings.figure_first && !asMap && this.session.selection.size)
+      for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
     if (this.ruler.on) overlay.ruler(this.ruler)
     this.gestures.draw(overlay)
     this.#drawTrails(overlay, now, page.head.id)
     if (this.#others.size) setTimeout(() => this.redrawOver(), 1_000)
+  }
+
+  /** Each thing's writer; with one writer chosen, all others' things are pale. */
+  #drawWriters(overlay: Overlay, page: Page): void {
+    const { onlyBy } = this.session.classroom
+    const { minX, minY, maxX, maxY } = this.view.box()
+    const seen = page.at({ minX, minY, maxX, maxY })
+    if (onlyBy) overlay.veil(seen.map(({ item }) => item).filter(({ by }) => by !== onlyBy))
+    for (const entry of seen.slice(0, MOST_WRITERS)) {
+      const { by } = entry.item
+      if (!onlyBy || by === onlyBy) overlay.writer(entry, this.session.nameOf(by), personColour(by))
+    }
+  }
+
+  /** Show the bay ``step`` places further. */
+  nextBay(step: number): void {
+    const bays = this.#page?.head.bays ?? []
+    if (!bays.length) return
+    const at = bays.findIndex(({ id }) => id === this.session.bay)
+    const next = bays[(at < 0 ? (step > 0 ? 0 : bays.length - 1) : at + step + bays.length) % bays.length]!
+    this.session.bay = next.id
+    this.#leave()
+    this.view.fit(bayBox(next), LARGEST_FIT)
+    this.#jumped()
   }
 
   #drawSetAside(overlay: Overlay, pageId: string): void {
@@ -406,4 +443,9 @@ export class Surface implements SurfaceEvents {
   #nameOf(seat: string): string {
     return this.session.people.find((person) => person.seat === seat)?.name ?? ''
   }
+}
+
+/** What of a page's paper decides how it is fitted into the window. */
+function paperOf({ head: { paper } }: Page): string {
+  return `${paper.kind} ${paper.width} ${paper.height}`
 }

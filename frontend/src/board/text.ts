@@ -19,6 +19,7 @@ function placed(by: string, x: number, y: number) {
     by,
     at_ms: 0,
     locked: false,
+    pinned: false,
   }
 }
 

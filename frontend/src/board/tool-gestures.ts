@@ -21,6 +21,8 @@ const PLAIN_PRESSURE = 0.5
 const SLOW_PRESSURE = 0.72
 const HASTE = 0.22
 const LEAST_PRESSURE = 0.2
+/** A brush laid flat writes as broad as one pressed this much harder. */
+const TILT_GAIN = 0.45
 /** A straight line keeps to steps of this angle. */
 const STRAIGHT_STEP_RAD = Math.PI / 12
 
@@ -31,6 +33,7 @@ export class InkGesture implements Gesture {
   #start: Point = [0, 0]
   #level: boolean
   #speed: boolean
+  #leans: boolean
   #hastePressure = SLOW_PRESSURE
   #last: { x: number; y: number; at: number } | null = null
 
@@ -40,6 +43,7 @@ export class InkGesture implements Gesture {
     const { nib, colour, width, opacity, ends, steady, speed } = tools.inHand
     this.#level = tool === 'highlight' && tools.straightHighlight
     this.#speed = tool === 'pen' && speed
+    this.#leans = tool === 'pen' && nib === 'brush'
     this.#stroke = new WetStroke(
       surface.session.pageId,
       tool === 'pen'
@@ -117,7 +121,8 @@ export class InkGesture implements Gesture {
   }
 
   #pressure(event: PointerEvent): number {
-    if (event.pointerType === 'pen' && event.pressure > 0) return event.pressure
+    if (event.pointerType === 'pen' && event.pressure > 0)
+      return this.#leans ? Math.min(1, event.pressure + TILT_GAIN * leanOf(event)) : event.pressure
     if (!this.#speed) return PLAIN_PRESSURE
     const last = this.#last
     this.#last = { x: event.clientX, y: event.clientY, at: event.timeStamp }
@@ -132,6 +137,12 @@ export class InkGesture implements Gesture {
     const news = this.#stroke.news()
     if (news) this.#surface.session.send(news)
   }
+}
+
+/** How flat a pen lies: 0 upright, 1 on the paper. */
+function leanOf({ tiltX, tiltY }: PointerEvent): number {
+  const [x, y] = [Math.tan((tiltX * Math.PI) / 180), Math.tan((tiltY * Math.PI) / 180)]
+  return Math.atan(Math.hypot(x, y)) / (Math.PI / 2)
 }
 
 const ERASER_PX = 9

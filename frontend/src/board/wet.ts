@@ -118,6 +118,7 @@ export class WetStroke {
       by: seat,
       at_ms: 0,
       locked: false,
+      pinned: false,
       ...this.look,
       samples: packSamples(relative),
     }

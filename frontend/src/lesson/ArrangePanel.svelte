@@ -90,6 +90,7 @@
       {#if locked}<MenuButton onclick={() => lock('unlock')}>Unlock</MenuButton>{:else}<MenuButton
           onclick={() => lock('lock')}>Lock in place</MenuButton
         >{/if}
+      <MenuButton onclick={() => lock('pin')}>Pin as background</MenuButton>
     {/if}
   </section>
 </div>

@@ -37,7 +37,8 @@
   nav {
     display: flex;
     align-self: stretch;
-    min-width: 0;
+    min-width: 60px;
+    flex-shrink: 1;
     max-width: 30vw;
     overflow-x: auto;
     scrollbar-width: none;
@@ -48,6 +49,7 @@
     background: none;
     color: var(--on-frame-muted);
     padding: 3px 10px 0;
+    flex: none;
     white-space: nowrap;
     font-size: 14px;
     min-width: 40px;

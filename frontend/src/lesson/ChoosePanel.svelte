@@ -21,6 +21,14 @@
     session.people.filter(({ seat }) => seat !== session.me && items.some((item) => item.by === seat)),
   )
 
+  /** All others' things are pale, until everybody's are shown again. */
+  function showOnly(seat: string) {
+    session.classroom.onlyBy = seat
+    session.classroom.writersShown = seat !== ''
+    session.surface?.changed()
+    onclose()
+  }
+
   function choose(fits: (item: Item) => boolean) {
     session.select(items.filter((item) => fits(item) && !item.locked).map((item) => item.id))
     onclose()
@@ -33,7 +41,11 @@
     <MenuButton onclick={() => choose((item) => item.by === session.me)}>All of mine</MenuButton>
     {#each writers as { seat, name } (seat)}
       <MenuButton onclick={() => choose((item) => item.by === seat)}>All of {name}’s</MenuButton>
+      <MenuButton onclick={() => showOnly(seat)}>Show only {name}’s</MenuButton>
     {/each}
+    {#if session.classroom.writersShown}
+      <MenuButton onclick={() => showOnly('')}>Show everybody’s again</MenuButton>
+    {/if}
     {#each kinds as [kind, label] (kind)}
       <MenuButton onclick={() => choose((item) => item.kind === kind)}>{label}</MenuButton>
     {/each}

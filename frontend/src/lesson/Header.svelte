@@ -1,15 +1,19 @@
 <script lang="ts">
+  import PracticePage from '../hand/PracticePage.svelte'
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
-  import { clockTime, elapsed } from '../ui/time'
+  import { clockTime } from '../ui/time'
   import BoardTabs from './BoardTabs.svelte'
+  import ClassPanel from './ClassPanel.svelte'
+  import Clocks from './Clocks.svelte'
   import MenuButton from '../ui/MenuButton.svelte'
   import Popover from '../ui/Popover.svelte'
   import { kitName } from '../people/kits'
   import KitPanel from './KitPanel.svelte'
   import PensControl from './PensControl.svelte'
   import type { Session } from './session.svelte'
+  import YouPanel from './YouPanel.svelte'
 
   interface Props {
     session: Session
@@ -17,14 +21,9 @@
     onboard: (board: string) => void
   }
   let { session, link, onboard }: Props = $props()
-  let now = $state(Date.now())
-
-  $effect(() => {
-    const timer = setInterval(() => (now = session.nowMs()), 1_000)
-    return () => clearInterval(timer)
-  })
-
+  let practising = $state(false)
   const lesson = $derived(session.lesson)
+  const me = $derived(session.people.find(({ seat }) => seat === session.me))
   const WORDS = [
     ['stuck', 'I am stuck'],
     ['answer', 'I have an answer'],
@@ -44,7 +43,10 @@
     if (!lesson || session.tutorSide) return ''
     if (session.role === 'onlooker') return 'You are looking on'
     if (!lesson.facts.open) return 'No lesson is on'
+    if (lesson.facts.paused) return 'The lesson is paused'
     if (session.may('add_ink')) {
+      if (session.standing?.writing.reason.startsWith('bay')) return 'You can write in your bay'
+      if (/^(page|desk)/.test(session.standing?.writing.reason ?? '')) return 'You can write on this page'
       return lesson.facts.mode === 'up' ? 'Pens are up · you can write' : 'You have a pen'
     }
     return lesson.facts.mode === 'down'
@@ -66,6 +68,10 @@
         {#snippet face()}<span class="kit">{kitName(lesson.facts.kit) || 'own kit'}</span>{/snippet}
         {#snippet children()}<KitPanel {session} />{/snippet}
       </Popover>
+      <Popover label="Class" below bare>
+        {#snippet face()}<span class="kit">Class</span>{/snippet}
+        {#snippet children(close)}<ClassPanel {session} onclose={close} />{/snippet}
+      </Popover>
     {:else if session.tutorSide && lesson}
       <Button kind="cream" onclick={() => session.tell({ command: 'open_lesson' })}>Open the lesson</Button>
     {:else if standingWords}
@@ -74,9 +80,7 @@
       >
     {/if}
   </div>
-  {#if lesson?.started_ms && lesson.facts.open}
-    <span class="clock" title="Since the first student came in">{elapsed(now - lesson.started_ms)}</span>
-  {/if}
+  <Clocks {session} />
   <span class="kept" class:uneasy data-testid="kept" role="status">{kept}</span>
   {#if session.role === 'student' && lesson?.facts.open}
     {#if handUp}
@@ -101,6 +105,14 @@
       </Button>
     {/if}
   {/if}
+  {#if session.welcome && session.role !== 'onlooker'}
+    <Popover label="You" side="right" below bare>
+      {#snippet face()}<span class="kit">You</span>{/snippet}
+      {#snippet children(close)}
+        <YouPanel {session} {link} onpractise={() => ((practising = true), close())} />
+      {/snippet}
+    </Popover>
+  {/if}
   {#if session.welcome}
     <a
       class="save"
@@ -108,21 +120,29 @@
       download
       title="Save the board as a PDF"
     >
-      <Icon name="save" size={18} />Save PDF
+      <Icon name="save" size={18} />PDF
     </a>
   {/if}
-  {#if session.welcome?.role === 'tutor' && lesson?.facts.open}
-    <Button kind="cream" onclick={() => session.tell({ command: 'end_lesson' })}>End lesson</Button>
+  {#if session.role === 'helper' && me?.owner}
+    <Button kind="cream" onclick={() => session.tell({ command: 'hand_over', seat: '' })}
+      >Take the room back</Button
+    >
+  {/if}
+  {#if session.role === 'tutor' && lesson?.facts.open}
+    <Button kind="cream" onclick={() => session.tell({ command: 'end_lesson' })}>End</Button>
   {/if}
 </header>
+{#if practising}
+  <PracticePage door={session.door} {link} onclose={() => (practising = false)} />
+{/if}
 
 <style>
   header {
     grid-area: header;
     display: flex;
     align-items: center;
-    gap: 14px;
-    padding: 0 14px 0 16px;
+    gap: 10px;
+    padding: 0 12px 0 16px;
     color: var(--on-frame);
     min-width: 0;
   }
@@ -137,12 +157,11 @@
     min-width: 0;
   }
   .middle {
-    flex: 1;
+    flex: 1 0 auto;
     display: flex;
     align-items: center;
-    gap: 8px;
+    gap: 4px;
     justify-content: center;
-    min-width: 0;
   }
   .state {
     display: flex;
@@ -164,13 +183,13 @@
     color: var(--on-frame-muted);
     font-weight: 400;
     font-size: 13px;
+    padding: 0 4px;
   }
   .words {
     display: grid;
     min-width: 190px;
     color: var(--ink);
   }
-  .clock,
   .kept {
     font-size: 14px;
     white-space: nowrap;
@@ -215,9 +234,6 @@
     .middle {
       order: 3;
       flex-basis: 100%;
-    }
-    .clock {
-      display: none;
     }
   }
 </style>

@@ -6,9 +6,11 @@
   let { session }: { session: Session } = $props()
   const rights = $derived(session.lesson!.facts.kit as Right[])
   const name = $derived(kitName(rights))
+  /** Later lessons begin with these rights too. */
+  let forRoom = $state(false)
 
   function set(wanted: Right[]) {
-    session.tell({ command: 'set_rights', seat: '', rights: wanted })
+    session.tell({ command: 'set_rights', seat: '', rights: wanted, room: forRoom })
   }
 
   function toggle(right: Right) {
@@ -35,6 +37,12 @@
       >
     {/each}
   </div>
+  {#if session.role === 'tutor'}
+    <label
+      ><input type="checkbox" bind:checked={forRoom} onchange={() => set(rights)} />Also in later lessons of
+      this room</label
+    >
+  {/if}
 </div>
 
 <style>

@@ -3,17 +3,27 @@
   import BoardPane from '../board/BoardPane.svelte'
   import type { Surface } from '../board/surface.svelte'
   import People from '../people/People.svelte'
+  import Waiting from '../porch/Waiting.svelte'
   import { ownByKey } from '../rooms/api'
   import Brand from '../ui/Brand.svelte'
+  import Button from '../ui/Button.svelte'
   import type { Lead } from '../wire/generated'
   import Header from './Header.svelte'
   import KeysSheet from './KeysSheet.svelte'
   import { handleClipboard, handleKey } from './keys'
+  import { addPlannedPages } from './planned'
   import { Session, type Door } from './session.svelte'
   import Sill from './Sill.svelte'
   import ToolColumn from './ToolColumn.svelte'
 
-  let { door, link, board }: { door: Door; link: string; board: string } = $props()
+  interface Props {
+    door: Door
+    link: string
+    board: string
+    /** The board alone, for a wall: it looks where the tutor looks. */
+    projector?: boolean
+  }
+  let { door, link, board, projector = false }: Props = $props()
   let session = $state.raw(untrack(() => new Session(door, link, board)))
   let surface = $state.raw<Surface | null>(null)
   let keysShown = $state(false)
@@ -31,11 +41,16 @@
   })
 
   $effect(() => {
-    // “Open the lesson” on the room's home leads here.
-    if (session.welcome && session.tutorSide && new URLSearchParams(location.search).has('open')) {
-      history.replaceState(null, '', location.pathname)
+    // “Open the lesson” and words that were found, on the room's home, lead here.
+    // What is on the pages must be here first: an empty page is otherwise not told from one on its way.
+    if (!session.welcome || !session.tutorSide || session.version < 0 || !session.replica.whole) return
+    const wanted = new URLSearchParams(location.search)
+    if (wanted.has('open')) {
       if (!session.lesson?.facts.open) session.tell({ command: 'open_lesson' })
+      untrack(() => addPlannedPages(session))
     }
+    if (wanted.has('page')) untrack(() => session.turnTo(wanted.get('page') ?? ''))
+    if (location.search) history.replaceState(null, '', location.pathname)
   })
 
   /** Another board of the room, in the place of this one. */
@@ -44,6 +59,11 @@
     session = new Session(door, link, id, called)
     if (door === 'tutor') history.replaceState(null, '', `/rooms/${link}/boards/${id}`)
   }
+
+  const tutorSeat = $derived(session.people.find(({ role, tabs }) => role === 'tutor' && tabs)?.seat ?? '')
+  $effect(() => {
+    if (projector && session.line === 'open' && tutorSeat) untrack(() => session.attention.follow(tutorSeat))
+  })
 
   function onclipboard(event: ClipboardEvent) {
     if (surface) handleClipboard(event, session, surface)
@@ -63,27 +83,37 @@
 
 <svelte:window {onkeydown} oncopy={onclipboard} oncut={onclipboard} onpaste={onclipboard} />
 
-{#if session.goodbye && !session.welcome}
+{#if session.classroom.porch && !session.welcome}
+  <Waiting {session} />
+{:else if session.goodbye && !session.welcome}
   <div class="shut">
     <Brand />
     <h1>{session.goodbye.reason === 'between_closed' ? 'The room is closed' : 'No way in here'}</h1>
     <p role="alert">{session.goodbye.sentence}</p>
     {#if session.goodbye.again}<p class="muted">This page lets you in by itself when it opens.</p>{/if}
     {#if door === 'tutor'}<p><a href="/rooms/{link}">Sign in to the room</a></p>{/if}
+    {#if session.goodbye.reason === 'to_porch'}
+      <Button kind="cream" onclick={() => location.reload()}>Knock</Button>
+    {/if}
   </div>
 {:else}
-  <div class="lesson" class:onlooker={door === 'onlooker'}>
-    <Header {session} {link} onboard={(id) => openBoard(id)} />
+  <div class="lesson" class:onlooker={door === 'onlooker'} class:projector>
+    {#if !projector}<Header {session} {link} onboard={(id) => openBoard(id)} />{/if}
     {#if door !== 'onlooker'}<ToolColumn {session} {surface} />{/if}
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />
     {/key}
-    <Sill {session} {surface} onkeys={() => (keysShown = true)} />
-    <People {session} />
+    {#if !projector}
+      <Sill {session} {surface} onkeys={() => (keysShown = true)} />
+      <People {session} />
+    {/if}
   </div>
   {#if session.goodbye}
     <div class="over" role="alertdialog" aria-label="The line is closed">
       <p>{session.goodbye.sentence}</p>
+      {#if session.goodbye.reason === 'to_porch'}
+        <Button onclick={() => location.reload()}>Knock</Button>
+      {/if}
     </div>
   {/if}
   {#if keysShown}<KeysSheet onclose={() => (keysShown = false)} />{/if}
@@ -100,6 +130,10 @@
   }
   .onlooker {
     grid-template-columns: 0 minmax(0, 1fr) 240px;
+  }
+  .lesson.projector {
+    grid-template: minmax(0, 1fr) / minmax(0, 1fr);
+    grid-template-areas: 'board';
   }
   .shut {
     min-height: 100dvh;

@@ -25,8 +25,59 @@
     set(lying ? { width: long, height: short } : { width: short, height: long })
   }
 
-  function clear(mine: boolean) {
-    session.do({ step: 'remove_items', page: head.id, ids: session.chosen.clearable(mine) })
+  function setWriters(writers: PageHead['writers']) {
+    change({ writers, desk_of: writers === 'desk' ? head.desk_of : '' })
+  }
+
+  /** Students who have no desk on this board yet. */
+  const deskless = $derived(
+    session.people.filter(
+      ({ seat, role, tabs }) =>
+        role === 'student' && tabs > 0 && !session.heads.some(({ desk_of }) => desk_of === seat),
+    ),
+  )
+
+  function makeDesks() {
+    // Each copy goes right behind the page: the last name first keeps them in order.
+    for (const { seat, name } of deskless.toReversed())
+      session.do({ step: 'copy_page', page: head.id, id: newId(), title: name, desk_of: seat })
+    onclose()
+  }
+
+  const pinned = $derived(
+    session.version >= 0
+      ? [...(session.page?.entries.values() ?? [])].flatMap(({ item }) => (item.pinned ? [item.id] : []))
+      : [],
+  )
+  /** What can be cleared: each in one step, asked once when it is others' work. */
+  const students = $derived(session.people.filter(({ role }) => role === 'student'))
+  const tutors = $derived(
+    new Set(
+      session.people.filter(({ role }) => role === 'tutor' || role === 'helper').map(({ seat }) => seat),
+    ),
+  )
+  const scopes = $derived([
+    { key: 'mine', label: 'My work', of: (seat: string) => seat === session.me },
+    ...(session.tutorSide
+      ? [
+          { key: 'students', label: 'All students’ work', of: (seat: string) => !tutors.has(seat) },
+          { key: 'all', label: 'Everything not locked', of: () => true },
+          ...students.map(({ seat, name }) => ({
+            key: seat,
+            label: `${name}’s work`,
+            of: (other: string) => other === seat,
+          })),
+        ]
+      : []),
+  ])
+  let sure = $state('')
+
+  function clear({ key, of }: (typeof scopes)[number]) {
+    if (key !== 'mine' && sure !== key) {
+      sure = key
+      return
+    }
+    session.do({ step: 'remove_items', page: head.id, ids: session.chosen.clearable(of) })
     session.say('Cleared. Undo brings it back.')
     onclose()
   }
@@ -41,7 +92,7 @@
   function copy() {
     const id = newId()
     session.turnNext(id)
-    session.do({ step: 'copy_page', page: head.id, id })
+    session.do({ step: 'copy_page', page: head.id, id, title: '', desk_of: '' })
     onclose()
   }
 </script>
@@ -72,16 +123,26 @@
       >
     {/if}
   </div>
-  <div class="row">
-    <Button disabled={!session.chosen.clearable(true).length} onclick={() => clear(true)}
-      >Clear my work</Button
-    >
-    {#if session.tutorSide}
-      <Button kind="stop" disabled={!session.chosen.clearable(false).length} onclick={() => clear(false)}
-        >Clear all that is not locked</Button
+  <div class="row clear">
+    <span>Clear</span>
+    {#each scopes.filter(({ key, of }) => key === 'mine' || session.chosen.clearable(of).length) as scope (scope.key)}
+      <Button
+        kind={scope.key === 'mine' ? 'plain' : 'stop'}
+        disabled={!session.chosen.clearable(scope.of).length}
+        onclick={() => clear(scope)}>{sure === scope.key ? 'Yes, clear it' : scope.label}</Button
       >
-    {/if}
+    {/each}
   </div>
+  {#if session.tutorSide && pinned.length}
+    <div class="row">
+      <Button
+        onclick={() => {
+          session.do({ step: 'arrange_items', page: head.id, ids: pinned, how: 'unpin', id: '' })
+          onclose()
+        }}>Unpin the background ({pinned.length})</Button
+      >
+    </div>
+  {/if}
   {#if session.tutorSide}
     <Choice
       label="Who writes here"
@@ -89,9 +150,20 @@
         { value: 'lesson', label: 'As the lesson' },
         { value: 'tutor_side', label: 'Tutor side only' },
         { value: 'open', label: 'Open to students' },
+        ...(head.desk_of
+          ? [{ value: 'desk' as const, label: `Desk of ${session.nameOf(head.desk_of)}` }]
+          : []),
       ]}
-      bind:value={() => head.writers, (writers) => change({ writers })}
+      bind:value={() => head.writers, setWriters}
     />
+    <div class="row">
+      <Button disabled={!deskless.length} onclick={makeDesks}
+        >{deskless.length ? `A desk for each of ${deskless.length}` : 'Everybody has a desk'}</Button
+      >
+      <span class="hint"
+        >A copy of this page for each student who has none; only they and you write on it.</span
+      >
+    </div>
   {/if}
   <Choice label="Paper" options={KINDS} bind:value={() => paper.kind, (kind) => set({ kind })} />
   {#if paper.kind !== 'endless'}
@@ -154,7 +226,7 @@
   .panel {
     display: grid;
     gap: 10px;
-    width: 420px;
+    width: 560px;
     max-width: 100%;
   }
   .title {
@@ -174,6 +246,19 @@
     border-radius: var(--radius);
     background: #fff;
     min-width: 0;
+  }
+  .clear span {
+    width: 74px;
+    align-self: center;
+    color: var(--muted);
+    font-size: 13px;
+  }
+  .hint {
+    flex: 1;
+    align-self: center;
+    color: var(--muted);
+    font-size: 13px;
+    line-height: 1.25;
   }
   .file {
     display: none;

@@ -35,7 +35,7 @@
     const at = session.heads.findIndex((head) => head.id === session.pageId) + 1
     session.do({
       step: 'add_page',
-      head: { id: newId(), title: '', paper, writers: 'lesson' },
+      head: { id: newId(), title: '', paper, writers: 'lesson', desk_of: '', bays: [] },
       index: at,
       items: [],
     })
@@ -80,7 +80,13 @@
           <PageThumb {session} pageId={head.id} />
           <span>{i + 1}{head.title ? ` ${head.title}` : ''}</span>
           {#if head.writers !== 'lesson'}
-            <em>{head.writers === 'open' ? 'open' : 'tutor'}</em>
+            <em
+              >{head.writers === 'desk'
+                ? session.nameOf(head.desk_of)
+                : head.writers === 'open'
+                  ? 'open'
+                  : 'tutor'}</em
+            >
           {/if}
         </button>
       </li>

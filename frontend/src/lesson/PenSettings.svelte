@@ -4,6 +4,7 @@
   import ColourField from '../ui/ColourField.svelte'
   import Popover from '../ui/Popover.svelte'
   import Slider from '../ui/Slider.svelte'
+  import Tiles from '../ui/Tiles.svelte'
   import PenPicture from './PenPicture.svelte'
   import type { Session } from './session.svelte'
   import { NIB_NAMES, PEN_WIDTHS, type ReadyPen } from './tools.svelte'
@@ -34,17 +35,16 @@
   }
 </script>
 
-<div class="pens" role="radiogroup" aria-label="Pens">
-  {#each tools.pens as ready, i (i)}
-    <button
-      role="radio"
-      aria-checked={tools.pen === i}
-      aria-label="{NIB_NAMES[ready.nib]}, {ready.width} wide"
-      title="{NIB_NAMES[ready.nib]}, {ready.width} wide"
-      onclick={() => take(i)}><PenPicture pen={ready} /></button
-    >
-  {/each}
-</div>
+<Tiles
+  label="Pens"
+  options={tools.pens}
+  taken={tools.pen}
+  name={(ready) => `${NIB_NAMES[ready.nib]}, ${ready.width} wide`}
+  ontake={take}
+  width={74}
+>
+  {#snippet picture(ready)}<PenPicture pen={ready} />{/snippet}
+</Tiles>
 <Popover label="Change this pen">
   {#snippet face()}Change{/snippet}
   {#snippet children()}
@@ -94,24 +94,6 @@
 <Hint>Shift draws straight.</Hint>
 
 <style>
-  .pens {
-    display: flex;
-    gap: 6px;
-  }
-  .pens button {
-    width: 74px;
-    height: 44px;
-    padding: 0;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--glass);
-    display: grid;
-    place-items: center;
-  }
-  .pens button[aria-checked='true'] {
-    border-color: var(--leaf);
-    box-shadow: inset 0 0 0 1.5px var(--leaf);
-  }
   .panel {
     display: flex;
     flex-wrap: wrap;

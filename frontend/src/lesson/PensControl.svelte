@@ -40,7 +40,7 @@
     color: var(--on-frame);
     font-weight: 600;
     min-height: 34px;
-    padding: 0 16px;
+    padding: 0 13px;
     border-radius: var(--radius);
     white-space: nowrap;
   }

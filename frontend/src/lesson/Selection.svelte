@@ -3,10 +3,12 @@
   import Icon from '../ui/Icon.svelte'
   import Popover from '../ui/Popover.svelte'
   import ArrangePanel from './ArrangePanel.svelte'
-  import { FIGURE_NAMES } from './figure-names'
+  import { nameOf } from './figure-names'
   import LookPanel from './LookPanel.svelte'
   import type { Session } from './session.svelte'
+  import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
+  import TracePanel from './TracePanel.svelte'
 
   let { session }: { session: Session } = $props()
 
@@ -28,8 +30,15 @@
     picture: 'picture',
   }
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
-  // What is surer is offered first; a figure of few strokes that reads as one sign is a figure.
-  const figureFirst = $derived((figures[0]?.score ?? 0) > 0.6 && (texts[0]?.text.length ?? 0) <= 2)
+  const sketch = $derived(session.readings?.sketch ?? [])
+  const even = $derived(session.readings?.even ?? [])
+  const map = $derived(session.readings?.mind_map)
+  const figureFirst = $derived(session.readings?.figure_first ?? false)
+
+  function wordOf(id: string): string {
+    const item = session.page?.entries.get(id)?.item
+    return item && 'text' in item ? item.text : ''
+  }
 
   function whatIsSelected(): string {
     const count = items.length
@@ -46,12 +55,16 @@
     {#if texts[0]}
       <button
         class="choice"
-        class:first={!figureFirst}
+        class:first={!figureFirst && (!map || map.of)}
         data-testid="typeset"
         onclick={() => session.chosen.typeset(texts[0]!.text)}
       >
         <b>Typeset</b><span>“{texts[0].text}”</span>
       </button>
+      <Popover label="Words">
+        {#snippet face()}Words{/snippet}
+        {#snippet children(close)}<ReadingPanel {session} onclose={close} />{/snippet}
+      </Popover>
       {#if texts.length > 1}
         <div class="rivals" aria-label="Other readings">
           {#each texts.slice(1, 4) as rival (rival.text)}
@@ -63,18 +76,46 @@
       {/if}
     {/if}
   {/snippet}
+  {#snippet asMap()}
+    {#if map}
+      <button
+        class="choice"
+        class:first={!map.of && !figureFirst}
+        data-testid="mind-map"
+        onclick={() => session.chosen.toMindMap(map)}
+      >
+        {#if map.of}
+          <b>Branch</b><span>of “{wordOf(map.of)}”</span>
+        {:else}
+          <b>Mind map</b><span>{map.labels.length} words</span>
+        {/if}
+      </button>
+    {/if}
+  {/snippet}
   {#snippet asFigure()}
-    {#each figures.slice(0, 3) as figure, i (figure.kind)}
+    {#if sketch.length > 1}
+      <button class="choice" data-testid="true-up-all" onclick={() => session.chosen.trueUpAll(sketch)}>
+        <b>True up all</b><span>{sketch.length} figures</span>
+      </button>
+      {#if even.length}
+        <button class="choice" data-testid="true-up-even" onclick={() => session.chosen.trueUpAll(even)}>
+          <b>True up all</b><span>made even</span>
+        </button>
+      {/if}
+    {/if}
+    {#each figures.slice(0, 3) as figure, i (nameOf(figure))}
       <button
         class="choice"
         class:first={figureFirst && i === 0}
         data-testid="true-up"
         onclick={() => session.chosen.trueUp(figure)}
       >
-        <b>True up</b><span>{FIGURE_NAMES[figure.kind].toLowerCase()}</span>
+        <b>True up</b><span>{nameOf(figure)}</span>
       </button>
     {:else}
-      {#if session.readings}<span class="none"><b>True up</b><span>no figure seen</span></span>{/if}
+      {#if session.readings && sketch.length < 2}
+        <span class="none"><b>True up</b><span>no figure seen</span></span>
+      {/if}
     {/each}
   {/snippet}
   {#if ink.length && mayConvert}
@@ -83,9 +124,9 @@
     {:else if session.readings?.problem}
       <span class="none"><b>{session.readings.problem}</b><span>the ink stays as it is</span></span>
     {:else if figureFirst}
-      {@render asFigure()}{@render asText()}
+      {@render asFigure()}{@render asMap()}{@render asText()}
     {:else}
-      {@render asText()}{@render asFigure()}
+      {@render asMap()}{@render asText()}{@render asFigure()}
     {/if}
   {/if}
   {#if converted.length && mayConvert}
@@ -109,6 +150,12 @@
     <Popover label="Arrange">
       {#snippet face()}Arrange{/snippet}
       {#snippet children(close)}<ArrangePanel {session} onclose={close} />{/snippet}
+    </Popover>
+  {/if}
+  {#if items.length === 1 && session.role !== 'onlooker'}
+    <Popover label="Who made this">
+      {#snippet face()}Who{/snippet}
+      {#snippet children()}<TracePanel {session} id={items[0]!.id} />{/snippet}
     </Popover>
   {/if}
   {#if session.may('add_ink')}

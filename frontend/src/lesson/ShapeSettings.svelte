@@ -13,7 +13,7 @@
   const tools = $derived(session.tools)
   const shape = $derived(tools.shape)
   const open = $derived(!UNIT_FIGURES[shape.figure].closed)
-  const KINDS = Object.keys(FIGURE_NAMES) as FigureKind[]
+  const KINDS = (Object.keys(FIGURE_NAMES) as FigureKind[]).filter((kind) => kind !== 'polyline')
   const DASHES = [
     { value: 'solid' as const, label: 'Solid' },
     { value: 'dashed' as const, label: 'Dashed' },

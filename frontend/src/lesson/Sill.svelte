@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Surface } from '../board/surface.svelte'
   import Icon from '../ui/Icon.svelte'
+  import Offer from './Offer.svelte'
   import PageStrip from './PageStrip.svelte'
   import Selection from './Selection.svelte'
   import type { Session } from './session.svelte'
@@ -25,6 +26,10 @@
       <TextSettings {session} />
     {:else if session.selection.size}
       <Selection {session} />
+    {:else if session.asYouGo.offer}
+      <Offer {session} />
+    {:else if session.setAside.count}
+      <SetAside {session} />
     {:else if session.notice}
       <p class="say" role="status" data-testid="say">{session.notice}</p>
     {:else if session.standing && !writing}
@@ -34,7 +39,6 @@
     {:else}
       <p class="say">Fetching the board.</p>
     {/if}
-    <SetAside {session} />
   </div>
   <PageStrip {session} />
   <button class="keys" onclick={onkeys} aria-label="Keys" title="Keys">?</button>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Hint from '../ui/Hint.svelte'
+  import Tiles from '../ui/Tiles.svelte'
   import StampPicture from './StampPicture.svelte'
   import type { Session } from './session.svelte'
   import { STAMPS } from './stamps'
@@ -9,17 +10,15 @@
   const all = $derived([...STAMPS, ...tools.ownStamps])
 </script>
 
-<div class="row" role="radiogroup" aria-label="Stamps">
-  {#each all as stamp, i (i)}
-    <button
-      role="radio"
-      aria-checked={tools.stamp === i}
-      aria-label={stamp.name}
-      title={stamp.name}
-      onclick={() => (tools.stamp = i)}><StampPicture {stamp} /></button
-    >
-  {/each}
-</div>
+<Tiles
+  label="Stamps"
+  options={all}
+  taken={tools.stamp}
+  name={(stamp) => stamp.name}
+  ontake={(index) => (tools.stamp = index)}
+>
+  {#snippet picture(stamp)}<StampPicture {stamp} />{/snippet}
+</Tiles>
 {#if tools.stamp >= STAMPS.length}
   <button class="away" onclick={() => tools.dropStamp(tools.stamp - STAMPS.length)}
     >Throw this one away</button
@@ -29,24 +28,6 @@
 {/if}
 
 <style>
-  .row {
-    display: flex;
-    gap: 5px;
-  }
-  .row button {
-    width: 46px;
-    height: 46px;
-    padding: 0;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--glass);
-    display: grid;
-    place-items: center;
-  }
-  .row button[aria-checked='true'] {
-    border-color: var(--leaf);
-    box-shadow: inset 0 0 0 1.5px var(--leaf);
-  }
   .away {
     min-height: 42px;
     border: 0;

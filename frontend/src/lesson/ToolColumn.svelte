@@ -21,6 +21,7 @@
     { tool: 'table', label: 'Table', icon: 'table', needs: 'add_text' },
     { tool: 'stamp', label: 'Stamp', icon: 'stamp', needs: 'add_shape' },
     { tool: 'bring', label: 'Bring in', icon: 'bring', needs: 'add_picture' },
+    { tool: 'bay', label: 'Bay', icon: 'bay', needs: 'set_pens' },
     { tool: 'pointer', label: 'Pointer', icon: 'pointer', needs: 'point' },
     { tool: 'hand', label: 'Move', icon: 'hand', needs: null },
   ]
@@ -46,7 +47,7 @@
 
 <nav aria-label="Tools">
   <div class="tools">
-    {#each TOOLS as { tool, label, icon, needs } (tool)}
+    {#each TOOLS.filter(({ tool }) => tool !== 'bay' || session.tutorSide) as { tool, label, icon, needs } (tool)}
       {@const usable = needs === null || session.may(needs)}
       <button
         class="tool"
@@ -102,7 +103,7 @@
   }
   .tool {
     width: 100%;
-    min-height: 40px;
+    min-height: clamp(33px, 4.4dvh, 40px);
     border: 0;
     border-radius: var(--radius);
     background: none;

@@ -6,6 +6,7 @@
   import Slider from '../ui/Slider.svelte'
   import type { Session } from './session.svelte'
   import Popover from '../ui/Popover.svelte'
+  import BaySettings from './BaySettings.svelte'
   import BringIn from './BringIn.svelte'
   import ChoosePanel from './ChoosePanel.svelte'
   import PenSettings from './PenSettings.svelte'
@@ -55,6 +56,8 @@
   <Hint>Press where it is to stand. Rows pasted from a spreadsheet become a table too.</Hint>
 {:else if tools.tool === 'bring'}
   <BringIn {session} {surface} />
+{:else if tools.tool === 'bay'}
+  <BaySettings {session} {surface} />
 {:else if tools.tool === 'stamp'}
   <StampSettings {session} />
 {:else if tools.tool === 'select'}

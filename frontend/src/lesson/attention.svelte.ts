@@ -1,5 +1,6 @@
-/** Everyone's view: called to a place once, or kept together. */
-import type { Lead } from '../wire/generated'
+/** Everyone's view: called to a place once, kept together, or following somebody. */
+import type { Box } from '../board/box'
+import type { Lead, Viewed } from '../wire/generated'
 import type { Session } from './session.svelte'
 
 const LEAD_EVERY_MS = 200
@@ -11,23 +12,47 @@ export class Attention {
   calledTo = $state.raw<Lead | null>(null)
   /** Whether this person keeps everyone at their own view. */
   keeping = $state.raw(false)
+  /** The seat of whom this person follows. */
+  following = $state.raw('')
   #session: Session
+  #told = ''
 
   constructor(session: Session) {
     this.#session = session
   }
 
   /** Go to the view that somebody leads to; held there until they let go. */
-  follow(lead: Lead): void {
+  called(lead: Lead): void {
     this.held = lead.hold && lead.page ? lead : null
     if (!lead.page) return
+    if (this.#show(lead) && !lead.hold) this.#session.say(`${lead.name}: look here.`)
+  }
+
+  /** Look where somebody looks; "" stops it. */
+  follow(seat: string): void {
+    this.following = seat
+    this.#session.send({ type: 'follow', seat })
+  }
+
+  /** Whom we follow sees another place. */
+  viewed(viewed: Viewed): void {
+    if (viewed.seat === this.following) this.#show({ ...viewed, type: 'lead', hold: false, name: '' })
+  }
+
+  /** Our own hand has moved the view: we go our own way. */
+  moved(): void {
+    if (this.following && this.#session.door !== 'onlooker') this.follow('')
+  }
+
+  /** Show a place; false when it is on another board, which is opened first. */
+  #show(lead: Lead): boolean {
     if (lead.board !== this.#session.welcome?.board.id) {
       this.calledTo = lead
-      return
+      return false
     }
     this.#session.turnTo(lead.page)
     this.#session.surface?.lead(lead.box)
-    if (!lead.hold) this.#session.say(`${lead.name}: look here.`)
+    return true
   }
 
   /** Bring everyone's view to ours: once, or keep it there. */
@@ -37,19 +62,30 @@ export class Attention {
     if (box) this.#session.send({ type: 'lead', page: this.#session.pageId, box, hold, board: '', name: '' })
   }
 
+  /** Bring everyone's view to a part of this page, once. */
+  leadTo({ minX, minY, maxX, maxY }: Box): void {
+    const box: Lead['box'] = [minX, minY, maxX, maxY]
+    this.#session.send({ type: 'lead', page: this.#session.pageId, box, hold: false, board: '', name: '' })
+  }
+
   letGo(): void {
     this.keeping = false
     this.#session.send({ type: 'lead', page: '', box: [0, 0, 0, 0], hold: false, board: '', name: '' })
   }
 
-  #leadTimer: ReturnType<typeof setTimeout> | undefined
+  #timer: ReturnType<typeof setTimeout> | undefined
 
-  /** Our view has changed: those who are kept at it follow, a few times a second. */
+  /** Our view has changed: those who follow it, or are kept at it, hear of it a few times a second. */
   viewMoved(): void {
-    if (!this.keeping || this.#leadTimer) return
-    this.#leadTimer = setTimeout(() => {
-      this.#leadTimer = undefined
+    if (this.#timer) return
+    this.#timer = setTimeout(() => {
+      this.#timer = undefined
+      const box = this.#session.surface?.seen()
+      const told = `${this.#session.pageId} ${box}`
+      if (!box || told === this.#told) return
+      this.#told = told
       if (this.keeping) this.lead(true)
+      this.#session.send({ type: 'view', page: this.#session.pageId, box })
     }, LEAD_EVERY_MS)
   }
 }

@@ -1,7 +1,17 @@
 /** What can be done with what is chosen: move, look, arrange, copy, convert, remove. */
 import type { Box } from '../board/box'
 import { newId } from '../wire/codec'
-import type { Affine, Figure, How, Item, Style } from '../wire/generated'
+import type {
+  Affine,
+  Figure,
+  How,
+  Item,
+  MindMap,
+  Readings,
+  SketchPart,
+  Style,
+  TrueUp,
+} from '../wire/generated'
 import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
 import type { Session } from './session.svelte'
 
@@ -34,7 +44,7 @@ export class Chosen {
 
   /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */
   arrange(how: How): void {
-    const locking = how === 'lock' || how === 'unlock'
+    const locking = ['lock', 'unlock', 'pin', 'unpin'].includes(how)
     const ids = (locking ? this.#session.selected() : this.#session.selected('change')).map((item) => item.id)
     if (ids.length)
       this.#session.do({ step: 'arrange_items', page: this.#session.pageId, ids, how, id: newId() })
@@ -102,8 +112,8 @@ export class Chosen {
     this.#session.selectNext(items.map((item) => item.id))
   }
 
-  /** What this person may clear off the page: their own, or everything that is not locked. */
-  clearable(mine: boolean): string[] {
+  /** What this person may clear off the page: of those whose work ``of`` is, what is not locked. */
+  clearable(of: (seat: string) => boolean): string[] {
     const items =
       this.#session.version >= 0
         ? [...(this.#session.page?.entries.values() ?? [])].map(({ item }) => item)
@@ -111,7 +121,7 @@ export class Chosen {
     const free = items.filter(
       (item) => !item.locked && this.#session.may('remove', item.by !== this.#session.me),
     )
-    return free.filter((item) => !mine || item.by === this.#session.me).map((item) => item.id)
+    return free.filter((item) => of(item.by)).map((item) => item.id)
   }
 
   /** Choose the thing ``step`` places further in reading order: the keyboard's way to any of them. */
@@ -134,27 +144,70 @@ export class Chosen {
   }
 
   /** Selected ink to typed text. */
-  typeset(text: string): void {
-    const ids = this.#session.selectedInk()
-    if (ids.length) this.#session.do({ step: 'typeset', page: this.#session.pageId, ids, id: newId(), text })
+  typeset(text: string, ink = this.#session.selectedInk(), readings = this.#session.readings): void {
+    // What only marks the words (underlines, boxes) stays ink.
+    const written = readings?.lines.flatMap((line) => line.ids) ?? []
+    const ids = written.length ? ink.filter((id) => written.includes(id)) : ink
+    if (!ids.length) return
+    this.#teach(text, readings)
+    this.#session.do({ step: 'typeset', page: this.#session.pageId, ids, id: newId(), text })
+  }
+
+  /** Lines that say something else than was read first: the own hand is learned from them. */
+  #teach(text: string, readings: Readings | null): void {
+    const said = text.split('\n')
+    const lines = readings?.lines ?? []
+    if (said.length !== lines.length) return
+    const corrected = lines.flatMap(({ rivals, ids }, i) =>
+      said[i] === rivals[0]?.text ? [] : [{ ids, text: said[i]! }],
+    )
+    if (corrected.length) {
+      this.#session.send({ type: 'teach', page: this.#session.pageId, lines: corrected })
+    }
   }
 
   /** Selected ink to an exact figure. */
-  trueUp(figure: Figure): void {
-    const { kind, points, closed, curved } = figure
-    const ids = this.#session.selectedInk()
-    if (ids.length) {
-      this.#session.do({
-        step: 'true_up',
-        page: this.#session.pageId,
-        ids,
-        id: newId(),
-        figure: kind,
-        points,
-        closed,
-        curved,
-      })
+  trueUp(figure: Figure, ids = this.#session.selectedInk()): void {
+    if (ids.length) this.#session.do(this.#trueUp(figure, ids, newId()))
+  }
+
+  #trueUp({ figure, points, closed, curved, parts, ends }: Figure, ids: string[], id: string): TrueUp {
+    return {
+      step: 'true_up',
+      page: this.#session.pageId,
+      ids,
+      id,
+      figure,
+      points,
+      closed,
+      curved,
+      parts,
+      ends,
     }
+  }
+
+  /** A selected sketch to all its figures, with lines that hold on to them. */
+  trueUpAll(sketch: SketchPart[]): void {
+    const made = sketch.map(() => newId())
+    this.#session.do({
+      step: 'true_up_all',
+      page: this.#session.pageId,
+      figures: sketch.map(({ figure, ids }, i) => this.#trueUp(figure, ids, made[i]!)),
+      holds: sketch.map(({ holds: [start, end] }) => [made[start] ?? '', made[end] ?? '']),
+    })
+  }
+
+  /** Selected words and lines to a mind map, or to branches of one that is there. */
+  toMindMap({ labels, lines, centre, of }: MindMap): void {
+    const made = labels.map(() => newId())
+    const at = (number: number) => made[number] ?? of
+    this.#session.do({
+      step: 'to_mind_map',
+      page: this.#session.pageId,
+      labels: labels.map(({ ids, text }, i) => ({ ids, text, id: made[i]! })),
+      links: lines.map(({ ids, ends: [start, end] }) => ({ ids, id: newId(), ends: [at(start), at(end)] })),
+      centre: of ? '' : at(centre),
+    })
   }
 
   /** Selected converted items back to the ink they came from. */

@@ -47,7 +47,7 @@ export function copiesOf(items: Item[], dx: number, dy: number): Item[] {
   return inOrder.map((item) => {
     if (item.group && !groups.has(item.group)) groups.set(item.group, newId())
     const group = groups.get(item.group) ?? ''
-    return { ...item, id: newId(), x: item.x + dx, y: item.y + dy, z: 0, group, locked: false }
+    return { ...item, id: newId(), x: item.x + dx, y: item.y + dy, z: 0, group, locked: false, pinned: false }
   })
 }
 

@@ -1,5 +1,5 @@
 /** What figures are called on screen. */
-import type { FigureKind } from '../wire/generated'
+import type { Figure, FigureKind } from '../wire/generated'
 
 export const FIGURE_NAMES: Record<FigureKind, string> = {
   line: 'Line',
@@ -27,4 +27,13 @@ export const FIGURE_NAMES: Record<FigureKind, string> = {
   number_line: 'Number line',
   tick: 'Tick',
   cross: 'Cross',
+  polyline: 'Polyline',
+}
+
+/** What a found figure is called: by its kind, which an arrow's drawing does not tell, and a triangle's form. */
+export function nameOf({ kind, form }: Figure): string {
+  if (kind === 'arrow') return 'arrow'
+  if (kind === 'double_arrow') return 'double arrow'
+  if (form === 'same-size') return `${FIGURE_NAMES[kind].toLowerCase()}, size as its neighbour`
+  return `${form ?? ''} ${FIGURE_NAMES[kind].toLowerCase()}`.trim()
 }

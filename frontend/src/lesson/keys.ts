@@ -41,6 +41,7 @@ export const KEYS: [string, string][] = [
   ['Esc', 'Give up, or select nothing'],
   ['Page Up, Page Down', 'Turn pages'],
   ['N', 'Half a page down'],
+  ['J, Shift J', 'The next bay, the one before'],
   ['+ −', 'Zoom in and out'],
   ['0', 'Show the whole page'],
   ['Space and drag', 'Move the paper'],
@@ -82,7 +83,9 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
       return true
     case 'a':
       session.tools.tool = 'select'
-      session.select(session.page?.entries.keys() ?? [])
+      session.select(
+        [...(session.page?.entries.values() ?? [])].flatMap(({ item }) => (item.pinned ? [] : [item.id])),
+      )
       return true
   }
   return false
@@ -147,6 +150,10 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
   }
   if (event.key === '.' || event.key === ',') {
     session.chosen.chooseNext(event.key === '.' ? 1 : -1)
+    return true
+  }
+  if (event.key.toLowerCase() === 'j') {
+    surface.nextBay(event.shiftKey ? -1 : 1)
     return true
   }
   if (event.key.toLowerCase() === 'n') {

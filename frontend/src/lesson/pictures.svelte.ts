@@ -33,6 +33,7 @@ export class Pictures {
       by: this.#session.me,
       at_ms: 0,
       locked: false,
+      pinned: false,
       picture: taken.id,
       width,
       height,

@@ -20,7 +20,6 @@ import type {
   Pointing,
   Readings,
   Request,
-  Said,
   Standing,
   ToBrowser,
   Welcome,
@@ -28,9 +27,12 @@ import type {
 } from '../wire/generated'
 import { Line, type LineState } from '../wire/socket'
 import { keepUnsent, takeUnsent } from '../wire/unsent'
+import { AsYouGo } from './as-you-go.svelte'
 import { Attention } from './attention.svelte'
 import { Chosen } from './chosen'
+import { Classroom } from './classroom.svelte'
 import { Pictures } from './pictures.svelte'
+import { Sounds } from './sounds'
 import { Tools, type Tool } from './tools.svelte'
 
 export type Door = 'tutor' | 'student' | 'onlooker'
@@ -57,13 +59,16 @@ export class Session {
   readonly chosen = new Chosen(this)
   readonly pictures = new Pictures(this)
   readonly attention = new Attention(this)
+  readonly classroom = new Classroom(this)
+  readonly asYouGo = new AsYouGo(this)
+  readonly sounds = new Sounds()
 
   welcome = $state.raw<Welcome | null>(null)
   line = $state.raw<LineState>('joining')
   goodbye = $state.raw<Goodbye | null>(null)
   lesson = $state.raw<Lesson | null>(null)
   people = $state.raw<Person[]>([])
-  standing = $state.raw<Standing | null>(null)
+  #standing = $state.raw<Standing | null>(null)
   /** Difference of the server's clock to ours. */
   clockSkewMs = $state.raw(0)
   keptMs = $state.raw(0)
@@ -72,10 +77,9 @@ export class Session {
   setAside = $state.raw<{ count: number; sentence: string }>({ count: 0, sentence: '' })
   heads = $state.raw<PageHead[]>([])
   boards = $state.raw<BoardCard[]>([])
-  chat = $state.raw<Said[]>([])
-  /** Lines of the chat that this person has not seen yet. */
-  unread = $state.raw(0)
   pageId = $state.raw('')
+  /** The bay that was chosen or stepped to last. */
+  bay = $state.raw('')
   undos = $state.raw(0)
   redos = $state.raw(0)
   selection = $state.raw<ReadonlySet<string>>(new Set())
@@ -94,6 +98,7 @@ export class Session {
   #board: string
   #line: Line | null = null
   #ref = 0
+  #selectionRef = 0
   #noticeTimer: ReturnType<typeof setTimeout> | undefined
   #keepTimer: ReturnType<typeof setInterval> | undefined
 
@@ -118,7 +123,12 @@ export class Session {
   }
 
   get me(): string {
-    return this.welcome?.seat ?? ''
+    return this.classroom.as?.seat ?? this.welcome?.seat ?? ''
+  }
+
+  /** What may be done on this page: by this person, or by the student whose eyes are looked through. */
+  get standing(): Standing | null {
+    return this.classroom.as?.standing ?? this.#standing
   }
 
   /** What this person is at the moment: the tutor may change it. */
@@ -152,9 +162,20 @@ export class Session {
 
   // Steps and commands
 
-  /** Take a step; its id. */
+  /** Take a step; its id, "" when nothing may be done just now. */
   do(request: Request): string {
-    return this.replica.do(request)
+    return this.#looksOnly() ? '' : this.replica.do(request)
+  }
+
+  /** Through a student's eyes everything is seen and nothing done. */
+  #looksOnly(): boolean {
+    const { as } = this.classroom
+    if (as) this.say(`You are looking as ${this.nameOf(as.seat)}. Go back to your own view to do that.`)
+    return as !== null
+  }
+
+  nameOf(seat: string): string {
+    return this.people.find((person) => person.seat === seat)?.name ?? 'somebody'
   }
 
   undo(): void {
@@ -166,6 +187,7 @@ export class Session {
   }
 
   tell(command: Command): void {
+    if (this.#looksOnly()) return
     if (!this.#line?.send({ type: 'tell', id: newId(), command })) {
       this.say('There is no line to the server just now. Try again when it is back.')
     }
@@ -176,10 +198,6 @@ export class Session {
     const sent = this.#line?.send({ type: 'say', id: newId(), text, to }) ?? false
     if (!sent) this.say('There is no line to the server just now. Your words are still in the field.')
     return sent
-  }
-
-  readChat(): void {
-    this.unread = 0
   }
 
   send(message: Parameters<Line['send']>[0]): void {
@@ -263,7 +281,13 @@ export class Session {
     const ids = this.selectedInk()
     if (!page || !ids.length) return
     this.reading = true
-    this.send({ type: 'read', ref: ++this.#ref, page: page.head.id, ids })
+    this.#selectionRef = this.askAbout(ids)
+  }
+
+  /** Ask what some ink of this page could be; the number that comes back with the answer. */
+  askAbout(ids: string[]): number {
+    this.send({ type: 'read', ref: ++this.#ref, page: this.pageId, ids })
+    return this.#ref
   }
 
   // What can be done with the selection
@@ -305,18 +329,23 @@ export class Session {
 
   #open(): void {
     this.#line = new Line(this.#path, {
-      opened: () =>
-        this.#line?.send({
-          type: 'join',
-          board: this.#board,
-          have_seq: this.replica.whole ? this.replica.seq : -1,
-          page: this.pageId,
-        }),
+      opened: () => this.join(),
       message: (message) => this.#hear(message),
       state: (state) => {
         this.line = state
         if (state === 'lost') this.reading = false
       },
+    })
+  }
+
+  /** Ask to be let in; ``code`` when the door asks for one. */
+  join(code = ''): void {
+    this.#line?.send({
+      type: 'join',
+      board: this.#board,
+      have_seq: this.replica.whole ? this.replica.seq : -1,
+      page: this.pageId,
+      code,
     })
   }
 
@@ -326,6 +355,7 @@ export class Session {
   }
 
   #hear(message: ToBrowser): void {
+    if (this.classroom.hear(message)) return
     switch (message.type) {
       case 'welcome':
         return this.#welcomed(message)
@@ -339,18 +369,19 @@ export class Session {
       case 'refused':
         return this.#refused(message.id, message.reason, message.sentence)
       case 'you':
-        this.standing = message.standing
+        this.#standing = message.standing
+        this.classroom.seeAgain()
         return
       case 'lead':
-        return this.attention.follow(message)
-      case 'heard':
-        this.chat = [...this.chat, message.line]
-        if (message.line.seat !== this.me) this.unread++
-        return
+        return this.attention.called(message)
+      case 'viewed':
+        return this.attention.viewed(message)
       case 'readings':
-        if (message.ref === this.#ref) {
+        if (this.asYouGo.hear(message)) return
+        if (message.ref === this.#selectionRef) {
           this.readings = message
           this.reading = false
+          this.surface?.changed()
         }
         return
       case 'goodbye':
@@ -369,7 +400,8 @@ export class Session {
     this.lesson = welcome.lesson
     this.people = welcome.people
     this.boards = welcome.boards
-    this.chat = welcome.chat
+    this.classroom.porch = null
+    this.classroom.chat = welcome.chat
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
     this.undos = welcome.undos
@@ -388,18 +420,37 @@ export class Session {
     this.surface?.pointing(welcome.arrows)
     const lead = this.#called ?? welcome.lead
     this.#called = null
-    if (lead && !this.attention.keeping) this.attention.follow(lead)
+    if (lead && !this.attention.keeping) this.attention.called(lead)
+    if (this.attention.following) this.attention.follow(this.attention.following)
   }
 
   #frame(frame: Frame): void {
-    if (frame.lesson) this.lesson = frame.lesson
-    if (frame.people) this.people = frame.people
+    if (frame.lesson) {
+      if (this.tutorSide && frame.lesson.hands.length > (this.lesson?.hands.length ?? 0))
+        this.sounds.play('hand')
+      this.lesson = frame.lesson
+    }
+    if (frame.people) {
+      this.#hearPeople(frame.people)
+      this.people = frame.people
+    }
     if (frame.boards) this.boards = frame.boards
     if (frame.trouble !== undefined && frame.trouble !== null) this.trouble = frame.trouble
     if (frame.kept_ms) this.keptMs = frame.kept_ms
     this.replica.frame(frame)
-    if (frame.wet) this.surface?.wet(frame.wet)
+    if (frame.wet) {
+      this.surface?.wet(frame.wet)
+      this.classroom.wrote(frame.wet.filter(({ wet }) => !wet.over).map(({ seat }) => seat))
+    }
     if (frame.pointing) this.surface?.pointing(frame.pointing)
+  }
+
+  /** The tutor side hears who comes and goes. */
+  #hearPeople(people: Person[]): void {
+    if (!this.tutorSide) return
+    const here = (list: Person[]) => list.filter(({ tabs }) => tabs > 0).length
+    if (here(people) > here(this.people)) this.sounds.play('came')
+    else if (here(people) < here(this.people)) this.sounds.play('went')
   }
 
   #refused(id: string, reason: string, sentence: string): void {
@@ -416,8 +467,12 @@ export class Session {
       else if (logged.how === 'undo') [this.undos, this.redos] = [this.undos - 1, this.redos + 1]
       else [this.undos, this.redos] = [this.undos + 1, this.redos - 1]
       if (step.step === 'add_page' && logged.how === 'do') this.turnNext(step.head.id)
-      // What a conversion made, or brought back, is chosen next.
-      if (step.step === 'replace_items' && step.page === this.pageId) {
+      if (step.step === 'add_items' && logged.how === 'do') {
+        const [item, ...more] = step.items
+        if (item?.kind === 'ink' && item.nib !== 'highlighter' && !more.length) this.asYouGo.wrote(item.id)
+      }
+      // What a conversion made, or brought back, is chosen next; who writes on goes on writing.
+      if (step.step === 'replace_items' && step.page === this.pageId && this.tools.tool === 'select') {
         const ids = step.items.map((item) => item.id)
         queueMicrotask(() => this.select(ids))
       }

@@ -15,6 +15,7 @@ export type Tool =
   | 'table'
   | 'stamp'
   | 'bring'
+  | 'bay'
   | 'pointer'
   | 'hand'
 

@@ -14,9 +14,10 @@
   const LINK = /(https?:\/\/[^\s<>"']+)/
 
   $effect(() => {
-    void session.chat.length
+    void session.classroom.chat.length
     list.scrollTop = list.scrollHeight
-    session.readChat()
+    // On a narrow screen the chat is read when it is opened.
+    if (list.offsetParent) session.classroom.readChat()
   })
 
   function say(event: SubmitEvent) {
@@ -35,7 +36,7 @@
 
 <section aria-label="Chat">
   <ol bind:this={list} aria-live="polite">
-    {#each session.chat as line, i (i)}
+    {#each session.classroom.heardHere as line, i (i)}
       <li>
         <b>{line.name}</b>
         {#if towards(line)}<em>{towards(line)}</em>{/if}
@@ -121,7 +122,8 @@
   }
   @media (max-width: 900px) {
     section {
-      display: none;
+      height: 320px;
+      max-height: 60dvh;
     }
   }
 </style>

@@ -5,6 +5,9 @@
 
   let { session, person, onclose }: { session: Session; person: Person; onclose: () => void } = $props()
   let sure = $state(false)
+  let renaming = $state(false)
+  let newName = $state('')
+  const following = $derived(session.attention.following === person.seat)
   const facts = $derived(session.lesson!.facts)
   const own = $derived(facts.kits.find(([seat]) => seat === person.seat)?.[1] as Right[] | undefined)
   const MINUTES = [1, 3, 5, 10]
@@ -20,7 +23,7 @@
   }
 
   function setKit(rights: Right[] | null) {
-    session.tell({ command: 'set_rights', seat: person.seat, rights })
+    session.tell({ command: 'set_rights', seat: person.seat, rights, room: false })
   }
 </script>
 
@@ -45,6 +48,26 @@
       {/each}
     </div>
   {/if}
+  <button onclick={() => then(() => session.attention.follow(following ? '' : person.seat))}
+    >{following ? `Stop following ${person.name}` : `Follow ${person.name}`}</button
+  >
+  {#if person.role === 'student'}
+    <button onclick={() => then(() => session.classroom.seeAs(person.seat))}>See as {person.name} does</button
+    >
+  {/if}
+  {#if renaming}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault()
+        then(() => session.tell({ command: 'rename', seat: person.seat, name: newName }))
+      }}
+    >
+      <input bind:value={newName} maxlength="40" aria-label="New name" />
+      <button class="small">Rename</button>
+    </form>
+  {:else}
+    <button onclick={() => ((newName = person.name), (renaming = true))}>Rename {person.name}</button>
+  {/if}
   {#if tutor && person.role === 'student'}
     <button
       onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'helper' }))}
@@ -56,7 +79,15 @@
       >Make {person.name} a student again</button
     >
   {/if}
+  {#if tutor && person.role === 'helper'}
+    <button onclick={() => then(() => session.tell({ command: 'hand_over', seat: person.seat }))}
+      >Hand the room over to {person.name}</button
+    >
+  {/if}
   {#if person.role !== 'tutor'}
+    <button onclick={() => then(() => session.tell({ command: 'to_porch', seat: person.seat }))}
+      >Send {person.name} to the porch</button
+    >
     {#if sure}
       <p>{person.name} stays out of this room until you start another one.</p>
       <button
@@ -107,6 +138,19 @@
   .small[aria-pressed='true'] {
     border-color: var(--leaf);
     box-shadow: inset 0 0 0 1.5px var(--leaf);
+  }
+  form {
+    display: flex;
+    gap: 6px;
+    padding: 4px 8px;
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    height: 40px;
+    padding: 0 8px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
   }
   .stop {
     color: var(--clay);

@@ -5,9 +5,19 @@
   import { elapsed } from '../ui/time'
   import type { Person } from '../wire/generated'
   import PersonPanel from './PersonPanel.svelte'
-  import { personColour } from './colours'
+  import PersonMark from './PersonMark.svelte'
+  import SignPicture from './SignPicture.svelte'
+  import { SIGNS } from './signs'
 
-  let { session, person, hand }: { session: Session; person: Person; hand: number } = $props()
+  interface Props {
+    session: Session
+    person: Person
+    hand: number
+    /** Whether this person is among the chosen; null when nobody is being chosen. */
+    picked?: boolean | null
+    onpick?: () => void
+  }
+  let { session, person, hand, picked = null, onpick }: Props = $props()
   let now = $state(0)
 
   const facts = $derived(session.lesson?.facts)
@@ -19,10 +29,12 @@
       (facts.mode === 'up' ? !facts.withheld.includes(person.seat) : facts.mode === 'passed' && passed),
     ),
   )
+  const signs = $derived(session.classroom.reactions.filter(({ seat }) => seat === person.seat).slice(-2))
   const word = $derived(session.lesson?.words.find(([seat]) => seat === person.seat)?.[1] ?? '')
   const doing = $derived.by(() => {
     const parts: string[] = []
     if (person.role !== 'student') parts.push(person.role)
+    if (session.classroom.writing.has(person.seat)) parts.push('writing')
     if (hand >= 0)
       parts.push((hand === 0 ? 'hand up, first' : `hand up, number ${hand + 1}`) + (word ? `: ${word}` : ''))
     if (hasPen && passed?.until_ms) parts.push(`pen for ${elapsed(passed.until_ms - now)}`)
@@ -31,6 +43,9 @@
     const board = session.boards.find(({ id }) => id === person.board)
     if (board && board.id !== session.welcome?.board.id) parts.push(`on “${board.title}”`)
     else if (page && person.page !== session.pageId) parts.push(`on page ${page}`)
+    if (session.attention.following === person.seat) parts.push('you follow')
+    if (person.line === 'flooding') parts.push('sends too much')
+    else if (person.line !== 'good') parts.push(`${person.line} line`)
     return parts.join(' · ') || 'here'
   })
 
@@ -52,9 +67,13 @@
 </script>
 
 <li class:hand={hand >= 0} data-testid="person" data-name={person.name}>
-  <span class="picture" style:background={personColour(person.seat)} aria-hidden="true"
-    >{[...person.name][0]}</span
-  >
+  {#if picked !== null}
+    <input type="checkbox" checked={picked} onchange={onpick} aria-label="Choose {person.name}" />
+  {/if}
+  <PersonMark seat={person.seat} name={person.name} />
+  {#each signs as { key, kind } (key)}
+    <span class="sign" role="img" aria-label={SIGNS[kind].label}><SignPicture {kind} size={20} /></span>
+  {/each}
   <div class="who">
     <b>{person.name}</b>
     <small>{doing}</small>
@@ -94,15 +113,24 @@
     background: var(--sun-pale);
     border-color: var(--sun);
   }
-  .picture {
-    width: 46px;
-    height: 40px;
+  input {
+    width: 20px;
+    height: 20px;
+    margin: 0;
     flex: none;
-    border-radius: 3px;
-    color: #fff;
-    font-weight: 700;
-    display: grid;
-    place-items: center;
+  }
+  .sign {
+    flex: none;
+    color: var(--leaf-dark);
+    animation: fade 5s forwards;
+  }
+  @keyframes fade {
+    70% {
+      opacity: 1;
+    }
+    100% {
+      opacity: 0;
+    }
   }
   .who {
     flex: 1;

@@ -1,25 +1,19 @@
 <script lang="ts">
   import { onMount } from 'svelte'
-  import { personColour } from '../people/colours'
   import Brand from '../ui/Brand.svelte'
-  import Button from '../ui/Button.svelte'
   import { clockTime, longDay, when } from '../ui/time'
   import type { BoardId, Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from './api'
-  import CopyLink from './CopyLink.svelte'
+  import LastLesson from './LastLesson.svelte'
+  import PlanForm from './PlanForm.svelte'
+  import RoomSide, { type Changes } from './RoomSide.svelte'
+  import WordSearch from './WordSearch.svelte'
 
   let { link }: { link: string } = $props()
   let home = $state.raw<RoomHome | null>(null)
   let me = $state.raw<Me | null>(null)
   let problem = $state('')
-  let keeping = $state(false)
-
-  const BETWEEN = [
-    { value: 'view', label: 'Students can look' },
-    { value: 'write', label: 'Students can write' },
-    { value: 'closed', label: 'Closed' },
-  ] as const
 
   onMount(load)
 
@@ -34,7 +28,7 @@
     }
   }
 
-  async function change(wanted: Partial<Pick<RoomHome, 'title' | 'between'>>) {
+  async function change(wanted: Changes) {
     problem = ''
     try {
       home = await ask<RoomHome>('PATCH', `/api/rooms/${link}`, wanted)
@@ -52,7 +46,6 @@
     me = signed
     try {
       me = await ask<Me>('POST', `/api/rooms/${link}/claim`)
-      keeping = false
       await load()
     } catch (error) {
       problem = (error as Error).message
@@ -94,11 +87,19 @@
         {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
         <div class="banner">
           <div>
-            <h2>{home.lesson_open ? 'The lesson is on' : 'No lesson is on'}</h2>
+            <h2>
+              {home.lesson_open
+                ? 'The lesson is on'
+                : home.plan.title || home.plan.at_ms
+                  ? `Next: ${home.plan.title || 'a lesson'}`
+                  : 'No lesson is on'}
+            </h2>
             <p class="muted">
               {home.lesson_open
                 ? 'Students who open the link are in at once.'
-                : 'Open a board to prepare it, and the lesson when you are ready.'}
+                : home.plan.at_ms
+                  ? `${longDay(home.plan.at_ms)}, ${clockTime(home.plan.at_ms)}${home.plan.minutes ? `, ${home.plan.minutes} minutes` : ''}`
+                  : 'Open a board to prepare it, and the lesson when you are ready.'}
             </p>
           </div>
           {#if home.boards[0]}
@@ -107,10 +108,12 @@
             </a>
           {/if}
         </div>
+        {#if !home.lesson_open}<PlanForm plan={home.plan} onchange={(plan) => change({ plan })} />{/if}
         <div class="line">
           <h2>Boards</h2>
           <span class="muted">kept all the time</span>
         </div>
+        <WordSearch {link} />
         <ul>
           {#each home.boards as board (board.id)}
             <li>
@@ -129,75 +132,9 @@
           {/each}
           <li><button class="new" onclick={newBoard}>New board</button></li>
         </ul>
-        {#if home.attendance.length}
-          <div class="line attended"><h2>{home.lesson_open ? 'Here so far' : 'At the last lesson'}</h2></div>
-          <dl>
-            {#each home.attendance as { name, minutes } (name)}
-              <dt>{name}</dt>
-              <dd>
-                {minutes < 1 ? 'less than a minute' : minutes === 1 ? '1 minute' : `${minutes} minutes`}
-              </dd>
-            {/each}
-          </dl>
-        {/if}
-        {#if home.record.length}
-          <details>
-            <summary>Who changed what in {home.lesson_open ? 'this' : 'the last'} lesson</summary>
-            <ol>
-              {#each home.record as entry, i (i)}
-                <li><time>{clockTime(entry.at_ms)}</time> {entry.name} {entry.text}.</li>
-              {/each}
-            </ol>
-          </details>
-        {/if}
+        <LastLesson {home} />
       </section>
-      <aside>
-        <h2>Send this to students</h2>
-        <CopyLink path="/r/{home.link}" />
-        <p class="muted">They type a name; no account.</p>
-        <h2>For onlookers</h2>
-        <CopyLink path="/watch/{home.onlooker_link}" />
-        <p class="muted">A parent or a screen in a room: sees the board, never writes.</p>
-        <fieldset disabled={home.lesson_open}>
-          <legend>Between lessons</legend>
-          {#each BETWEEN as choice (choice.value)}
-            <label>
-              <input
-                type="radio"
-                name="between"
-                value={choice.value}
-                checked={home.between === choice.value}
-                onchange={() => change({ between: choice.value })}
-              />
-              {choice.label}
-            </label>
-          {/each}
-          {#if home.lesson_open}<p class="muted">A lesson is on: this counts once it has ended.</p>{/if}
-        </fieldset>
-        <div class="line">
-          <h2>People</h2>
-          <span class="muted">{home.people.length}</span>
-        </div>
-        {#each home.people as person (person.seat)}
-          <div class="person">
-            <span class="initial" style:background={personColour(person.seat)}>{person.name[0]}</span
-            >{person.name}<span class="muted">{person.role}</span>
-          </div>
-        {:else}
-          <p class="muted">Whoever comes in by the link is listed here.</p>
-        {/each}
-        {#if !home.claimed}
-          <h2>Keep this room</h2>
-          <p class="muted">This browser has the only key. With an account the room opens from anywhere.</p>
-          {#if me?.name}
-            <Button onclick={() => claim(me!)}>Keep it as {me.name}</Button>
-          {:else if keeping}
-            <AccountForm onsigned={claim} />
-          {:else}
-            <Button onclick={() => (keeping = true)}>Keep it with an account</Button>
-          {/if}
-        {/if}
-      </aside>
+      <RoomSide {home} {me} onchange={change} onclaim={claim} />
     </main>
   {:else if problem}
     <main class="alone">
@@ -351,89 +288,6 @@
     background: transparent;
     color: var(--leaf-dark);
     font-weight: 600;
-  }
-  aside {
-    background: var(--sand-2);
-    padding: 26px 22px;
-    display: grid;
-    gap: 8px;
-    align-content: start;
-  }
-  aside h2,
-  legend {
-    font-weight: 700;
-    font-size: 16px;
-    margin-top: 12px;
-    padding: 0;
-  }
-  fieldset {
-    border: 0;
-    margin: 8px 0 0;
-    padding: 0;
-  }
-  label {
-    display: flex;
-    gap: 10px;
-    align-items: center;
-    min-height: 34px;
-  }
-  input[type='radio'] {
-    width: 18px;
-    height: 18px;
-    margin: 0;
-  }
-  .person {
-    display: flex;
-    align-items: center;
-    gap: 11px;
-    min-width: 0;
-    overflow-wrap: anywhere;
-  }
-  .person .muted {
-    margin-left: auto;
-  }
-  .attended {
-    margin-top: 28px;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: max-content 1fr;
-    gap: 4px 18px;
-    margin: 0;
-  }
-  dd {
-    margin: 0;
-    color: var(--muted);
-  }
-  details {
-    margin-top: 18px;
-  }
-  summary {
-    cursor: pointer;
-    font-weight: 600;
-    min-height: 40px;
-  }
-  details ol {
-    list-style: none;
-    margin: 0;
-    padding: 0;
-    display: block;
-  }
-  time {
-    color: var(--muted);
-    font-variant-numeric: tabular-nums;
-    margin-right: 8px;
-  }
-  .initial {
-    width: 28px;
-    height: 28px;
-    flex: none;
-    display: grid;
-    place-items: center;
-    color: #fff;
-    font-weight: 700;
-    font-size: 13px;
-    border-radius: 3px;
   }
   @media (max-width: 860px) {
     main {

@@ -1,22 +1,22 @@
 // Made by ./run types from the wire's structs in Python. Do not edit.
 
-export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'chat_all' | 'chat_tutor' | 'lead_view' | 'set_pens' | 'pass_pen' | 'set_rights' | 'set_role' | 'send_away' | 'set_between' | 'end_lesson'
+export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'chat_all' | 'chat_tutor' | 'lead_view' | 'set_pens' | 'pass_pen' | 'set_rights' | 'set_role' | 'send_away' | 'set_between' | 'end_lesson' | 'hand_over' | 'admit' | 'count_down' | 'ask_check' | 'answer_check' | 'react' | 'rename_self'
 export type Align = 'left' | 'centre' | 'right'
 export type Dash = 'solid' | 'dashed' | 'dotted'
 export type Ends = 'none' | 'arrow' | 'arrows'
 export type Family = 'sans' | 'serif' | 'hand' | 'mono'
-export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'heart' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve'
-export type How = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock'
+export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'heart' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve' | 'polyline'
+export type How = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock' | 'pin' | 'unpin'
 export type Listing = 'none' | 'bullets' | 'numbers'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Typeset | TrueUp | AsWritten | EditText | SetTable | TransformItems | StyleItems | ArrangeItems | RubItems | DrawFigure | Undo | Redo
-export type Command = SetPens | PassPen | TakePen | SetRights | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | OpenLesson | EndLesson | SetRole | SendAway
-export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Ping
-export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Pong | Goodbye
-export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true}}
+export type Request = AddItems | RemoveItems | MoveItems | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Typeset | TrueUp | TrueUpAll | ToMindMap | AsWritten | EditText | SetTable | TransformItems | StyleItems | ArrangeItems | RubItems | DrawFigure | MoveEnds | Undo | Redo
+export type Command = SetPens | PassPen | TakePen | SetRights | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver
+export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
+export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | SeenAs | Inspected | Pong | Goodbye
+export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"polyline":{"points":[[0.0,0.0],[33.333,100.0],[66.667,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false}}
 export const READY_KITS: Record<string, Right[]> = {"full pen":["add_page","bring_in","chat_all","chat_tutor","comment","convert","maths","move_own","note","point","shape","stamp","text","write"],"ink only":["chat_all","chat_tutor","move_own","point","write"],"notes only":["chat_all","chat_tutor","move_own","note","point"],"cards only":["change_others","chat_all","chat_tutor","move_own"],"pointer only":["chat_all","chat_tutor","point"]}
 
 export interface AddItems {
@@ -32,7 +32,18 @@ export interface AddPage {
   items: Item[]
 }
 
+export interface Admit {
+  command: 'admit'
+  seat: string
+}
+
 export type Affine = [a: number, b: number, c: number, d: number, e: number, f: number]
+
+export interface AnswerCheck {
+  command: 'answer_check'
+  id: string
+  option: number
+}
 
 export interface Answered {
   type: 'answered'
@@ -54,9 +65,47 @@ export interface AsWritten {
   ids: string[]
 }
 
+export interface AskCheck {
+  command: 'ask_check'
+  id: string
+  question: string
+  options: string[]
+}
+
+export interface AtDoor {
+  type: 'at_door'
+  knocks: Knock[]
+  code: string
+}
+
+export interface AtPorch {
+  type: 'at_porch'
+  needs: 'code' | 'knock'
+  tutor: string
+  wrong: boolean
+  away: boolean
+}
+
 export interface Attended {
   name: string
   minutes: number
+}
+
+export interface Bay {
+  id: string
+  x: number
+  y: number
+  width: number
+  height: number
+  title: string
+  rule: 'open' | 'page' | 'people' | 'tutor_side'
+  people: string[]
+  prints: 'no' | 'own' | 'page'
+}
+
+export interface BayStanding {
+  bay: string
+  writing: Verdict
 }
 
 export interface BoardCard {
@@ -91,6 +140,7 @@ export interface Change {
   z?: number
   group?: string
   locked?: boolean
+  pinned?: boolean
   lines?: Line[]
   points?: ([number, number])[]
   holds?: [string, string]
@@ -107,6 +157,21 @@ export interface ChangePage {
   head: PageHead
 }
 
+export interface Check {
+  id: string
+  question: string
+  options: string[]
+  shared: boolean
+  answers: ([string, number])[]
+  answered: string[]
+}
+
+export interface CheckAnswers {
+  type: 'check_answers'
+  id: string
+  answers: ([string, number])[]
+}
+
 export interface ClearPointers {
   type: 'clear_pointers'
   everyone: boolean
@@ -116,6 +181,13 @@ export interface CopyPage {
   step: 'copy_page'
   page: string
   id: string
+  title: string
+  desk_of: string
+}
+
+export interface Countdown {
+  until_ms: number
+  label: string
 }
 
 export interface CreatedRoom {
@@ -165,6 +237,10 @@ export interface EditText {
   listing: Listing
 }
 
+export interface EndCheck {
+  command: 'end_check'
+}
+
 export interface EndLesson {
   command: 'end_lesson'
 }
@@ -179,22 +255,47 @@ export interface Entry {
 
 export interface Facts {
   open: boolean
+  paused: boolean
   mode: 'down' | 'passed' | 'up'
   passed: PassedPen[]
   withheld: string[]
   kit: Right[]
   kits: ([string, Right[]])[]
+  room_kit: Right[]
   down_at_ms: number
   between: 'closed' | 'view' | 'write'
   writer: string
 }
 
 export interface Figure {
-  kind: 'circle' | 'ellipse' | 'line' | 'rectangle' | 'square' | 'triangle'
+  kind: 'arc' | 'arrow' | 'axes' | 'brace' | 'circle' | 'cross' | 'double_arrow' | 'elbow' | 'ellipse' | 'hexagon' | 'line' | 'number_line' | 'parallelogram' | 'pentagon' | 'polyline' | 'rectangle' | 'rhombus' | 'square' | 'star' | 'tick' | 'trapezium' | 'triangle'
   score: number
   points: ([number, number])[]
   closed: boolean
   curved: boolean
+  figure: FigureKind
+  parts: number[]
+  ends: Ends
+  form: '' | 'equilateral' | 'isosceles' | 'right' | 'same-size'
+}
+
+export interface Follow {
+  type: 'follow'
+  seat: string
+}
+
+export interface Found {
+  board: string
+  title: string
+  page: string
+  number: number
+  how: 'typed' | 'written'
+  text: string
+}
+
+export interface FoundWords {
+  found: Found[]
+  unread: number
 }
 
 export interface Frame {
@@ -214,6 +315,18 @@ export interface Goodbye {
   reason: string
   sentence: string
   again: boolean
+}
+
+export interface HandOver {
+  command: 'hand_over'
+  seat: string
+}
+
+export interface HandSample {
+  id: number
+  character: string
+  taught: boolean
+  strokes: (([number, number, number, number])[])[]
 }
 
 export interface Heard {
@@ -246,6 +359,7 @@ export interface InkItem {
   by: string
   at_ms: number
   locked: boolean
+  pinned: boolean
   nib: Nib
   colour: string
   width: number
@@ -254,11 +368,41 @@ export interface InkItem {
   ends: Ends
 }
 
+export interface Inspect {
+  type: 'inspect'
+  ref: number
+  page: string
+  id: string
+}
+
+export interface Inspected {
+  type: 'inspected'
+  ref: number
+  traces: Trace[]
+}
+
+export interface Invitation {
+  code: string
+}
+
 export interface Join {
   type: 'join'
   board: string
   have_seq: number
   page: string
+  code: string
+}
+
+export interface Knock {
+  seat: string
+  name: string
+  at_ms: number
+}
+
+export interface Label {
+  ids: string[]
+  id: string
+  text: string
 }
 
 export interface Lead {
@@ -277,9 +421,35 @@ export interface Lesson {
   opened_ms: number | null
   started_ms: number | null
   ended_ms: number | null
+  door: 'code' | 'knock' | 'open'
+  code: string
+  plan: Plan
+  countdown: Countdown | null
+  check: Check | null
+}
+
+export interface LetIn {
+  type: 'let_in'
 }
 
 export type Line = [runs: Run[], baseline: number, width: number]
+
+export interface LineRead {
+  rivals: Reading[]
+  ids: string[]
+  box: Box
+}
+
+export interface LineTaught {
+  ids: string[]
+  text: string
+}
+
+export interface Link {
+  ids: string[]
+  id: string
+  ends: [string, string]
+}
 
 export interface Logged {
   seq: number
@@ -305,9 +475,35 @@ export interface LowerHands {
   command: 'lower_hands'
 }
 
+export interface MapLabel {
+  ids: string[]
+  text: string
+}
+
+export interface MapLine {
+  ids: string[]
+  ends: [number, number]
+}
+
 export interface Me {
   name: string | null
   rooms: RoomCard[]
+}
+
+export interface MindMap {
+  labels: MapLabel[]
+  lines: MapLine[]
+  centre: number
+  of: string
+}
+
+export interface MoveEnds {
+  step: 'move_ends'
+  page: string
+  id: string
+  start: [number, number]
+  end: [number, number]
+  holds: [string, string]
 }
 
 export interface MoveItems {
@@ -335,6 +531,7 @@ export interface NoteItem {
   by: string
   at_ms: number
   locked: boolean
+  pinned: boolean
   text: string
   colour: string
   name: string
@@ -355,11 +552,18 @@ export interface Outline {
   curved: boolean
 }
 
+export interface OwnHandSamples {
+  language: string
+  samples: HandSample[]
+}
+
 export interface PageHead {
   id: string
   title: string
   paper: Paper
-  writers: 'lesson' | 'open' | 'tutor_side'
+  writers: 'desk' | 'lesson' | 'open' | 'tutor_side'
+  desk_of: string
+  bays: Bay[]
 }
 
 export interface PageItems {
@@ -367,6 +571,10 @@ export interface PageItems {
   page: string
   items: Item[]
   last: boolean
+}
+
+export interface Paired {
+  path: string
 }
 
 export interface Paper {
@@ -394,6 +602,11 @@ export interface PassedPen {
   until_ms: number | null
 }
 
+export interface PauseLesson {
+  command: 'pause_lesson'
+  paused: boolean
+}
+
 export interface Person {
   seat: string
   name: string
@@ -401,6 +614,9 @@ export interface Person {
   tabs: number
   page: string
   board: string
+  line: 'flooding' | 'good' | 'poor' | 'slow'
+  seen_ms: number
+  owner: boolean
 }
 
 export interface PictureItem {
@@ -414,6 +630,7 @@ export interface PictureItem {
   by: string
   at_ms: number
   locked: boolean
+  pinned: boolean
   picture: string
   width: number
   height: number
@@ -423,6 +640,14 @@ export interface PictureItem {
 export interface Ping {
   type: 'ping'
   at: number
+  took_ms: number
+}
+
+export interface Plan {
+  title: string
+  at_ms: number | null
+  minutes: number | null
+  pages: string[]
 }
 
 export interface Point {
@@ -449,6 +674,17 @@ export interface RaiseHand {
   word: '' | 'answer' | 'done' | 'stuck'
 }
 
+export interface React {
+  type: 'react'
+  kind: 'bravo' | 'lost' | 'no' | 'slower' | 'wow' | 'yes'
+}
+
+export interface Reacted {
+  type: 'reacted'
+  seat: string
+  kind: 'bravo' | 'lost' | 'no' | 'slower' | 'wow' | 'yes'
+}
+
 export interface Read {
   type: 'read'
   ref: number
@@ -465,7 +701,12 @@ export interface Readings {
   type: 'readings'
   ref: number
   readings: Reading[]
+  lines: LineRead[]
   figures: Figure[]
+  sketch: SketchPart[]
+  even: SketchPart[]
+  figure_first: boolean
+  mind_map: MindMap | null
   problem: string
 }
 
@@ -491,6 +732,12 @@ export interface RemovePage {
   page: string
 }
 
+export interface Rename {
+  command: 'rename'
+  seat: string
+  name: string
+}
+
 export interface ReplaceItems {
   step: 'replace_items'
   page: string
@@ -512,6 +759,8 @@ export interface RoomHome {
   tutor: string
   lesson_open: boolean
   between: 'closed' | 'view' | 'write'
+  language: string
+  plan: Plan
   opened_ms: number | null
   started_ms: number | null
   ended_ms: number | null
@@ -546,6 +795,18 @@ export interface Say {
   to: string
 }
 
+export interface SeeAs {
+  type: 'see_as'
+  seat: string
+}
+
+export interface SeenAs {
+  type: 'seen_as'
+  seat: string
+  page: string
+  standing: Standing
+}
+
 export interface SendAway {
   command: 'send_away'
   seat: string
@@ -556,15 +817,36 @@ export interface SetBetween {
   between: 'closed' | 'view' | 'write'
 }
 
+export interface SetCountdown {
+  command: 'set_countdown'
+  seconds: number
+  label: string
+}
+
+export interface SetDoor {
+  command: 'set_door'
+  door: 'code' | 'knock' | 'open'
+  code: string
+}
+
 export interface SetPens {
   command: 'set_pens'
   mode: 'down' | 'passed' | 'up'
+}
+
+export interface SetPlan {
+  command: 'set_plan'
+  title: string
+  at_ms: number | null
+  minutes: number | null
+  pages: string[]
 }
 
 export interface SetRights {
   command: 'set_rights'
   rights: Right[] | null
   seat: string
+  room: boolean
 }
 
 export interface SetRole {
@@ -594,6 +876,7 @@ export interface ShapeItem {
   by: string
   at_ms: number
   locked: boolean
+  pinned: boolean
   figure: FigureKind
   points: ([number, number])[]
   closed: boolean
@@ -612,6 +895,17 @@ export interface ShapeItem {
   ink: InkItem[]
 }
 
+export interface ShareCheck {
+  command: 'share_check'
+  shared: boolean
+}
+
+export interface SketchPart {
+  figure: Figure
+  ids: string[]
+  holds: [number, number]
+}
+
 export interface Span {
   start: number
   end: number
@@ -627,6 +921,7 @@ export interface Standing {
   allowed: Action[]
   on_others: Action[]
   writing: Verdict
+  bays: BayStanding[]
   until_ms: number | null
 }
 
@@ -658,6 +953,7 @@ export interface TableItem {
   by: string
   at_ms: number
   locked: boolean
+  pinned: boolean
   columns: number[]
   rows: number[]
   cells: string[]
@@ -670,6 +966,12 @@ export interface TableItem {
 export interface TakePen {
   command: 'take_pen'
   seat: string
+}
+
+export interface Teach {
+  type: 'teach'
+  page: string
+  lines: LineTaught[]
 }
 
 export interface Tell {
@@ -689,6 +991,7 @@ export interface TextItem {
   by: string
   at_ms: number
   locked: boolean
+  pinned: boolean
   text: string
   size: number
   colour: string
@@ -699,6 +1002,26 @@ export interface TextItem {
   spans: Span[]
   lines: Line[]
   ink: InkItem[]
+}
+
+export interface ToMindMap {
+  step: 'to_mind_map'
+  page: string
+  labels: Label[]
+  links: Link[]
+  centre: string
+}
+
+export interface ToPorch {
+  command: 'to_porch'
+  seat: string
+}
+
+export interface Trace {
+  at_ms: number
+  seat: string
+  name: string
+  what: string
 }
 
 export interface TransformItems {
@@ -717,6 +1040,20 @@ export interface TrueUp {
   points: ([number, number])[]
   closed: boolean
   curved: boolean
+  parts: number[]
+  ends: Ends
+}
+
+export interface TrueUpAll {
+  step: 'true_up_all'
+  page: string
+  figures: TrueUp[]
+  holds: ([string, string])[]
+}
+
+export interface TurnAway {
+  command: 'turn_away'
+  seat: string
 }
 
 export interface Typeset {
@@ -735,6 +1072,20 @@ export interface Verdict {
   allowed: boolean
   reason: string
   sentence: string
+}
+
+export interface View {
+  type: 'view'
+  page: string
+  box: Box
+}
+
+export interface Viewed {
+  type: 'viewed'
+  seat: string
+  board: string
+  page: string
+  box: Box
 }
 
 export interface Welcome {

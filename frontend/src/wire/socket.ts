@@ -24,6 +24,8 @@ export class Line {
   #retry: ReturnType<typeof setTimeout> | undefined
   #ping: ReturnType<typeof setInterval> | undefined
   #heardAt = 0
+  /** How long the last answer to a ping took. */
+  #tookMs = -1
   #closed = false
 
   constructor(path: string, events: LineEvents) {
@@ -72,6 +74,7 @@ export class Line {
       this.#heardAt = performance.now()
       const message = decodeMessage(event.data)
       if (message.type === 'welcome') this.#retryMs = FIRST_RETRY_MS
+      if (message.type === 'pong') this.#tookMs = performance.now() - message.at
       this.#events.message(message)
     }
     socket.onclose = () => this.#lost(socket)
@@ -81,7 +84,7 @@ export class Line {
         socket.close()
         this.#lost(socket) // a dead net never confirms the close
       } else if (this.open) {
-        this.send({ type: 'ping', at: performance.now() })
+        this.send({ type: 'ping', at: performance.now(), took_ms: this.#tookMs })
       }
     }, PING_MS)
   }

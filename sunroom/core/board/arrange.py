@@ -86,7 +86,9 @@ def arrange(page: Page, request: ArrangeItems) -> ChangeItems:
             group = request.id if request.how == "group" else ""
             changes = tuple(Change(id=item.id, group=group) for item in items)
         case _:
-            changes = tuple(Change(id=item.id, locked=request.how == "lock") for item in items)
+            # What is pinned is locked as well; unlocking lets go of both.
+            locked, pinned = request.how in ("lock", "pin"), request.how == "pin"
+            changes = tuple(Change(id=item.id, locked=locked, pinned=pinned) for item in items)
     return ChangeItems(page.head.id, changes)
 
 

@@ -9,12 +9,15 @@ from numpy.typing import NDArray
 
 from sunroom.core.board.items import Item, ShapeItem, item_box, moved
 from sunroom.core.board.pages import Page
+from sunroom.core.board.requests import MoveEnds
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems
 from sunroom.core.geometry import flatten_cubics
 from sunroom.core.shapes.figures import draw_figure
 
 #: A held line keeps this far from the item's edge, so that an arrow head touches and does not cross it.
 GAP = 4.0
+#: Figures whose ends can hold on to items.
+HOLDING = ("line", "elbow", "curve")
 
 Points = NDArray[np.float64]
 
@@ -25,7 +28,7 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
     if not any(held):
         return line
     ends = line.placement.points(np.array([line.points[0], line.points[-1]], dtype=float))
-    aims = [_middle(item) if item else end for item, end in zip(held, ends, strict=True)]
+    aims = [item_box(item).middle if item else end for item, end in zip(held, ends, strict=True)]
     start = _edge(held[0], aims[0], aims[1]) if held[0] else ends[0]
     end = _edge(held[1], aims[1], aims[0]) if held[1] else ends[1]
     width, height = (end - start).tolist()
@@ -33,6 +36,23 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
     return msgspec.structs.replace(
         line, x=float(start[0]), y=float(start[1]), map=(1.0, 0.0, 0.0, 1.0), points=outline.points
     )
+
+
+def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:
+    """The step that gives a line other ends; None when it is gone, or no line."""
+    line = page.items.get(request.id)
+    if not isinstance(line, ShapeItem) or line.figure not in HOLDING:
+        return None
+    (x0, y0), (x1, y1) = request.start, request.end
+    points = draw_figure(line.figure, x1 - x0, y1 - y0).points
+    # A line holds on to other things only.
+    holds = tuple(held if held in page.items and held != line.id else "" for held in request.holds)
+    moved_line = msgspec.structs.replace(
+        line, x=x0, y=y0, map=(1.0, 0.0, 0.0, 1.0), points=points, holds=holds
+    )
+    run = attached(page, moved_line)
+    change = Change(id=line.id, x=run.x, y=run.y, map=run.map, points=run.points, holds=run.holds)
+    return ChangeItems(page.head.id, (change,))
 
 
 def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:
@@ -77,11 +97,6 @@ def _as_changes(changed: dict[str, Item], step: MoveItems | ChangeItems) -> tupl
     if isinstance(step, ChangeItems):
         return step.changes
     return tuple(Change(id=item.id, x=item.x, y=item.y) for item in changed.values())
-
-
-def _middle(item: Item) -> Points:
-    box = item_box(item)
-    return np.array(((box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2))
 
 
 def _edge(item: Item, middle: Points, towards: Points) -> Points:

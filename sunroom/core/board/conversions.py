@@ -9,9 +9,10 @@ import statistics
 
 import msgspec
 
-from sunroom.core.board.items import InkItem, ShapeItem, TextItem, carried, item_box, moved
+from sunroom.core.board.connect import HOLDING, attached
+from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, carried, item_box, moved
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests import AsWritten, GoneError, TrueUp, Typeset
+from sunroom.core.board.requests import AsWritten, GoneError, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.steps import ReplaceItems
 from sunroom.core.geometry import Box
 from sunroom.core.text import Typesetter
@@ -25,12 +26,14 @@ LEAST_SIZE = 10.0
 
 def convert(
     page: Page,
-    request: Typeset | TrueUp | AsWritten,
+    request: Typeset | TrueUp | TrueUpAll | AsWritten,
     seat: str,
     at_ms: int,
     typesetter: Typesetter,
 ) -> ReplaceItems:
     """The step that a conversion of ``seat`` makes of ``page``; raises GoneError."""
+    if isinstance(request, TrueUpAll):
+        return _sketch(page, request, seat, at_ms, typesetter)
     gone = GoneError("items_gone", "That is no longer on the board.")
     found = [page.items[item_id] for item_id in dict.fromkeys(request.ids) if item_id in page.items]
     if isinstance(request, AsWritten):
@@ -49,6 +52,28 @@ def convert(
     ink = tuple(moved(stroke, -made.x, -made.y) for stroke in strokes)
     made = msgspec.structs.replace(made, ink=ink, by=seat, at_ms=at_ms, z=max(stroke.z for stroke in strokes))
     return ReplaceItems(request.page, ids, (made,))
+
+
+def _sketch(page: Page, request: TrueUpAll, seat: str, at_ms: int, typesetter: Typesetter) -> ReplaceItems:
+    """Every figure of a sketch that still has its ink, and lines that hold on to those they touch."""
+    made: list[Item] = []
+    gone: tuple[str, ...] = ()
+    for number, figure in enumerate(request.figures):
+        try:
+            step = convert(page, msgspec.structs.replace(figure, page=request.page), seat, at_ms, typesetter)
+        except GoneError:
+            continue
+        (item,) = step.items
+        holds = request.holds[number] if number < len(request.holds) else ("", "")
+        if isinstance(item, ShapeItem) and item.figure in HOLDING:
+            item = msgspec.structs.replace(item, holds=holds)
+        made.append(item)
+        gone += step.ids
+    if not made:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    then = msgspec.structs.replace(page, items=page.items.update({item.id: item for item in made}))
+    items = (attached(then, i) if isinstance(i, ShapeItem) and any(i.holds) else i for i in made)
+    return ReplaceItems(request.page, tuple(dict.fromkeys(gone)), tuple(items))
 
 
 def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
@@ -87,6 +112,8 @@ def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:
         points=tuple((px - x, py - y) for px, py in request.points),
         closed=request.closed,
         curved=request.curved,
+        parts=request.parts,
+        ends=request.ends,
         colour=strokes[0].colour,
         width=strokes[0].width,
     )

@@ -12,7 +12,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box, flatten_cubics
-from sunroom.core.ink.outline import Nib, head_reach, nib_reach
+from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter
@@ -38,7 +38,6 @@ _COLOUR = re.compile(r"#[0-9a-f]{6}")
 #: C0 and C1 controls but tab and line feed, and the characters that turn the reading direction.
 _UNPRINTABLE = re.compile("[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069]")
 
-Ends = Literal["none", "arrow", "arrows"]
 Dash = Literal["solid", "dashed", "dotted"]
 
 
@@ -62,8 +61,8 @@ class Placed(msgspec.Struct, frozen=True, kw_only=True):
         The seat that made it, given by the server.
     at_ms : int
         When, by the server's clock.
-    locked : bool
-        Locked by the tutor side.
+    locked, pinned : bool
+        Locked by the tutor side; and pinned as background, where it cannot be chosen either.
     """
 
     id: str
@@ -75,6 +74,7 @@ class Placed(msgspec.Struct, frozen=True, kw_only=True):
     by: str = ""
     at_ms: int = 0
     locked: bool = False
+    pinned: bool = False
 
     @property
     def placement(self) -> Affine:

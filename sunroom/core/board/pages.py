@@ -7,15 +7,22 @@ from typing import Literal
 import immutables
 import msgspec
 
-from sunroom.core.board.items import Item, check_colour, check_id, check_range, check_text
+from sunroom.core.board.items import Item, check_colour, check_id, check_number, check_range, check_text
 from sunroom.core.board.rulings import Ruling
 from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Box
+from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.pens.facts import BayFacts, BayRule, PageRule
 
 PAPER_COLOUR = "#fffefa"
 MAX_PAGES = 200
 MAX_TITLE = 80
 #: A page with more items than this is beyond what any lesson writes; it guards memory.
 MAX_ITEMS = 50_000
+
+MAX_BAYS, MAX_PEOPLE, MAX_SEAT = 60, 100, 20
+#: A bay smaller than this a side holds no word.
+LEAST_BAY = 40.0
 
 PaperKind = Literal["endless", "roll", "sheet"]
 
@@ -43,16 +50,45 @@ class Paper(msgspec.Struct, frozen=True):
     picture: str = ""
 
 
+class Bay(msgspec.Struct, frozen=True):
+    """A titled area of a page, with its own rule.
+
+    ``people`` are the seats that a bay for some people is for. ``prints`` tells how it is saved: with the
+    page, also large on a page of its own, or not at all.
+    """
+
+    id: str
+    x: float
+    y: float
+    width: float
+    height: float
+    title: str = ""
+    rule: BayRule = "page"
+    people: tuple[str, ...] = ()
+    prints: Literal["page", "own", "no"] = "page"
+
+    @property
+    def facts(self) -> BayFacts:
+        return BayFacts(self.rule, self.people)
+
+    @property
+    def box(self) -> Box:
+        return Box(self.x, self.y, self.x + self.width, self.y + self.height)
+
+
 class PageHead(msgspec.Struct, frozen=True):
     """What is known of a page without its items.
 
-    ``writers`` is the page's own rule: as the lesson, the tutor side only, or open to students.
+    ``writers`` is the page's own rule; a desk belongs to the seat ``desk_of``. ``bays`` are its areas; where
+    two overlap, the later one counts.
     """
 
     id: str
     title: str = ""
     paper: Paper = Paper()
-    writers: Literal["lesson", "tutor_side", "open"] = "lesson"
+    writers: PageRule = "lesson"
+    desk_of: str = ""
+    bays: tuple[Bay, ...] = ()
 
 
 class Page(msgspec.Struct, frozen=True):
@@ -96,3 +132,23 @@ def check_head(head: PageHead) -> None:
     check_colour(head.paper.colour)
     if head.paper.picture:
         check_id(head.paper.picture)
+    if (head.writers == "desk") != bool(head.desk_of) or len(head.desk_of) > MAX_SEAT:
+        raise MalformedError("desk_of", "A desk belongs to one person.")
+    if len(head.bays) > MAX_BAYS or len({bay.id for bay in head.bays}) < len(head.bays):
+        raise MalformedError("bays", f"A page has at most {MAX_BAYS} bays, each with an id of its own.")
+    for bay in head.bays:
+        _check_bay(bay)
+
+
+def _check_bay(bay: Bay) -> None:
+    check_id(bay.id)
+    if bay.title:
+        check_text(bay.title)
+    if len(bay.title) > MAX_TITLE or "\n" in bay.title:
+        raise MalformedError("title", f"A bay's title is one line of at most {MAX_TITLE} characters.")
+    for place in (bay.x, bay.y):
+        check_number("bay", place, MAX_COORDINATE)
+    for side in (bay.width, bay.height):
+        check_range("bay", side, LEAST_BAY, MAX_COORDINATE)
+    if len(bay.people) > MAX_PEOPLE or any(not 0 < len(seat) <= MAX_SEAT for seat in bay.people):
+        raise MalformedError("people", "That bay is for too many people, or for somebody unknown.")

@@ -4,23 +4,28 @@ from __future__ import annotations
 
 from typing import assert_never
 
+import msgspec
 from msgspec import UNSET
 
+from sunroom.core.board.bays import bays_of, page_target
 from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
-from sunroom.core.board.pages import Board
+from sunroom.core.board.pages import Board, PageHead
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
     CopyPage,
     DrawFigure,
     EditText,
+    MoveEnds,
     Redo,
     Request,
     RubItems,
     SetTable,
     StyleItems,
+    ToMindMap,
     TransformItems,
     TrueUp,
+    TrueUpAll,
     Typeset,
     Undo,
 )
@@ -35,8 +40,9 @@ from sunroom.core.board.steps import (
     RemovePage,
     ReplaceItems,
     Step,
+    apply,
 )
-from sunroom.core.pens.facts import Target
+from sunroom.core.pens.facts import BESIDE, BayFacts, Target
 from sunroom.core.pens.rules import Action
 
 
@@ -58,20 +64,41 @@ def needs(
     if isinstance(step, AddPage):
         # The items of a copied page are the copier's own; a page that comes back has everybody's.
         back = isinstance(request, Undo | Redo)
-        return [("add_page", Target(owners=_owners(step.items) if back else frozenset()))]
+        asked: list[Action] = ["add_page"]
+        if step.head.writers != "lesson" or step.head.bays:
+            asked.append("set_pens")
+        return [(action, Target(owners=_owners(step.items) if back else frozenset())) for action in asked]
     page_id = step.head.id if isinstance(step, ChangePage) else step.page
     head = board.pages[page_id].head
     actions = _actions(request, step)
-    if isinstance(step, ChangePage) and step.head.writers != head.writers:
+    if isinstance(step, ChangePage) and _rules(step.head) != _rules(head):
         actions.append("set_pens")
     touched = _touched(board, request, step)
-    target = Target(
-        page=head.writers,
+    target = msgspec.structs.replace(
+        page_target(head),
+        bays=_bays(board, request, step, touched),
         owners=_owners(touched),
         locked=any(item.locked for item in touched),
         begun_ms=begun_ms,
     )
     return [(action, target) for action in actions]
+
+
+def _rules(head: PageHead) -> tuple[object, ...]:
+    """All of a page that says who may write where."""
+    return head.writers, head.desk_of, head.bays
+
+
+def _bays(board: Board, request: Request, step: Step, touched: tuple[Item, ...]) -> tuple[BayFacts, ...]:
+    """The bays in which things lay that the step touches, and in which they will lie."""
+    if isinstance(step, ChangePage | MovePage | RemovePage | AddPage):
+        return (BESIDE,)
+    page = board.pages[step.page]
+    if not page.head.bays:
+        return (BESIDE,)
+    after = apply(board, step).pages[step.page].items
+    ids = [item.id for item in touched] + [item.id for item in getattr(step, "items", ())]
+    return bays_of(page.head, [*touched, *(after[item_id] for item_id in ids if item_id in after)])
 
 
 def _actions(request: Request, step: Step) -> list[Action]:
@@ -80,10 +107,10 @@ def _actions(request: Request, step: Step) -> list[Action]:
             return sorted({_adding(item) for item in request.items})
         case RemoveItems():
             return ["remove"]
-        case MoveItems() | EditText() | SetTable() | TransformItems() | StyleItems():
+        case MoveItems() | MoveEnds() | EditText() | SetTable() | TransformItems() | StyleItems():
             return ["change"]
         case ArrangeItems():
-            return ["lock" if request.how in ("lock", "unlock") else "change"]
+            return ["lock" if request.how in ("lock", "unlock", "pin", "unpin") else "change"]
         case RubItems():
             return ["remove"]
         case DrawFigure():
@@ -92,7 +119,7 @@ def _actions(request: Request, step: Step) -> list[Action]:
             return ["add_page"]
         case MovePage():
             return ["change_page"]
-        case Typeset() | TrueUp() | AsWritten():
+        case Typeset() | TrueUp() | TrueUpAll() | ToMindMap() | AsWritten():
             return ["convert"]
         case AddPage():
             return ["add_page"]
@@ -162,7 +189,9 @@ def _meant(board: Board, step: Step) -> tuple[str, ...]:
         return getattr(step, "ids", ())
     items = board.pages[step.page].items
     follow = [
-        c.id for c in step.changes if c.points is not UNSET and any(getattr(items.get(c.id), "holds", ()))
+        c.id
+        for c in step.changes
+        if c.points is not UNSET and c.holds is UNSET and any(getattr(items.get(c.id), "holds", ()))
     ]
     return tuple(item_id for item_id in step.ids if item_id not in follow)
 

@@ -11,11 +11,11 @@ import msgspec
 from msgspec import UNSET
 
 from sunroom.core.board.items import (
+    MAX_LABEL,
     OPACITIES,
     SIZES,
     WIDTHS,
     Dash,
-    Ends,
     TableItem,
     check_colour,
     check_figure,
@@ -26,7 +26,7 @@ from sunroom.core.board.items import (
     check_range,
     check_text,
 )
-from sunroom.core.board.pages import MAX_ITEMS, check_head
+from sunroom.core.board.pages import MAX_ITEMS, MAX_SEAT, PageHead, check_head
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
@@ -39,6 +39,7 @@ from sunroom.core.board.steps import (
 )
 from sunroom.core.errors import MalformedError, SunRoomError
 from sunroom.core.geometry import Affine
+from sunroom.core.ink import Ends
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.shapes.figures import DEFAULT_SIDES, FigureKind
 from sunroom.core.text import Align, Family, Listing, Span
@@ -47,11 +48,13 @@ from sunroom.core.text.styles import check_spans
 MAX_STEP_ITEMS = 2_000
 BLACK = "#000000"
 #: A rub is sent in parts when it goes on for longer.
+MAX_FIGURES = 60
+MAX_MAP_PARTS = 160
 MAX_RUB_POINTS = 600
 
 How = Literal[
     "left", "centre", "right", "top", "middle", "bottom", "spread_across", "spread_down",
-    "front", "forward", "backward", "back", "group", "ungroup", "lock", "unlock",
+    "front", "forward", "backward", "back", "group", "ungroup", "lock", "unlock", "pin", "unpin",
 ]  # fmt: skip
 
 
@@ -65,7 +68,7 @@ class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
 
 
 class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
-    """Ink ``ids`` to an exact figure, its points in page units."""
+    """Ink ``ids`` to an exact figure; for its points (in page units), parts and ends see shapes.Figure."""
 
     page: str
     ids: tuple[str, ...]
@@ -74,6 +77,56 @@ class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
     points: tuple[tuple[float, float], ...]
     closed: bool
     curved: bool
+    parts: tuple[int, ...] = ()
+    ends: Ends = "none"
+
+
+class TrueUpAll(msgspec.Struct, frozen=True, tag_field="step", tag="true_up_all"):
+    """A sketch to its figures at once; ``holds`` are for each the ids of the figures that its ends hold on to."""
+
+    page: str
+    figures: tuple[TrueUp, ...]
+    holds: tuple[tuple[str, str], ...] = ()
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        return tuple(item_id for figure in self.figures for item_id in figure.ids)
+
+
+class Label(msgspec.Struct, frozen=True):
+    """Words of a mind map: the ink ``ids`` that says ``text``, and the new item's ``id``."""
+
+    ids: tuple[str, ...]
+    id: str
+    text: str
+
+
+class Link(msgspec.Struct, frozen=True):
+    """A line of a mind map from one label to another, new ones or on the board; ``ids`` if it was drawn."""
+
+    ids: tuple[str, ...]
+    id: str
+    ends: tuple[str, str]
+
+
+class ToMindMap(msgspec.Struct, frozen=True, tag_field="step", tag="to_mind_map"):
+    """Ink to typed words in ovals with lines between them; ``centre`` is the label in the middle.
+
+    Labels that are linked to an item of the board become its branches.
+    """
+
+    page: str
+    labels: tuple[Label, ...]
+    links: tuple[Link, ...]
+    centre: str = ""
+
+    @property
+    def parts(self) -> list[Label | Link]:
+        return [*self.labels, *self.links]
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        return tuple(item_id for part in self.parts for item_id in part.ids)
 
 
 class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written"):
@@ -164,11 +217,26 @@ class DrawFigure(msgspec.Struct, frozen=True, tag_field="step", tag="draw_figure
     holds: tuple[str, str] = ("", "")
 
 
-class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
-    """A copy of a page behind it; ``id`` for the new page."""
+class MoveEnds(msgspec.Struct, frozen=True, tag_field="step", tag="move_ends"):
+    """A line, elbow or curve from another start to another end, which may hold on to other items."""
 
     page: str
     id: str
+    start: tuple[float, float]
+    end: tuple[float, float]
+    holds: tuple[str, str] = ("", "")
+
+
+class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
+    """A copy of a page behind it; ``id`` for the new page.
+
+    ``desk_of``: the copy is the desk of this seat, under the title ``title``.
+    """
+
+    page: str
+    id: str
+    title: str = ""
+    desk_of: str = ""
 
 
 class Undo(msgspec.Struct, frozen=True, tag_field="step", tag="undo"):
@@ -191,6 +259,8 @@ Plain = (
     | CopyPage
     | Typeset
     | TrueUp
+    | TrueUpAll
+    | ToMindMap
     | AsWritten
     | EditText
     | SetTable
@@ -199,6 +269,7 @@ Plain = (
     | ArrangeItems
     | RubItems
     | DrawFigure
+    | MoveEnds
 )
 Request = Plain | Undo | Redo
 
@@ -209,6 +280,20 @@ class GoneError(SunRoomError):
     def __init__(self, code: str, sentence: str) -> None:
         super().__init__(sentence)
         self.code = code
+
+
+def _check_mind_map(request: ToMindMap) -> None:
+    parts = request.parts
+    if len(parts) > MAX_MAP_PARTS or len({part.id for part in parts}) < len(parts):
+        raise MalformedError(
+            "labels", f"A mind map has at most {MAX_MAP_PARTS} words and lines, each with its own id."
+        )
+    for part in parts:
+        check_id(part.id)
+    for label in request.labels:
+        check_text(label.text, MAX_LABEL)
+    for link in request.links:
+        _check_holds(link.ends)
 
 
 def check_request(request: Request) -> None:
@@ -226,6 +311,8 @@ def check_request(request: Request) -> None:
             | MoveItems()
             | Typeset()
             | TrueUp()
+            | TrueUpAll()
+            | ToMindMap()
             | AsWritten()
             | TransformItems()
             | StyleItems()
@@ -257,7 +344,21 @@ def check_request(request: Request) -> None:
             check_item(table)
         case TrueUp():
             check_id(request.id)
-            check_figure(request.points, request.curved)
+            check_figure(request.points, request.curved, request.parts)
+        case TrueUpAll():
+            if len(request.figures) > MAX_FIGURES or len({f.id for f in request.figures}) < len(
+                request.figures
+            ):
+                raise MalformedError(
+                    "figures", f"A sketch has at most {MAX_FIGURES} figures, each with its own id."
+                )
+            for figure in request.figures:
+                check_id(figure.id)
+                check_figure(figure.points, figure.curved, figure.parts)
+            for holds in request.holds:
+                _check_holds(holds)
+        case ToMindMap():
+            _check_mind_map(request)
         case TransformItems():
             check_map((request.matrix.a, request.matrix.b, request.matrix.c, request.matrix.d))
             check_number("matrix", request.matrix.e, MAX_COORDINATE)
@@ -272,8 +373,15 @@ def check_request(request: Request) -> None:
             _check_path(request.path)
         case DrawFigure():
             _check_drawn(request)
+        case MoveEnds():
+            for place in (*request.start, *request.end):
+                check_number("end", place, MAX_COORDINATE)
+            _check_holds(request.holds)
         case CopyPage():
             check_id(request.id)
+            check_head(PageHead(request.id, request.title))
+            if len(request.desk_of) > MAX_SEAT:
+                raise MalformedError("desk_of", "Nobody has such a seat.")
         case AddPage() if request.items:
             raise MalformedError("items", "A new page starts empty.")
         case _:
@@ -313,8 +421,12 @@ def _check_drawn(request: DrawFigure) -> None:
     check_colour(request.colour)
     if request.fill:
         check_colour(request.fill)
-    for held in request.holds:
-        if held:
-            check_id(held)
+    _check_holds(request.holds)
     check_range("width", request.line_width, *WIDTHS)
     check_range("opacity", request.opacity, *OPACITIES)
+
+
+def _check_holds(holds: tuple[str, str]) -> None:
+    for held in holds:
+        if held:
+            check_id(held)

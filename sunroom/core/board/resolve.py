@@ -5,9 +5,10 @@ from __future__ import annotations
 import msgspec
 
 from sunroom.core.board.arrange import arrange, restyle, rub, transform
-from sunroom.core.board.connect import attached, with_followers
+from sunroom.core.board.connect import HOLDING, attached, with_ends, with_followers
 from sunroom.core.board.conversions import convert
 from sunroom.core.board.items import Item, NoteItem, ShapeItem, TableItem, TextItem, check_item, laid_out
+from sunroom.core.board.mind_map import mind_map
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, Board, Page
 from sunroom.core.board.requests import (
     ArrangeItems,
@@ -16,12 +17,15 @@ from sunroom.core.board.requests import (
     DrawFigure,
     EditText,
     GoneError,
+    MoveEnds,
     Plain,
     RubItems,
     SetTable,
     StyleItems,
+    ToMindMap,
     TransformItems,
     TrueUp,
+    TrueUpAll,
     Typeset,
 )
 from sunroom.core.board.steps import (
@@ -37,9 +41,6 @@ from sunroom.core.board.steps import (
 from sunroom.core.errors import MalformedError
 from sunroom.core.shapes.figures import draw_figure
 from sunroom.core.text import Typesetter
-
-#: Figures whose ends can hold on to items.
-HOLDING = ("line", "elbow", "curve")
 
 
 def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typesetter) -> Step:
@@ -73,8 +74,10 @@ def _on_page(
             return _adding(page, request.items, seat, at_ms, typesetter)
         case DrawFigure():
             return _adding(page, (attached(page, _drawn(request)),), seat, at_ms, typesetter)
-        case Typeset() | TrueUp() | AsWritten():
+        case Typeset() | TrueUp() | TrueUpAll() | AsWritten():
             return convert(page, request, seat, at_ms, typesetter)
+        case ToMindMap():
+            return mind_map(page, request, seat, at_ms, typesetter)
         case EditText() | SetTable():
             return _edited(page, request, typesetter)
         case MoveItems():
@@ -88,6 +91,8 @@ def _on_page(
             return with_followers(page, arrange(page, request))
         case RubItems():
             return rub(page, request)
+        case MoveEnds():
+            return with_ends(page, request)
         case CopyPage():
             _check_room_for_page(board)
             return remaining(board, _copy(board, page, request, seat, at_ms))
@@ -121,7 +126,7 @@ def _adding(page: Page, items: tuple[Item, ...], seat: str, at_ms: int, typesett
 
 def _stamped(item: Item, seat: str, at_ms: int, z: float, typesetter: Typesetter) -> Item:
     """The item as the server keeps it: whose, when, how high, with its lines laid out."""
-    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=z, locked=False)
+    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=z, locked=False, pinned=False)
     if isinstance(item, TextItem | ShapeItem):
         ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
         item = msgspec.structs.replace(item, ink=ink)
@@ -173,8 +178,17 @@ def _drawn(request: DrawFigure) -> ShapeItem:
 def _copy(board: Board, page: Page, request: CopyPage, seat: str, at_ms: int) -> AddPage:
     """The page with all its items, which belong to the one who copied it."""
     items = tuple(
-        msgspec.structs.replace(item, id=f"{request.id[:20]}-{number}", by=seat, at_ms=at_ms, locked=False)
+        msgspec.structs.replace(
+            item, id=f"{request.id[:20]}-{number}", by=seat, at_ms=at_ms, locked=False, pinned=False
+        )
         for number, item in enumerate(page.in_order())
     )
     head = msgspec.structs.replace(page.head, id=request.id)
+    if request.desk_of:
+        # A desk's bays are its owner's like the rest of it.
+        head = msgspec.structs.replace(
+            head, title=request.title, writers="desk", desk_of=request.desk_of, bays=()
+        )
+    elif head.writers == "desk":
+        head = msgspec.structs.replace(head, writers="lesson", desk_of="")
     return AddPage(head, board.order.index(request.page) + 1, items)

@@ -12,8 +12,9 @@ from typing import Any, assert_never
 import msgspec
 from msgspec import UNSET, UnsetType
 
-from sunroom.core.board.items import Dash, Ends, Item, moved
+from sunroom.core.board.items import Dash, Item, moved
 from sunroom.core.board.pages import Board, Page, PageHead
+from sunroom.core.ink import Ends
 from sunroom.core.text import Line
 
 
@@ -58,6 +59,7 @@ class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
     z: float | UnsetType = UNSET
     group: str | UnsetType = UNSET
     locked: bool | UnsetType = UNSET
+    pinned: bool | UnsetType = UNSET
     lines: tuple[Line, ...] | UnsetType = UNSET
     points: tuple[tuple[float, float], ...] | UnsetType = UNSET
     holds: tuple[str, str] | UnsetType = UNSET

@@ -22,7 +22,7 @@ from sunroom.core.board.items import (
     item_box,
     own_box,
 )
-from sunroom.core.board.pages import Page
+from sunroom.core.board.pages import Bay, Page
 from sunroom.core.board.rulings import rules
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
@@ -44,6 +44,7 @@ DASHES: dict[str, tuple[float, ...]] = {"solid": (), "dashed": (4.0, 3.0), "dott
 RULE_COLOURS, RULE_WIDTHS = ("#eef2f3", "#dfe8ec", "#9fb3bd"), (1.0, 1.0, 1.4)
 DOT_COLOUR, DOT_WIDTH = "#b9c8cf", 2.4
 NUMBER_COLOUR, NUMBER_SIZE = "#5e6a66", 12.0
+BAY_COLOUR, BAY_LINE, BAY_TITLE_SIZE = "#5e6a66", 1.4, 13.0
 #: White around the work of an endless page when it is saved.
 MARGIN = 40.0
 #: Items whose outlines are worked out together: enough to be fast, few enough for memory.
@@ -98,9 +99,36 @@ def draw_page(page: Page, drawing: Drawing) -> None:
     drawing.begin_page(box, page.head.paper.colour)
     _draw_backdrop(page, drawing)
     _draw_rules(page, box, drawing)
-    items = sorted(page.in_order(), key=lambda item: not _is_highlight(item))
+    _draw_bays(page, drawing)
+    items = [item for item in page.in_order() if not _in_bay_not_saved(item, page)]
+    items = sorted(items, key=lambda item: not _is_highlight(item))
     for at in range(0, len(items), BATCH):
         draw_items(items[at : at + BATCH], drawing)
+
+
+def draw_bay(page: Page, bay: Bay, drawing: Drawing) -> None:
+    """A bay as a page of its own: what of the page lies in it."""
+    drawing.begin_page(bay.box, page.head.paper.colour)
+    _draw_rules(page, bay.box, drawing)
+    items = [item for item in page.in_order() if item_box(item).overlaps(bay.box)]
+    draw_items(sorted(items, key=lambda item: not _is_highlight(item)), drawing)
+
+
+def _draw_bays(page: Page, drawing: Drawing) -> None:
+    """Frames and titles of the bays that are saved with the page."""
+    for bay in page.head.bays:
+        if bay.prints != "no":
+            drawing.stroke(bay.box.corners(), True, False, BAY_COLOUR, BAY_LINE, 1.0)
+            if bay.title:
+                at = Affine(e=bay.x, f=bay.y - 0.4 * BAY_TITLE_SIZE)
+                drawing.text("sans-bold", bay.title, at, BAY_TITLE_SIZE, BAY_COLOUR)
+
+
+def _in_bay_not_saved(item: Item, page: Page) -> bool:
+    box = item_box(item)
+    x, y = (box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2
+    found = [b for b in page.head.bays if b.box.x0 <= x <= b.box.x1 and b.box.y0 <= y <= b.box.y1]
+    return bool(found) and found[-1].prints == "no"
 
 
 def draw_items(items: Sequence[Item], drawing: Drawing) -> None:

@@ -1,6 +1,6 @@
-"""InkML in (W3C Recommendation, 20 September 2011): the traces of a document as strokes.
+"""InkML (W3C Recommendation, 20 September 2011) in, the traces of a document as strokes, and out.
 
-Supported: trace formats with channels X, Y, F (force) and T (time) in any order, explicit values and
+Read are trace formats with channels X, Y, F (force) and T (time) in any order, explicit values and
 first and second differences. Nothing else of a document is looked at.
 """
 
@@ -8,7 +8,8 @@ from __future__ import annotations
 
 import math
 import re
-from xml.etree.ElementTree import Element, ParseError
+from collections.abc import Sequence
+from xml.etree.ElementTree import Element, ParseError, SubElement, tostring
 
 import numpy as np
 from defusedxml.common import DefusedXmlException
@@ -99,3 +100,30 @@ def _stroke(rows: list[list[float]], channels: list[str]) -> NDArray[np.float64]
             samples[:, column] = table[:, channels.index(channel)]
     samples[:, 3] -= samples[0, 3]
     return samples
+
+
+def write_inkml(groups: Sequence[tuple[str, Sequence[NDArray[np.float64]]]]) -> bytes:
+    """An InkML document of labelled ink: each group of strokes says a text (annotation of type “truth”).
+
+    Parameters
+    ----------
+    groups : sequence of (str, sequence of (N, 4) float arrays)
+        Strokes of x, y, pressure 0–1, time in ms from the stroke's start.
+    """
+    root = Element("ink", xmlns="http://www.w3.org/2003/InkML")
+    layout = SubElement(SubElement(root, "context"), "traceFormat")
+    for name, kind, units in (
+        ("X", "decimal", ""),
+        ("Y", "decimal", ""),
+        ("F", "decimal", ""),
+        ("T", "integer", "ms"),
+    ):
+        SubElement(layout, "channel", {"name": name, "type": kind, **({"units": units} if units else {})})
+    for text, strokes in groups:
+        group = SubElement(root, "traceGroup")
+        SubElement(group, "annotation", type="truth").text = text
+        for stroke in strokes:
+            rows = (f"{x:.2f} {y:.2f} {force:.3f} {time:.0f}" for x, y, force, time in stroke)
+            SubElement(group, "trace").text = ", ".join(rows)
+    data: bytes = tostring(root, encoding="utf-8", xml_declaration=True)
+    return data

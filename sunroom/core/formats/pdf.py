@@ -15,7 +15,7 @@ import pypdfium2
 from pikepdf import Array, Dictionary, Name
 
 from sunroom.core.board.pages import Page
-from sunroom.core.formats.drawing import Points, draw_page
+from sunroom.core.formats.drawing import Points, draw_bay, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
 from sunroom.core.formats.pictures import EmbeddedPicture
 from sunroom.core.geometry import Affine, Box
@@ -147,10 +147,13 @@ class PdfDrawing:
 def board_pdf(
     pages: Sequence[Page], typesetter: Typesetter, title: str, pictures: Mapping[str, bytes] | None = None
 ) -> bytes:
-    """All ``pages`` as one PDF titled ``title``; ``pictures`` are the files of those they show, by id."""
+    """All ``pages`` as one PDF titled ``title``, with a page for each bay that is to have one; ``pictures`` are the files of those they show, by id."""
     drawing = PdfDrawing(typesetter, title, pictures)
     for page in pages:
         draw_page(page, drawing)
+        for bay in page.head.bays:
+            if bay.prints == "own":
+                draw_bay(page, bay, drawing)
     return drawing.finish()
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterable
 
 import msgspec
@@ -45,6 +46,16 @@ class Box(msgspec.Struct, frozen=True, array_like=True):
     @property
     def height(self) -> float:
         return self.y1 - self.y0
+
+    @property
+    def middle(self) -> NDArray[np.float64]:
+        """(2,)"""
+        return np.array([(self.x0 + self.x1) / 2, (self.y0 + self.y1) / 2])
+
+    def gap(self, other: Box) -> float:
+        """How far it is from here to ``other``; 0 when they overlap."""
+        dx = max(self.x0 - other.x1, other.x0 - self.x1, 0.0)
+        return math.hypot(dx, max(self.y0 - other.y1, other.y0 - self.y1, 0.0))
 
     def corners(self) -> NDArray[np.float64]:
         """(4, 2), clockwise from the upper left."""

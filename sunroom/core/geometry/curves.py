@@ -54,11 +54,9 @@ def simplify(points: Points, tolerance: float) -> NDArray[np.intp]:
             continue
         chord = points[last] - points[first]
         offsets = points[first + 1 : last] - points[first]
-        length = math.hypot(*chord)
-        if length < 1e-9:
-            distances = np.hypot(offsets[:, 0], offsets[:, 1])
-        else:
-            distances = np.abs(offsets[:, 0] * chord[1] - offsets[:, 1] * chord[0]) / length
+        # The distance from the chord itself: a line that goes on beyond its end and comes back keeps its tip.
+        along = np.clip(offsets @ chord / max(float(chord @ chord), 1e-18), 0, 1)
+        distances = np.hypot(*(offsets - along[:, None] * chord).T)
         worst = int(np.argmax(distances))
         if distances[worst] > tolerance:
             middle = first + 1 + worst

@@ -15,6 +15,7 @@ from numpy.typing import NDArray
 from sunroom.core.geometry.curves import Points, smooth_centrelines
 
 Nib = Literal["pencil", "pen", "brush", "highlighter"]
+Ends = Literal["none", "arrow", "arrows"]
 
 #: Width at no pressure, and what full pressure adds, as parts of the nib's width. At half pressure the
 #: width is the nib's own; a light touch is thin, never gone.

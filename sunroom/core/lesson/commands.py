@@ -10,6 +10,7 @@ from sunroom.core.pens.facts import Between, Mode
 from sunroom.core.pens.kits import Right
 from sunroom.core.pens.rules import Action
 
+Door = Literal["open", "knock", "code"]
 HandWord = Literal["", "stuck", "answer", "done"]
 
 
@@ -33,10 +34,14 @@ class TakePen(msgspec.Struct, frozen=True, tag_field="command", tag="take_pen"):
 
 
 class SetRights(msgspec.Struct, frozen=True, tag_field="command", tag="set_rights"):
-    """What a pen may do: everyone's, or that of ``seat``; ``rights`` None lets one person's be as everyone's."""
+    """What a pen may do: everyone's, or that of ``seat``; ``rights`` None lets one person's be as everyone's.
+
+    ``room``: later lessons begin with these rights too.
+    """
 
     rights: tuple[Right, ...] | None
     seat: str = ""
+    room: bool = False
 
 
 class PassToNext(msgspec.Struct, frozen=True, tag_field="command", tag="pass_to_next"):
@@ -78,6 +83,94 @@ class SetBetween(msgspec.Struct, frozen=True, tag_field="command", tag="set_betw
     between: Between
 
 
+class SetDoor(msgspec.Struct, frozen=True, tag_field="command", tag="set_door"):
+    """How students come in: at once, when they are let in, or by a code."""
+
+    door: Door
+    code: str = ""
+
+
+class SetPlan(msgspec.Struct, frozen=True, tag_field="command", tag="set_plan"):
+    """What the next lesson is about, when it begins, and how long it is to be; None leaves that open.
+
+    ``pages`` are the titles of the pages that it needs.
+    """
+
+    title: str = ""
+    at_ms: int | None = None
+    minutes: int | None = None
+    pages: tuple[str, ...] = ()
+
+
+class SetCountdown(msgspec.Struct, frozen=True, tag_field="command", tag="set_countdown"):
+    """Count down ``seconds`` for a task, seen by all; 0 stops it."""
+
+    seconds: int
+    label: str = ""
+
+
+class AskCheck(msgspec.Struct, frozen=True, tag_field="command", tag="ask_check"):
+    """Ask everybody a question with answers to tap."""
+
+    id: str
+    question: str
+    options: tuple[str, ...]
+
+
+class AnswerCheck(msgspec.Struct, frozen=True, tag_field="command", tag="answer_check"):
+    """One's own answer to the question ``id``; another one takes its place."""
+
+    id: str
+    option: int
+
+
+class ShareCheck(msgspec.Struct, frozen=True, tag_field="command", tag="share_check"):
+    """Show the answers' numbers to everybody, or to the tutor side only."""
+
+    shared: bool
+
+
+class EndCheck(msgspec.Struct, frozen=True, tag_field="command", tag="end_check"):
+    """Put the question away."""
+
+
+class PauseLesson(msgspec.Struct, frozen=True, tag_field="command", tag="pause_lesson"):
+    """Let the lesson stand still, or (``paused`` False) go on."""
+
+    paused: bool
+
+
+class Rename(msgspec.Struct, frozen=True, tag_field="command", tag="rename"):
+    """Give a person, or oneself, another name."""
+
+    seat: str
+    name: str
+
+
+class Admit(msgspec.Struct, frozen=True, tag_field="command", tag="admit"):
+    """Let in a person who knocks, or ("") all of them."""
+
+    seat: str = ""
+
+
+class TurnAway(msgspec.Struct, frozen=True, tag_field="command", tag="turn_away"):
+    """Do not let in a person who knocks; they may knock again."""
+
+    seat: str
+
+
+class ToPorch(msgspec.Struct, frozen=True, tag_field="command", tag="to_porch"):
+    """Send a person back to the porch, where they knock again."""
+
+    seat: str
+
+
+class HandOver(msgspec.Struct, frozen=True, tag_field="command", tag="hand_over"):
+    """Let a helper be the tutor, and the tutor a helper; "": the room's owner is the tutor again."""
+
+    seat: str
+
+
 class OpenLesson(msgspec.Struct, frozen=True, tag_field="command", tag="open_lesson"):
     pass
 
@@ -97,11 +190,19 @@ LessonCommand = (
     | LowerHand
     | LowerHands
     | SetBetween
+    | SetDoor
+    | SetPlan
+    | SetCountdown
+    | AskCheck
+    | AnswerCheck
+    | ShareCheck
+    | EndCheck
+    | PauseLesson
     | OpenLesson
     | EndLesson
 )
 #: Commands about people's seats, which are not the lesson's.
-SeatCommand = SetRole | SendAway
+SeatCommand = SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver
 Command = LessonCommand | SeatCommand
 
 
@@ -113,15 +214,31 @@ def action_of(command: Command, seat: str) -> Action:
         case PassPen() | TakePen() | PassToNext() | LowerHands():
             return "pass_pen"
         case SetRights():
-            return "set_rights"
+            return "set_between" if command.room else "set_rights"
         case SetRole():
             return "set_role"
         case SendAway():
             return "send_away"
-        case SetBetween():
+        case SetBetween() | SetDoor():
             return "set_between"
-        case OpenLesson() | EndLesson():
+        case OpenLesson() | EndLesson() | SetPlan():
             return "end_lesson"
+        case HandOver():
+            return "hand_over"
+        case PauseLesson():
+            return "set_pens"
+        case SetCountdown():
+            return "count_down"
+        case AskCheck() | ShareCheck() | EndCheck():
+            return "ask_check"
+        case AnswerCheck():
+            return "answer_check"
+        case Admit() | TurnAway() | ToPorch():
+            return "admit"
+        case Rename() if command.seat == seat:
+            return "rename_self"
+        case Rename():
+            return "send_away"
         case LowerHand() if command.seat not in ("", seat):
             return "pass_pen"
         case _:

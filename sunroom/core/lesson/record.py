@@ -8,18 +8,26 @@ from typing import Literal
 import msgspec
 
 from sunroom.core.lesson.commands import (
+    Admit,
     Command,
     EndLesson,
+    HandOver,
     OpenLesson,
     PassPen,
     PassToNext,
+    PauseLesson,
+    Rename,
     SendAway,
     SetBetween,
+    SetDoor,
     SetPens,
     SetRights,
     SetRole,
     TakePen,
+    ToPorch,
+    TurnAway,
 )
+from sunroom.core.lesson.state import Check
 
 What = Literal["did", "came", "went"]
 
@@ -58,6 +66,25 @@ def described(command: Command, name_of: dict[str, str]) -> str:
             return f"made {_name(name_of, command.seat)} a {command.role}"
         case SendAway():
             return f"sent {_name(name_of, command.seat)} away"
+        case Admit():
+            return f"let {_name(name_of, command.seat) if command.seat else 'everybody'} in"
+        case TurnAway():
+            return f"did not let {_name(name_of, command.seat)} in"
+        case ToPorch():
+            return f"sent {_name(name_of, command.seat)} to the porch"
+        case Rename():
+            return f"called {_name(name_of, command.seat)} “{command.name}”"
+        case HandOver():
+            return (
+                f"handed the room over to {_name(name_of, command.seat)}"
+                if command.seat
+                else "took the room back"
+            )
+        case SetDoor():
+            doors = {"open": "to everybody with the link", "knock": "to those who knock", "code": "by a code"}
+            return f"opened the door {doors[command.door]}"
+        case PauseLesson():
+            return "paused the lesson" if command.paused else "let the lesson go on"
         case SetBetween():
             return f"set the room between lessons to “{command.between}”"
         case OpenLesson():
@@ -66,6 +93,13 @@ def described(command: Command, name_of: dict[str, str]) -> str:
             return "ended the lesson"
         case _:
             return ""
+
+
+def asked(check: Check) -> str:
+    """What a question came to, to stand behind the name of the one who puts it away."""
+    given = [option for _, option in check.answers]
+    counts = "; ".join(f"{words} {given.count(number)}" for number, words in enumerate(check.options))
+    return f"asked “{check.question}”: {counts}" if check.question else f"asked: {counts}"
 
 
 def minutes_present(entries: Iterable[Entry], from_ms: int, until_ms: int) -> dict[str, float]:

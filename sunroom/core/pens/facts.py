@@ -12,14 +12,16 @@ Role = Literal["tutor", "helper", "student", "onlooker"]
 Mode = Literal["down", "passed", "up"]
 Between = Literal["view", "write", "closed"]
 PageRule = Literal["lesson", "tutor_side", "open", "desk"]
+BayRule = Literal["page", "tutor_side", "open", "people"]
 
 
 class Actor(msgspec.Struct, frozen=True):
-    """A person in a seat, in the role of this moment."""
+    """A person in a seat, in the role of this moment; ``owner``: the room is theirs, whoever leads now."""
 
     seat: str
     role: Role
     name: str = ""
+    owner: bool = False
 
     @property
     def tutor_side(self) -> bool:
@@ -38,13 +40,15 @@ class Facts(msgspec.Struct, frozen=True):
 
     Attributes
     ----------
-    open : bool
-        Whether a lesson is on; if not, ``between`` rules.
+    open, paused : bool
+        Whether a lesson is on (if not, ``between`` rules), and whether it stands still for a while.
     passed, withheld
         Pens given to, and taken from, single persons; the first counts while pens are passed or up,
         the second while they are up.
     kit, kits
         Rights of every pen, and of single persons' pens where they differ (pairs of seat and rights).
+    room_kit
+        The rights that every lesson of the room begins with.
     down_at_ms : int
         When pens last went down.
     writer : str
@@ -52,11 +56,13 @@ class Facts(msgspec.Struct, frozen=True):
     """
 
     open: bool = True
+    paused: bool = False
     mode: Mode = "down"
     passed: tuple[PassedPen, ...] = ()
     withheld: tuple[str, ...] = ()
     kit: tuple[Right, ...] = tuple(sorted(KITS["full pen"]))
     kits: tuple[tuple[str, tuple[Right, ...]], ...] = ()
+    room_kit: tuple[Right, ...] = tuple(sorted(KITS["full pen"]))
     down_at_ms: int = 0
     between: Between = "view"
     writer: str = "The tutor"
@@ -66,6 +72,17 @@ class Facts(msgspec.Struct, frozen=True):
         return frozenset(dict(self.kits).get(seat, self.kit))
 
 
+class BayFacts(msgspec.Struct, frozen=True):
+    """A bay's own rule: as the page, the tutor side only, open to students, or for some people."""
+
+    rule: BayRule = "page"
+    people: tuple[str, ...] = ()
+
+
+#: What lies beside all bays follows the page.
+BESIDE = BayFacts()
+
+
 class Target(msgspec.Struct, frozen=True):
     """What an action is about.
 
@@ -73,6 +90,8 @@ class Target(msgspec.Struct, frozen=True):
     ----------
     page : PageRule
         The page's own rule; ``desk_of`` is the owner's seat when it is a desk.
+    bays : tuple of BayFacts
+        All bays in which it happens, and ``BESIDE`` when a part lies in none.
     owners : frozenset of str
         Seats whose items the action changes or removes.
     locked : bool
@@ -83,6 +102,7 @@ class Target(msgspec.Struct, frozen=True):
 
     page: PageRule = "lesson"
     desk_of: str = ""
+    bays: tuple[BayFacts, ...] = (BESIDE,)
     owners: frozenset[str] = frozenset()
     locked: bool = False
     begun_ms: int | None = None

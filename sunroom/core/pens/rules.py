@@ -1,16 +1,17 @@
 """The one function that decides every action, from the widest rule to the narrowest.
 
-Lesson, person, page, item: the narrowest that speaks wins, except that an onlooker and a lock always
+Lesson, person, page, bay, item: the narrowest that speaks wins, except that an onlooker and a lock always
 refuse. Every verdict carries a reason that can be said to the person.
 """
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Literal
 
 import msgspec
 
-from sunroom.core.pens.facts import Actor, Facts, PageRule, Target
+from sunroom.core.pens.facts import BESIDE, Actor, BayFacts, Facts, Target
 from sunroom.core.pens.kits import WITHOUT_PEN, Right, whole_kit
 
 #: A stroke begun while it was allowed is kept when it ends within this time after pens went down.
@@ -41,6 +42,13 @@ Action = Literal[
     "send_away",
     "set_between",
     "end_lesson",
+    "hand_over",
+    "admit",
+    "count_down",
+    "ask_check",
+    "answer_check",
+    "react",
+    "rename_self",
 ]
 
 #: The right in a kit that an action asks for; None: the role alone decides.
@@ -69,6 +77,13 @@ ACTIONS: dict[Action, Right | None] = {
     "send_away": None,
     "set_between": None,
     "end_lesson": None,
+    "hand_over": None,
+    "admit": None,
+    "count_down": None,
+    "ask_check": None,
+    "answer_check": None,
+    "react": "chat_all",
+    "rename_self": None,
 }
 
 #: What only the tutor side may do, and of that what only the tutor.
@@ -83,9 +98,15 @@ LEADING: frozenset[Action] = frozenset(
         "send_away",
         "set_between",
         "end_lesson",
+        "hand_over",
+        "admit",
+        "count_down",
+        "ask_check",
     }
 )
-TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson"})
+#: What every student may do, with a pen or without.
+ALWAYS: frozenset[Action] = frozenset({"hand", "answer_check", "rename_self"})
+TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson", "hand_over"})
 
 #: Every reason and its sentence; the words in braces come with the verdict.
 REASONS: dict[str, str] = {
@@ -99,8 +120,15 @@ REASONS: dict[str, str] = {
     "no_pen": "Some people have a pen just now. Put your hand up to ask for one.",
     "withheld": "Pens are up, but yours is put away for now. Put your hand up to ask for it.",
     "expired": "Your pen's time is over. Put your hand up to ask for more.",
+    "paused": "The lesson is paused. Everybody can look; nobody writes.",
     "page_tutor_side": "Only the tutor writes on this page.",
+    "page_open": "This page is open: everybody can write on it.",
+    "desk_yours": "This is your desk: you and the tutor write here.",
     "desk_of_another": "This desk belongs to somebody else.",
+    "bay_tutor_side": "Only the tutor writes in this bay.",
+    "bay_open": "This bay is open: everybody can write in it.",
+    "bay_yours": "This bay is yours to write in.",
+    "bay_of_others": "This bay is for somebody else to write in.",
     "not_in_kit": "Your pen is not for that just now.",
     "no_chat": "The tutor has switched that off for now.",
     "not_yours": "That was made by somebody else, and your pen is for your own work.",
@@ -124,7 +152,8 @@ def decide(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: i
     if actor.role == "onlooker":
         return _verdict(False, "onlooker", facts)
     if actor.tutor_side:
-        if action in TUTOR_ONLY and actor.role != "tutor":
+        takes_back = action == "hand_over" and actor.owner
+        if action in TUTOR_ONLY and actor.role != "tutor" and not takes_back:
             return _verdict(False, "tutor_only", facts)
         if target.locked and actor.role != "tutor":
             return _verdict(False, "locked", facts)
@@ -133,9 +162,16 @@ def decide(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: i
         return _verdict(False, "tutor_side_only", facts)
     if target.locked:
         return _verdict(False, "locked", facts)
-    if action == "hand":
+    if action in ALWAYS:
         return _verdict(True, "allowed", facts)
     return _decide_student(actor, action, target, facts, now_ms)
+
+
+class BayStanding(msgspec.Struct, frozen=True):
+    """Whether and why a person may write in a bay."""
+
+    bay: str
+    writing: Verdict
 
 
 class Standing(msgspec.Struct, frozen=True):
@@ -144,9 +180,11 @@ class Standing(msgspec.Struct, frozen=True):
     Attributes
     ----------
     allowed, on_others
-        What may be done with own things, and with what others made.
+        What may be done with own things, and with what others made, in some part of the page.
     writing : Verdict
-        Whether and why ink may be added.
+        Whether and why ink may be added beside the bays, or in one of them when not.
+    bays : tuple of BayStanding
+        The same for each bay whose rule is its own.
     until_ms : int or None
         When a pen that was passed for minutes ends.
     """
@@ -154,20 +192,39 @@ class Standing(msgspec.Struct, frozen=True):
     allowed: tuple[Action, ...]
     on_others: tuple[Action, ...]
     writing: Verdict
+    bays: tuple[BayStanding, ...] = ()
     until_ms: int | None = None
 
 
-def standing(actor: Actor, page: PageRule, facts: Facts, now_ms: int) -> Standing:
-    """All that ``actor`` may do on a page of this rule."""
-    own, others = Target(page=page), Target(page=page, owners=frozenset({"somebody else"}))
+def standing(
+    actor: Actor, page: Target, bays: Sequence[tuple[str, BayFacts]], facts: Facts, now_ms: int
+) -> Standing:
+    """All that ``actor`` may do on a page.
 
-    def allowed(target: Target) -> tuple[Action, ...]:
-        return tuple(action for action in ACTIONS if decide(actor, action, target, facts, now_ms).allowed)
+    Parameters
+    ----------
+    page : Target
+        With the page's rule and owner.
+    bays : sequence of (str, BayFacts)
+        Its bays by id.
+    """
+    places = [(BESIDE,), *{(bay,) for _, bay in bays if bay.rule != "page"}]
+
+    def allowed(owners: frozenset[str]) -> tuple[Action, ...]:
+        targets = [msgspec.structs.replace(page, bays=place, owners=owners) for place in places]
+        return tuple(a for a in ACTIONS if any(decide(actor, a, t, facts, now_ms).allowed for t in targets))
+
+    def writing_in(bay: BayFacts) -> Verdict:
+        return decide(actor, "add_ink", msgspec.structs.replace(page, bays=(bay,)), facts, now_ms)
 
     pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
     until_ms = pen.until_ms if pen and facts.mode == "passed" else None
-    writing = decide(actor, "add_ink", own, facts, now_ms)
-    return Standing(allowed(own), allowed(others), writing, until_ms)
+    in_bays = tuple(BayStanding(bay_id, writing_in(bay)) for bay_id, bay in bays if bay.rule != "page")
+    writing = writing_in(BESIDE)
+    if not writing.allowed:
+        writing = next((bay.writing for bay in in_bays if bay.writing.allowed), writing)
+    others = frozenset({"somebody else"})
+    return Standing(allowed(frozenset()), allowed(others), writing, in_bays, until_ms)
 
 
 def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: int) -> Verdict:
@@ -175,13 +232,7 @@ def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, 
     if right in WITHOUT_PEN:
         allowed = right in facts.rights_of(actor.seat)
         return _verdict(allowed, "allowed" if allowed else "no_chat", facts)
-    writing = _has_pen(actor.seat, facts, now_ms)
-    if target.page == "tutor_side":
-        writing = (False, "page_tutor_side")
-    elif target.page == "open" and facts.open:
-        writing = (True, "allowed")
-    elif target.page == "desk":
-        writing = (True, "allowed") if target.desk_of == actor.seat else (False, "desk_of_another")
+    writing = _may_write(actor.seat, target, facts, now_ms)
     if not writing[0] and _in_grace(action, target, facts, now_ms):
         writing = (True, "grace")
     rights = whole_kit(facts.rights_of(actor.seat)) if writing[0] else frozenset[Right]()
@@ -194,6 +245,34 @@ def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, 
     if others and ("erase_others" if action in ("remove", "remove_page") else "change_others") not in rights:
         return _verdict(False, "not_yours", facts)
     return _verdict(True, writing[1], facts)
+
+
+def _may_write(seat: str, target: Target, facts: Facts, now_ms: int) -> tuple[bool, str]:
+    """Whether a student may write wherever the target lies: every place must allow it."""
+    verdicts = [_may_write_in(seat, bay, target, facts, now_ms) for bay in target.bays or (BESIDE,)]
+    return next((verdict for verdict in verdicts if not verdict[0]), verdicts[0])
+
+
+def _may_write_in(seat: str, bay: BayFacts, target: Target, facts: Facts, now_ms: int) -> tuple[bool, str]:
+    """Bay before page before person and lesson: the narrowest that speaks wins."""
+    if facts.open and facts.paused:
+        return False, "paused"
+    if facts.open or facts.between == "write":
+        match bay.rule:
+            case "tutor_side":
+                return False, "bay_tutor_side"
+            case "open":
+                return True, "bay_open"
+            case "people":
+                return (True, "bay_yours") if seat in bay.people else (False, "bay_of_others")
+        match target.page:
+            case "tutor_side":
+                return False, "page_tutor_side"
+            case "open":
+                return True, "page_open"
+            case "desk":
+                return (True, "desk_yours") if target.desk_of == seat else (False, "desk_of_another")
+    return _has_pen(seat, facts, now_ms)
 
 
 def _has_pen(seat: str, facts: Facts, now_ms: int) -> tuple[bool, str]:
@@ -218,7 +297,9 @@ def _in_grace(action: Action, target: Target, facts: Facts, now_ms: int) -> bool
         action == "add_ink"
         and facts.open
         and facts.mode == "down"
+        and not facts.paused
         and target.page == "lesson"
+        and all(bay.rule == "page" for bay in target.bays)
         and target.begun_ms is not None
         and target.begun_ms < facts.down_at_ms
         and now_ms - facts.down_at_ms <= GRACE_MS

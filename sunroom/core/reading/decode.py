@@ -46,6 +46,25 @@ def beam_search(
     return sorted(ranked, key=lambda pair: -pair[1])
 
 
+def log_of(probabilities: NDArray[np.float32], columns: Sequence[int]) -> float:
+    """Log probability of one text, given by its columns: the forward algorithm of CTC (Graves 2006)."""
+    if not columns:
+        return float(np.log(np.maximum(probabilities[:, 0], 1e-12)).sum())
+    states = [0]
+    for column in columns:
+        states += [column, 0]
+    logs = np.log(np.maximum(probabilities[:, states], 1e-12))
+    now = np.full(len(states), -np.inf)
+    now[:2] = logs[0, :2]
+    # A sign may follow another without a blank between when the two differ.
+    skips = np.array([n >= 2 and states[n] != 0 and states[n] != states[n - 2] for n in range(len(states))])
+    for row in logs[1:]:
+        before = np.concatenate([[-np.inf], now[:-1]])
+        skipped = np.where(skips, np.concatenate([[-np.inf, -np.inf], now[:-2]]), -np.inf)
+        now = np.logaddexp(np.logaddexp(now, before), skipped) + row
+    return float(np.logaddexp(now[-1], now[-2]))
+
+
 def _step(
     beams: dict[str, tuple[float, float]], blank: float, logs: list[tuple[str, float]], beam: int
 ) -> dict[str, tuple[float, float]]:

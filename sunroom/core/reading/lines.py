@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
+from typing import NamedTuple
 
+import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -14,9 +16,17 @@ from sunroom.core.geometry.curves import Points
 Stroke = NDArray[np.float64]
 
 #: Slants that are looked for: a line tilted further is meant so, or is no line.
-SLANTS_DEG = np.arange(-16, 16.5, 1.0)
-#: A line must be this much longer than it is high before its slant can be told from its letters.
-LONG_ENOUGH = 2.2
+SLANTS_DEG = np.arange(-36, 36.5, 1.5)
+#: Then closer, about the best of them.
+CLOSER_DEG = np.arange(-1.25, 1.3, 0.5)
+#: A line must be this much longer than it is high before its slant can be told from its letters; one of
+#: few strokes even longer, as it may be a single letter.
+LONG, LONGER, FEW_STROKES = 2.0, 3.0, 3
+#: More strokes than this are several letters, whatever their box.
+MANY_STROKES = 12
+PROFILE_BINS = 48
+#: Less than this is the unevenness of letters.
+LEAST_SLANT_DEG = 1.0
 #: Strokes lower than this part of a tall letter are dots, dashes and accents.
 SMALL = 0.35
 #: Middles of letters further apart than this part of a tall letter stand on different lines.
@@ -30,25 +40,43 @@ FEW = 0.34
 TOUCHING_FEW = 0.3
 
 
-def find_lines(strokes: Sequence[Stroke]) -> list[list[Points]]:
-    """Group strokes into lines, from the top down, each turned level.
+class InkLine(NamedTuple):
+    """A line of writing.
+
+    Attributes
+    ----------
+    strokes : list of (N, 2) float arrays
+        Turned level, from left to right.
+    members : list of int
+        Which of the strokes given these are.
+    angle_rad : float
+        By how much the line was off level.
+    """
+
+    strokes: list[Points]
+    members: list[int]
+    angle_rad: float
+
+
+def find_lines(strokes: Sequence[Stroke]) -> list[InkLine]:
+    """Group strokes into lines, from the top down; empty when there is no stroke.
 
     Parameters
     ----------
     strokes : sequence of (N, K) float arrays
         In the order of writing; x and y in the first two columns.
-
-    Returns
-    -------
-    list of lists of (N, 2) float arrays
-        Strokes of each line from left to right; empty when there is no stroke.
     """
-    points = [np.asarray(stroke[:, :2], dtype=float) for stroke in strokes if len(stroke)]
+    known = [number for number, stroke in enumerate(strokes) if len(stroke)]
+    points = [np.asarray(strokes[number][:, :2], dtype=float) for number in known]
     if not points:
         return []
     angle = slant(points)
     level = [_turned(stroke, -angle) for stroke in points]
-    return [sorted(line, key=lambda stroke: float(stroke[:, 0].min())) for line in _grouped(level)]
+    lines = []
+    for group in _grouped(level):
+        ordered = sorted(group, key=lambda index: float(level[index][:, 0].min()))
+        lines.append(InkLine([level[i] for i in ordered], [known[i] for i in ordered], angle))
+    return lines
 
 
 def slant(strokes: Sequence[Points]) -> float:
@@ -57,21 +85,35 @@ def slant(strokes: Sequence[Points]) -> float:
     The angle whose projection on the upright is most uneven: Postl 1986's projection profile.
     """
     everything = np.vstack([resample(stroke, max(4, min(64, len(stroke)))) for stroke in strokes])
-    width, height = np.ptp(everything, axis=0)
-    # Several lines of writing are high as well, but then they are many strokes.
-    if width < LONG_ENOUGH * height and len(strokes) < 12:
+    if len(strokes) < MANY_STROKES and not _runs_along(
+        everything, LONG if len(strokes) > FEW_STROKES else LONGER
+    ):
         return 0.0
-    bins = 48
-    best, best_angle = -1.0, 0.0
-    for degrees in SLANTS_DEG:
-        y = _turned(everything, -math.radians(degrees))[:, 1]
-        counts, _ = np.histogram(y, bins=bins, range=(y.min(), y.min() + max(float(np.ptp(y)), 1e-6)))
-        # Evenly spread ink scores 1/bins; a smaller box at the right angle is denser too.
-        score = float((counts.astype(float) ** 2).sum()) / len(y) ** 2 / max(float(np.ptp(y)), 1e-6)
-        score *= 1 - 0.004 * abs(degrees)
-        if score > best:
-            best, best_angle = score, math.radians(degrees)
-    return best_angle
+    best = max(SLANTS_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
+    best = max(best + CLOSER_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
+    return math.radians(float(best)) if abs(best) > LEAST_SLANT_DEG else 0.0
+
+
+def _runs_along(points: Points, long_enough: float) -> bool:
+    """Whether ink is long enough to show how a line runs, and not a single tall sign.
+
+    Several lines of writing are high as well, but then they are many strokes.
+    """
+    corners = cv2.boxPoints(cv2.minAreaRect(points.astype(np.float32)))
+    long, short = sorted(
+        (corners[1] - corners[0], corners[2] - corners[1]), key=lambda side: -np.hypot(*side)
+    )
+    upright = abs(long[1]) > abs(long[0])
+    return bool(np.hypot(*long) >= long_enough * np.hypot(*short)) and not upright
+
+
+def _unevenness(points: Points, degrees: float) -> float:
+    """How much of the ink lies in few levels once it is turned back by an angle."""
+    y = _turned(points, -math.radians(degrees))[:, 1]
+    height = max(float(np.ptp(y)), 1e-6)
+    counts, _ = np.histogram(y, bins=PROFILE_BINS, range=(y.min(), y.min() + height))
+    # A smaller box at the right angle is denser too; a level line is likelier than a tilted one.
+    return float((counts.astype(float) ** 2).sum()) / len(y) ** 2 / height * (1 - 0.003 * abs(degrees))
 
 
 def _turned(points: Points, angle_rad: float) -> Points:
@@ -79,7 +121,7 @@ def _turned(points: Points, angle_rad: float) -> Points:
     return np.column_stack([points[:, 0] * c - points[:, 1] * s, points[:, 0] * s + points[:, 1] * c])
 
 
-def _grouped(strokes: list[Points]) -> list[list[Points]]:
+def _grouped(strokes: list[Points]) -> list[list[int]]:
     """Lines by the heights at which the letters' middles lie; small marks join the nearest line."""
     heights = np.array([float(np.ptp(stroke[:, 1])) for stroke in strokes])
     middles = np.array([float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 for stroke in strokes])
@@ -98,7 +140,7 @@ def _grouped(strokes: list[Points]) -> list[list[Points]]:
             key=lambda g: max(bands[g][0] - middles[index], middles[index] - bands[g][1], 0.0),
         )
         groups[nearest].append(index)
-    return [[strokes[i] for i in group] for group in groups]
+    return groups
 
 
 def _band(strokes: list[Points], group: list[int]) -> tuple[float, float]:
@@ -119,8 +161,10 @@ def _merged(
         shared = min(bottom, last_bottom) - max(top, last_top)
         low = min(bottom - top, last_bottom - last_top)
         fewer, more = sorted((len(group), len(kept_groups[-1])))
-        near = TOUCHING if fewer > FEW * more else TOUCHING_FEW
-        if shared > SHARED * low or (low < tall and shared > -near * tall):
+        few = fewer <= FEW * more
+        # The tail of a g hangs far down and overlaps its line a little; few strokes that do are such tails.
+        touches = shared > 0 if low >= tall else shared > -(TOUCHING_FEW if few else TOUCHING) * tall
+        if shared > SHARED * low or (touches and (few or low < tall)):
             kept_groups[-1] += group
             kept_bands[-1] = (min(top, last_top), max(bottom, last_bottom))
         else:

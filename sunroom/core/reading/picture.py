@@ -17,8 +17,33 @@ INK_PX = 38.0
 LINE_PX = 2.0
 PAD_PX = 12
 MAX_WIDTH_PX = 3200
+#: What stands above and hangs below small letters is made no higher than they are,
+LEAST_SHARE = 0.5
+#: unless it hardly is.
+TALL_ENOUGH = 0.85
 #: cv2 takes coordinates in 1/16 px.
 SUBPIXEL_BITS = 4
+
+
+def shortened(strokes: Sequence[Points]) -> list[Points]:
+    """A level line whose tall letters tower over its small ones, with its tips and tails made shorter.
+
+    Fitted into the recogniser's height such a line's small letters would be too small to be seen.
+    """
+    top = float(np.median([stroke[:, 1].min() for stroke in strokes]))
+    bottom = float(np.median([stroke[:, 1].max() for stroke in strokes]))
+    small = bottom - top
+    beyond = max(top - min(s[:, 1].min() for s in strokes), 0) + max(
+        max(s[:, 1].max() for s in strokes) - bottom, 0
+    )
+    share = max(small / max(beyond, 1e-6), LEAST_SHARE)
+    if small <= 0 or share > TALL_ENOUGH:
+        return [stroke[:, :2] for stroke in strokes]
+
+    def pulled(y: NDArray[np.float64]) -> NDArray[np.float64]:
+        return np.asarray(y - (1 - share) * (np.minimum(y - top, 0) + np.maximum(y - bottom, 0)))
+
+    return [np.column_stack([stroke[:, 0], pulled(stroke[:, 1])]) for stroke in strokes]
 
 
 def line_picture(strokes: Sequence[Points]) -> NDArray[np.float32]:

@@ -3,46 +3,45 @@
 from __future__ import annotations
 
 import math
-import re
 from collections.abc import Callable, Sequence
 
-import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
+from sunroom.core.geometry import Box
+from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook
 from sunroom.core.reading.decode import beam_search
 from sunroom.core.reading.lines import Stroke, find_lines
-from sunroom.core.reading.picture import line_picture
+from sunroom.core.reading.marks import marks_among
+from sunroom.core.reading.own_hand import OwnHand
+from sunroom.core.reading.picture import line_picture, shortened
+from sunroom.core.reading.prior import (
+    ACCENT_COST,
+    UNSEEN_COST,
+    Prior,
+    agreement,
+    dots_in,
+    dots_of,
+    marks_in,
+    marks_of,
+)
+from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, ranked
+from sunroom.core.reading.symbols import Symbols
 
 #: (1, 3, 48, W) picture to (T, 1 + characters) probabilities, blank first
 Recognise = Callable[[NDArray[np.float32]], NDArray[np.float32]]
-#: how common a word is: 0 (never seen) to 8 (the), the logarithm of its count in a billion words
-Frequency = Callable[[str], float]
-
 #: Characters that a lesson writes in a line; the recogniser knows thousands more.
 CHARACTERS = (
     "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789"
     ".,:;!?'\"()[]{}+-=*/%&@#<>_°²³×÷±√π€£$€–’“”«»…·"
     "àâäáãåæçèéêëìíîïñòóôöõøœùúûüýÿßÀÂÄÁÃÅÆÇÈÉÊËÌÍÎÏÑÒÓÔÖÕØŒÙÚÛÜÝ¿¡αβγδεθλμρστφωΔΣΩ "
 )
-PRIOR_WEIGHT = 1.0
-LENGTH_BONUS = 0.3
-#: A token with digits or signs is neither common nor rare: about the weight of an everyday word.
-NEUTRAL_ZIPF = 3.0
+#: Readings of which the forms with accents are weighed too.
+ACCENTED = 6
 #: More strokes than this are not read at once: a page of writing is read in parts.
 MAX_STROKES = 600
-MAX_READINGS = 5
 #: Below this the recogniser saw nothing that it knows as writing.
 LEAST_CERTAINTY = 0.05
-
-_WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)?")
-
-
-class Reading(msgspec.Struct, frozen=True):
-    """A text that the ink may say, and how likely that is among its rivals (0–1)."""
-
-    text: str
-    score: float
 
 
 class Reader:
@@ -54,61 +53,96 @@ class Reader:
         The recogniser; see ``Recognise``.
     alphabet : sequence of str
         The character of each of its columns after the blank.
-    frequency : callable
-        See ``Frequency``.
+    prior : Prior
+        What words are likely.
+    symbols : Symbols
+        The nets of symbols, by which numbers and single signs are read better.
     """
 
-    def __init__(self, recognise: Recognise, alphabet: Sequence[str], frequency: Frequency) -> None:
+    def __init__(
+        self,
+        recognise: Recognise,
+        alphabet: Sequence[str],
+        prior: Prior,
+        symbols: Symbols,
+    ) -> None:
         columns = {character: number + 1 for number, character in enumerate(alphabet)}
-        self._alphabet = [character for character in dict.fromkeys(CHARACTERS) if character in columns]
-        self._columns = [0, *(columns[character] for character in self._alphabet)]
-        self._digits = [0, *(self._alphabet.index(c) + 1 for c in "0123456789.,")]
+        self.alphabet = [character for character in dict.fromkeys(CHARACTERS) if character in columns]
+        self._columns = [0, *(columns[character] for character in self.alphabet)]
+        column_of = {character: number + 1 for number, character in enumerate(self.alphabet)}
+        self._digits = [0, *(column_of[c] for c in NUMBER_CHARACTERS)]
+        self._closer = CloserLook(symbols, prior, column_of)
         self._recognise = recognise
-        self._frequency = frequency
+        self._prior = prior
 
-    def read(self, strokes: Sequence[Stroke]) -> list[Reading]:
+    def recognise(self, picture: NDArray[np.float32]) -> NDArray[np.float32]:
+        """(T, 1 + len(alphabet)) probabilities of our own characters, blank first."""
+        rows: NDArray[np.float32] = self._recognise(picture)[:, self._columns]
+        return rows
+
+    def read(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[Reading]:
         """What ``strokes`` may say, best first, at most ``MAX_READINGS``; empty when nothing is readable.
 
         Several lines of ink are joined by line ends; their rivals differ in the least certain line.
         """
-        lines = find_lines(strokes[: MAX_STROKES + 1])
-        if not lines or len(strokes) > MAX_STROKES:
-            return []
-        readings = [self._read_line(line) for line in lines]
-        readings = [line for line in readings if line]
-        if not readings:
-            return []
-        if len(readings) == 1:
-            return readings[0]
-        return _combined(readings)
+        return joined(self.read_lines(strokes, hand))
 
-    def _read_line(self, strokes: list[Stroke]) -> list[Reading]:
-        rows = self._recognise(line_picture(strokes))[:, self._columns]
+    def read_lines(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[ReadLine]:
+        """Each line of writing with its rivals; lines that cannot be read are left out.
+
+        Underlines and boxes around words are no writing. More than ``MAX_STROKES`` are not read.
+        ``hand`` is that of the person who wrote them.
+        """
+        if len(strokes) > MAX_STROKES:
+            return []
+        marks = marks_among(strokes)
+        writing = [number for number in range(len(strokes)) if number not in marks]
+        read = []
+        for line in find_lines([strokes[number] for number in writing]):
+            rivals = self._read_line(line.strokes, hand)
+            if rivals:
+                members = tuple(writing[number] for number in line.members)
+                everything = np.vstack([strokes[number][:, :2] for number in members])
+                read.append(ReadLine(tuple(rivals), members, Box.of(everything), line.angle_rad))
+        return read
+
+    def taught_by(
+        self, strokes: Sequence[Stroke], text: str, hand: OwnHand | None = None
+    ) -> list[tuple[str, tuple[int, ...]]]:
+        """As ``CloserLook.taught_by``, for a line of ink as it was written."""
+        lines = find_lines(strokes)
+        found = self._closer.taught_by(lines[0].strokes, text, hand) if len(lines) == 1 else []
+        return [(c, tuple(lines[0].members[number] for number in numbers)) for c, numbers in found]
+
+    def _read_line(self, strokes: list[Stroke], hand: OwnHand | None) -> list[Reading]:
+        rows = self.recognise(line_picture(shortened(strokes)))
         if not _seen(rows):
+            return self._closer.lone_sign(strokes, hand)
+        found: dict[str, float] = {}
+        for text, log in beam_search(rows, self.alphabet):
+            text = " ".join(text.split())
+            if text:
+                found[text] = max(found.get(text, -math.inf), log)
+        if not found:
             return []
-        texts = [(text.strip(), log) for text, log in beam_search(rows, self._alphabet) if text.strip()]
-        if not texts:
-            return []
-        plain_best = texts[0][0]
-        weighed: dict[str, float] = {}
-        for text, log in texts:
-            weighed[text] = max(weighed.get(text, -math.inf), log + self._prior(text))
-        ranked = sorted(weighed.items(), key=lambda pair: -pair[1])
-        total = sum(math.exp(score - ranked[0][1]) for _, score in ranked)
-        readings = [Reading(text, round(math.exp(score - ranked[0][1]) / total, 3)) for text, score in ranked]
-        return self._with_rivals(readings, plain_best, rows)
+        plain_best = max(found, key=lambda text: found[text])
+        number = self._closer.read_number(plain_best, strokes, hand, rows)
+        if number:
+            return number
+        self._add_accented(found, strokes)
+        dots = dots_in(strokes)
+        weighed = {text: log + self._prior.score(text) + agreement(text, dots) for text, log in found.items()}
+        self._closer.weigh(weighed, strokes, hand, rows)
+        return self._with_rivals(ranked(weighed), plain_best, rows)
 
-    def _prior(self, text: str) -> float:
-        words = text.split()
-        if not words:
-            return 0.0
-        return PRIOR_WEIGHT * sum(self._word_zipf(word) for word in words) + LENGTH_BONUS * len(text)
-
-    def _word_zipf(self, token: str) -> float:
-        words = _WORD.findall(token)
-        if not words or any(character.isdigit() for character in token):
-            return NEUTRAL_ZIPF
-        return min(self._frequency(word.lower()) for word in words)
+    def _add_accented(self, found: dict[str, float], strokes: list[Stroke]) -> None:
+        """Add the forms with accents of the best texts, at a cost when the ink has no marks for them."""
+        spare = marks_in(strokes)
+        for text, log in sorted(found.items(), key=lambda pair: -pair[1])[:ACCENTED]:
+            for other, more in self._prior.accented(text):
+                seen = marks_of(text) + dots_of(text) + more <= spare + 1
+                cost = ACCENT_COST if seen and spare > dots_of(text) else UNSEEN_COST
+                found[other] = max(found.get(other, -math.inf), log - cost)
 
     def _with_rivals(
         self, readings: list[Reading], plain_best: str, rows: NDArray[np.float32]
@@ -116,7 +150,7 @@ class Reader:
         """The first readings with, always among them, the unweighed best and the reading as a number."""
         first = readings[: MAX_READINGS - 2]
         rivals = [plain_best]
-        digits = beam_search(rows[:, self._digits], "0123456789.,", 5)
+        digits = beam_search(rows[:, self._digits], NUMBER_CHARACTERS, 5)
         if digits and len(digits[0][0].strip(".,")) == len(plain_best.strip(".,")):
             rivals.append(digits[0][0])
         rest = {reading.text: reading for reading in readings}
@@ -131,18 +165,3 @@ def _seen(rows: NDArray[np.float32]) -> bool:
     mass = rows.sum(axis=1)
     busy = rows[:, 0] < 0.5
     return bool(busy.any()) and float(mass[busy].mean()) > LEAST_CERTAINTY
-
-
-def _combined(lines: list[list[Reading]]) -> list[Reading]:
-    """Readings of several lines: the best of each, then with one line's rival in its place."""
-    best = [line[0] for line in lines]
-    score = math.prod(reading.score for reading in best)
-    combined = {"\n".join(reading.text for reading in best): score}
-    for number, line in enumerate(lines):
-        for rival in line[1:3]:
-            texts = [reading.text for reading in best]
-            texts[number] = rival.text
-            share = score * rival.score / max(best[number].score, 1e-6)
-            combined["\n".join(texts)] = share
-    ranked = sorted(combined.items(), key=lambda pair: -pair[1])[:MAX_READINGS]
-    return [Reading(text, round(value, 3)) for text, value in ranked]

@@ -37,6 +37,7 @@ FigureKind = Literal[
     "cross",
     "elbow",
     "curve",
+    "polyline",
 ]
 
 #: Sides of the star's and the polygon's outline when nothing is said.
@@ -70,6 +71,8 @@ def draw_figure(kind: FigureKind, width: float, height: float, sides: int = DEFA
         return _outline([(0, 0), (width / 2, 0), (width / 2, height), (width, height)])
     if kind == "curve":
         return _outline([(0, 0), (width / 2, 0), (width / 2, height), (width, height)], curved=True)
+    if kind == "polyline":
+        return _outline([(0, 0), (width / 3, height), (2 * width / 3, 0), (width, height)])
     x, y = min(width, 0.0), min(height, 0.0)
     made = _in_box(kind, abs(width), abs(height), sides)
     return msgspec.structs.replace(made, points=tuple((px + x, py + y) for px, py in made.points))

@@ -121,7 +121,7 @@ def _cut_sides(ring: Points, kept: list[int]) -> Points:
         # The rounded ends of a side say little about where it runs.
         inset = (end - start) // 6
         index = np.arange(start + inset, max(end - inset, start + inset + 1) + 1) % len(ring)
-        lines.append(fit_line(ring[index]))
+        lines.append(nearest_line(ring[index]))
     corners = []
     for number, (centre, way) in enumerate(lines):
         before_centre, before_way = lines[number - 1]
@@ -135,7 +135,7 @@ def _cut_sides(ring: Points, kept: list[int]) -> Points:
     return np.array(corners)
 
 
-def fit_line(points: Points) -> tuple[Points, Points]:
+def nearest_line(points: Points) -> tuple[Points, Points]:
     """Centre and unit direction of the line nearest to ``points`` in total least squares."""
     centre = points.mean(axis=0)
     if len(points) < 2:

@@ -1,10 +1,10 @@
-"""Make demo/hand.json: the strokes of a handwriting font's letters, found along their middle lines.
+"""Drawn letters to pen strokes: the middle lines of a font's glyphs, or of a picture of a digit.
 
-    python -m demo.trace_hand FONT.woff2
+    python -m training.trace FONT.woff2 OUT.json [SOURCE]
 
-The font is caveat-latin-400-normal.woff2 of the npm package @fontsource/caveat 5.3.0; it is not needed to run.
-
-Each glyph becomes strokes of [x, y, pressure]: 1 unit is the font's size, the baseline is y = 0, y down.
+OUT.json holds {"source": …, "glyphs": {character: {"advance": …, "strokes": [[[x, y, pressure], …], …]}}};
+1 unit is the font's size, the baseline is y = 0, y down. demo/hand.json was made so from
+caveat-latin-400-normal.woff2 of the npm package @fontsource/caveat 5.3.0.
 """
 
 from __future__ import annotations
@@ -14,14 +14,22 @@ import json
 import sys
 from collections import defaultdict
 from pathlib import Path
+from typing import Any
 
 import cv2
 import numpy as np
 from fontTools.ttLib import TTFont
 from PIL import Image, ImageDraw, ImageFont
 
+from sunroom.core.geometry import simplify
+
 SIZE_PX = 240
-CHARACTERS = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789.,:;!?'\"()+-=/%°×÷&éèêçàùôîüöäß²"
+CHARACTERS = (
+    "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789"
+    ".,:;!?'\"()[]{}<>+-=*/%°×÷±&€$£@#²³àâäçéèêëîïôöùûüÿñáíóúßœæ¿¡ÀÂÄÇÉÈÊÔÖÜÑ"
+)
+#: Points nearer than this (in font sizes) to the line without them are left out.
+TOLERANCE = 0.0025
 #: Side branches of the middle line shorter than this are the corners of a blunt pen.
 SPUR_PX = 12
 #: Two lines that cross share at most about their thickness.
@@ -33,14 +41,22 @@ Pixel = tuple[int, int]
 
 
 def main() -> None:
-    font_file = Path(sys.argv[1])
+    font_file, out = Path(sys.argv[1]), Path(sys.argv[2])
+    source = sys.argv[3] if len(sys.argv) > 3 else font_file.stem
+    glyphs = trace_font(font_file)
+    out.write_text(json.dumps({"source": source, "glyphs": glyphs}, ensure_ascii=False))
+    print(f"{out}: {len(glyphs)} characters")
+
+
+def trace_font(font_file: Path) -> dict[str, Any]:
+    """Advance and strokes of each of ``CHARACTERS`` that the font has."""
     font = TTFont(font_file)
     font.flavor = None
     plain = io.BytesIO()
     font.save(plain)
     plain.seek(0)
     face = ImageFont.truetype(plain, SIZE_PX)
-    glyphs = {
+    found = {
         character: {
             "advance": round(face.getlength(character) / SIZE_PX, 4),
             "strokes": trace(character, face),
@@ -48,11 +64,7 @@ def main() -> None:
         for character in CHARACTERS
         if ord(character) in font.getBestCmap()
     }
-    out = Path(__file__).with_name("hand.json")
-    out.write_text(
-        json.dumps({"source": "Caveat (SIL Open Font License 1.1)", "glyphs": glyphs}, ensure_ascii=False)
-    )
-    print(f"{out}: {len(glyphs)} characters")
+    return {character: glyph for character, glyph in found.items() if glyph["strokes"]}
 
 
 def trace(character: str, face: ImageFont.FreeTypeFont) -> list[list[list[float]]]:
@@ -61,24 +73,29 @@ def trace(character: str, face: ImageFont.FreeTypeFont) -> list[list[list[float]
     origin = (SIZE_PX // 2, SIZE_PX + SIZE_PX // 4)
     ImageDraw.Draw(image).text(origin, character, fill=255, font=face, anchor="ls")
     solid = (np.array(image) > 127).astype(np.uint8)
-    depth = cv2.distanceTransform(solid, cv2.DIST_L2, 5)
-    typical = np.median(depth[thin(solid) > 0]) if solid.any() else 1.0
+    strokes = [(points - (*origin, 0)) / (SIZE_PX, SIZE_PX, 1) for points in trace_picture(solid)]
+    rows = [np.round(stroke[simplify(stroke[:, :2], TOLERANCE)], 3).tolist() for stroke in strokes]
+    return sorted(rows, key=lambda stroke: min(row[0] for row in stroke))
+
+
+def trace_picture(solid: np.ndarray) -> list[np.ndarray]:
+    """Strokes of a black and white picture: (N, 3) arrays of x, y in px and pressure."""
+    if not solid.any():
+        return []
+    top, left = (max(int(np.flatnonzero(solid.any(axis=axis))[0]) - 2, 0) for axis in (1, 0))
+    bottom, right = (int(np.flatnonzero(solid.any(axis=axis))[-1]) + 3 for axis in (1, 0))
+    cut = solid[top:bottom, left:right]
+    depth = cv2.distanceTransform(cut, cv2.DIST_L2, 5)
+    line = thin(cut)
+    typical = np.median(depth[line > 0]) if line.any() else 1.0
     strokes = []
-    for path in _strokes(thin(solid)):
+    for path in _strokes(line):
         points = np.array([(x, y) for y, x in path], dtype=float)
-        closed = len(path) > 2 and path[0] == path[-1]
-        points = _smooth(points, closed)[:: max(1, len(points) // 60 or 1)][:400]
-        pressure = [depth[min(int(y), 479), min(int(x), 479)] / typical * 0.5 for x, y in points]
-        rows = [
-            [
-                round((x - origin[0]) / SIZE_PX, 4),
-                round((y - origin[1]) / SIZE_PX, 4),
-                round(float(min(p, 1)), 2),
-            ]
-            for (x, y), p in zip(points, pressure, strict=True)
-        ]
-        strokes.append(rows)
-    return sorted(strokes, key=lambda rows: min(row[0] for row in rows))
+        points = _smooth(points, closed=len(path) > 2 and path[0] == path[-1])
+        row, column = points[:, 1].astype(int), points[:, 0].astype(int)
+        force = depth[row.clip(0, cut.shape[0] - 1), column.clip(0, cut.shape[1] - 1)] / typical * 0.5
+        strokes.append(np.column_stack([points + (left, top), force.clip(0, 1)]))
+    return strokes
 
 
 def thin(solid: np.ndarray) -> np.ndarray:

@@ -1,0 +1,209 @@
+<script lang="ts">
+  import { onMount } from 'svelte'
+  import { ask } from '../rooms/api'
+  import Button from '../ui/Button.svelte'
+  import type { HandSample, OwnHandSamples } from '../wire/generated'
+  import { byCharacter, rows, type SampleRow } from './samples'
+  import SignBox from './SignBox.svelte'
+
+  interface Props {
+    /** Where this person's hand is asked for. */
+    door: string
+    link: string
+    onclose: () => void
+  }
+  let { door, link, onclose }: Props = $props()
+  const path = $derived(`/api/doors/${door}/${link}/hand`)
+  let language = $state.raw('en')
+  const all = $derived(rows(language))
+  const needed = $derived(all.filter((row) => row.needed).flatMap(({ characters }) => characters))
+
+  let dialog: HTMLDialogElement
+  let samples = $state.raw<HandSample[] | null>(null)
+  let problem = $state('')
+  let here = $state('')
+  let penSeen = false
+  let sure = $state(false)
+
+  const practised = $derived(byCharacter(samples?.filter(({ taught }) => !taught)))
+  const taught = $derived(byCharacter(samples?.filter(({ taught }) => taught)))
+  const done = $derived(needed.filter((character) => practised.has(character)).length)
+
+  onMount(() => {
+    dialog.showModal()
+    void change('GET')
+  })
+
+  /** One change at a time: the first of all makes the hand that the next ones are samples of. */
+  function change(method: 'GET' | 'POST' | 'DELETE', body?: object): Promise<boolean> {
+    return (last = last.then(() => request(method, body)))
+  }
+  let last: Promise<boolean> = Promise.resolve(true)
+
+  async function request(method: 'GET' | 'POST' | 'DELETE', body?: object): Promise<boolean> {
+    try {
+      ;({ samples, language } = await ask<OwnHandSamples>(method, path, body))
+      problem = ''
+      return true
+    } catch (error) {
+      problem = (error as Error).message
+      return false
+    }
+  }
+
+  /** The pen has come down in a box; false when that is only the palm beside a pen. */
+  function begin(character: string, touch: boolean): boolean {
+    if (touch && penSeen) return false
+    penSeen ||= !touch
+    here = character
+    return samples !== null
+  }
+
+  const written = (character: string, strokes: SampleRow[][]) => change('POST', { character, strokes })
+</script>
+
+<dialog bind:this={dialog} {onclose} aria-labelledby="hand-title">
+  <header>
+    <div>
+      <h2 id="hand-title">Your hand</h2>
+      <p>
+        Write each sign in its box, on the line, as you always write it. Once is enough, three times are
+        better; every box is kept, so stop when you like. Only your own ink is read by it.
+      </p>
+    </div>
+    <div class="progress">
+      <progress max={needed.length} value={done} aria-label="Letters and digits written"></progress>
+      <span role="status">{done} of {needed.length} letters and digits</span>
+    </div>
+  </header>
+  {#if problem}<p role="alert" class="problem">{problem}</p>{/if}
+  <div class="rows">
+    {#each all as row (row.name)}
+      <h3>{row.name}</h3>
+      <div class="row">
+        {#each row.characters as character (character)}
+          <SignBox
+            {character}
+            samples={practised.get(character) ?? []}
+            here={here === character}
+            onbegin={(touch) => begin(character, touch)}
+            onwritten={written}
+            onthrow={(id) => change('DELETE', { id })}
+          />
+        {/each}
+      </div>
+    {/each}
+    {#if taught.size}
+      <h3>Learned from corrected readings</h3>
+      <div class="row">
+        {#each [...taught] as [character, kept] (character)}
+          <SignBox
+            {character}
+            samples={kept}
+            here={false}
+            onbegin={() => false}
+            onwritten={written}
+            onthrow={(id) => change('DELETE', { id })}
+          />
+        {/each}
+      </div>
+    {/if}
+  </div>
+  <footer>
+    {#if samples?.length}
+      <a href="{path}.inkml" download>Take it along (InkML)</a>
+      <Button
+        kind="stop"
+        onclick={async () => {
+          if (sure) await change('DELETE', {})
+          sure = !sure
+        }}>{sure ? 'Yes, throw it all away' : 'Throw it away'}</Button
+      >
+      {#if sure}<Button kind="quiet" onclick={() => (sure = false)}>Keep it</Button>{/if}
+    {/if}
+    <span></span>
+    <Button kind="go" onclick={() => dialog.close()}>{done === needed.length ? 'Done' : 'Close'}</Button>
+  </footer>
+</dialog>
+
+<style>
+  dialog {
+    width: min(980px, calc(100vw - 24px));
+    max-height: calc(100vh - 24px);
+    padding: 0;
+    border: 1px solid var(--sand-line);
+    border-radius: 6px;
+    color: var(--ink);
+    background: var(--glass);
+  }
+  dialog[open] {
+    display: flex;
+    flex-direction: column;
+  }
+  dialog::backdrop {
+    background: rgb(23 53 47 / 60%);
+  }
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 28px;
+    align-items: end;
+    justify-content: space-between;
+    padding: 16px 22px 12px;
+    border-bottom: 1px solid var(--sand-line);
+  }
+  header > div:first-child {
+    flex: 1 1 380px;
+  }
+  h2 {
+    font: 600 24px/1.2 var(--title);
+  }
+  h3 {
+    margin: 8px 0 4px;
+    font-size: 13px;
+    font-weight: 600;
+    color: var(--muted);
+  }
+  p {
+    font-size: 14px;
+    color: var(--muted);
+    max-width: 660px;
+  }
+  .progress {
+    display: grid;
+    gap: 3px;
+    font-size: 13px;
+  }
+  progress {
+    width: 230px;
+    height: 10px;
+    accent-color: var(--leaf);
+  }
+  .problem {
+    padding: 8px 22px;
+    color: var(--clay);
+  }
+  .rows {
+    padding: 2px 22px 14px;
+    overflow-y: auto;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(62px, 1fr));
+    gap: 5px;
+  }
+  footer {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 10px;
+    padding: 10px 22px;
+    border-top: 1px solid var(--sand-line);
+  }
+  footer span {
+    flex: 1;
+  }
+  a {
+    color: var(--leaf-dark);
+  }
+</style>

@@ -1,0 +1,38 @@
+/** What a practice page asks for, and the samples of a hand. */
+
+import type { HandSample } from '../wire/generated'
+
+/** x, y in the box's units, pressure 0–1, time in ms from the first stroke's start. */
+export type SampleRow = [number, number, number, number]
+
+export interface Row {
+  name: string
+  characters: string[]
+  /** Whether the page is done only with these. */
+  needed: boolean
+}
+
+export function byCharacter(samples: HandSample[] = []): Map<string, HandSample[]> {
+  const found = new Map<string, HandSample[]>()
+  for (const sample of samples) found.set(sample.character, [...(found.get(sample.character) ?? []), sample])
+  return found
+}
+
+const ACCENTS: Record<string, string> = {
+  fr: 'éèêëàâçîïôùû',
+  de: 'äöüß',
+  es: 'áéíóúüñ',
+}
+
+export function rows(language: string): Row[] {
+  const made: [string, string, boolean][] = [
+    ['Small letters', 'abcdefghijklmnopqrstuvwxyz', true],
+    ['Capitals', 'ABCDEFGHIJKLMNOPQRSTUVWXYZ', true],
+    ['Digits', '0123456789', true],
+    ['Accents', ACCENTS[language] ?? '', false],
+    ['Signs', '+-=×÷/%°.,:!?()€£$', false],
+  ]
+  return made
+    .filter(([, characters]) => characters)
+    .map(([name, characters, needed]) => ({ name, characters: [...characters], needed }))
+}

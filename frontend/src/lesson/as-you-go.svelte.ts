@@ -1,0 +1,91 @@
+/** Reading while somebody writes: after a pause what was written last is offered as type or as a figure. */
+import type { Readings } from '../wire/generated'
+import type { Session } from './session.svelte'
+
+const KEPT = 'sunroom-as-you-go'
+const PAUSE_MS = 1_300
+/** Strokes further apart in time than this are not of one burst. */
+const BURST_MS = 4_000
+/** Below these nothing is taken unasked, whatever was chosen. */
+const SURE_TEXT = 0.9
+const SURE_FIGURE = 0.85
+
+export type AsYouGoMode = 'off' | 'offer' | 'always'
+
+export class AsYouGo {
+  mode = $state.raw<AsYouGoMode>('off')
+  offer = $state.raw<{ ids: string[]; readings: Readings } | null>(null)
+  #session: Session
+  #burst: string[] = []
+  #lastAt = 0
+  #timer: ReturnType<typeof setTimeout> | undefined
+  #asked: { ref: number; ids: string[] } | null = null
+
+  constructor(session: Session) {
+    this.#session = session
+    const kept = localStorage.getItem(KEPT)
+    if (kept === 'offer' || kept === 'always') this.mode = kept
+  }
+
+  set(mode: AsYouGoMode): void {
+    this.mode = mode
+    localStorage.setItem(KEPT, mode)
+    this.drop()
+  }
+
+  /** A stroke of our own has landed. */
+  wrote(id: string): void {
+    if (this.mode === 'off') return
+    const now = performance.now()
+    if (now - this.#lastAt > BURST_MS) this.#burst = []
+    this.#lastAt = now
+    this.#burst.push(id)
+    this.offer = null
+    clearTimeout(this.#timer)
+    this.#timer = setTimeout(() => this.#ask(), PAUSE_MS)
+  }
+
+  #ask(): void {
+    const ids = this.#burst.filter((id) => this.#session.page?.entries.has(id))
+    if (ids.length && this.#session.may('convert')) {
+      this.#asked = { ref: this.#session.askAbout(ids), ids }
+    }
+  }
+
+  /** An answer to what we asked; false when it is to something else. */
+  hear(readings: Readings): boolean {
+    if (readings.ref !== this.#asked?.ref) return false
+    const { ids } = this.#asked
+    this.#asked = null
+    this.#burst = []
+    if (readings.problem) return true
+    this.offer = { ids, readings }
+    if (this.mode === 'always') this.#takeWhatIsSure()
+    return true
+  }
+
+  #takeWhatIsSure(): void {
+    const { readings } = this.offer!
+    const [text, figure] = [readings.readings[0], readings.figures[0]]
+    if (readings.figure_first && figure && figure.score >= SURE_FIGURE) this.trueUp()
+    // A single sign is left as it is: it may be a part of what comes.
+    else if (!readings.figure_first && text && text.text.length > 1 && text.score >= SURE_TEXT) this.typeset()
+  }
+
+  typeset(): void {
+    const { ids, readings } = this.offer!
+    this.#session.chosen.typeset(readings.readings[0]!.text, ids, readings)
+    this.drop()
+  }
+
+  trueUp(): void {
+    const { ids, readings } = this.offer!
+    this.#session.chosen.trueUp(readings.figures[0]!, ids)
+    this.drop()
+  }
+
+  drop(): void {
+    this.offer = null
+    this.#burst = []
+  }
+}

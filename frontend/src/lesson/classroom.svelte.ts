@@ -1,0 +1,136 @@
+/** What goes on in the lesson besides the board: the door, the chat, signs, the question, another's eyes. */
+import type { AtPorch, CheckAnswers, Knock, Reacted, Said, SeenAs, ToBrowser, Trace } from '../wire/generated'
+import type { Session } from './session.svelte'
+
+const REACTION_MS = 5_000
+/** Somebody counts as writing for so long after the last ink. */
+const WRITING_MS = 1_500
+export type Reaction = Reacted['kind']
+
+export class Classroom {
+  /** What the door asks for, until this person is in. */
+  porch = $state.raw<AtPorch | null>(null)
+  knocks = $state.raw<Knock[]>([])
+  /** The code that lets people in, to the tutor side. */
+  code = $state.raw('')
+  chat = $state.raw<Said[]>([])
+  /** Lines of the chat that this person has not seen yet. */
+  unread = $state.raw(0)
+  answers = $state.raw<CheckAnswers | null>(null)
+  reactions = $state.raw<{ key: number; seat: string; kind: Reaction }[]>([])
+  /** The student whose eyes the tutor looks through. */
+  as = $state.raw<SeenAs | null>(null)
+  /** Seats of those whose pen is on the paper just now. */
+  writing = $state.raw<ReadonlySet<string>>(new Set())
+  traces = $state.raw<Trace[] | null>(null)
+  /** Each thing bears its writer's name; with a seat, all others' things are pale. */
+  writersShown = $state.raw(false)
+  onlyBy = $state.raw('')
+  #session: Session
+  #keys = 0
+  #traceRef = 0
+
+  constructor(session: Session) {
+    this.#session = session
+  }
+
+  /** Take a message that is about this; false when it is about something else. */
+  hear(message: ToBrowser): boolean {
+    switch (message.type) {
+      case 'at_porch':
+        this.porch = message
+        return true
+      case 'let_in':
+        this.#session.join()
+        return true
+      case 'at_door':
+        if (message.knocks.length > this.knocks.length) this.#session.sounds.play('knock')
+        this.knocks = message.knocks
+        this.code = message.code
+        return true
+      case 'heard':
+        this.chat = [...this.chat, message.line]
+        if (message.line.seat !== this.#session.me) this.unread++
+        return true
+      case 'check_answers':
+        this.answers = message
+        return true
+      case 'reacted':
+        this.#show(message)
+        return true
+      case 'seen_as':
+        if (this.as || this.#asked === message.seat) this.as = message
+        return true
+      case 'inspected':
+        if (message.ref === this.#traceRef) this.traces = message.traces
+        return true
+    }
+    return false
+  }
+
+  #show({ seat, kind }: Reacted): void {
+    const key = ++this.#keys
+    this.reactions = [...this.reactions, { key, seat, kind }]
+    setTimeout(() => (this.reactions = this.reactions.filter((other) => other.key !== key)), REACTION_MS)
+  }
+
+  #wroteAt = new Map<string, number>()
+  #writingTimer: ReturnType<typeof setTimeout> | undefined
+
+  /** Ink of these people is on its way. */
+  wrote(seats: string[]): void {
+    const now = performance.now()
+    for (const seat of seats) this.#wroteAt.set(seat, now)
+    this.#whoWrites()
+  }
+
+  #whoWrites(): void {
+    const since = performance.now() - WRITING_MS
+    for (const [seat, at] of this.#wroteAt) if (at < since) this.#wroteAt.delete(seat)
+    const writing = [...this.#wroteAt.keys()]
+    if (writing.length !== this.writing.size || writing.some((seat) => !this.writing.has(seat)))
+      this.writing = new Set(writing)
+    clearTimeout(this.#writingTimer)
+    if (writing.length) this.#writingTimer = setTimeout(() => this.#whoWrites(), WRITING_MS)
+  }
+
+  #asked = ''
+
+  /** Look at the lesson as a student does, until ``stopSeeing``. */
+  seeAs(seat: string): void {
+    this.#asked = seat
+    this.#session.take('pen')
+    this.#session.select([])
+    this.#session.send({ type: 'see_as', seat })
+  }
+
+  /** The page or the rules have changed: ask again. */
+  seeAgain(): void {
+    if (this.as) this.#session.send({ type: 'see_as', seat: this.as.seat })
+  }
+
+  stopSeeing(): void {
+    this.#asked = ''
+    this.as = null
+  }
+
+  /** The lines of the chat that are shown here: as a student, only what that student hears. */
+  get heardHere(): Said[] {
+    const seat = this.as?.seat
+    if (!seat) return this.chat
+    return this.chat.filter((line) => line.to === 'all' || line.seat === seat || line.to === seat)
+  }
+
+  readChat(): void {
+    this.unread = 0
+  }
+
+  inspect(id: string): void {
+    this.traces = null
+    this.#session.send({ type: 'inspect', ref: ++this.#traceRef, page: this.#session.pageId, id })
+  }
+
+  react(kind: Reaction): void {
+    this.#session.send({ type: 'react', kind })
+  }
+}

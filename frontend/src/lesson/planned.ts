@@ -1,0 +1,21 @@
+/** The pages that a lesson's plan names, put on the board that is opened for it. */
+import { newId } from '../wire/codec'
+import { FIRST_PAPER } from './papers'
+import type { Session } from './session.svelte'
+
+export function addPlannedPages(session: Session): void {
+  const known = new Set(session.heads.map(({ title }) => title.trim().toLowerCase()))
+  const missing = (session.lesson?.plan.pages ?? []).filter((title) => !known.has(title.toLowerCase()))
+  const [only, ...others] = session.heads
+  let index = session.heads.length
+  if (missing.length && only && !others.length && !only.title && !session.page?.entries.size) {
+    // A board that was just begun has an empty page: it is the last of them.
+    session.do({ step: 'change_page', head: { ...only, title: missing.pop()! } })
+    index = 0
+  }
+  // Each goes before the one after it: the first is added last, and is the one that is then shown.
+  for (const title of missing.reverse()) {
+    const head = { id: newId(), title, paper: only?.paper ?? FIRST_PAPER, writers: 'lesson' as const }
+    session.do({ step: 'add_page', head: { ...head, desk_of: '', bays: [] }, index, items: [] })
+  }
+}

@@ -1,0 +1,74 @@
+<script lang="ts">
+  import type { Session } from '../lesson/session.svelte'
+
+  let { session }: { session: Session } = $props()
+  const knocks = $derived(session.classroom.knocks)
+</script>
+
+{#if knocks.length}
+  <section aria-label="At the door" role="status">
+    <div class="head">
+      <b>At the door · {knocks.length}</b>
+      {#if knocks.length > 1}
+        <button onclick={() => session.tell({ command: 'admit', seat: '' })}>Let all in</button>
+      {/if}
+    </div>
+    {#each knocks as { seat, name } (seat)}
+      <div class="row">
+        <span>{name}</span>
+        <button onclick={() => session.tell({ command: 'turn_away', seat })} aria-label="Not now for {name}"
+          >Not now</button
+        >
+        <button class="go" onclick={() => session.tell({ command: 'admit', seat })} aria-label="Let {name} in"
+          >Let in</button
+        >
+      </div>
+    {/each}
+  </section>
+{/if}
+
+<style>
+  section {
+    margin: 0 8px 8px;
+    padding: 8px;
+    background: var(--sun-pale);
+    border: 1px solid var(--sun);
+    border-radius: var(--radius);
+    display: grid;
+    gap: 4px;
+    max-height: 34%;
+    overflow-y: auto;
+    flex: none;
+  }
+  .head,
+  .row {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    min-width: 0;
+  }
+  .head {
+    justify-content: space-between;
+    font-size: 14px;
+  }
+  span {
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  button {
+    min-height: 36px;
+    padding: 0 8px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    font-weight: 600;
+    font-size: 13px;
+  }
+  .go {
+    background: var(--leaf);
+    border-color: var(--leaf);
+    color: #fff;
+  }
+</style>

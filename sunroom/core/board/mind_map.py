@@ -1,0 +1,194 @@
+"""Ink to a mind map: typed words in ovals, lines that hold on to them, none over another."""
+
+from __future__ import annotations
+
+import statistics
+from collections.abc import Iterator
+from textwrap import wrap
+
+import msgspec
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom.core.board.connect import attached
+from sunroom.core.board.items import InkItem, Item, ShapeItem, item_box, laid_out, moved
+from sunroom.core.board.pages import Page
+from sunroom.core.board.requests import GoneError, Label, Link, ToMindMap
+from sunroom.core.board.steps import ReplaceItems
+from sunroom.core.geometry import Box
+from sunroom.core.shapes.figures import draw_figure
+from sunroom.core.text import Typesetter
+from sunroom.core.text.fonts import LINE_HEIGHT
+
+#: Words are set within these sizes, and those of the middle larger than the others.
+SIZES = (15.0, 44.0)
+LARGER = 1.2
+#: A longer label is broken into lines of about so many characters.
+LINE_CHARACTERS = 18
+#: An oval's width and height around its words: shares of theirs, and more.
+WIDER, HIGHER, PAD = 1.3, 1.55, 22.0
+#: Ovals keep this far from each other.
+APART = 26.0
+ROUNDS = 300
+LINE_WIDTH = 2.5
+CENTRE_FILL = "#fff2cc"
+
+
+def mind_map(page: Page, request: ToMindMap, seat: str, at_ms: int, typesetter: Typesetter) -> ReplaceItems:
+    """The step that makes a mind map of ink, or adds branches to one; raises GoneError."""
+    if any(part.id in page.items for part in request.parts):
+        raise GoneError("id_taken", "That is on the board already.")
+    labels = [(label, ink) for label in request.labels if (ink := _ink(page, label))]
+    if not labels:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    gone = {stroke.id for _, ink in labels for stroke in ink}
+    made: dict[str, Item] = {shape.id: shape for shape in _ovals(page, labels, request.centre, typesetter)}
+    then = msgspec.structs.replace(page, items=page.items.update(made))
+    colour = labels[0][1][0].colour
+    for link in request.links:
+        ink = _ink(page, link)
+        if all(end in then.items for end in link.ends) and link.ends[0] != link.ends[1]:
+            made[link.id] = _line(then, link, ink, colour)
+            gone |= {stroke.id for stroke in ink}
+    items = tuple(msgspec.structs.replace(item, by=seat, at_ms=at_ms) for item in made.values())
+    return ReplaceItems(request.page, tuple(gone), items)
+
+
+def _ink(page: Page, part: Label | Link) -> list[InkItem]:
+    """The strokes of a label or a line that are still there."""
+    found = (page.items.get(item_id) for item_id in dict.fromkeys(part.ids))
+    return [item for item in found if isinstance(item, InkItem)]
+
+
+def _ovals(
+    page: Page, labels: list[tuple[Label, list[InkItem]]], centre: str, typesetter: Typesetter
+) -> Iterator[Item]:
+    """An oval around each label's words, where its ink is or as near to that as there is room."""
+    places = [_around(ink) for _, ink in labels]
+    usual = _size([(place, label.text) for place, (label, _) in zip(places, labels, strict=True)], typesetter)
+    sizes = [round(usual * (LARGER if label.id == centre else 1.0), 1) for label, _ in labels]
+    texts = ["\n".join(_broken(label.text)) for label, _ in labels]
+    ovals = np.array([_oval(text, size, typesetter) for text, size in zip(texts, sizes, strict=True)])
+    wanted = np.array([place.middle for place in places])
+    gone = {stroke.id for _, ink in labels for stroke in ink}
+    stay = [item_box(item) for item in page.items.values() if item.id not in gone and _keeps_place(item)]
+    fixed = next((n for n, (label, _) in enumerate(labels) if label.id == centre), None)
+    middles = _apart(wanted, ovals, stay, fixed)
+    for n, (label, ink) in enumerate(labels):
+        x, y = (middles[n] - ovals[n] / 2).tolist()
+        from_ink = wanted[n] - middles[n] + (x, y)
+        outline = draw_figure("ellipse", *ovals[n].tolist())
+        shape = ShapeItem(
+            id=label.id,
+            x=x,
+            y=y,
+            z=max(stroke.z for stroke in ink),
+            figure="ellipse",
+            points=outline.points,
+            closed=outline.closed,
+            curved=outline.curved,
+            colour=statistics.mode(stroke.colour for stroke in ink),
+            width=LINE_WIDTH,
+            fill=CENTRE_FILL if label.id == centre else "",
+            text=texts[n],
+            size=sizes[n],
+        )
+        inside = tuple(moved(stroke, *(-from_ink).tolist()) for stroke in ink)
+        yield laid_out(msgspec.structs.replace(shape, ink=inside), typesetter)
+
+
+def _line(page: Page, link: Link, ink: list[InkItem], colour: str) -> ShapeItem:
+    """The line of a link, from edge to edge of what it holds."""
+    line = ShapeItem(
+        id=link.id,
+        z=max((stroke.z for stroke in ink), default=0.0),
+        figure="line",
+        points=((0.0, 0.0), (1.0, 1.0)),
+        closed=False,
+        curved=False,
+        colour=ink[0].colour if ink else colour,
+        width=LINE_WIDTH,
+        holds=link.ends,
+    )
+    line = attached(page, line)
+    return msgspec.structs.replace(line, ink=tuple(moved(stroke, -line.x, -line.y) for stroke in ink))
+
+
+def _size(labels: list[tuple[Box, str]], typesetter: Typesetter) -> float:
+    """One size of type for all labels: the middle one of those that their ink asks for."""
+    asked = []
+    for box, text in labels:
+        lines = text.split("\n")
+        above, _ = typesetter.extent(lines[0])
+        _, below = typesetter.extent(lines[-1])
+        asked.append(box.height / (above + below + LINE_HEIGHT * (len(lines) - 1)))
+    return float(np.clip(statistics.median(asked), *SIZES))
+
+
+def _broken(text: str) -> list[str]:
+    return [part for line in text.split("\n") for part in wrap(line, LINE_CHARACTERS) or [line]]
+
+
+def _oval(text: str, size: float, typesetter: Typesetter) -> tuple[float, float]:
+    """Width and height of an oval around words."""
+    lines = text.split("\n")
+    width = max(typesetter.width(line, size) for line in lines)
+    height = len(lines) * LINE_HEIGHT * size
+    return max(WIDER * width + PAD, 2.4 * size), HIGHER * height
+
+
+def _apart(
+    wanted: NDArray[np.float64], sizes: NDArray[np.float64], stay: list[Box], fixed: int | None
+) -> NDArray[np.float64]:
+    """Middles near those ``wanted``, so that no oval lies over another or over what stays.
+
+    Parameters
+    ----------
+    wanted, sizes : (N, 2) float arrays
+    stay : list of Box
+        What does not move.
+    fixed : int or None
+        Which oval does not move either.
+    """
+    middles = wanted.copy()
+    others = np.array([((b.x0 + b.x1) / 2, (b.y0 + b.y1) / 2, b.width, b.height) for b in stay])
+    if len(others) == 0:
+        others = np.zeros((0, 4))
+    for _ in range(ROUNDS):
+        moves = np.zeros_like(middles)
+        for n in range(len(middles)):
+            for m in range(n + 1, len(middles)):
+                push = _push(middles[n], sizes[n], middles[m], sizes[m])
+                shares = (0.0, 1.0) if n == fixed else (1.0, 0.0) if m == fixed else (0.5, 0.5)
+                moves[n] -= shares[0] * push
+                moves[m] += shares[1] * push
+            if n != fixed:
+                for x, y, width, height in others:
+                    moves[n] -= _push(middles[n], sizes[n], np.array((x, y)), np.array((width, height)))
+        if not moves.any():
+            break
+        middles += moves
+    return middles
+
+
+def _push(
+    a: NDArray[np.float64], size_a: NDArray[np.float64], b: NDArray[np.float64], size_b: NDArray[np.float64]
+) -> NDArray[np.float64]:
+    """By how much ``b`` must go so that it does not lie over ``a``; zeros when it does not."""
+    over = (size_a + size_b) / 2 + APART - np.abs(b - a)
+    push = np.zeros(2)
+    if (over > 1e-6).all():
+        axis = int(over[1] < over[0])
+        push[axis] = over[axis] * (1.0 if b[axis] >= a[axis] else -1.0)
+    return push
+
+
+def _keeps_place(item: Item) -> bool:
+    """Whether an oval must not come to lie over an item; lines may be crossed."""
+    return not isinstance(item, InkItem) and not (isinstance(item, ShapeItem) and not item.closed)
+
+
+def _around(strokes: list[InkItem]) -> Box:
+    box = Box.union(item_box(stroke) for stroke in strokes)
+    assert box is not None
+    return box

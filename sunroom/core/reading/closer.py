@@ -1,0 +1,216 @@
+"""A closer look at a line whose symbols stand apart: each by the nets of symbols and by its writer's hand."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping, Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom.core.geometry.curves import Points
+from sunroom.core.reading.decode import beam_search, log_of
+from sunroom.core.reading.own_hand import OwnHand
+from sunroom.core.reading.parting import Parted
+from sunroom.core.reading.prior import Prior, agreement, dots_in
+from sunroom.core.reading.readings import MAX_READINGS, Reading, ranked
+from sunroom.core.reading.symbols import Symbols
+
+#: Each symbol of a line of up to so many strokes is looked at by itself too.
+MAX_STROKES = 30
+#: How much that counts beside the recogniser of lines, and how much when samples of the own hand help.
+NET_WEIGHT, HAND_WEIGHT = 0.8, 1.2
+#: The recogniser of lines says less of a single sign, and little beside samples of the own hand.
+LONE_NET_WEIGHT, LONE_HAND_WEIGHT = 1.6, 8.0
+#: A single sign that the recogniser of lines does not see is read when it is this likely (logarithm).
+SURE_LONE, MAX_LONE_STROKES = -0.3, 4
+#: Texts that only the symbols say, at most.
+MOST_ADDED = 8
+#: A reading of common words that is so much likelier (logarithm) than all others stands.
+PLAIN = 4.0
+#: Below this for each symbol (logarithm) the writing is joined, and parting it says nothing.
+JOINED = -3.0
+#: A correction teaches when so large a share of its symbols are at least this likely (logarithm).
+LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
+#: However unlikely a text is to one of the two, the other may still be right.
+LEAST_LINE_LOG, LEAST_CLOSE_LOG = -20.0, -15.0
+NUMBER_CHARACTERS = "0123456789.,"
+#: Signs that a digit is taken for.
+NUMBER_LIKE = frozenset("OolIi|SsZzBbGgqCLFHATYcDQJ.,")
+#: A line of which this share of the signs are digits is a number.
+NUMBER_SHARE = 0.5
+BEAM_OF_NUMBERS = 10
+MAX_NUMBER_STROKES = 40
+#: Strokes are digits, whatever the line reads as, when each is on average this likely (logarithm).
+SURE_DIGIT = -0.3
+#: And, where signs are read among them, when among all symbols digits are no more than so much less likely.
+AS_LIKELY = 1.5
+#: How much the recogniser of lines counts beside the net of symbols, which sees each digit closer.
+LINE_WEIGHT = 0.4
+LEAST_LOG = -30.0
+#: A sign in a number must be so much likelier than a digit in its place (logarithm).
+SIGN_COST = 2.0
+
+
+class CloserLook:
+    """Reads numbers, and weighs what else a line may say, by how each of its symbols looks.
+
+    Parameters
+    ----------
+    symbols : Symbols
+    prior : Prior
+    column_of : mapping of str to int
+        The column of each character in the rows of the recogniser of lines, whose blank is column 0.
+    """
+
+    def __init__(self, symbols: Symbols, prior: Prior, column_of: Mapping[str, int]) -> None:
+        self._symbols = symbols
+        self._prior = prior
+        self._column_of = column_of
+        self._digits = [0, *(column_of[c] for c in NUMBER_CHARACTERS)]
+
+    def taught_by(
+        self, strokes: Sequence[Points], text: str, hand: OwnHand | None
+    ) -> list[tuple[str, tuple[int, ...]]]:
+        """The symbols of a level line that says ``text``: each character with its strokes' numbers.
+
+        Empty when the strokes do not part into that text clearly enough to learn from.
+        """
+        wanted = "".join(text.split())
+        if not wanted or not 0 < len(strokes) <= MAX_STROKES:
+            return []
+        found = self._symbols.parted(strokes, hand).symbols_of(wanted)
+        clear = sum(log > CLEAR_SYMBOL for log, _ in found)
+        if len(found) > 1 and clear < LEAST_CLEAR * len(found):
+            return []
+        known = self._symbols.classes
+        return [(c, numbers) for c, (_, numbers) in zip(wanted, found, strict=False) if c in known]
+
+    def lone_sign(self, strokes: Sequence[Points], hand: OwnHand | None) -> list[Reading]:
+        """What a single sign may be that the recogniser of lines does not see; mostly nothing."""
+        if len(strokes) > MAX_LONE_STROKES:
+            return []
+        texts = self._symbols.parted(strokes, hand).texts()
+        likely = [(text, log) for text, log in texts if len(text) == 1 and text.isalnum()]
+        sure = bool(likely) and likely[0] == texts[0] and likely[0][1] > SURE_LONE
+        return ranked(dict(likely))[:MAX_READINGS] if sure else []
+
+    def weigh(
+        self,
+        weighed: dict[str, float],
+        strokes: Sequence[Points],
+        hand: OwnHand | None,
+        rows: NDArray[np.float32],
+    ) -> None:
+        """Weigh what a line may say by its symbols too, and add what only they say.
+
+        Parameters
+        ----------
+        weighed : dict of str to float
+            Log likelihoods of texts, changed in place; left alone when the writing is joined.
+        rows : (T, 1 + characters) float array
+            The view of the recogniser of lines.
+        """
+        if len(strokes) > MAX_STROKES or self._is_plain(weighed):
+            return
+        parted = self._symbols.parted(strokes, hand)
+        texts = parted.texts()
+        if not texts or texts[0][1] < JOINED * len(texts[0][0]):
+            return
+        dots = dots_in(strokes)
+        for text, _ in texts[:MOST_ADDED]:
+            if text not in weighed and self._is_known(text):
+                line = max(self._line_log(text, rows), LEAST_LINE_LOG)
+                weighed[text] = line + self._prior.score(text) + agreement(text, dots)
+        weights = (NET_WEIGHT, LONE_NET_WEIGHT) if hand is None else (HAND_WEIGHT, LONE_HAND_WEIGHT)
+        weight = weights[len(texts[0][0]) == 1]
+        for text in weighed:
+            weighed[text] += weight * max(parted.log_of(text.replace(" ", "")), LEAST_CLOSE_LOG)
+            weighed[text] += parted.spacing(text)
+
+    def _is_plain(self, weighed: dict[str, float]) -> bool:
+        """Whether one reading, of common words, is so much likelier that a closer look changes nothing."""
+        (best, text), *rest = sorted(((log, text) for text, log in weighed.items()), reverse=True)
+        margin = best - max(
+            (log for log, other in rest if other.casefold() != text.casefold()), default=-99.0
+        )
+        return len(text) > 1 and margin > PLAIN and self._prior.knows(text)
+
+    def read_number(
+        self, text: str, strokes: Sequence[Points], hand: OwnHand | None, rows: NDArray[np.float32]
+    ) -> list[Reading]:
+        """A line read as a number, when ``text``, what its recogniser reads, is one; empty otherwise."""
+        parted = self._as_number(text, strokes, hand)
+        if parted is None:
+            return []
+        texts = {text for text, _ in beam_search(rows[:, self._digits], NUMBER_CHARACTERS, BEAM_OF_NUMBERS)}
+        texts |= {text for text, _ in parted.texts()}
+        weighed = {
+            text: LINE_WEIGHT * max(self._line_log(text, rows), LEAST_LOG)
+            + max(parted.log_of(text), LEAST_LOG)
+            for text in texts
+            if any(character.isdigit() for character in text)
+        }
+        readings = self._with_signs(ranked(weighed), self._symbols.parted(strokes, hand), rows)
+        rest = [reading for reading in readings if reading.text != text]
+        kept = readings if text in weighed else [*rest[:3], Reading(text, 0.0), *rest[3:]]
+        return kept[:MAX_READINGS]
+
+    def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnHand | None) -> Parted | None:
+        """The strokes parted into digits when the line is a number; None when it is none."""
+        # A single sign is looked at closer among all others.
+        if len(text) == 1 or not 0 < len(strokes) <= MAX_NUMBER_STROKES:
+            return None
+        if is_numeric(text, len(strokes)):
+            return self._symbols.parted_digits(strokes, hand)
+        plain = text.replace("/", "")
+        if self._prior.knows(plain):
+            return None
+        # The recogniser of lines takes loose digits for anything: the nets of symbols may know better.
+        parted = self._symbols.parted_digits(strokes, hand)
+        digits, log = parted.texts()[0]
+        if len(digits) < 2 or log < SURE_DIGIT * len(digits):
+            return None
+        if plain.isalnum():
+            return parted
+        closer = self._symbols.parted(strokes, hand)
+        return parted if closer.log_of(digits) > closer.texts()[0][1] - AS_LIKELY else None
+
+    def _is_known(self, text: str) -> bool:
+        """Whether the recogniser of lines has a column for each character."""
+        return all(character in self._column_of for character in text)
+
+    def _line_log(self, text: str, rows: NDArray[np.float32]) -> float:
+        return log_of(rows, [self._column_of[character] for character in text])
+
+    def _with_signs(
+        self, readings: list[Reading], closer: Parted, rows: NDArray[np.float32]
+    ) -> list[Reading]:
+        """Numbers with 25°, 3/4 or 9:30 before or after them, when their signs may be no digits."""
+
+        def likely(text: str) -> float:
+            line = self._line_log(text, rows)
+            close = max(closer.log_of(text), LEAST_LOG)
+            return LINE_WEIGHT * max(line, LEAST_LOG) + close + agreement(text, dots)
+
+        dots = dots_in(closer.strokes)
+        signed = [
+            (likely(text), text)
+            for text, _ in closer.texts()
+            if self._prior.well_formed(text) and self._is_known(text) and set(text) - set(NUMBER_CHARACTERS)
+        ]
+        if not signed or not readings:
+            return readings
+        log, text = max(signed)
+        more = log - likely(readings[0].text) - SIGN_COST
+        share = 1 / (1 + math.exp(min(-more, 50.0)))
+        others = [Reading(r.text, round(r.score * (1 - share), 3)) for r in readings]
+        return sorted([*others, Reading(text, round(share, 3))], key=lambda reading: -reading.score)
+
+
+def is_numeric(text: str, strokes: int) -> bool:
+    """Whether a line is likely a number: half of its signs are digits, and there are strokes enough for each."""
+    plain = text.replace(" ", "")
+    digits = sum(character.isdigit() for character in plain)
+    known = all(c.isdigit() or c in NUMBER_LIKE for c in plain)
+    return known and digits >= NUMBER_SHARE * len(plain) and strokes >= digits

@@ -1,0 +1,70 @@
+"""What ink is likelier meant as: writing or a figure. Shape alone never decides about a single sign."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom.core.reading.readings import Reading
+
+#: A figure less likely than this is not offered before a text.
+SURE = 0.5
+#: A figure this likely is offered first even when the ink also reads as a few letters.
+VERY_SURE = 0.8
+#: Texts longer than this are no reading of one figure.
+SHORT_TEXT = 2
+#: Ink up to this many times as large as the writing beside it is writing too.
+LIKE_WRITING = 2.4
+#: Writing further away than this many of its heights is no context.
+NEAR = 6.0
+
+
+def figure_first(
+    readings: Sequence[Reading],
+    figure_score: float,
+    strokes: Sequence[NDArray[np.float64]],
+    beside: Sequence[NDArray[np.float64]] = (),
+) -> bool:
+    """Whether the best figure should be offered before the best text.
+
+    Parameters
+    ----------
+    readings : sequence of Reading
+        Of ``strokes``, best first.
+    figure_score : float
+        How likely it is that they are some figure (core.shapes.any_figure), 0 when they are none.
+    strokes, beside : sequences of (N, K) float arrays
+        The ink in question, and other ink of the page around it.
+    """
+    if figure_score <= 0:
+        return False
+    if not readings:
+        return True
+    if in_writing(strokes, beside):
+        return False
+    longest = max(len(part) for part in readings[0].text.split()) if readings[0].text.split() else 0
+    return figure_score >= (SURE if longest <= SHORT_TEXT else VERY_SURE)
+
+
+def in_writing(strokes: Sequence[NDArray[np.float64]], beside: Sequence[NDArray[np.float64]]) -> bool:
+    """Whether ink stands among letters about as large as it is."""
+    if not beside:
+        return False
+    (left, top), (right, bottom) = _box(strokes)
+    size = max(right - left, bottom - top)
+    tall = float(np.percentile([np.ptp(stroke[:, 1]) for stroke in beside], 75))
+    if size > LIKE_WRITING * max(tall, 1e-6):
+        return False
+    for stroke in beside:
+        (x0, y0), (x1, y1) = _box([stroke])
+        gap = max(x0 - right, left - x1, y0 - bottom, top - y1, 0.0)
+        if gap <= NEAR * tall:
+            return True
+    return False
+
+
+def _box(strokes: Sequence[NDArray[np.float64]]) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
+    everything = np.vstack([stroke[:, :2] for stroke in strokes])
+    return everything.min(axis=0), everything.max(axis=0)

@@ -1,0 +1,45 @@
+"""Ink around writing that is none of it: underlines, boxes and rings around words, brackets of a sketch."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom.core.geometry import path_length
+
+#: A mark is at least so many letters wide or high.
+LARGE = 2.6
+#: An underline is lower than this part of its width, and lies no higher than this part of the letters over it.
+FLAT, UNDER = 0.12, 0.3
+#: A ring's ends meet within this part of its size; it holds at least two letters.
+MEETS = 0.3
+MOST_STROKES_LOOKED_AT = 400
+
+
+def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
+    """Which of the strokes mark writing and are not part of it; empty when all may be letters."""
+    if not 3 <= len(strokes) <= MOST_STROKES_LOOKED_AT:
+        return set()
+    low = np.array([stroke[:, :2].min(axis=0) for stroke in strokes])
+    high = np.array([stroke[:, :2].max(axis=0) for stroke in strokes])
+    size = high - low
+    letter = max(float(np.median(size[:, 1][size[:, 1] > 0.2 * np.median(size[:, 1])])), 1e-6)
+    found = set()
+    for number, stroke in enumerate(strokes):
+        others = np.arange(len(strokes)) != number
+        middles = (low + high) / 2
+        width, height = size[number]
+        if width > LARGE * letter and height < FLAT * width:
+            over = others & (middles[:, 0] > low[number, 0]) & (middles[:, 0] < high[number, 0])
+            # An underline has letters over it, and none that it runs through.
+            if over.sum() >= 2 and (high[over, 1] < high[number, 1] + UNDER * letter).mean() > 0.8:
+                found.add(number)
+        elif min(width, height) > 1.3 * letter and max(width, height) > LARGE * letter:
+            gap = float(np.hypot(*(stroke[0, :2] - stroke[-1, :2])))
+            inside = others & (middles > low[number]).all(axis=1) & (middles < high[number]).all(axis=1)
+            round_it = path_length(stroke[:, :2]) > 1.6 * float(np.hypot(width, height))
+            if inside.sum() >= 2 and round_it and gap < MEETS * float(np.hypot(width, height)):
+                found.add(number)
+    return found

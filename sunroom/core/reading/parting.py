@@ -1,0 +1,157 @@
+"""A line of writing as the best way to part its strokes into symbols."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom.core.geometry.curves import Points
+
+#: Log likelihoods of what groups of strokes may be, a row for each group.
+LogsOf = Callable[[Sequence[Sequence[Points]]], NDArray[np.float64]]
+
+#: A symbol has at most so many strokes.
+MOST_STROKES = 4
+#: Texts kept at each stroke while a line is parted, and what a symbol may be at most.
+BEAM, LIKELY = 20, 8
+#: Strokes smaller than this part of the tallest are points; low ones are decimal points.
+POINT = 0.22
+#: Log likelihood of a point that is one, and of strokes that cannot be a symbol.
+SURE_POINT, NO_SYMBOL = -0.05, -9.0
+#: What joining strokes costs for each part of the height that lies empty between them, and what parting
+#: strokes costs that lie over each other.
+APART, OVER = 7.0, 3.0
+#: A digit wider than this, in heights, is two.
+WIDE = 1.15
+TOO_WIDE = 6.0
+#: Signs that are small and lie high, or low, or are flat, or tall; all others are not tiny.
+RAISED, LOWERED, FLAT, TALL = "°'\"", ".,", "-", "0123456789"
+TINY, HALF, SMALL, HALF_WAY = 0.25, 0.5, 0.6, 0.55
+#: Log likelihood of a sign whose size or place is not its own.
+MISFIT = -3.5
+#: Gaps, in heights of the tallest stroke: a narrower one is no space between words, a wider one is.
+LEAST_SPACE, MOST_GAP = 0.12, 0.9
+
+
+class Parted:
+    """A level line of strokes in all the ways in which they may be symbols.
+
+    Parameters
+    ----------
+    strokes : sequence of (N, K) float arrays
+    characters : str
+        What the symbols may be.
+    logs_of : callable
+        From M groups of strokes to (M, len(characters)) log likelihoods.
+    """
+
+    def __init__(self, strokes: Sequence[Points], characters: str, logs_of: LogsOf) -> None:
+        #: From left to right; ``order`` has their numbers among those that were given.
+        self.order = sorted(
+            range(len(strokes)), key=lambda n: float(strokes[n][:, 0].min() + strokes[n][:, 0].max())
+        )
+        self.strokes = strokes = [strokes[number] for number in self.order]
+        self._tall = max(float(max(np.ptp(s[:, 1]) for s in strokes)), 1e-6)
+        self._bottom = float(max(s[:, 1].max() for s in strokes))
+        spans = [
+            (start, end)
+            for start in range(len(strokes))
+            for end in range(start + 1, min(start + MOST_STROKES, len(strokes)) + 1)
+        ]
+        logs = logs_of([strokes[start:end] for start, end in spans])
+        logs += self._misfits(spans, characters)
+        self._steps: dict[int, list[tuple[int, dict[str, float]]]] = {}
+        for (start, end), row in zip(spans, logs, strict=True):
+            point = self._point(start) if end == start + 1 else None
+            if point:
+                found = {point: SURE_POINT}
+            else:
+                cost = self._cost(start, end)
+                found = {c: float(log) + cost for c, log in zip(characters, row, strict=True)}
+            self._steps.setdefault(start, []).append((end, found))
+
+    def texts(self) -> list[tuple[str, float]]:
+        """The likeliest texts and their log likelihoods, best first."""
+        beams: list[dict[str, float]] = [{"": 0.0}, *({} for _ in self.strokes)]
+        for start in range(len(self.strokes)):
+            best = sorted(beams[start].items(), key=lambda pair: -pair[1])[:BEAM]
+            for end, found in self._steps.get(start, ()):
+                likely = sorted(found.items(), key=lambda pair: -pair[1])[:LIKELY]
+                for text, log in best:
+                    for character, more in likely:
+                        longer = text + character
+                        beams[end][longer] = max(beams[end].get(longer, -math.inf), log + more)
+        return sorted(beams[-1].items(), key=lambda pair: -pair[1])[:BEAM]
+
+    def log_of(self, text: str) -> float:
+        """How likely ``text`` is, over the best way to part the strokes."""
+        return self._best(text)[0]
+
+    def symbols_of(self, text: str) -> list[tuple[float, tuple[int, ...]]]:
+        """For each character of ``text`` how likely it is and its strokes' numbers; empty if it cannot be."""
+        return [(log, tuple(self.order[start:end])) for start, end, log in self._best(text)[1]]
+
+    def spacing(self, text: str) -> float:
+        """What it costs (log likelihood) that spaces of ``text`` are no gaps in the ink, and gaps no spaces."""
+        spans = self._best("".join(text.split()))[1]
+        cost, number = 0.0, -1
+        for before, character in zip(" " + text, text, strict=False):
+            if character == " ":
+                continue
+            number += 1
+            if 0 < number < len(spans):
+                left = max(
+                    float(s[:, 0].max()) for s in self.strokes[spans[number - 1][0] : spans[number][0]]
+                )
+                gap = (float(self.strokes[spans[number][0]][:, 0].min()) - left) / self._tall
+                cost += MISFIT * (gap < LEAST_SPACE if before == " " else gap > MOST_GAP)
+        return cost
+
+    def _best(self, text: str) -> tuple[float, tuple[tuple[int, int, float], ...]]:
+        """The likeliest way to part the strokes into ``text``: its log, and each symbol's span and log."""
+        best: dict[int, tuple[float, tuple[tuple[int, int, float], ...]]] = {0: (0.0, ())}
+        for character in text:
+            reached: dict[int, tuple[float, tuple[tuple[int, int, float], ...]]] = {}
+            for start, (log, spans) in best.items():
+                for end, found in self._steps.get(start, ()):
+                    more = found.get(character, NO_SYMBOL)
+                    if end not in reached or log + more > reached[end][0]:
+                        reached[end] = (log + more, (*spans, (start, end, more)))
+            best = reached
+        return best.get(len(self.strokes), (-math.inf, ()))
+
+    def _misfits(self, spans: list[tuple[int, int]], characters: str) -> NDArray[np.float64]:
+        """(spans, characters) costs of signs that are too large or too small, or lie too high or too low."""
+        tops = np.array([min(s[:, 1].min() for s in self.strokes[start:end]) for start, end in spans])
+        bottoms = np.array([max(s[:, 1].max() for s in self.strokes[start:end]) for start, end in spans])
+        top = float(min(s[:, 1].min() for s in self.strokes))
+        height = (bottoms - tops) / self._tall
+        low = (tops + bottoms) / 2 - top > HALF_WAY * max(self._bottom - top, 1e-6)
+        of = {c: (height > SMALL) | low for c in RAISED} | {c: (height > SMALL) | ~low for c in LOWERED}
+        of |= dict.fromkeys(FLAT, height > SMALL) | dict.fromkeys(TALL, height < HALF)
+        return MISFIT * np.column_stack([of.get(c, height < TINY) for c in characters])
+
+    def _point(self, number: int) -> str | None:
+        stroke = self.strokes[number]
+        if float(np.ptp(stroke, axis=0).max()) >= POINT * self._tall:
+            return None
+        middle = float(stroke[:, 1].min() + stroke[:, 1].max()) / 2
+        return "." if self._bottom - middle < 0.35 * self._tall else None
+
+    def _cost(self, start: int, end: int) -> float:
+        """What it costs that these strokes and no others are one symbol."""
+        group = self.strokes[start:end]
+        left, right = min(s[:, 0].min() for s in group), max(s[:, 0].max() for s in group)
+        height = max(float(max(s[:, 1].max() for s in group) - min(s[:, 1].min() for s in group)), 1e-6)
+        cost = -TOO_WIDE * max(float(right - left) / max(height, 0.6 * self._tall) - WIDE, 0.0)
+        reach = float(group[0][:, 0].max())
+        for stroke in group[1:]:
+            cost -= APART * max(float(stroke[:, 0].min()) - reach, 0.0) / self._tall
+            reach = max(reach, float(stroke[:, 0].max()))
+        if end < len(self.strokes):
+            over = float(right) - float(self.strokes[end][:, 0].min())
+            cost -= OVER * max(over, 0.0) / self._tall
+        return cost

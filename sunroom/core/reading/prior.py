@@ -1,0 +1,171 @@
+"""How likely a text is before its ink is looked at, and how well its dots and accents agree with the ink."""
+
+from __future__ import annotations
+
+import re
+import unicodedata
+from collections.abc import Callable, Iterator, Sequence
+
+import numpy as np
+
+from sunroom.core.geometry.curves import Points
+
+#: how common a word is: 0 (never seen) to 8 (the), the logarithm of its count in a billion words
+Frequency = Callable[[str], float]
+#: the words that a word without its accents may stand for: "uber" to ("über",)
+Variants = Callable[[str], Sequence[str]]
+
+LENGTH_BONUS = 0.3
+#: A word adds its zipf frequency less this: two words must be likelier together than one.
+WORD_COST = 3.0
+#: A letter alone is likelier a piece of a word, whatever lists of words say; but for “a” and “I”.
+LONE_LETTER = 1.0
+COMMON_LETTER = 6.5
+#: Words rarer than this are as likely a misreading.
+KNOWN_ZIPF = 1.5
+#: A token with digits or signs is neither common nor rare: about the weight of an everyday word.
+NEUTRAL_ZIPF = 3.0
+#: One that is written as lessons write such things is likelier than one that is not.
+WELL_FORMED_ZIPF = 5.5
+#: A dot more or less in the ink than in the text makes it so much less likely (logarithm), at most three.
+DOT_WEIGHT = 0.7
+MOST_DOTS = 3
+#: What an accented form costs when the ink has marks left over for it, and when it has not.
+ACCENT_COST, UNSEEN_COST = 0.5, 5.0
+#: Strokes smaller than this part of a tall letter are dots; marks above letters are smaller than this.
+DOT, MARK = 0.2, 0.5
+
+_WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)?")
+_NUMBER = r"[-+−]?\d+(?:[.,]\d+)?"
+_WELL_FORMED = re.compile(
+    rf"(?:\d{{1,2}}:\d\d(?::\d\d)?|{_NUMBER}(?:%|°[CF]?)?|[€$£]{_NUMBER}|{_NUMBER}[€$£]"
+    r"|\d+/\d+|\(-?\w+,-?\w+\)|\d{1,2}:\d{1,2}"
+    r"|[-+]?\w{1,4}(?:[-+=×÷*/<>≤≥][-+]?\w{1,4})+)"
+)
+_UNITS = frozenset(
+    "mm cm dm m km mg g kg t ml cl l s min h ms °C °F m² cm² m/s km/h V A W kW N J Hz am pm a.m. p.m.".split()
+)
+_DOTS = {
+    ":": 2,
+    ";": 1,
+    ".": 1,
+    ",": 0,
+    "!": 1,
+    "?": 1,
+    "i": 1,
+    "j": 1,
+    "·": 1,
+    "…": 3,
+    "÷": 2,
+    "¿": 1,
+    "¡": 1,
+}
+
+
+class Prior:
+    """What words are likely in a language.
+
+    Parameters
+    ----------
+    frequency, variants : callables
+        See ``Frequency`` and ``Variants``.
+    """
+
+    def __init__(self, frequency: Frequency, variants: Variants) -> None:
+        self._frequency = frequency
+        self._variants = variants
+
+    def score(self, text: str) -> float:
+        """Log likelihood of ``text``, up to a constant."""
+        tokens = text.split()
+        return sum(
+            self._token(token, before) for before, token in zip(["", *tokens], tokens, strict=False)
+        ) + (LENGTH_BONUS * len(text))
+
+    def knows(self, text: str) -> bool:
+        """Whether every word of a text is one that people use."""
+        words = _WORD.findall(text)
+        whole = "".join(words) == "".join(text.split())
+        return bool(words) and whole and min(self._frequency(w.lower()) for w in words) >= KNOWN_ZIPF
+
+    def well_formed(self, token: str) -> bool:
+        """Whether a token is written as lessons write numbers, times, money and short equations."""
+        return _WELL_FORMED.fullmatch(token) is not None
+
+    def accented(self, text: str) -> Iterator[tuple[str, int]]:
+        """Texts in which one or all words have the accents they may have lost, and how many marks that adds."""
+        found = []
+        for match in _WORD.finditer(text):
+            for variant in self._variants(match[0].lower()):
+                if self._frequency(variant) > 0:
+                    found.append((match.span(), _cased(variant, match[0])))
+        made: dict[str, None] = {}
+        for (start, end), word in found:
+            made[text[:start] + word + text[end:]] = None
+        if len({span for span, _ in found}) > 1:
+            whole = text
+            for (start, end), word in sorted(dict(reversed(found)).items(), reverse=True):
+                whole = whole[:start] + word + whole[end:]
+            made[whole] = None
+        for other in made:
+            yield other, marks_of(other) - marks_of(text)
+
+    def _token(self, token: str, before: str) -> float:
+        if token in _UNITS and before[-1:].isdigit():
+            return WELL_FORMED_ZIPF - WORD_COST
+        words = _WORD.findall(token)
+        if not words or any(character.isdigit() for character in token) or _WELL_FORMED.fullmatch(token):
+            return (WELL_FORMED_ZIPF if _WELL_FORMED.fullmatch(token) else NEUTRAL_ZIPF) - WORD_COST
+        zipf = min(self._frequency(word.lower()) for word in words)
+        if len(token) == 1 and zipf < COMMON_LETTER:
+            zipf = min(zipf, LONE_LETTER)
+        return zipf - WORD_COST
+
+
+def marks_of(text: str) -> int:
+    """How many accents there are over the letters of a text; two for a diaeresis."""
+    marks = 0
+    for character in text:
+        parts = unicodedata.normalize("NFD", character)
+        marks += sum(2 if part == "\u0308" else 1 for part in parts[1:] if part != "\u0327")
+    return marks
+
+
+def dots_of(text: str) -> int:
+    """How many dots a hand makes in writing a text, accents but for the diaeresis not counted."""
+    plain = unicodedata.normalize("NFD", text)
+    return sum(_DOTS.get(part, 2 if part == "\u0308" else 0) for part in plain)
+
+
+def dots_in(strokes: Sequence[Points]) -> int:
+    """Strokes of a level line that are no more than dots."""
+    tall = _tall(strokes)
+    return sum(float(np.ptp(stroke, axis=0).max()) < DOT * tall for stroke in strokes)
+
+
+def marks_in(strokes: Sequence[Points]) -> int:
+    """Small strokes of a level line that lie wholly above its small letters: dots of i, accents."""
+    tall = _tall(strokes)
+    letters = [stroke for stroke in strokes if float(np.ptp(stroke[:, 1])) >= MARK * tall]
+    if not letters:
+        return 0
+    small_letters_top = float(np.median([stroke[:, 1].min() for stroke in letters]))
+    return sum(
+        float(np.ptp(stroke, axis=0).max()) < MARK * tall and float(stroke[:, 1].max()) < small_letters_top
+        for stroke in strokes
+    )
+
+
+def agreement(text: str, dots: int) -> float:
+    """How well the dots of a text agree with the ink's (0 is best)."""
+    return -DOT_WEIGHT * min(abs(dots - dots_of(text)), MOST_DOTS)
+
+
+def _tall(strokes: Sequence[Points]) -> float:
+    return max(float(np.percentile([np.ptp(stroke[:, 1]) for stroke in strokes], 80)), 1e-6)
+
+
+def _cased(word: str, like: str) -> str:
+    if like.isupper() and len(like) > 1:
+        return word.upper()
+    return word[:1].upper() + word[1:] if like[:1].isupper() else word

@@ -1,0 +1,241 @@
+"""Exact lines: straight, bent, headed, ticked and crossed; axes, number lines and braces."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from sunroom.core.geometry import path_length, resample, simplify
+from sunroom.core.geometry.curves import Points
+from sunroom.core.ink import Ends
+from sunroom.core.shapes.figures import draw_figure
+from sunroom.core.shapes.ink import Fitted, Ink, distance, in_parts, levelled, spine
+from sunroom.core.shapes.path import PATH_POINTS, nearest_line
+
+#: A polyline's corners stand out further than this part of its size.
+CORNER = 0.085
+#: A shaft that bends further than this part of its length is drawn as a curve.
+BOW = 0.09
+
+
+def fit_line(ink: Ink) -> Fitted | None:
+    start, end = spine(ink.even, ink.strokes[0])
+    return Fitted("line", np.array(levelled(start, end)))
+
+
+def fit_polyline(ink: Ink) -> Fitted | None:
+    path = ink.path
+    corners = _corners(path.points, CORNER * path.size)
+    return Fitted("polyline", corners) if len(corners) >= 3 else None
+
+
+def _corners(points: Points, tolerance: float) -> Points:
+    """The corners of an open path: where it bends, then where the lines fitted between bends cut."""
+    kept = simplify(points, tolerance)
+    sides = [nearest_line(points[a : b + 1]) for a, b in zip(kept, kept[1:], strict=False)]
+    made = [points[kept[0]]]
+    for number, (before, after) in enumerate(zip(sides, sides[1:], strict=False)):
+        cut = _cut(*before, *after)
+        corner = points[kept[number + 1]]
+        made.append(cut if cut is not None and np.hypot(*(cut - corner)) < 2 * tolerance else corner)
+    return np.array([*made, points[kept[-1]]])
+
+
+def _cut(centre: Points, way: Points, other: Points, other_way: Points) -> Points | None:
+    cross = way[0] * other_way[1] - way[1] * other_way[0]
+    if abs(cross) < 0.2:
+        return None
+    offset = other - centre
+    return np.asarray(centre + way * (offset[0] * other_way[1] - offset[1] * other_way[0]) / cross)
+
+
+def fit_elbow(ink: Ink) -> Fitted | None:
+    """Level and upright lines in turn: two of them, or three."""
+    points = ink.path.points
+    found = [
+        Fitted("elbow", _stepped(points, level_first, count))
+        for level_first in (True, False)
+        for count in (2, 3)
+    ]
+    # A third side must explain clearly more to be meant.
+    costs = [distance(f, ink) * (1.0 if len(f.points) == 3 else 1.25) for f in found]
+    return found[int(np.argmin(costs))]
+
+
+def _stepped(points: Points, level_first: bool, count: int) -> Points:
+    """Corners of ``count`` level and upright sides, cut where the path turns from one to the next."""
+    ways = np.abs(np.diff(points, axis=0))
+    level = np.where(ways[:, 0] >= ways[:, 1], 1.0, -1.0) * np.hypot(*ways.T)
+    level = level if level_first else -level
+    gain = np.concatenate([[0.0], np.cumsum(level)])
+    last = len(points) - 1
+    if count == 2:
+        cuts = [int(np.argmax(2 * gain[1:last] - gain[last])) + 1]
+    else:
+        # The best pair of cuts: as much on its own way as can be before, between and after.
+        best = np.maximum.accumulate(gain)
+        total = 2 * best[:-1] - 2 * gain[:-1] + gain[last]
+        second = int(np.argmax(total[2:])) + 2
+        first = int(np.argmax(gain[1:second])) + 1
+        cuts = [first, max(second, first + 1)]
+    edges = [0, *cuts, last]
+    offsets = []
+    is_level = level_first
+    for a, b in zip(edges, edges[1:], strict=False):
+        offsets.append((is_level, float(np.median(points[a : b + 1, 1 if is_level else 0]))))
+        is_level = not is_level
+    ends = (points[0], points[-1])
+    corners = []
+    for (one_level, one), (_, two) in zip(offsets, offsets[1:], strict=False):
+        corners.append((two, one) if one_level else (one, two))
+    start = (ends[0][0], offsets[0][1]) if offsets[0][0] else (offsets[0][1], ends[0][1])
+    final = (ends[1][0], offsets[-1][1]) if offsets[-1][0] else (offsets[-1][1], ends[1][1])
+    return np.array([start, *corners, final])
+
+
+def fit_arrow(ink: Ink) -> Fitted | None:
+    return _headed(ink, "arrow")
+
+
+def fit_double_arrow(ink: Ink) -> Fitted | None:
+    return _headed(ink, "arrows")
+
+
+def _headed(ink: Ink, ends: Ends) -> Fitted | None:
+    centre, way = nearest_line(ink.even)
+    along, across = (ink.even - centre) @ way, (ink.even - centre) @ np.array([-way[1], way[0]])
+    span = float(np.ptp(along))
+    if span <= 0:
+        return None
+    near = [along < along.min() + 0.3 * span, along > along.max() - 0.3 * span]
+    spread = [float(np.ptp(across[part])) if part.any() else 0.0 for part in near]
+    shaft = (along > along.min() + 0.3 * span) & (along < along.max() - 0.3 * span)
+    middle = ink.even[shaft] if shaft.sum() > 4 else ink.even
+    inner, inner_way = nearest_line(middle)
+    if float(np.dot(inner_way, way)) < 0:
+        inner_way = -inner_way
+    reach = (ink.even - inner) @ inner_way
+    start, end = inner + reach.min() * inner_way, inner + reach.max() * inner_way
+    if ends == "arrow" and spread[0] > spread[1]:
+        start, end = end, start
+    bow = _bow(ink, start, end)
+    if bow is not None:
+        return Fitted("curve", bow, curved=True, ends=ends)
+    return Fitted("line", np.array(levelled(start, end)), ends=ends)
+
+
+def _bow(ink: Ink, start: Points, end: Points) -> Points | None:
+    """A bent shaft as one cubic, when the longest stroke is plainly bent."""
+    shaft = resample(max(ink.strokes, key=path_length), 40)
+    length = float(np.hypot(*(end - start))) or 1.0
+    normal = np.array([start[1] - end[1], end[0] - start[0]]) / length
+    middle = shaft[14:26]
+    bend = float(np.median((middle - (start + end) / 2) @ normal))
+    if abs(bend) < BOW * length or path_length(shaft) > 1.5 * length:
+        return None
+    # A cubic whose middle lies ``bend`` off the chord has its control points 4/3 as far off.
+    third = (end - start) / 3
+    lift = normal * bend * 4 / 3
+    return np.array([start, start + third + lift, end - third + lift, end])
+
+
+def fit_tick(ink: Ink) -> Fitted | None:
+    path = ink.path.points
+    if path[0][0] > path[-1][0]:
+        path = path[::-1]
+    inner = path[6:-6]
+    corner = inner[int(np.argmax(inner[:, 1]))]
+    return Fitted("tick", np.array([path[0], corner, path[-1]]))
+
+
+def fit_cross(ink: Ink) -> Fitted | None:
+    """Two lines: those of two strokes, or of the ink by its direction."""
+    long = sorted(ink.strokes, key=path_length)[-2:]
+    if len(long) == 2 and path_length(long[0]) > 0.4 * path_length(long[1]):
+        groups = [resample(stroke, 40) for stroke in long]
+    else:
+        ways = np.diff(ink.even, axis=0)
+        rising = ways[:, 0] * ways[:, 1] < 0
+        groups = [ink.even[1:][rising], ink.even[1:][~rising]]
+    if min(map(len, groups)) < 3:
+        return None
+    ends = [end for group in groups for end in spine(group, group)]
+    return Fitted("cross", np.array(ends), parts=(2, 2))
+
+
+def fit_axes(ink: Ink) -> Fitted | None:
+    """A level and an upright line where the longest such strokes lie, each with a head."""
+    level, upright = _longest(ink, 0), _longest(ink, 1)
+    if level is None or upright is None:
+        return None
+    y, x = float(np.median(level[:, 1])), float(np.median(upright[:, 0]))
+    x0, x1 = min(float(level[:, 0].min()), x), max(float(level[:, 0].max()), x)
+    y0, y1 = min(float(upright[:, 1].min()), y), max(float(upright[:, 1].max()), y)
+    head = 0.05 * ink.size
+    lines = [
+        [(x0, y), (x1, y)],
+        [(x1 - head, y - 0.55 * head), (x1, y), (x1 - head, y + 0.55 * head)],
+        [(x, y1), (x, y0)],
+        [(x - 0.55 * head, y0 + head), (x, y0), (x + 0.55 * head, y0 + head)],
+    ]
+    return in_parts("axes", lines)
+
+
+def _longest(ink: Ink, axis: int) -> Points | None:
+    """The points of the longest run of ink along an axis (0 level, 1 upright)."""
+    best: Points | None = None
+    for stroke in ink.strokes:
+        points = resample(stroke, PATH_POINTS)
+        ways = np.abs(np.diff(points, axis=0))
+        along = ways[:, axis] > ways[:, 1 - axis]
+        part = points[1:][along]
+        if len(part) > 8 and (best is None or np.ptp(part[:, axis]) > np.ptp(best[:, axis])):
+            best = part
+    return best
+
+
+def fit_number_line(ink: Ink) -> Fitted | None:
+    """A level line with a tick at each short stroke that crosses it, evenly spaced, and heads."""
+    level = _longest(ink, 0)
+    if level is None:
+        return None
+    y, x0, x1 = float(np.median(level[:, 1])), float(level[:, 0].min()), float(level[:, 0].max())
+    ticks = sorted(
+        float(np.median(s[:, 0]))
+        for s in ink.strokes
+        if np.ptp(s[:, 1]) > 2 * np.ptp(s[:, 0]) and np.ptp(s[:, 1]) < 0.4 * (x1 - x0)
+    )
+    if len(ticks) < 2:
+        return None
+    number = np.arange(len(ticks))
+    step, first = np.polyfit(number, ticks, 1)
+    tall = (
+        float(np.median([np.ptp(s[:, 1]) for s in ink.strokes if np.ptp(s[:, 1]) > 2 * np.ptp(s[:, 0])])) / 2
+    )
+    head = 0.045 * (x1 - x0)
+    lines: list[list[tuple[float, float]]] = [[(x0, y), (x1, y)]]
+    lines += [[(x, y - tall), (x, y + tall)] for x in first + step * number]
+    lines.append([(x1 - head, y - 0.55 * head), (x1, y), (x1 - head, y + 0.55 * head)])
+    return in_parts("number_line", lines)
+
+
+def fit_brace(ink: Ink) -> Fitted | None:
+    """A brace in the ink's box, its beak to the side where the middle of the ink stands out."""
+    width, height = ink.high - ink.low
+    upright = height > width
+    along, across = (1, 0) if upright else (0, 1)
+    length, depth = (height, width) if upright else (width, height)
+    if length <= 0:
+        return None
+    share = (ink.even[:, along] - ink.low[along]) / length
+    beak = ink.even[np.abs(share - 0.5) < 0.12][:, across]
+    ends = ink.even[(share < 0.12) | (share > 0.88)][:, across]
+    if not len(beak) or not len(ends):
+        return None
+    outline = np.array(draw_figure("brace", float(width), float(height)).points)
+    # draw_figure makes the beak point up, or left; the box of the drawn brace may be less deep than the ink.
+    low, high = outline.min(axis=0), outline.max(axis=0)
+    scale = np.where(np.arange(2) == across, depth / max(float((high - low)[across]), 1e-9), 1.0)
+    outline = (outline - low) * scale
+    if np.median(beak) > np.median(ends):
+        outline[:, across] = depth - outline[:, across]
+    return Fitted("brace", outline + ink.low, curved=True)

@@ -1,0 +1,114 @@
+"""People's own hands: samples of how each writes, kept, looked at, thrown away."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import Any
+
+import msgspec
+from django.contrib.sessions.backends.base import SessionBase
+from django.db import transaction
+from django.db.models import F
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.ink import unpack_samples
+from sunroom.core.reading.own_hand import HandInk
+from sunroom.rooms.models import Hand, HandSample, Seat
+from sunroom.rooms.services import new_uid
+
+#: Of each character the newest samples are kept, those of the practice page and those taught apart.
+MOST_OF_A_CHARACTER = 3
+MOST_STROKES, MOST_SAMPLES = 8, 1000
+
+_encoder = msgspec.msgpack.Encoder()
+_decoder = msgspec.msgpack.Decoder(tuple[bytes, ...])
+
+
+class KeptSample(msgspec.Struct, frozen=True):
+    """A sample of a hand; strokes as in core.ink.samples, ``taught`` by a corrected reading."""
+
+    id: int
+    character: str
+    taught: bool
+    strokes: tuple[bytes, ...]
+
+
+def hand_of(seat: Seat, user: Any, session: SessionBase) -> Hand | None:
+    """The hand of whoever sits in ``seat``: the account's, the browser's, or the one the seat knows.
+
+    The seat remembers it, so that what its person has written is read by it.
+    """
+    own = Hand.objects.filter(owner=user).first() if user.is_authenticated else None
+    if own is None and session.get("hand"):
+        own = Hand.objects.filter(uid=session["hand"]).first()
+    if own is not None and seat.hand_id != own.pk:
+        seat.hand = own
+        seat.save(update_fields=["hand"])
+    return own or seat.hand
+
+
+def begin_hand(seat: Seat, user: Any, session: SessionBase) -> Hand:
+    """The person's hand; a new one when they have none."""
+    found = hand_of(seat, user, session)
+    if found is not None:
+        return found
+    hand = Hand.objects.create(uid=new_uid(), owner=user if user.is_authenticated else None)
+    session["hand"] = hand.uid
+    seat.hand = hand
+    seat.save(update_fields=["hand"])
+    return hand
+
+
+def keep_sample(hand: Hand, character: str, strokes: Sequence[bytes], taught: bool = False) -> HandSample:
+    """Keep how a character was written; the oldest of too many goes.
+
+    Raises
+    ------
+    MalformedError
+        When it is not one character, or its strokes are none or too many or too long.
+    """
+    if len(character) != 1 or not character.isprintable() or character.isspace():
+        raise MalformedError("character", "A sample is of one character.")
+    if not 0 < len(strokes) <= MOST_STROKES:
+        raise MalformedError("strokes", f"A character is between 1 and {MOST_STROKES} strokes.")
+    if any(len(unpack_samples(stroke)) > MOST_SAMPLES for stroke in strokes):
+        raise MalformedError("strokes", "A stroke of a character is not so long.")
+    with transaction.atomic():
+        made = HandSample.objects.create(
+            hand=hand, character=character, taught=taught, strokes=_encoder.encode(tuple(strokes))
+        )
+        same = hand.samples.filter(character=character, taught=taught).order_by("-pk")
+        hand.samples.filter(pk__in=[row.pk for row in same[MOST_OF_A_CHARACTER:]]).delete()
+        _changed(hand)
+    return made
+
+
+def throw_away(hand: Hand, sample: int | None = None) -> None:
+    """Throw one sample away, or the hand with all of them."""
+    if sample is None:
+        hand.delete()
+        return
+    with transaction.atomic():
+        hand.samples.filter(pk=sample).delete()
+        _changed(hand)
+
+
+def samples(hand: Hand) -> list[KeptSample]:
+    """All samples of a hand in the order in which they were written."""
+    rows = hand.samples.order_by("pk")
+    return [
+        KeptSample(row.pk, row.character, row.taught, _decoder.decode(bytes(row.strokes))) for row in rows
+    ]
+
+
+def ink_of_seat(seat_uid: str) -> HandInk | None:
+    """The hand of a seat's person; None when they have written no sample."""
+    hand = Hand.objects.filter(seats__uid=seat_uid).first()
+    rows = samples(hand) if hand else []
+    if hand is None or not rows:
+        return None
+    return HandInk(f"{hand.uid}:{hand.version}", tuple((row.character, row.strokes) for row in rows))
+
+
+def _changed(hand: Hand) -> None:
+    Hand.objects.filter(pk=hand.pk).update(version=F("version") + 1)

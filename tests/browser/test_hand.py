@@ -1,0 +1,69 @@
+"""The practice page: signs written in their boxes, kept, thrown away, and learned from corrections."""
+
+from __future__ import annotations
+
+import numpy as np
+from selenium.webdriver.common.keys import Keys
+
+from demo.hand import Hand
+from tests.browser.test_reading import Inking
+
+
+class PracticePage(Inking):
+    def practise(self, characters: str) -> None:
+        hand = Hand(9, 0.4)
+        for character in characters:
+            box = self.tutor.find(f"[data-sign='{character}']").rect
+            board = self.tutor.find("[data-testid=board]").rect
+            for stroke in hand.write(character, 0, 0, 40):
+                few = np.unique(np.linspace(0, len(stroke) - 1, 10).astype(int))
+                place = (box["x"] - board["x"] + 22, box["y"] - board["y"] + 50)
+                self.tutor.draw(stroke[few, :2] + place)
+
+    def open_page(self) -> None:
+        self.tutor.press("[aria-label=You]")
+        self.tutor.press("[role=dialog] button", "Practice page")
+
+    def progress(self, text: str) -> None:
+        self.tutor.wait_text("dialog [role=status]", text)
+
+    def test_signs_are_kept_box_by_box_and_thrown_away(self) -> None:
+        self.open_page()
+        self.progress("0 of 62")
+        self.practise("amf3")
+        self.progress("4 of 62")
+        self.assertEqual(
+            len(self.tutor.all("[data-sign='f'] polyline")), len(Hand(9, 0.4).write("f", 0, 0, 40))
+        )
+        self.tutor.driver.refresh()
+        self.open_page()
+        self.progress("4 of 62")
+        self.tutor.driver.execute_script("document.querySelector(\"[data-sign='m']\").focus()")
+        self.tutor.key(Keys.DELETE)
+        self.progress("3 of 62")
+        self.tutor.press("dialog footer button", "Throw it away")
+        self.tutor.press("dialog footer button", "Keep it")
+        self.progress("3 of 62")
+        self.tutor.press("dialog footer button", "Throw it away")
+        self.tutor.press("dialog footer button", "Yes, throw it all away")
+        self.progress("0 of 62")
+        self.tutor.press("dialog footer button", "Close")
+        self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the page to close")
+        self.assertEqual(self.tutor.items, 0)
+
+    def test_a_word_taken_otherwise_than_it_was_read_is_learned(self) -> None:
+        self.open_page()
+        self.practise("a")
+        self.progress("1 of 62")
+        self.tutor.key(Keys.ESCAPE)
+        self.write("made", 200, 230)
+        self.choose_all()
+        self.tutor.press("[aria-label=Words]")
+        word = self.tutor.find("[aria-label='Word 1 of line 1']")
+        word.send_keys(Keys.CONTROL, "a")
+        word.send_keys("mqde")
+        self.tutor.press("[role=dialog] button", "Typeset these words")
+        self.tutor.wait_items(1)
+        self.open_page()
+        self.tutor.wait_text("dialog h3", "Learned from corrected readings")
+        self.assertTrue(self.tutor.all(".row [aria-label^='q, written']"))

@@ -1,0 +1,200 @@
+"""Ink to type and to figures and back, on the board: what goes, what comes, and what is inside it."""
+
+from __future__ import annotations
+
+import math
+from unittest import TestCase
+
+import msgspec
+import numpy as np
+
+from sunroom.core.board import Board, InkItem, PageHead, ShapeItem, TextItem, apply, invert, needs, resolve
+from sunroom.core.board.beside import ink_beside
+from sunroom.core.board.items import item_box
+from sunroom.core.board.requests import (
+    ArrangeItems,
+    AsWritten,
+    GoneError,
+    TransformItems,
+    TrueUp,
+    TrueUpAll,
+    Typeset,
+)
+from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, ReplaceItems
+from sunroom.core.geometry import Affine, Box
+from sunroom.core.ink import pack_samples, unpack_samples
+from tests import strategies as make
+
+PAGE = "page-001"
+TYPESETTER = make.even_typesetter()
+
+
+def ink(item_id: str, x: float = 100, y: float = 50, **more: object) -> InkItem:
+    rows = np.array([(0, 0, 0.5, 0), (30, 18, 0.6, 8), (60, 2, 0.4, 16)], float)
+    values = {"nib": "pen", "colour": "#1f5fa8", "width": 3, "samples": pack_samples(rows)}
+    return InkItem(id=item_id, x=x, y=y, **{**values, **more})  # type: ignore[arg-type]
+
+
+def board_of(*items: InkItem) -> Board:
+    board = apply(Board(), AddPage(PageHead(PAGE), 0))
+    return after(board, AddItems(PAGE, items))
+
+
+def after(board: Board, request: object, seat: str = "seat-a") -> Board:
+    return apply(board, resolve(board, request, seat, 1, TYPESETTER))  # type: ignore[arg-type]
+
+
+def only(board: Board, kind: type) -> list:
+    return [item for item in board.pages[PAGE].in_order() if isinstance(item, kind)]
+
+
+def shape_of(
+    stroke_id: str, shape_id: str, figure: str = "line", points: tuple = ((100, 50), (160, 50))
+) -> TrueUp:
+    return TrueUp(PAGE, (stroke_id,), shape_id, figure, points, figure == "rectangle", False)  # type: ignore[arg-type]
+
+
+def placed(strokes: list[InkItem]) -> list[np.ndarray]:
+    return [stroke.placement.points(unpack_samples(stroke.samples)[:, :2]) for stroke in strokes]
+
+
+class Typing(TestCase):
+    def setUp(self) -> None:
+        self.board = board_of(ink("stroke-1"), ink("stroke-2", 180))
+        self.typed = after(self.board, Typeset(PAGE, ("stroke-1", "stroke-2"), "text-001", "noon"))
+
+    def test_the_words_stand_where_the_ink_stood_in_its_colour(self) -> None:
+        (text,) = only(self.typed, TextItem)
+        before = Box.union(item_box(stroke) for stroke in only(self.board, InkItem))
+        assert before is not None
+        self.assertEqual((text.text, text.colour, text.by), ("noon", "#1f5fa8", "seat-a"))
+        self.assertTrue(item_box(text).overlaps(before))
+        self.assertAlmostEqual(text.x, before.x0)
+
+    def test_as_written_is_the_identity_on_the_ink(self) -> None:
+        back = after(self.typed, AsWritten(PAGE, ("text-001",)))
+        for a, b in zip(placed(only(back, InkItem)), placed(only(self.board, InkItem)), strict=True):
+            np.testing.assert_allclose(a, b, atol=1e-3)
+
+    def test_the_ink_comes_back_at_the_words_present_place_and_size(self) -> None:
+        moved = after(self.typed, MoveItems(PAGE, ("text-001",), 40, -10))
+        grown = after(moved, TransformItems(PAGE, ("text-001",), Affine.about(140, 40, 2, 0, 0, 2)))
+        along = Affine.about(140, 40, 2, 0, 0, 2).after(Affine(e=40, f=-10))
+        back = after(grown, AsWritten(PAGE, ("text-001",)))
+        for a, b in zip(placed(only(back, InkItem)), placed(only(self.board, InkItem)), strict=True):
+            np.testing.assert_allclose(a, along.points(b), atol=1e-2)
+
+    def test_in_a_group_and_as_a_copy_the_ink_is_still_there(self) -> None:
+        grouped = after(self.typed, ArrangeItems(PAGE, ("text-001",), "group", "group-01"))
+        (text,) = only(grouped, TextItem)
+        copy = msgspec.structs.replace(text, id="text-copy", x=text.x + 300)
+        copied = after(grouped, AddItems(PAGE, (copy,)), "seat-b")
+        back = after(copied, AsWritten(PAGE, ("text-copy",)), "seat-b")
+        strokes = only(back, InkItem)
+        self.assertEqual(len(strokes), 2)
+        self.assertEqual({stroke.by for stroke in strokes}, {"seat-b"})
+        for a, b in zip(placed(strokes), placed(only(self.board, InkItem)), strict=True):
+            np.testing.assert_allclose(a, b + (300, 0), atol=1e-3)
+
+    def test_undo_brings_the_very_same_ink(self) -> None:
+        step = resolve(self.board, Typeset(PAGE, ("stroke-1",), "text-001", "n"), "seat-a", 1, TYPESETTER)
+        back = apply(apply(self.board, step), invert(self.board, step))
+        self.assertEqual(back.pages[PAGE].in_order(), self.board.pages[PAGE].in_order())
+
+    def test_what_is_gone_is_not_typed_and_what_is_left_is(self) -> None:
+        gone = after(self.board, RemoveItems(PAGE, ("stroke-1",)))
+        typed = after(gone, Typeset(PAGE, ("stroke-1", "stroke-2"), "text-001", "noon"))
+        (text,) = only(typed, TextItem)
+        self.assertEqual(len(text.ink), 1)
+        with self.assertRaises(GoneError):
+            after(typed, Typeset(PAGE, ("stroke-1",), "text-002", "noon"))
+        with self.assertRaises(GoneError):
+            after(self.typed, AsWritten(PAGE, ("stroke-1",)))
+
+    def test_lines_are_kept_and_no_word_is_too_small_to_read(self) -> None:
+        tiny = board_of(
+            ink("stroke-1", samples=pack_samples(np.array([(0, 0, 0.5, 0), (2, 1, 0.5, 8)], float)))
+        )
+        typed = after(tiny, Typeset(PAGE, ("stroke-1",), "text-001", "one\ntwo"))
+        (text,) = only(typed, TextItem)
+        self.assertEqual(len(text.lines), 2)
+        self.assertGreaterEqual(text.size, 10)
+
+
+class Truing(TestCase):
+    def setUp(self) -> None:
+        self.board = board_of(ink("stroke-1"), ink("stroke-2", 300), ink("stroke-3", 180))
+
+    def request(self) -> TrueUpAll:
+        left = ((80.0, 40.0), (160.0, 40.0), (160.0, 100.0), (80.0, 100.0))
+        right = tuple((x + 220, y) for x, y in left)
+        return TrueUpAll(
+            PAGE,
+            (
+                shape_of("stroke-1", "shape-01", "rectangle", left),
+                shape_of("stroke-2", "shape-02", "rectangle", right),
+                msgspec.structs.replace(
+                    shape_of("stroke-3", "shape-03", "line", ((170.0, 70.0), (290.0, 75.0))), ends="arrow"
+                ),
+            ),
+            (("", ""), ("", ""), ("shape-01", "shape-02")),
+        )
+
+    def test_a_sketch_is_one_step_and_one_undo_brings_all_its_ink_back(self) -> None:
+        step = resolve(self.board, self.request(), "seat-a", 1, TYPESETTER)
+        assert isinstance(step, ReplaceItems)
+        self.assertEqual((len(step.ids), len(step.items)), (3, 3))
+        back = apply(apply(self.board, step), invert(self.board, step))
+        self.assertEqual(back.pages[PAGE].in_order(), self.board.pages[PAGE].in_order())
+
+    def test_its_arrow_runs_from_edge_to_edge_and_follows(self) -> None:
+        made = after(self.board, self.request())
+        arrow = next(item for item in only(made, ShapeItem) if item.figure == "line")
+        self.assertEqual((arrow.holds, arrow.ends), (("shape-01", "shape-02"), "arrow"))
+        (path,) = arrow.paths()
+        self.assertAlmostEqual(float(path[0][0]), 160 + 4, delta=1)
+        self.assertAlmostEqual(float(path[-1][0]), 300 - 4, delta=1)
+        moved = after(made, MoveItems(PAGE, ("shape-02",), 0, 200))
+        arrow = next(item for item in only(moved, ShapeItem) if item.figure == "line")
+        self.assertGreater(float(arrow.paths()[0][-1][1]), 150)
+
+    def test_a_figure_whose_ink_is_gone_is_left_out_and_the_rest_made(self) -> None:
+        gone = after(self.board, RemoveItems(PAGE, ("stroke-1",)))
+        made = after(gone, self.request())
+        self.assertEqual(sorted(item.id for item in only(made, ShapeItem)), ["shape-02", "shape-03"])
+        arrow = next(item for item in only(made, ShapeItem) if item.figure == "line")
+        self.assertFalse(math.isnan(arrow.x))
+        nothing = after(gone, RemoveItems(PAGE, ("stroke-2", "stroke-3")))
+        with self.assertRaises(GoneError):
+            after(nothing, self.request())
+
+    def test_everybody_whose_ink_it_takes_is_asked_about(self) -> None:
+        board = after(self.board, AddItems(PAGE, (ink("stroke-4", 500),)), "seat-b")
+        request = self.request()
+        figures = (*request.figures, shape_of("stroke-4", "shape-04"))
+        request = msgspec.structs.replace(request, figures=figures)
+        step = resolve(board, request, "seat-a", 1, TYPESETTER)
+        ((action, target),) = needs(board, request, step)
+        self.assertEqual((action, target.owners), ("convert", {"seat-a", "seat-b"}))
+
+    def test_each_figure_goes_back_to_its_own_ink(self) -> None:
+        made = after(self.board, self.request())
+        back = after(made, AsWritten(PAGE, ("shape-02",)))
+        (stroke,) = only(back, InkItem)
+        np.testing.assert_allclose(placed([stroke])[0], placed(only(self.board, InkItem))[1], atol=1e-3)
+
+
+class Around(TestCase):
+    def test_ink_near_by_and_the_ink_of_typed_words_are_context(self) -> None:
+        board = board_of(
+            ink("stroke-1"),
+            ink("stroke-2", 180),
+            ink("stroke-3", 2_000),
+            ink("mark-001", 120, nib="highlighter"),
+        )
+        page = board.pages[PAGE]
+        self.assertEqual([i.id for i in ink_beside(page, {"stroke-1"})], ["stroke-2"])
+        typed = after(board, Typeset(PAGE, ("stroke-2",), "text-001", "n")).pages[PAGE]
+        (beside,) = ink_beside(typed, {"stroke-1"})
+        np.testing.assert_allclose(placed([beside])[0], placed([page.items["stroke-2"]])[0], atol=1e-3)  # type: ignore[list-item]
+        self.assertEqual(ink_beside(page, {"nothing-1"}), [])

@@ -1,0 +1,178 @@
+"""A line of writing parted into symbols, and the closer look that comes of it."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from unittest import TestCase
+
+import numpy as np
+from hypothesis import given
+from hypothesis import strategies as st
+from numpy.typing import NDArray
+
+from demo.hand import Hand
+from sunroom.core.geometry import Box
+from sunroom.core.reading.closer import CloserLook, is_numeric
+from sunroom.core.reading.lines import find_lines, slant
+from sunroom.core.reading.parting import MISFIT, NO_SYMBOL, LogsOf, Parted
+from sunroom.core.reading.prior import Prior
+from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, ranked
+from sunroom.resources import reader, symbols
+
+Points = NDArray[np.float64]
+CHARACTERS = "il1.°-"
+
+
+def upright(x: float, top: float = 0.0, bottom: float = 60.0) -> Points:
+    return np.column_stack([np.full(12, x), np.linspace(top, bottom, 12)])
+
+
+def dot(x: float, y: float, size: float = 4.0) -> Points:
+    return np.array([(x, y), (x + size, y), (x + size, y + size), (x, y + size)], dtype=float)
+
+
+def always(**likely: float) -> LogsOf:
+    """Logs that say the same of every group of strokes."""
+    row = [likely.get(f"c{number}", -6.0) for number in range(len(CHARACTERS))]
+    return lambda groups: np.tile(np.array(row), (len(groups), 1))
+
+
+class Parting(TestCase):
+    def parted(self, strokes: Sequence[Points], **likely: float) -> Parted:
+        return Parted(strokes, CHARACTERS, always(**likely))
+
+    def test_strokes_are_taken_from_left_to_right_whatever_their_order(self) -> None:
+        strokes = [upright(80), upright(0), upright(40)]
+        parted = self.parted(strokes, c1=-0.1)
+        self.assertEqual(parted.order, [1, 2, 0])
+        self.assertEqual([numbers for _, numbers in parted.symbols_of("lll")], [(1,), (2,), (0,)])
+
+    def test_the_likeliest_text_comes_first_and_has_its_own_likelihood(self) -> None:
+        parted = self.parted([upright(0), upright(40)], c1=-0.1, c2=-0.4)
+        (text, log), *_ = parted.texts()
+        self.assertEqual(text, "ll")
+        self.assertAlmostEqual(log, parted.log_of("ll"))
+        self.assertGreater(parted.log_of("ll"), parted.log_of("l1"))
+        self.assertGreater(parted.log_of("l1"), parted.log_of("11"))
+
+    def test_a_text_that_the_strokes_cannot_be_has_no_way(self) -> None:
+        parted = self.parted([upright(0)], c1=-0.1)
+        self.assertEqual(parted.log_of("lll"), -math.inf)
+        self.assertEqual(parted.symbols_of("lll"), [])
+        self.assertEqual(parted.log_of("x"), NO_SYMBOL)
+
+    def test_small_signs_lie_where_they_belong(self) -> None:
+        for place, fits, fits_not in (((70, 4), "l°", "l."), ((70, 54), "l.", "l°")):
+            parted = self.parted([upright(0), dot(*place, 16.0)], c1=-0.1, c3=-0.5, c4=-0.5)
+            self.assertGreater(parted.log_of(fits), parted.log_of(fits_not) - MISFIT - 1, fits)
+
+    def test_strokes_far_apart_are_rather_two_symbols(self) -> None:
+        near = self.parted([upright(0), upright(6)], c0=-0.2, c1=-0.2)
+        far = self.parted([upright(0), upright(90)], c0=-0.2, c1=-0.2)
+        self.assertGreater(near.log_of("i"), far.log_of("i"))
+        self.assertAlmostEqual(far.log_of("ll"), -0.4, delta=0.01)
+
+    def test_spaces_are_gaps(self) -> None:
+        apart = self.parted([upright(0), upright(30), upright(130)], c1=-0.1)
+        self.assertEqual(apart.spacing("ll l"), 0)
+        self.assertEqual(apart.spacing("lll"), MISFIT)
+        close = self.parted([upright(0), upright(3)], c1=-0.1)
+        self.assertEqual((close.spacing("l l"), close.spacing("ll")), (MISFIT, 0))
+        self.assertEqual(close.spacing("llll"), 0)  # it cannot be that: nothing is known of gaps
+
+    @given(st.lists(st.floats(0, 400), min_size=1, max_size=9), st.floats(0.2, 5), st.floats(-300, 300))
+    def test_place_and_scale_change_nothing(self, xs: list[float], scale: float, shift: float) -> None:
+        strokes = [upright(x) for x in xs]
+        before = self.parted(strokes, c1=-0.1, c2=-0.3).texts()
+        after = self.parted([stroke * scale + shift for stroke in strokes], c1=-0.1, c2=-0.3).texts()
+        self.assertAlmostEqual(before[0][1], after[0][1], places=4)
+
+
+class Looking(TestCase):
+    """The closer look, at ink of a simulated hand."""
+
+    def setUp(self) -> None:
+        self.prior = Prior(lambda word: 5.0 if word in ("noon", "at") else 0.0, lambda _: ())
+        self.columns = {character: n + 1 for n, character in enumerate("ano0123456789.,:°/t ")}
+        self.closer = CloserLook(symbols(), self.prior, self.columns)
+        self.rows = np.full((12, len(self.columns) + 1), 0.02, np.float32)
+        self.rows[:, 0] = 0.6
+
+    def strokes(self, text: str) -> list[Points]:
+        return find_lines(Hand(9, 0.3).write(text, 0, 0, 60))[0].strokes
+
+    def test_common_words_that_lead_clearly_are_left_alone(self) -> None:
+        weighed = {"noon": 0.0, "noom": -8.0}
+        self.closer.weigh(weighed, self.strokes("noon"), None, self.rows)
+        self.assertEqual(weighed, {"noon": 0.0, "noom": -8.0})
+
+    def test_texts_close_to_each_other_are_weighed_by_their_symbols(self) -> None:
+        weighed = {"naat": 0.0, "noot": 0.0}
+        self.closer.weigh(weighed, self.strokes("noot"), None, self.rows)
+        self.assertGreater(weighed["noot"], weighed["naat"])
+
+    def test_a_number_is_read_as_one_and_a_word_is_not(self) -> None:
+        readings = self.closer.read_number("2468", self.strokes("2468"), None, self.rows)
+        self.assertEqual(readings[0].text, "2468")
+        self.assertLessEqual(len(readings), MAX_READINGS)
+        self.assertEqual(self.closer.read_number("noon", self.strokes("noon"), None, self.rows), [])
+        self.assertEqual(self.closer.read_number("7", self.strokes("7"), None, self.rows), [])
+
+    def test_degrees_and_times_are_among_the_readings_of_their_numbers(self) -> None:
+        for text, plain in (("25°", "250"), ("9:30", "9.30")):
+            readings = reader().read(Hand(9, 0.3).write(text, 0, 0, 60))
+            self.assertIn(text, [reading.text for reading in readings], plain)
+
+    def test_a_single_sign_is_read_when_it_is_clear_and_a_scribble_is_not(self) -> None:
+        letter = self.closer.lone_sign(self.strokes("k"), None)
+        self.assertIn(letter[0].text if letter else "k", "kK")
+        self.assertEqual(self.closer.lone_sign([upright(20.0 * n) for n in range(9)], None), [])
+
+    def test_well_formed_tokens(self) -> None:
+        for token in ("25°", "9:30", "3/4", "x=2", "£12", "50%", "(2,5)", "24+8"):
+            self.assertTrue(self.prior.well_formed(token), token)
+        for token in ("2z5", "°", "noon", "9:", ""):
+            self.assertFalse(self.prior.well_formed(token), token)
+
+    def test_numbers_need_strokes_enough(self) -> None:
+        self.assertTrue(is_numeric("24 68", 4))
+        self.assertFalse(is_numeric("2468", 3))
+
+
+class Lines(TestCase):
+    def test_a_tall_sign_alone_is_no_tilted_line(self) -> None:
+        for text in "lj1/pf":
+            self.assertEqual(slant([s[:, :2] for s in Hand(9, 0.4).write(text, 0, 0, 60)]), 0.0, text)
+
+    def test_a_tilted_word_still_is(self) -> None:
+        c, s = math.cos(0.3), math.sin(0.3)
+        turned = [p[:, :2] @ np.array([[c, s], [-s, c]]) for p in Hand(9, 0.3).write("evening", 0, 0, 60)]
+        self.assertAlmostEqual(slant(turned), 0.3, delta=0.06)
+
+
+class Ranking(TestCase):
+    def test_shares_add_up_to_one_and_the_best_comes_first(self) -> None:
+        readings = ranked({"noon": -1.0, "moon": -2.0, "no on": -9.0})
+        self.assertEqual([reading.text for reading in readings], ["noon", "moon", "no on"])
+        self.assertAlmostEqual(sum(reading.score for reading in readings), 1, delta=0.01)
+        self.assertEqual(ranked({}), [])
+
+    def test_lines_are_joined_with_the_rivals_of_each(self) -> None:
+        box = Box(0, 0, 1, 1)
+        first = ReadLine((Reading("at", 0.9), Reading("of", 0.1)), (0,), box)
+        second = ReadLine((Reading("noon", 0.6), Reading("moon", 0.4)), (1,), box)
+        texts = [reading.text for reading in joined([first, second])]
+        self.assertEqual(texts, ["at\nnoon", "at\nmoon", "of\nnoon"])
+        self.assertEqual(joined([]), [])
+
+
+class Boxes(TestCase):
+    @given(*(st.floats(-100, 100) for _ in range(4)))
+    def test_the_gap_is_the_same_both_ways_and_none_when_they_overlap(
+        self, x: float, y: float, dx: float, dy: float
+    ) -> None:
+        a, b = Box(x, y, x + 30, y + 20), Box(x + dx, y + dy, x + dx + 30, y + dy + 20)
+        self.assertAlmostEqual(a.gap(b), b.gap(a))
+        self.assertEqual(a.gap(b) == 0, a.overlaps(b))
+        np.testing.assert_allclose(a.middle, (x + 15, y + 10))

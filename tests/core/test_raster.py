@@ -1,0 +1,78 @@
+"""What the nets look at: the same picture wherever, however large and from whichever end ink was drawn."""
+
+from __future__ import annotations
+
+from unittest import TestCase
+
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from demo.hand import Hand
+from sunroom.core.ink.raster import ink_measures, ink_raster
+from sunroom.core.shapes.fits import KINDS
+from sunroom.resources import finder, symbols
+
+SIDE = 32
+
+
+def word() -> list[np.ndarray]:
+    return [stroke[:, :2] for stroke in Hand(3).write("noon", 0, 0, 60)]
+
+
+class Rasters(TestCase):
+    @settings(max_examples=25)
+    @given(st.floats(0.01, 400), st.integers(-9_000, 9_000))
+    def test_place_and_size_do_not_matter(self, scale: float, shift: int) -> None:
+        moved = [stroke * scale + shift for stroke in word()]
+        np.testing.assert_allclose(ink_raster(moved, SIDE), ink_raster(word(), SIDE), atol=2e-3)
+        np.testing.assert_allclose(ink_measures(moved), ink_measures(word()), atol=1e-3)
+
+    def test_the_end_a_stroke_is_begun_at_does_not_matter_to_the_picture(self) -> None:
+        turned = [stroke[::-1] for stroke in word()]
+        np.testing.assert_allclose(ink_raster(turned, SIDE), ink_raster(word(), SIDE), atol=0.02)
+
+    def test_level_and_upright_ink_look_different_beyond_where_they_lie(self) -> None:
+        level, upright = np.array([(0.0, 0.0), (9.0, 0.0)]), np.array([(0.0, 0.0), (0.0, 9.0)])
+        self.assertGreater(ink_raster([level], SIDE)[1].max(), 0.5)
+        self.assertLess(ink_raster([upright], SIDE)[1].min(), -0.5)
+
+    def test_values_stay_within_what_the_nets_know(self) -> None:
+        for strokes in (
+            word(),
+            [np.zeros((1, 2))],
+            [np.zeros((40, 2))],
+            [np.array([(0.0, 0.0), (1e-9, 0.0)])],
+        ):
+            picture = ink_raster(strokes, SIDE)
+            self.assertEqual(picture.shape, (3, SIDE, SIDE))
+            self.assertTrue(np.isfinite(picture).all())
+            self.assertLessEqual(np.abs(picture).max(), 1.05)
+            self.assertTrue(np.isfinite(ink_measures(strokes)).all())
+
+    def test_measures_tell_wide_from_high_and_one_stroke_from_many(self) -> None:
+        wide, high = np.array([(0.0, 0.0), (9.0, 1.0)]), np.array([(0.0, 0.0), (1.0, 9.0)])
+        self.assertGreater(ink_measures([wide])[0], ink_measures([high])[0])
+        self.assertLess(ink_measures([wide])[3], ink_measures([wide, high, wide + 3])[3])
+        self.assertEqual(ink_measures([wide] * 30)[3], 1.0)
+
+
+class Nets(TestCase):
+    """The shipped nets are those that the code was written for."""
+
+    def test_every_kind_of_figure_has_a_column(self) -> None:
+        self.assertEqual({kind for _, kind in finder()._columns}, set(KINDS))
+
+    def test_symbols_are_told_apart_and_embedded(self) -> None:
+        letters = "aegkmt"
+        groups = [[stroke[:, :2] for stroke in Hand(2, 0.3).write(letter, 0, 0, 60)] for letter in letters]
+        hand = symbols().own_hand(list(zip(letters, groups, strict=True)))
+        assert hand is not None
+        np.testing.assert_allclose(np.hypot.reduce(hand._embeddings, axis=1), 1, atol=1e-3)
+        logs = symbols().logs_of(groups)
+        found = "".join(symbols().classes[column] for column in logs.argmax(axis=1))
+        self.assertGreaterEqual(sum(a == b for a, b in zip(found.lower(), letters, strict=True)), 4, found)
+
+    def test_no_two_classes_are_the_same_character(self) -> None:
+        self.assertEqual(len(set(symbols().classes)), len(symbols().classes))
+        self.assertTrue(all(len(character) == 1 for character in symbols().classes))

