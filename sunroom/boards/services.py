@@ -2,11 +2,17 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+
+from django.db import transaction
+
 from sunroom.boards import repository
 from sunroom.boards.models import Board
 from sunroom.boards.repository import Logged
 from sunroom.core.board import PageHead
 from sunroom.core.board.steps import AddPage, RemovePage
+from sunroom.core.formats.package import Packed, with_pictures
+from sunroom.core.formats.pictures import CleanPicture
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
 from sunroom.rooms.services import new_uid
@@ -14,8 +20,23 @@ from sunroom.rooms.services import new_uid
 
 def create_board(room: Room, title: str, now_ms: int) -> Board:
     """A board with one empty page, which is nobody's step and cannot be undone."""
+    return _made(room, title, [AddPage(PageHead(new_uid()), 0)], now_ms)
+
+
+def unpack_board(room: Room, packed: Packed, pictures: Mapping[str, CleanPicture], now_ms: int) -> Board:
+    """A board as it was in a package, with its pictures; all of it or nothing."""
+    with transaction.atomic():
+        uids = {old: repository.keep_picture(room.pk, picture) for old, picture in pictures.items()}
+        pages = [with_pictures(page, uids) for page in packed.pages]
+        steps = [AddPage(page.head, at, page.items) for at, page in enumerate(pages)]
+        return _made(room, packed.title, steps, now_ms)
+
+
+def _made(room: Room, title: str, steps: list[AddPage], now_ms: int) -> Board:
     board = Board.objects.create(room=room, uid=new_uid(), title=clean_name(title, "title", 80))
-    page = PageHead(new_uid())
-    logged = Logged(1, new_uid(), "", now_ms, "do", 0, AddPage(page, 0))
-    repository.append(board.pk, [(logged, RemovePage(page.id))])
+    rows = [
+        (Logged(seq, new_uid(), "", now_ms, "do", 0, step), RemovePage(step.head.id))
+        for seq, step in enumerate(steps, 1)
+    ]
+    repository.append(board.pk, rows)
     return board

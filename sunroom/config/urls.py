@@ -26,6 +26,7 @@ urlpatterns = [
     path("api/rooms/<slug:link>/own", rooms.own),
     path("api/rooms/<slug:link>/claim", rooms.claim),
     path("api/rooms/<slug:link>/boards", live.boards),
+    path("api/rooms/<slug:link>/packages", live.bring_in_board),
     path("api/rooms/<slug:link>/words", search.words),
     path("api/doors/<slug:door>/<slug:link>", rooms.door),
     path("api/doors/<slug:door>/<slug:link>/hand", hands.hand),
@@ -37,6 +38,7 @@ urlpatterns = [
     path("api/boards/<slug:board>/pictures", live.bring_in),
     path("boards/<slug:board>/pictures/<slug:picture>", live.picture),
     path("boards/<slug:board>/board.pdf", live.board_pdf),
+    path("boards/<slug:board>/board.zip", live.board_package),
     path("boards/<slug:board>/picture.png", live.board_picture),
 ]
 if settings.DEMO:

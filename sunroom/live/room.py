@@ -14,7 +14,7 @@ from collections.abc import Callable
 import msgspec
 
 from sunroom.boards.repository import Logged
-from sunroom.core.board import PageHead, needs
+from sunroom.core.board import PageHead, needs, signed
 from sunroom.core.board.bays import page_target
 from sunroom.core.board.requests import GoneError, check_request
 from sunroom.core.board.steps import ChangePage, RemoveItems
@@ -206,13 +206,14 @@ class LiveRoom:
             if not 6 <= len(message.id) <= 32:
                 raise MalformedError("id", "A step's id has 6 to 32 characters.")
             check_request(message.request)
-            step, how, of = board.plan(message.request, seat, now_ms)
+            request = signed(message.request, member.actor)
+            step, how, of = board.plan(request, seat, now_ms)
         except MalformedError as error:
             return self.refuse(member, message.id, "malformed", str(error))
         except GoneError as error:
             return self.refuse(member, message.id, error.code, str(error))
-        begun_ms = self.fleeting.begun_ms(member, message.request)
-        for action, target in needs(board.board, message.request, step, begun_ms):
+        begun_ms = self.fleeting.begun_ms(member, request)
+        for action, target in needs(board.board, request, step, begun_ms):
             verdict = self.decide(member, action, target)
             if not verdict.allowed:
                 return self.refuse(member, message.id, verdict.reason, verdict.sentence)

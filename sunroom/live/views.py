@@ -15,8 +15,9 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 
 from sunroom.boards import models as boards_models
 from sunroom.boards import repository
-from sunroom.boards.services import create_board
+from sunroom.boards.services import create_board, unpack_board
 from sunroom.core.board.bays import targets_of
+from sunroom.core.formats import package
 from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.lesson import Lesson, LessonCommand, OpenLesson, SetBetween, SetPlan, carry_out
@@ -220,11 +221,45 @@ async def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
     pages = state.in_order()
     pictures = await asyncio.to_thread(repository.pictures, row.room_id, pictures_of(pages))
     data = await workers.run(workers.make_pdf, pages, row.title, pictures)
-    response = HttpResponse(data, content_type="application/pdf")
-    name = f"{row.room.title} {date.today().isoformat()}.pdf"
+    return _file(data, "application/pdf", f"{row.room.title} {date.today().isoformat()}.pdf")
+
+
+def _file(data: bytes, mime: str, name: str) -> HttpResponse:
+    """A file to be kept by the one who asked for it."""
+    response = HttpResponse(data, content_type=mime)
     response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
     response["Cache-Control"] = "no-store"
     return response
+
+
+@require_GET
+async def board_package(request: HttpRequest, board: str) -> HttpResponse:
+    """The whole board as a package that another room can take in; for the room's owner."""
+    row = await sync_to_async(_visible_board)(request, board)
+    if row is None or not await sync_to_async(services.owns)(row.room, request.user, request.session):
+        return _not_yours()
+    await settle(row.room_id)
+    pages = (await asyncio.to_thread(repository.load, row.pk)).in_order()
+    pictures = await asyncio.to_thread(repository.pictures, row.room_id, pictures_of(pages))
+    writers = {item.by for page in pages for item in page.items.values()}
+    names = await sync_to_async(services.names)(row.room_id)
+    names = {seat: name for seat, name in names.items() if seat in writers}
+    data = await workers.run(workers.make_package, pages, row.title, names, pictures)
+    return _file(data, "application/zip", f"{row.title} {date.today().isoformat()}.board.zip")
+
+
+@require_POST
+@answers_problems
+def bring_in_board(request: HttpRequest, link: str) -> HttpResponse:
+    """Make a board of a package (the request's body) in the owner's room."""
+    row = owned(request, link)
+    data = request.read(package.MAX_BYTES + 1)
+    taken = async_to_sync(workers.run)(workers.take_package, data, services.tutor_seat(row).uid)
+    if isinstance(taken, str):
+        raise Problem(400, taken)
+    board = unpack_board(row, *taken, _now_ms())
+    async_to_sync(_tell_boards)(row)
+    return answer(BoardId(board.uid), 201)
 
 
 @require_GET

@@ -22,6 +22,7 @@ from sunroom import resources
 from sunroom.core.board import Page
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
+from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
@@ -232,5 +233,17 @@ def take_picture(data: bytes) -> CleanPicture | str:
     """The cleaned picture, or the sentence that says why it is none: errors do not travel well."""
     try:
         return clean_picture(data)
+    except MalformedError as error:
+        return str(error)
+
+
+def make_package(pages: list[Page], title: str, names: dict[str, str], pictures: dict[str, bytes]) -> bytes:
+    return write_package(title, pages, names, pictures)
+
+
+def take_package(data: bytes, seat: str) -> tuple[Packed, dict[str, CleanPicture]] | str:
+    """The board in a package, as ``seat``'s, or the sentence that says why there is none."""
+    try:
+        return read_package(data, seat, resources.typesetter())
     except MalformedError as error:
         return str(error)

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+from demo.hand import Hand
 from sunroom.boards import models
-from tests.browser.base import BrowserTest
+from tests.browser.base import BrowserTest, wait_for
 
 
 class Kept(BrowserTest):
@@ -78,3 +79,33 @@ class Kept(BrowserTest):
             if (!arguments[0]) for (const [socket, data] of window.__held.splice(0)) send.call(socket, data)
         """
         browser.driver.execute_script(script, off)  # type: ignore[attr-defined]
+
+    def test_a_board_goes_to_another_room_as_a_package_and_its_type_is_ink_again_there(self) -> None:
+        tutor, link = self.open_room()
+        word = Hand(3, 0.4).write("noon", 200, 260, 110)
+        tutor.write(word)
+        tutor.tool("Select")
+        tutor.draw([(150, 120), (500, 180), (520, 330)], "mouse")
+        tutor.press("[data-testid=typeset]", "noon")
+        tutor.wait_items(1)
+        tutor.kept()
+        tutor.open(f"{self.server.url}/rooms/{link}")
+        tutor.press("a", "Save as a package")
+        (file,) = wait_for(lambda: list(tutor.downloads.glob("*.zip")), "the package")
+        kofi, other = self.open_room("Sundials", "Kofi")
+        kofi.open(f"{self.server.url}/rooms/{other}")
+        kofi.find("button", "Bring a board in")
+        kofi.all("input[type=file]")[0].send_keys(str(file))
+        kofi.find("a.board", "Shadows and sundials").click()
+        kofi.wait_items(1)
+        kofi.tool("Select")
+        kofi.draw([(180, 100), (450, 180), (480, 330)], "mouse")
+        kofi.press("[data-testid=as-written]")
+        kofi.wait_items(len(word))
+        kofi.open(f"{self.server.url}/rooms/{other}")
+        bad = file.with_name("bad.zip")
+        bad.write_bytes(b"noon")
+        kofi.find("button", "Bring a board in")
+        kofi.all("input[type=file]")[0].send_keys(str(bad))
+        kofi.wait_text("[role=alert]", "no package of a board")
+        self.assertEqual(len(kofi.all("a.board")), 2)

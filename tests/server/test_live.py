@@ -11,7 +11,7 @@ from django.test import TransactionTestCase
 from websockets.exceptions import ConnectionClosed, InvalidStatus
 
 from sunroom.boards import models, repository
-from sunroom.core.board import InkItem, PageHead
+from sunroom.core.board import InkItem, NoteItem, PageHead
 from sunroom.core.board.requests import (
     ArrangeItems,
     Redo,
@@ -285,6 +285,11 @@ class Pens(LiveTest):
             student, AddItems(self.page, (stroke("in-other-name", by="of-somebody", locked=True),))
         )
         self.assertEqual((logged.step.items[0].by, logged.step.items[0].locked), (seat, False))
+        note = NoteItem(id="note-001", text="no homework", colour="#ffe39a", name="Imani")
+        self.assertEqual(self.do(student, AddItems(self.page, (note,))).step.items[0].name, "Noor")
+        # Whoever arranges what others wrote keeps their names on it.
+        again = msgspec.structs.replace(note, id="note-002", name="Noor")
+        self.assertEqual(self.do(self.tutor, AddItems(self.page, (again,))).step.items[0].name, "Noor")
 
     def test_an_onlooker_writes_points_and_leads_nothing(self) -> None:
         home = msgspec.json.decode(self.tutor_web.get(f"/api/rooms/{self.link}"))

@@ -1,5 +1,5 @@
 /** Pictures of the room: fetched once, told about when they have come, and brought in. */
-import { Problem } from '../rooms/api'
+import { ask } from '../rooms/api'
 import type { BroughtIn } from '../wire/generated'
 
 /** Says when a picture has come, so that what shows it is drawn again. */
@@ -24,17 +24,7 @@ export function pictureOf(id: string): HTMLImageElement | null {
   return picture.complete && picture.naturalWidth ? picture : null
 }
 
-/** Send a picture to the server; rejects with a sentence when it is not taken, or when given up. */
-export async function bringIn(file: Blob, signal: AbortSignal): Promise<BroughtIn> {
-  const token = document.cookie.match(/(?:^|; )csrftoken=([^;]*)/)?.[1] ?? ''
-  let response: Response
-  try {
-    const headers = { 'Content-Type': file.type || 'application/octet-stream', 'X-CSRFToken': token }
-    response = await fetch(`/api/boards/${board}/pictures`, { method: 'POST', headers, body: file, signal })
-  } catch {
-    throw new Problem(0, signal.aborted ? '' : 'The server does not answer. Try again in a moment.')
-  }
-  const value = (await response.json().catch(() => null)) as (BroughtIn & { problem?: string }) | null
-  if (response.ok && value) return value
-  throw new Problem(response.status, value?.problem ?? 'The picture could not be brought in.')
+/** Send a picture to the server; rejects with a sentence when it is not taken, or without when given up. */
+export function bringIn(file: Blob, signal: AbortSignal): Promise<BroughtIn> {
+  return ask('POST', `/api/boards/${board}/pictures`, file, signal)
 }

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import Brand from '../ui/Brand.svelte'
+  import Icon from '../ui/Icon.svelte'
   import { clockTime, longDay, when } from '../ui/time'
   import type { BoardId, Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from './api'
+  import BringBoardIn from './BringBoardIn.svelte'
   import LastLesson from './LastLesson.svelte'
   import PlanForm from './PlanForm.svelte'
   import RoomSide, { type Changes } from './RoomSide.svelte'
@@ -112,6 +114,7 @@
         <div class="line">
           <h2>Boards</h2>
           <span class="muted">kept all the time</span>
+          <BringBoardIn {link} onbrought={load} />
         </div>
         <WordSearch {link} />
         <ul>
@@ -128,6 +131,13 @@
                   >{board.pages === 1 ? '1 page' : `${board.pages} pages`}, {when(board.changed_ms)}</span
                 >
               </a>
+              <a
+                class="take"
+                href="/boards/{board.id}/board.zip"
+                download
+                title="Save {board.title} as a file that any room can bring in, all of it still to be changed"
+                ><Icon name="save" size={16} />Save as a package</a
+              >
             </li>
           {/each}
           <li><button class="new" onclick={newBoard}>New board</button></li>
@@ -240,9 +250,13 @@
   }
   .line {
     display: flex;
-    justify-content: space-between;
+    flex-wrap: wrap;
+    gap: 4px 14px;
     align-items: baseline;
     margin-bottom: 10px;
+  }
+  .line :global(button) {
+    margin-left: auto;
   }
   ul {
     list-style: none;
@@ -278,6 +292,19 @@
   }
   .board .muted {
     padding: 0 12px 10px;
+  }
+  .take {
+    min-height: 38px;
+    padding: 0 12px;
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    color: var(--leaf-dark);
+    text-decoration: none;
+    font-size: 14px;
+  }
+  .take:hover {
+    text-decoration: underline;
   }
   .new {
     width: 100%;

@@ -3,7 +3,7 @@
 from sunroom.core.board.history import History
 from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.pages import Board, Page, PageHead, Paper
-from sunroom.core.board.permission import needs
+from sunroom.core.board.permission import needs, signed
 from sunroom.core.board.requests import Request
 from sunroom.core.board.resolve import resolve
 from sunroom.core.board.steps import Step, apply, invert, remaining
@@ -28,4 +28,5 @@ __all__ = [
     "needs",
     "remaining",
     "resolve",
+    "signed",
 ]

@@ -20,6 +20,7 @@ from sunroom.core.text.fonts import LINE_HEIGHT
 from sunroom.core.text.styles import check_spans
 
 MAX_TEXT, MAX_NOTE, MAX_LABEL, MAX_CELL = 5_000, 1_000, 500, 500
+MAX_NAME = 60
 MAX_TABLE_SIDE = 40
 #: Room around text: in a figure, on a note (and for the name below it), in a table's cell.
 LABEL_PAD, NOTE_PAD, NOTE_NAME, CELL_PAD = 8.0, 14.0, 20.0, 8.0
@@ -193,6 +194,14 @@ def moved(item: Item, dx: float, dy: float) -> Item:
     return msgspec.structs.replace(item, x=item.x + dx, y=item.y + dy)
 
 
+def owned(item: Item, seat: str) -> Item:
+    """The item, and the ink that it was made from, as ``seat``'s."""
+    if isinstance(item, TextItem | ShapeItem) and item.ink:
+        ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
+        item = msgspec.structs.replace(item, ink=ink)
+    return msgspec.structs.replace(item, by=seat)
+
+
 def carried(item: Item, along: Affine) -> Item:
     """The item as ``along`` takes it; text stays upright, unmirrored and in its proportions."""
     place = along.after(item.placement)
@@ -288,6 +297,7 @@ def check_item(item: Item) -> None:
                     check_id(held)
         case NoteItem():
             check_text(item.text or "-", MAX_NOTE)
+            check_text(item.name or "-", MAX_NAME)
             check_range("width", item.width, 40, 2_000)
             check_range("height", item.height, 40, 2_000)
         case TableItem():

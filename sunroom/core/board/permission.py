@@ -42,7 +42,7 @@ from sunroom.core.board.steps import (
     Step,
     apply,
 )
-from sunroom.core.pens.facts import BESIDE, BayFacts, Target
+from sunroom.core.pens.facts import BESIDE, Actor, BayFacts, Target
 from sunroom.core.pens.rules import Action
 
 
@@ -131,6 +131,19 @@ def _actions(request: Request, step: Step) -> list[Action]:
             return [_going_back(step)]
         case _:
             assert_never(request)
+
+
+def signed(request: Request, actor: Actor) -> Request:
+    """The request with new notes under their writer's own name; the tutor side may put up another's."""
+    if not isinstance(request, AddItems) or actor.tutor_side:
+        return request
+    return msgspec.structs.replace(
+        request,
+        items=tuple(
+            msgspec.structs.replace(item, name=actor.name) if isinstance(item, NoteItem) else item
+            for item in request.items
+        ),
+    )
 
 
 def _adding(item: Item) -> Action:

@@ -7,7 +7,16 @@ import msgspec
 from sunroom.core.board.arrange import arrange, restyle, rub, transform
 from sunroom.core.board.connect import HOLDING, attached, with_ends, with_followers
 from sunroom.core.board.conversions import convert
-from sunroom.core.board.items import Item, NoteItem, ShapeItem, TableItem, TextItem, check_item, laid_out
+from sunroom.core.board.items import (
+    Item,
+    NoteItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+    check_item,
+    laid_out,
+    owned,
+)
 from sunroom.core.board.mind_map import mind_map
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, Board, Page
 from sunroom.core.board.requests import (
@@ -126,11 +135,8 @@ def _adding(page: Page, items: tuple[Item, ...], seat: str, at_ms: int, typesett
 
 def _stamped(item: Item, seat: str, at_ms: int, z: float, typesetter: Typesetter) -> Item:
     """The item as the server keeps it: whose, when, how high, with its lines laid out."""
-    item = msgspec.structs.replace(item, by=seat, at_ms=at_ms, z=z, locked=False, pinned=False)
-    if isinstance(item, TextItem | ShapeItem):
-        ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
-        item = msgspec.structs.replace(item, ink=ink)
-    return laid_out(item, typesetter)
+    item = msgspec.structs.replace(item, at_ms=at_ms, z=z, locked=False, pinned=False)
+    return laid_out(owned(item, seat), typesetter)
 
 
 def _edited(page: Page, request: EditText | SetTable, typesetter: Typesetter) -> ReplaceItems:

@@ -1,0 +1,180 @@
+"""A board as a package: a ZIP file with the board as JSON and its pictures, out and in.
+
+``board.json`` holds a ``Packed`` value; docs/package.md describes it for other programs.
+"""
+
+from __future__ import annotations
+
+import io
+import zipfile
+import zlib
+from collections.abc import Mapping
+from typing import Literal
+
+import msgspec
+
+from sunroom.core.board import Item, Page, PageHead
+from sunroom.core.board.items import PictureItem, check_item, check_number, laid_out, owned
+from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, check_head
+from sunroom.core.errors import MalformedError
+from sunroom.core.formats.pictures import CleanPicture, clean_picture
+from sunroom.core.text import Typesetter
+
+#: Of the file, and of all that is in it, unpacked.
+MAX_BYTES, MAX_UNPACKED = 100_000_000, 400_000_000
+MAX_FILES = 2_000
+METHODS = (zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED)
+MAX_TITLE = 80
+MAX_Z = 1e12
+VERSION = 1
+BOARD, PICTURES, ABOUT = "board.json", "pictures/", "README.txt"
+#: Every file of a package is as old as ZIP: the same board gives the same bytes.
+_OLD = (1980, 1, 1, 0, 0, 0)
+_ABOUT = """A board saved by Sun Room. Bring it in on a room's home to go on writing on it.
+
+board.json has its pages and what lies on them; "samples" of ink is base64: for N samples N pairs of
+float32 (x, y), N bytes of pressure (0-255), N uint16 of milliseconds, little-endian.
+"ink" of an item is what it was converted from. Pictures are in the folder pictures.
+"""
+
+
+class PackedPage(msgspec.Struct, frozen=True):
+    """A page: its head, and its items from the lowest to the highest."""
+
+    head: PageHead
+    items: tuple[Item, ...] = ()
+
+
+class Packed(msgspec.Struct, frozen=True, kw_only=True):
+    """What ``board.json`` holds. ``people`` are the names of those who wrote, by their seats."""
+
+    format: Literal["sunroom-board"] = "sunroom-board"
+    version: int = VERSION
+    title: str
+    people: dict[str, str] = {}
+    pages: tuple[PackedPage, ...]
+
+
+class _Kind(msgspec.Struct):
+    """Read before all else, so that a file of another kind or a later version is named as such."""
+
+    format: str = ""
+    version: int = 0
+
+
+def write_package(
+    title: str, pages: list[Page], people: Mapping[str, str], pictures: Mapping[str, bytes]
+) -> bytes:
+    """A board as a file that ``read_package`` takes; ``pictures`` are the files of those that it shows."""
+    packed = Packed(
+        title=title,
+        people=dict(people),
+        pages=tuple(PackedPage(page.head, tuple(page.in_order())) for page in pages),
+    )
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as package:
+        for name, data in (
+            (ABOUT, _ABOUT.encode()),
+            (BOARD, msgspec.json.format(msgspec.json.encode(packed), indent=1)),
+            *((f"{PICTURES}{uid}", data) for uid, data in sorted(pictures.items())),
+        ):
+            package.writestr(zipfile.ZipInfo(name, _OLD), data, zipfile.ZIP_DEFLATED)
+    return out.getvalue()
+
+
+def read_package(data: bytes, seat: str, typesetter: Typesetter) -> tuple[Packed, dict[str, CleanPicture]]:
+    """The board in a package and its pictures, held to the same limits as what is written live.
+
+    Its writers have no seats here: all of it belongs to ``seat``, who brings it in, and desks and bays that
+    are for single persons follow the lesson or their page.
+
+    Raises
+    ------
+    MalformedError
+        When it is no package, damaged, of a later version, or over a limit; nothing of it is taken then.
+    """
+    files = _files(data)
+    packed = _packed(files)
+    if not packed.title.strip() or len(packed.title) > MAX_TITLE:
+        raise MalformedError("title", f"The board's title is missing or over {MAX_TITLE} characters.")
+    if not 1 <= len(packed.pages) <= MAX_PAGES:
+        raise MalformedError("pages", f"A board has between 1 and {MAX_PAGES} pages.")
+    if len({page.head.id for page in packed.pages}) < len(packed.pages):
+        raise MalformedError("pages", "Two pages of the board have the same id.")
+    pages = tuple(_taken_in(page, seat, typesetter) for page in packed.pages)
+    wanted = {page.head.paper.picture for page in pages} - {""}
+    wanted |= {item.picture for page in pages for item in page.items if isinstance(item, PictureItem)}
+    pictures = {}
+    for uid in sorted(wanted):
+        if PICTURES + uid not in files:
+            raise MalformedError("pictures", "A picture of the board is missing from the package.")
+        pictures[uid] = clean_picture(files[PICTURES + uid])
+    return msgspec.structs.replace(packed, pages=pages), pictures
+
+
+def with_pictures(page: PackedPage, uids: Mapping[str, str]) -> PackedPage:
+    """The page with each picture under the id by which the room has it."""
+    items = tuple(
+        msgspec.structs.replace(item, picture=uids[item.picture]) if isinstance(item, PictureItem) else item
+        for item in page.items
+    )
+    paper = page.head.paper
+    if paper.picture:
+        paper = msgspec.structs.replace(paper, picture=uids[paper.picture])
+    return PackedPage(msgspec.structs.replace(page.head, paper=paper), items)
+
+
+def _files(data: bytes) -> dict[str, bytes]:
+    if len(data) > MAX_BYTES:
+        raise MalformedError("package", f"The file is larger than {MAX_BYTES // 1_000_000} MB.")
+    try:
+        with zipfile.ZipFile(io.BytesIO(data)) as package:
+            entries = package.infolist()
+            if len(entries) > MAX_FILES or sum(entry.file_size for entry in entries) > MAX_UNPACKED:
+                raise MalformedError("package", "There is more in the package than any board has.")
+            if any(entry.compress_type not in METHODS for entry in entries):
+                raise MalformedError("package", "The package is compressed in a way that is not read here.")
+            return {entry.filename: package.read(entry) for entry in entries}
+    except (zipfile.BadZipFile, zlib.error, NotImplementedError, RuntimeError, EOFError) as error:
+        raise MalformedError("package", "This is no package of a board, or it is damaged.") from error
+
+
+def _packed(files: Mapping[str, bytes]) -> Packed:
+    if BOARD not in files:
+        raise MalformedError("package", "This file has no board in it.")
+    try:
+        kind = msgspec.json.decode(files[BOARD], type=_Kind)
+        if kind.format != "sunroom-board":
+            raise MalformedError("package", "This file has no board of Sun Room in it.")
+        if kind.version > VERSION:
+            raise MalformedError(
+                "package", "The package was saved by a later version of Sun Room than this one."
+            )
+        return msgspec.json.decode(files[BOARD], type=Packed)
+    except (msgspec.DecodeError, UnicodeDecodeError, RecursionError) as error:
+        raise MalformedError("package", f"The board in the package cannot be read: {error}.") from error
+
+
+def _taken_in(page: PackedPage, seat: str, typesetter: Typesetter) -> PackedPage:
+    """The page as it is kept here: its limits held, its text set anew, all of it ``seat``'s."""
+    check_head(page.head)
+    if len(page.items) > MAX_ITEMS:
+        raise MalformedError("items", f"A page of the board has more than {MAX_ITEMS:,} items.")
+    if len({item.id for item in page.items}) < len(page.items):
+        raise MalformedError("items", "Two items of a page have the same id.")
+    for item in page.items:
+        check_item(item)
+        check_number("z", item.z, MAX_Z)
+    items = tuple(laid_out(owned(item, seat), typesetter) for item in page.items)
+    return PackedPage(_without_persons(page.head), items)
+
+
+def _without_persons(head: PageHead) -> PageHead:
+    """The head without rules for single persons."""
+    bays = tuple(
+        msgspec.structs.replace(bay, rule="page", people=()) if bay.rule == "people" else bay
+        for bay in head.bays
+    )
+    if head.writers == "desk":
+        head = msgspec.structs.replace(head, writers="lesson", desk_of="")
+    return msgspec.structs.replace(head, bays=bays)
