@@ -323,11 +323,12 @@ class You(msgspec.Struct, frozen=True, tag_field="type", tag="you"):
 
 
 class LineRead(msgspec.Struct, frozen=True):
-    """A line of the ink that was asked about: what it may say, its strokes by id, and where it lies."""
+    """A line of the ink that was asked about: what it may say, its strokes by id, where it lies, and how it runs."""
 
     rivals: tuple[Reading, ...]
     ids: tuple[str, ...]
     box: Box
+    angle_rad: float
 
 
 class SketchPart(msgspec.Struct, frozen=True):

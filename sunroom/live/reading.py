@@ -59,7 +59,9 @@ async def read(board: LiveBoard, message: Read, language: str) -> Readings:
     seen = found.readings or found.figures or found.sketch
     problem = "" if seen else "This cannot be read. The ink stays as it is."
     ids = [item.id for item in ink]
-    lines = tuple(LineRead(li.rivals, tuple(ids[n] for n in li.members), li.box) for li in found.lines)
+    lines = tuple(
+        LineRead(li.rivals, tuple(ids[n] for n in li.members), li.box, li.angle_rad) for li in found.lines
+    )
     sketch, even = (
         tuple(SketchPart(p.figure, tuple(ids[n] for n in p.members), p.holds) for p in parts)
         for parts in (found.sketch, found.even)

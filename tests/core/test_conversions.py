@@ -10,7 +10,7 @@ import numpy as np
 
 from sunroom.core.board import Board, InkItem, PageHead, ShapeItem, TextItem, apply, invert, needs, resolve
 from sunroom.core.board.beside import ink_beside
-from sunroom.core.board.items import item_box
+from sunroom.core.board.items import carried, item_box
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
@@ -19,8 +19,10 @@ from sunroom.core.board.requests import (
     TrueUp,
     TrueUpAll,
     Typeset,
+    check_request,
 )
 from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, ReplaceItems
+from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from tests import strategies as make
@@ -119,6 +121,46 @@ class Typing(TestCase):
         (text,) = only(typed, TextItem)
         self.assertEqual(len(text.lines), 2)
         self.assertGreaterEqual(text.size, 10)
+
+
+class TypingATiltedLine(TestCase):
+    """Ink along a line that runs down to the right by 30°."""
+
+    TILT = math.radians(30)
+
+    def setUp(self) -> None:
+        turn = Affine.turn(self.TILT)
+        self.level = [ink("stroke-1"), ink("stroke-2", 180)]
+        self.board = board_of(*(carried(stroke, turn) for stroke in self.level))
+        request = Typeset(PAGE, ("stroke-1", "stroke-2"), "text-001", "noon", self.TILT)
+        self.typed = after(self.board, request)
+
+    def test_the_words_run_as_their_ink_ran(self) -> None:
+        (text,) = only(self.typed, TextItem)
+        level = after(board_of(*self.level), Typeset(PAGE, ("stroke-1", "stroke-2"), "text-001", "noon"))
+        expected = carried(only(level, TextItem)[0], Affine.turn(self.TILT))
+        self.assertAlmostEqual(text.size, expected.size)
+        np.testing.assert_allclose(
+            (*text.map, text.x, text.y), (*expected.map, expected.x, expected.y), atol=1e-6
+        )
+
+    def test_as_written_is_the_identity_on_the_ink_wherever_the_words_have_gone(self) -> None:
+        there = Affine(0, 2, -2, 0, 50, -70)
+        gone = after(self.typed, TransformItems(PAGE, ("text-001",), there))
+        for typed, along in ((self.typed, Affine()), (gone, there)):
+            back = after(typed, AsWritten(PAGE, ("text-001",)))
+            for a, b in zip(placed(only(back, InkItem)), placed(only(self.board, InkItem)), strict=True):
+                np.testing.assert_allclose(a, along.points(b), atol=1e-2)
+
+    def test_a_line_that_hardly_tilts_is_set_level(self) -> None:
+        request = Typeset(PAGE, ("stroke-1", "stroke-2"), "text-001", "noon", math.radians(2))
+        (text,) = only(after(self.board, request), TextItem)
+        self.assertEqual(text.map, (1.0, 0.0, 0.0, 1.0))
+
+    def test_an_angle_is_one(self) -> None:
+        for angle in (math.nan, math.inf, 4.0):
+            with self.assertRaises(MalformedError):
+                check_request(Typeset(PAGE, ("stroke-1",), "text-001", "noon", angle))
 
 
 class Truing(TestCase):

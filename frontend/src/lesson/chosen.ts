@@ -150,7 +150,8 @@ export class Chosen {
     const ids = written.length ? ink.filter((id) => written.includes(id)) : ink
     if (!ids.length) return
     this.#teach(text, readings)
-    this.#session.do({ step: 'typeset', page: this.#session.pageId, ids, id: newId(), text })
+    const angle_rad = readings?.lines[0]?.angle_rad ?? 0
+    this.#session.do({ step: 'typeset', page: this.#session.pageId, ids, id: newId(), text, angle_rad })
   }
 
   /** Lines that say something else than was read first: the own hand is learned from them. */

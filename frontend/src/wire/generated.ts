@@ -438,6 +438,7 @@ export interface LineRead {
   rivals: Reading[]
   ids: string[]
   box: Box
+  angle_rad: number
 }
 
 export interface LineTaught {
@@ -1062,6 +1063,7 @@ export interface Typeset {
   ids: string[]
   id: string
   text: string
+  angle_rad: number
 }
 
 export interface Undo {

@@ -5,6 +5,7 @@ The server takes the ink from its own board, so no browser can put words in the 
 
 from __future__ import annotations
 
+import math
 import statistics
 
 import msgspec
@@ -14,7 +15,7 @@ from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, carried
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests import AsWritten, GoneError, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.steps import ReplaceItems
-from sunroom.core.geometry import Box
+from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import BASELINE, LINE_HEIGHT
 
@@ -22,6 +23,8 @@ from sunroom.core.text.fonts import BASELINE, LINE_HEIGHT
 WIDER_THAN_HIGH = (0.7, 1.25)
 #: Below this size typed text cannot be read at 100 %.
 LEAST_SIZE = 10.0
+#: A line that runs off level by less than this is meant to be level.
+LEAST_TILT = math.radians(4)
 
 
 def convert(
@@ -49,7 +52,9 @@ def convert(
         raise GoneError("id_taken", "That is on the board already.")
     ids = tuple(stroke.id for stroke in strokes)
     made = _typed(request, strokes, typesetter) if isinstance(request, Typeset) else _figure(request, strokes)
-    ink = tuple(moved(stroke, -made.x, -made.y) for stroke in strokes)
+    inwards = made.placement.inverse()
+    level = made.map == (1.0, 0.0, 0.0, 1.0)  # no rounding then
+    ink = tuple(moved(s, -made.x, -made.y) if level else carried(s, inwards) for s in strokes)
     made = msgspec.structs.replace(made, ink=ink, by=seat, at_ms=at_ms, z=max(stroke.z for stroke in strokes))
     return ReplaceItems(request.page, ids, (made,))
 
@@ -77,7 +82,10 @@ def _sketch(page: Page, request: TrueUpAll, seat: str, at_ms: int, typesetter: T
 
 
 def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
-    """Text that stands where its ink stood: as high as the letters written, about as wide."""
+    """Text that stands where its ink stood: as high as the letters written, about as wide, running as they do."""
+    tilted = abs(request.angle_rad) >= LEAST_TILT
+    if tilted:
+        strokes = [carried(stroke, Affine.turn(-request.angle_rad)) for stroke in strokes]
     box = Box.union(item_box(stroke) for stroke in strokes)
     assert box is not None
     lines = request.text.split("\n")
@@ -91,7 +99,7 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
     spare = box.height - size * (above + below + LINE_HEIGHT * (len(lines) - 1))
     top = box.y0 + spare / 2 - size * (BASELINE - above)
     colour = statistics.mode(stroke.colour for stroke in strokes)
-    return TextItem(
+    text = TextItem(
         id=request.id,
         x=box.x0,
         y=top,
@@ -100,6 +108,7 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
         colour=colour,
         lines=typesetter.layout(request.text, size),
     )
+    return carried(text, Affine.turn(request.angle_rad)) if tilted else text
 
 
 def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:

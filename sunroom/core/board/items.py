@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 import re
-from typing import Literal
+from typing import Literal, TypeVar
 
 import msgspec
 import numpy as np
@@ -189,7 +189,10 @@ Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 Upright = TextItem | NoteItem | TableItem
 
 
-def moved(item: Item, dx: float, dy: float) -> Item:
+Kind = TypeVar("Kind", InkItem, TextItem, ShapeItem, NoteItem, TableItem, PictureItem, Item)
+
+
+def moved(item: Kind, dx: float, dy: float) -> Kind:
     """The item at another place."""
     return msgspec.structs.replace(item, x=item.x + dx, y=item.y + dy)
 
@@ -202,7 +205,7 @@ def owned(item: Item, seat: str) -> Item:
     return msgspec.structs.replace(item, by=seat)
 
 
-def carried(item: Item, along: Affine) -> Item:
+def carried(item: Kind, along: Affine) -> Kind:
     """The item as ``along`` takes it; text stays upright, unmirrored and in its proportions."""
     place = along.after(item.placement)
     if isinstance(item, Upright):

@@ -5,6 +5,7 @@ Adding, removing and moving are steps already; what else is asked becomes one in
 
 from __future__ import annotations
 
+import math
 from typing import Literal
 
 import msgspec
@@ -59,12 +60,13 @@ How = Literal[
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
-    """Ink ``ids`` to the typed ``text``; ``id`` for the new item."""
+    """Ink ``ids`` to the typed ``text``; ``id`` for the new item, ``angle_rad`` by which the line runs off level."""
 
     page: str
     ids: tuple[str, ...]
     id: str
     text: str
+    angle_rad: float = 0.0
 
 
 class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
@@ -332,6 +334,7 @@ def check_request(request: Request) -> None:
         case Typeset():
             check_id(request.id)
             check_text(request.text)
+            check_range("angle", request.angle_rad, -math.pi, math.pi)
         case EditText():
             check_id(request.id)
             if request.text:

@@ -24,6 +24,12 @@ class Affine(msgspec.Struct, frozen=True, array_like=True):
         """The linear map a, b, c, d with (x, y) left where it is."""
         return Affine(a, b, c, d, x - a * x - c * y, y - b * x - d * y)
 
+    @staticmethod
+    def turn(angle_rad: float) -> Affine:
+        """The turn about the origin, from the x axis towards the y axis."""
+        c, s = math.cos(angle_rad), math.sin(angle_rad)
+        return Affine(c, s, -s, c)
+
     @property
     def det(self) -> float:
         """How much areas grow; negative when the map mirrors."""
@@ -41,6 +47,11 @@ class Affine(msgspec.Struct, frozen=True, array_like=True):
         """Where ``points`` ((N, 2)) come to lie: (N, 2)."""
         linear = np.array([(self.a, self.b), (self.c, self.d)])
         return np.asarray(points @ linear + (self.e, self.f))
+
+    def inverse(self) -> Affine:
+        """The map back; ``det`` must not be 0."""
+        a, b, c, d = self.d / self.det, -self.b / self.det, -self.c / self.det, self.a / self.det
+        return Affine(a, b, c, d, -a * self.e - c * self.f, -b * self.e - d * self.f)
 
     def after(self, first: Affine) -> Affine:
         """The map that does ``first`` and then this one."""
