@@ -11,7 +11,7 @@ import math
 from functools import cache
 from multiprocessing import Pool
 from pathlib import Path
-from typing import Any
+from typing import Any, Literal
 
 import cv2
 import numpy as np
@@ -26,11 +26,15 @@ TRACED = HERE / "var"
 #: Fonts and digits for measuring only.
 HELD_OUT = ("architects-daughter", "delius", "handlee", "just-me-again-down-here", "kalam", "mansalva",
             "nothing-you-could-do", "patrick-hand")  # fmt: skip
+#: Of MNIST's second part, whose writers are not those of the first, so many are held out.
 HELD_OUT_DIGITS = 3_000
+#: Of each digit of the first part so many are for tuning by hand; all others are for training.
+TUNING_DIGITS = 1_000
 SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
 MNIST_SCALE = 8
 
 Strokes = list[np.ndarray]
+Part = Literal["training", "tuning", "held out"]
 
 
 def font_names() -> list[str]:
@@ -78,12 +82,13 @@ def trace_digits() -> None:
             )
 
 
-def digits(digit: int, held_out: bool) -> list[Strokes]:
-    """Real digits as ``trace_digits`` has kept them, 1 unit high; no writer is in both parts."""
-    data = np.load(_kept(digit, held_out))
+def digits(digit: int, part: Part) -> list[Strokes]:
+    """Real digits as ``trace_digits`` has kept them, 1 unit high; no digit is in two parts."""
+    data = np.load(_kept(digit, part == "held out"))
     flat = np.split(data["points"].astype(float), np.cumsum(data["strokes"])[:-1])
     ends = np.cumsum(data["digits"])
-    return [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True) if count]
+    found = [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True) if count]
+    return {"held out": found, "tuning": found[:TUNING_DIGITS], "training": found[TUNING_DIGITS:]}[part]
 
 
 def _kept(digit: int, held_out: bool) -> Path:
@@ -172,7 +177,7 @@ def write_held_out(folder: Path) -> None:
     real = {
         str(digit): [
             [np.round(stroke[simplify(stroke, 0.01)], 3).tolist() for stroke in strokes]
-            for strokes in digits(digit, True)[:100]
+            for strokes in digits(digit, "held out")[:100]
         ]
         for digit in range(10)
     }

@@ -27,9 +27,9 @@ SYMBOLS = (
     ".,:;!?'\"()[]<>+-=*/%°×÷&€$£ñáàâäéèêëíîïóôöúùûüçß"
 )
 SYMBOLS_EACH = 1_600
-DIGITS_EACH = 9_000
+DIGITS_EACH = 12_000
 FIGURES_EACH = 7_000
-WRITING, DRAWING = "writing", "drawing"
+WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
 #: Alone these are figures as much as letters: only what stands beside them tells.
 FIGURE_LIKE = frozenset("oO0lI1/\\-_xX+cC()vVLt<>.,:;'\"°×*|JUuniTrszZN")
 SEED = 20_260_901
@@ -47,7 +47,7 @@ def main() -> None:
     what = sys.argv[1]
     make, classes, side, total = {
         "symbols": (symbol, list(SYMBOLS), SYMBOL_SIDE, SYMBOLS_EACH * len(SYMBOLS)),
-        "digits": (digit, list("0123456789"), SYMBOL_SIDE, 10 * DIGITS_EACH),
+        "digits": (digit, [*"0123456789", NO_DIGIT], SYMBOL_SIDE, 12 * DIGITS_EACH),
         "figures": (
             figure,
             [*figures.KINDS, WRITING, DRAWING],
@@ -57,6 +57,7 @@ def main() -> None:
     }[what]
     kept = hands.TRACED / f"{what}-{SEED}.npz"
     if not kept.exists():
+        hands.trace_digits()
         rasters, measures, labels = generate(make, total)
         np.savez(kept, rasters=rasters, measures=measures, labels=labels)
     data = np.load(kept)
@@ -91,12 +92,37 @@ def symbol(number: int, random: np.random.Generator) -> Sample:
 
 
 def digit(number: int, random: np.random.Generator) -> Sample:
-    """A digit, four times of five a real one."""
-    label = number % 10
-    real = _digits(label)
-    strokes = real[int(random.integers(len(real)))] if random.random() < 0.8 else _letter(str(label), random)
+    """A digit, or one time in six strokes that are none: of two digits, or of a part of one."""
+    label = min(number % 12, 10)
+    strokes = _no_digit(random) if label == 10 else _real_digit(label, random)
     strokes = hands.varied(strokes, random)
     return ink_raster(strokes, SYMBOL_SIDE), ink_measures(strokes), label
+
+
+def _real_digit(label: int, random: np.random.Generator) -> list[np.ndarray]:
+    """A digit 1 unit high, nine times of ten a real one."""
+    if random.random() < 0.1:
+        strokes = _letter(str(label), random)
+        points = np.vstack(strokes)[:, :2]
+        return [(s[:, :2] - points.min(axis=0)) / max(float(np.ptp(points[:, 1])), 1e-6) for s in strokes]
+    real = _digits(label)
+    return real[int(random.integers(len(real)))]
+
+
+def _no_digit(random: np.random.Generator) -> list[np.ndarray]:
+    """What a number's strokes are when they are parted wrongly."""
+    left, right = (_real_digit(int(random.integers(10)), random) for _ in range(2))
+    way = random.random()
+    if way < 0.15 and len(left) > 1:
+        dropped = int(random.integers(len(left)))
+        return [stroke for number, stroke in enumerate(left) if number != dropped]
+    x, scale = float(np.vstack(left)[:, 0].max()) + random.uniform(-0.05, 0.4), random.uniform(0.85, 1.15)
+    right = [stroke * scale + (x, random.normal(0, 0.05)) for stroke in right]
+    if way < 0.4:
+        if random.random() < 0.5:
+            return [*left, right[int(random.integers(len(right)))]]
+        return [left[int(random.integers(len(left)))], *right]
+    return [*left, *right]
 
 
 def _letter(character: str, random: np.random.Generator) -> list[np.ndarray]:
@@ -192,7 +218,7 @@ def _fonts() -> list[str]:
 
 def _digits(digit: int) -> list[list[np.ndarray]]:
     if digit not in _DIGITS:
-        _DIGITS[digit] = hands.digits(digit, held_out=False)
+        _DIGITS[digit] = hands.digits(digit, "training")
     return _DIGITS[digit]
 
 

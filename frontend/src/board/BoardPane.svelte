@@ -36,7 +36,7 @@
     if (rows) {
       const table = newTable(session.me, [x, y], rows)
       session.do({ step: 'add_items', page: session.pageId, items: [table] })
-      return session.selectNext([table.id])
+      return session.selection.chooseMade([table.id])
     }
     const plain = text.replace(/\r\n?/g, '\n').replace(/[^\S\n]+/g, ' ')
     if (plain.length > MOST_PASTED)
@@ -44,7 +44,7 @@
     const { textSize, ink } = session.tools
     const item = newText(session.me, plain, x - PASTE_WRAP / 2, y, textSize, ink, PASTE_WRAP)
     session.do({ step: 'add_items', page: session.pageId, items: [item] })
-    session.selectNext([item.id])
+    session.selection.chooseMade([item.id])
   }
 
   function wordsOf(item: Item): string {

@@ -6,7 +6,7 @@
 
   let { surface }: { surface: Surface } = $props()
   const percent = $derived(Math.round(surface.view.scale * 100))
-  const chosen = $derived(surface.session.selection.size > 0)
+  const chosen = $derived(surface.session.selection.ids.size > 0)
 </script>
 
 <div class="readout">

@@ -82,8 +82,8 @@ export class Gestures {
   draw(overlay: Overlay): void {
     const { session } = this.#surface
     this.#current?.gesture.draw(overlay)
-    if (session.selection.size && !(this.#current?.gesture instanceof SelectGesture)) {
-      const free = session.selectionBox('change')
+    if (session.selection.ids.size && !(this.#current?.gesture instanceof SelectGesture)) {
+      const free = session.selection.box('change')
       drawChosen(this.#surface, overlay, free)
     }
     const { tools } = session

@@ -33,7 +33,7 @@ export function straightFrom(from: Point, [x, y]: Point): Point {
 /** The one line that is chosen and may be changed. */
 export function chosenLine(surface: Surface): ShapeItem | null {
   const { session } = surface
-  const [item, ...more] = session.selection.size === 1 ? session.selected('change') : []
+  const [item, ...more] = session.selection.ids.size === 1 ? session.selection.items('change') : []
   return item?.kind === 'shape' && isDirected(item.figure) && !more.length ? item : null
 }
 

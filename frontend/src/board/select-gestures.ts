@@ -30,7 +30,7 @@ interface Border {
 
 /** The frame around what is chosen; handles when ``free`` is the box of what may be changed. */
 export function drawChosen(surface: Surface, overlay: Overlay, free: Box | null): void {
-  overlay.selection(free ?? surface.session.selectionBox(), Boolean(free))
+  overlay.selection(free ?? surface.session.selection.box(), Boolean(free))
   const line = chosenLine(surface)
   if (line) overlay.ends(endsOf(line))
 }
@@ -62,18 +62,18 @@ export class SelectGesture implements Gesture {
     this.#start = this.#at = at
     this.#lasso = [at]
     this.#adding = event.shiftKey
-    this.#box = session.selectionBox('change')
+    this.#box = session.selection.box('change')
     this.#handle = this.#box ? handleAt(this.#box, at, view.scale) : undefined
     if (this.#handle) return
     this.#border = this.#borderAt(at)
     if (this.#border) return
     const hit = page && topmost(page, at, GRAB_PX / view.scale)
     if (hit && !this.#adding) {
-      if (!session.selection.has(hit.item.id)) session.select([hit.item.id])
+      if (!session.selection.ids.has(hit.item.id)) session.selection.choose([hit.item.id])
       this.#moving = true
-      this.#box = session.selectionBox('change')
+      this.#box = session.selection.box('change')
     } else if (hit) {
-      session.toggleSelected(hit.item.id)
+      session.selection.toggle(hit.item.id)
     }
   }
 
@@ -99,13 +99,13 @@ export class SelectGesture implements Gesture {
       return
     }
     if (!this.#dragged) {
-      if (!this.#adding) session.select([])
+      if (!this.#adding) session.selection.choose([])
       return
     }
     const found =
       session.tools.selectBy === 'lasso' ? insideLasso(page, this.#lasso) : insideBox(page, this.#marquee())
     const ids = found.filter((entry) => !entry.item.locked).map((entry) => entry.item.id)
-    session.select(this.#adding ? [...session.selection, ...ids] : ids)
+    session.selection.choose(this.#adding ? [...session.selection.ids, ...ids] : ids)
   }
 
   cancel(): void {}
@@ -116,7 +116,7 @@ export class SelectGesture implements Gesture {
     if (!page) return
     if (this.#dragged && (this.#moving || this.#handle)) {
       const along = this.#map()
-      this.#lifted ??= new Lifted(overlay.context, session.selected('change'))
+      this.#lifted ??= new Lifted(overlay.context, session.selection.items('change'))
       overlay.lifted(this.#lifted, along)
       if (this.#box) overlay.carriedFrame(this.#box, along)
       overlay.guides(this.#guides, this.#surface.view.box())
@@ -136,7 +136,7 @@ export class SelectGesture implements Gesture {
   /** The inner or last border of the one table chosen that lies at a place. */
   #borderAt(at: Point): Border | null {
     const { session, view } = this.#surface
-    const [item, ...more] = session.selected('change')
+    const [item, ...more] = session.selection.items('change')
     if (item?.kind !== 'table' || more.length) return null
     const [x, y] = inverse(placement(item), at)
     const [width, height] = ownSize(item)
@@ -170,7 +170,7 @@ export class SelectGesture implements Gesture {
 
   #drop(): void {
     const { session } = this.#surface
-    const ids = session.selected('change').map((item) => item.id)
+    const ids = session.selection.items('change').map((item) => item.id)
     if (!ids.length) return session.say('That is not yours to move.')
     const along = this.#map()
     if (this.#moving)
@@ -186,7 +186,7 @@ export class SelectGesture implements Gesture {
     this.#guides = []
     // Held down while moving, Shift lets go of everything that would catch.
     if (!session.tools.snap || this.#free || !session.page || !this.#box) return [1, 0, 0, 1, dx, dy]
-    const caught = snap(session.page, session.selection, this.#box, dx, dy, view.box(), view.scale)
+    const caught = snap(session.page, session.selection.ids, this.#box, dx, dy, view.box(), view.scale)
     this.#guides = caught.guides
     return [1, 0, 0, 1, caught.dx, caught.dy]
   }
@@ -232,7 +232,7 @@ export class ShapeGesture implements Gesture {
       this.#drawn = this.#figure(side, side, true)
     }
     session.do(this.#drawn!)
-    session.selectNext([this.#id])
+    session.selection.chooseMade([this.#id])
   }
 
   cancel(): void {
@@ -304,7 +304,7 @@ export class SetDownGesture implements Gesture {
     const { session } = this.#surface
     session.do({ step: 'add_items', page: session.pageId, items: this.#items })
     // A table is filled next; a stamp may be wanted again.
-    if (session.tools.tool === 'table') session.selectNext(this.#items.map((item) => item.id))
+    if (session.tools.tool === 'table') session.selection.chooseMade(this.#items.map((item) => item.id))
   }
 
   cancel(): void {

@@ -4,23 +4,20 @@
  */
 import type { Session, SurfaceEvents } from '../lesson/session.svelte'
 import { personColour } from '../people/mark'
-import type { Item, Lead, Logged, Point as PointMessage, Pointing, WetInk } from '../wire/generated'
-import { unpackSamples } from '../ink/samples'
+import type { Item, Lead, Logged, Point, Pointing, WetInk } from '../wire/generated'
 import { itemBox, union } from './box'
 import { bayBox, drawBays } from './bays'
 import { Gestures } from './gestures'
-import { Overlay, RING_MS, TRAIL_MS, type Trail } from './overlay'
+import { Overlay } from './overlay'
 import type { Page } from './page'
 import { arrivals } from './pictures'
 import { Ruler } from './ruler.svelte'
 import { TileLayer } from './tiles'
+import { Traces } from './traces.svelte'
 import { View } from './view.svelte'
-import type { OthersStroke } from './wet'
 
 /** A zoom has ended when nothing has changed for this long: then tiles are drawn sharp. */
 const SETTLE_MS = 140
-/** Ink of others that has gone silent for this long will not become a stroke any more. */
-const WET_SILENCE_MS = 12_000
 /** The faces of board text that may be met, and a character of each. */
 const FACES = [
   ['sans', 'a'],
@@ -40,18 +37,13 @@ export class Surface implements SurfaceEvents {
   readonly session: Session
   readonly view = new View()
   readonly ruler = new Ruler()
+  readonly traces = new Traces()
   readonly gestures: Gestures
   #base: HTMLCanvasElement
   #over: HTMLCanvasElement
   #tiles: TileLayer | null = null
   #page: Page | undefined
   #places = new Map<string, { scale: number; left: number; top: number; whole: boolean }>()
-  #others = new Map<string, OthersStroke>()
-  #trails = new Map<string, Trail>()
-  #rings: { page: string; x: number; y: number; at: number }[] = []
-  #arrows = new Map<string, { page: string; x: number; y: number; name: string }>()
-  /** Whether an arrow points anywhere on the board. */
-  hasArrows = $state.raw(false)
   /** What a gesture has shown stays until the server has answered its step. */
   #lingering: { step: string; draw: (overlay: Overlay) => void }[] = []
   #dirtyBase = true
@@ -96,33 +88,24 @@ export class Surface implements SurfaceEvents {
   // What the session tells
 
   wet(all: WetInk[]): void {
-    for (const { connection, wet } of all) {
-      if (connection === this.session.welcome?.connection) continue
-      if (wet.over) {
-        this.#others.delete(wet.id)
-        continue
-      }
-      let stroke = this.#others.get(wet.id)
-      if (!stroke) {
-        const { nib, colour, width, opacity, ends } = wet
-        const look = { nib, colour, width, opacity, ends }
-        this.#others.set(wet.id, (stroke = { page: wet.page, look, samples: [], heardAt: 0 }))
-      }
-      // A part that was missed leaves a straight piece, until the stroke itself comes.
-      stroke.samples.push(...unpackSamples(wet.samples))
-      stroke.heardAt = performance.now()
-    }
+    this.traces.wet(all, this.session.welcome?.connection ?? '')
     this.redrawOver()
   }
 
   pointing(all: Pointing[]): void {
     for (const { seat, point } of all) {
-      if (seat !== this.session.me || point.stay) this.trail(seat, point, this.#nameOf(seat))
+      if (seat !== this.session.me || point.stay) this.point(seat, point, this.session.nameOf(seat))
     }
   }
 
+  /** Where somebody points; our own pointer has no name. */
+  point(seat: string, point: Point, name = ''): void {
+    this.traces.point(seat, point, name)
+    this.redrawOver()
+  }
+
   landed(logged: Logged): void {
-    if (logged.step.step === 'add_items') for (const item of logged.step.items) this.#others.delete(item.id)
+    if (logged.step.step === 'add_items') this.traces.dried(logged.step.items)
     this.redrawOver()
   }
 
@@ -187,7 +170,7 @@ export class Surface implements SurfaceEvents {
 
   /** Bring what is chosen into view. */
   fitSelection(): void {
-    const box = this.session.selectionBox()
+    const box = this.session.selection.box()
     if (!box) return
     this.#leave()
     this.view.fit(box, LARGEST_FIT)
@@ -254,21 +237,6 @@ export class Surface implements SurfaceEvents {
     this.redraw()
   }
 
-  /** A pointer's place, and that it fades; our own have no name. */
-  trail(seat: string, point: PointMessage, name = ''): void {
-    if (point.stay) return this.#arrow(seat, point, name)
-    const trail = this.#trails.get(seat) ?? { name, page: point.page, points: [], on: false }
-    // A press is seen as a ring, also when the pointer is not moved.
-    if (point.on && !trail.on) this.#rings.push({ ...point, at: performance.now() })
-    trail.on = point.on
-    if (point.on) {
-      trail.page = point.page
-      trail.points.push({ x: point.x, y: point.y, at: performance.now() })
-    }
-    this.#trails.set(seat, trail)
-    this.redrawOver()
-  }
-
   linger(step: string, draw: (overlay: Overlay) => void): void {
     this.#lingering.push({ step, draw })
   }
@@ -276,14 +244,6 @@ export class Surface implements SurfaceEvents {
   toggleRuler(): void {
     const { minX, minY, maxX, maxY } = this.view.box()
     this.ruler.toggle([(minX + maxX) / 2, (minY + maxY) / 2], maxX - minX)
-    this.redrawOver()
-  }
-
-  /** An arrow that points to a place with its owner's name, until it is cleared. */
-  #arrow(seat: string, { page, x, y, on }: PointMessage, name: string): void {
-    if (on) this.#arrows.set(seat, { page, x, y, name: name || this.#nameOf(seat) })
-    else this.#arrows.delete(seat)
-    this.hasArrows = this.#arrows.size > 0
     this.redrawOver()
   }
 
@@ -376,22 +336,19 @@ export class Surface implements SurfaceEvents {
     drawBays(overlay, this.session, this.session.bay)
     if (this.session.classroom.writersShown) this.#drawWriters(overlay, page)
     this.#drawSetAside(overlay, page.head.id)
-    for (const [id, stroke] of this.#others) {
-      if (now - stroke.heardAt > WET_SILENCE_MS) this.#others.delete(id)
-      else if (stroke.page === page.head.id) overlay.wet(stroke.samples, stroke.look)
-    }
+    const wet = this.traces.drawWet(overlay, now, page.head.id)
     const waiting = new Set(this.session.replica.unconfirmed.map(({ id }) => id))
     this.#lingering = this.#lingering.filter(({ step }) => waiting.has(step))
     for (const { draw } of this.#lingering) draw(overlay)
     // What the chosen ink reads as, beside it, before anything is changed; a mind map is not read in lines.
-    const { readings } = this.session
+    const { readings } = this.session.selection
     const asMap = readings?.mind_map && !readings.mind_map.of
-    if (readings && !readings.figure_first && !asMap && this.session.selection.size)
+    if (readings && !readings.figure_first && !asMap && this.session.selection.ids.size)
       for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
     if (this.ruler.on) overlay.ruler(this.ruler)
     this.gestures.draw(overlay)
-    this.#drawTrails(overlay, now, page.head.id)
-    if (this.#others.size) setTimeout(() => this.redrawOver(), 1_000)
+    if (this.traces.drawPointers(overlay, now, page.head.id)) this.redrawOver()
+    if (wet) setTimeout(() => this.redrawOver(), 1_000)
   }
 
   /** Each thing's writer; with one writer chosen, all others' things are pale. */
@@ -423,25 +380,6 @@ export class Surface implements SurfaceEvents {
       request.step === 'add_items' && request.page === pageId ? request.items : [],
     )
     if (items.length) overlay.setAside(items, items.map(itemBox))
-  }
-
-  #drawTrails(overlay: Overlay, now: number, pageId: string): void {
-    for (const arrow of this.#arrows.values()) if (arrow.page === pageId) overlay.arrow(arrow)
-    this.#rings = this.#rings.filter(({ at }) => now - at < RING_MS)
-    for (const ring of this.#rings) if (ring.page === pageId) overlay.ring(ring, (now - ring.at) / RING_MS)
-    if (this.#rings.length) this.redrawOver()
-    for (const [seat, trail] of this.#trails) {
-      trail.points = trail.points.filter(
-        (point, i) => now - point.at < TRAIL_MS || (trail.on && i === trail.points.length - 1),
-      )
-      if (!trail.points.length) this.#trails.delete(seat)
-      else if (trail.page === pageId) overlay.trail(trail, now)
-      if (trail.points.some((point) => now - point.at < TRAIL_MS)) this.redrawOver()
-    }
-  }
-
-  #nameOf(seat: string): string {
-    return this.session.people.find((person) => person.seat === seat)?.name ?? ''
   }
 }
 

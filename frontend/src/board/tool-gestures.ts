@@ -293,7 +293,7 @@ export class PointerGesture implements Gesture {
   #point([x, y]: Point, on: boolean): void {
     const { session } = this.#surface
     const point = { type: 'point' as const, page: session.pageId, x, y, on, stay: this.#arrow }
-    if (!this.#arrow) this.#surface.trail(session.me, point)
+    if (!this.#arrow) this.#surface.point(session.me, point)
     if (performance.now() - this.#sentAt < POINT_EVERY_MS) return
     this.#sentAt = performance.now()
     session.send(point)

@@ -8,7 +8,7 @@
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
 
-  const items = $derived(session.version >= 0 ? session.selected() : [])
+  const items = $derived(session.version >= 0 ? session.selection.items() : [])
   const several = $derived(items.length > 1)
   const locked = $derived(items.some((item) => item.locked))
   const grouped = $derived(items.some((item) => item.group))

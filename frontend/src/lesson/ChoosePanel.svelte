@@ -30,7 +30,7 @@
   }
 
   function choose(fits: (item: Item) => boolean) {
-    session.select(items.filter((item) => fits(item) && !item.locked).map((item) => item.id))
+    session.selection.choose(items.filter((item) => fits(item) && !item.locked).map((item) => item.id))
     onclose()
   }
 </script>

@@ -7,7 +7,7 @@
 
   let { session }: { session: Session } = $props()
 
-  const items = $derived(session.version >= 0 ? session.selected('change') : [])
+  const items = $derived(session.version >= 0 ? session.selection.items('change') : [])
   const first = $derived(items[0])
   const paper = $derived(session.page?.head.paper.colour ?? '#ffffff')
   const shapes = $derived(items.filter((item) => item.kind === 'shape'))
@@ -22,7 +22,7 @@
         (item.kind === 'ink' && item.nib !== 'highlighter') || (item.kind === 'shape' && !item.closed),
     ),
   )
-  const box = $derived(session.version >= 0 ? session.selectionBox('change') : null)
+  const box = $derived(session.version >= 0 ? session.selection.box('change') : null)
   const DASHES: { value: Dash; label: string }[] = [
     { value: 'solid', label: 'Solid' },
     { value: 'dashed', label: 'Dashed' },

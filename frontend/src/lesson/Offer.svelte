@@ -31,7 +31,7 @@
       const { ids } = session.asYouGo.offer!
       session.asYouGo.drop()
       session.take('select')
-      session.select(ids)
+      session.selection.choose(ids)
     }}>More</Button
   >
   <Button kind="quiet" aria-label="Leave it as it is" onclick={() => session.asYouGo.drop()}>Leave it</Button>

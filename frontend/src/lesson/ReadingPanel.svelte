@@ -4,7 +4,7 @@
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
   const id = $props.id()
-  const lines = $derived(session.readings?.lines ?? [])
+  const lines = $derived(session.selection.readings?.lines ?? [])
   /** The words as they are to be typeset, by line; those typed here take the place of what was read. */
   let typed = $state<Record<string, string>>({})
 

@@ -12,14 +12,14 @@
 
   let { session }: { session: Session } = $props()
 
-  const items = $derived(session.version >= 0 ? session.selected() : [])
+  const items = $derived(session.version >= 0 ? session.selection.items() : [])
   const ink = $derived(items.filter((item) => item.kind === 'ink' && item.nib !== 'highlighter'))
   const converted = $derived(items.filter((item) => 'ink' in item && item.ink.length))
   const mine = $derived(items.every((item) => item.by === session.me))
-  const mayConvert = $derived(session.selected('convert').length > 0)
-  const texts = $derived(session.readings?.readings ?? [])
-  const figures = $derived(session.readings?.figures ?? [])
-  const changeable = $derived(session.version >= 0 && session.selected('change').length > 0)
+  const mayConvert = $derived(session.selection.items('convert').length > 0)
+  const texts = $derived(session.selection.readings?.readings ?? [])
+  const figures = $derived(session.selection.readings?.figures ?? [])
+  const changeable = $derived(session.version >= 0 && session.selection.items('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
   const NOUNS = {
     ink: 'stroke',
@@ -30,10 +30,10 @@
     picture: 'picture',
   }
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
-  const sketch = $derived(session.readings?.sketch ?? [])
-  const even = $derived(session.readings?.even ?? [])
-  const map = $derived(session.readings?.mind_map)
-  const figureFirst = $derived(session.readings?.figure_first ?? false)
+  const sketch = $derived(session.selection.readings?.sketch ?? [])
+  const even = $derived(session.selection.readings?.even ?? [])
+  const map = $derived(session.selection.readings?.mind_map)
+  const figureFirst = $derived(session.selection.readings?.figure_first ?? false)
 
   function wordOf(id: string): string {
     const item = session.page?.entries.get(id)?.item
@@ -113,16 +113,16 @@
         <b>True up</b><span>{nameOf(figure)}</span>
       </button>
     {:else}
-      {#if session.readings && sketch.length < 2}
+      {#if session.selection.readings && sketch.length < 2}
         <span class="none"><b>True up</b><span>no figure seen</span></span>
       {/if}
     {/each}
   {/snippet}
   {#if ink.length && mayConvert}
-    {#if session.reading}
+    {#if session.selection.reading}
       <span class="none"><b>Reading</b><span>the ink stays as it is</span></span>
-    {:else if session.readings?.problem}
-      <span class="none"><b>{session.readings.problem}</b><span>the ink stays as it is</span></span>
+    {:else if session.selection.readings?.problem}
+      <span class="none"><b>{session.selection.readings.problem}</b><span>the ink stays as it is</span></span>
     {:else if figureFirst}
       {@render asFigure()}{@render asMap()}{@render asText()}
     {:else}
@@ -165,10 +165,10 @@
     <Button onclick={() => session.chosen.duplicate()}>Duplicate</Button>
   {/if}
   {#if locked}<span class="none"><b>Locked</b><span>stays in its place</span></span>{/if}
-  {#if session.selected('remove').length}
+  {#if session.selection.items('remove').length}
     <Button kind="stop" onclick={() => session.chosen.remove()}>Remove</Button>
   {/if}
-  <Button kind="quiet" aria-label="Select nothing" onclick={() => session.select([])}
+  <Button kind="quiet" aria-label="Select nothing" onclick={() => session.selection.choose([])}
     ><Icon name="close" size={18} /></Button
   >
 </div>

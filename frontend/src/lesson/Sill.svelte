@@ -24,7 +24,7 @@
       <p class="trouble" role="alert">{session.trouble}</p>
     {:else if session.editing}
       <TextSettings {session} />
-    {:else if session.selection.size}
+    {:else if session.selection.ids.size}
       <Selection {session} />
     {:else if session.asYouGo.offer}
       <Offer {session} />

@@ -116,7 +116,7 @@
     bind:value={tools.pointWith}
     onchange={() => tools.keep()}
   />
-  {#if surface?.hasArrows}
+  {#if surface?.traces.hasArrows}
     <Button onclick={() => session.send({ type: 'clear_pointers', everyone: false })}>Take mine away</Button>
     {#if session.tutorSide}
       <Button onclick={() => session.send({ type: 'clear_pointers', everyone: true })}>Clear pointers</Button>

@@ -27,31 +27,33 @@ export class Chosen {
   }
 
   move(dx: number, dy: number): void {
-    const ids = this.#session.selected('change').map((item) => item.id)
+    const ids = this.#session.selection.items('change').map((item) => item.id)
     if (ids.length) this.#session.do({ step: 'move_items', page: this.#session.pageId, ids, dx, dy })
   }
 
   transform(make: (box: Box) => Affine): void {
-    const box = this.#session.selectionBox('change')
-    const ids = this.#session.selected('change').map((item) => item.id)
+    const box = this.#session.selection.box('change')
+    const ids = this.#session.selection.items('change').map((item) => item.id)
     if (box) this.#session.do({ step: 'transform_items', page: this.#session.pageId, ids, matrix: make(box) })
   }
 
   style(style: Style): void {
-    const ids = this.#session.selected('change').map((item) => item.id)
+    const ids = this.#session.selection.items('change').map((item) => item.id)
     if (ids.length) this.#session.do({ step: 'style_items', page: this.#session.pageId, ids, style })
   }
 
   /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */
   arrange(how: How): void {
     const locking = ['lock', 'unlock', 'pin', 'unpin'].includes(how)
-    const ids = (locking ? this.#session.selected() : this.#session.selected('change')).map((item) => item.id)
+    const ids = (locking ? this.#session.selection.items() : this.#session.selection.items('change')).map(
+      (item) => item.id,
+    )
     if (ids.length)
       this.#session.do({ step: 'arrange_items', page: this.#session.pageId, ids, how, id: newId() })
   }
 
   copy(): Item[] {
-    const items = this.#session.selected()
+    const items = this.#session.selection.items()
     if (items.length && !keepCopied(this.#session.welcome!.board.id, items)) {
       this.#session.say('That is more than can be copied at once. Copy it in parts.')
       return []
@@ -87,7 +89,7 @@ export class Chosen {
 
   /** A copy beside the selection; again, and it repeats the offset that the last one was moved by. */
   duplicate(): void {
-    const items = this.#session.selected()
+    const items = this.#session.selection.items()
     const box = boxOf(items)
     if (!box) return
     let [dx, dy] = [PASTE_OFFSET, PASTE_OFFSET]
@@ -109,7 +111,7 @@ export class Chosen {
         items: items.slice(at, at + MOST_ITEMS_A_STEP),
       })
     }
-    this.#session.selectNext(items.map((item) => item.id))
+    this.#session.selection.chooseMade(items.map((item) => item.id))
   }
 
   /** What this person may clear off the page: of those whose work ``of`` is, what is not locked. */
@@ -130,21 +132,25 @@ export class Chosen {
       (a, b) => a.minY - b.minY || a.minX - b.minX,
     )
     if (!entries.length) return
-    const at = entries.findIndex(({ item }) => this.#session.selection.has(item.id))
+    const at = entries.findIndex(({ item }) => this.#session.selection.ids.has(item.id))
     const next =
       entries[(at < 0 ? (step > 0 ? 0 : entries.length - 1) : at + step + entries.length) % entries.length]!
-    this.#session.selectNext([next.item.id])
+    this.#session.selection.chooseMade([next.item.id])
   }
 
   remove(): void {
-    const ids = this.#session.selected('remove').map((item) => item.id)
+    const ids = this.#session.selection.items('remove').map((item) => item.id)
     if (ids.length) this.#session.do({ step: 'remove_items', page: this.#session.pageId, ids })
-    else if (this.#session.selection.size)
+    else if (this.#session.selection.ids.size)
       this.#session.say('That was made by somebody else, and your pen is for your own work.')
   }
 
   /** Selected ink to typed text. */
-  typeset(text: string, ink = this.#session.selectedInk(), readings = this.#session.readings): void {
+  typeset(
+    text: string,
+    ink = this.#session.selection.ink(),
+    readings = this.#session.selection.readings,
+  ): void {
     // What only marks the words (underlines, boxes) stays ink.
     const written = readings?.lines.flatMap((line) => line.ids) ?? []
     const ids = written.length ? ink.filter((id) => written.includes(id)) : ink
@@ -168,7 +174,7 @@ export class Chosen {
   }
 
   /** Selected ink to an exact figure. */
-  trueUp(figure: Figure, ids = this.#session.selectedInk()): void {
+  trueUp(figure: Figure, ids = this.#session.selection.ink()): void {
     if (ids.length) this.#session.do(this.#trueUp(figure, ids, newId()))
   }
 
@@ -213,8 +219,8 @@ export class Chosen {
 
   /** Selected converted items back to the ink they came from. */
   asWritten(): void {
-    const ids = this.#session
-      .selected('convert')
+    const ids = this.#session.selection
+      .items('convert')
       .flatMap((item) => ('ink' in item && item.ink.length ? [item.id] : []))
     if (ids.length) this.#session.do({ step: 'as_written', page: this.#session.pageId, ids })
   }

@@ -100,7 +100,7 @@ export class Classroom {
   seeAs(seat: string): void {
     this.#asked = seat
     this.#session.take('pen')
-    this.#session.select([])
+    this.#session.selection.choose([])
     this.#session.send({ type: 'see_as', seat })
   }
 

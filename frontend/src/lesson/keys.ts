@@ -83,7 +83,7 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
       return true
     case 'a':
       session.tools.tool = 'select'
-      session.select(
+      session.selection.choose(
         [...(session.page?.entries.values() ?? [])].flatMap(({ item }) => (item.pinned ? [] : [item.id])),
       )
       return true
@@ -99,7 +99,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     ArrowDown: [0, 1],
   }
   const arrow = arrows[event.key]
-  if (arrow && event.altKey && session.selection.size) {
+  if (arrow && event.altKey && session.selection.ids.size) {
     const degrees = (event.shiftKey ? 15 : 1) * (arrow[0] + arrow[1])
     session.chosen.transform(({ minX, minY, maxX, maxY }) =>
       turnMap((minX + maxX) / 2, (minY + maxY) / 2, (degrees * Math.PI) / 180),
@@ -113,7 +113,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
   }
   if (arrow) {
     const by = event.shiftKey ? 1 : NUDGE
-    if (session.selection.size) session.chosen.move(arrow[0] * by, arrow[1] * by)
+    if (session.selection.ids.size) session.chosen.move(arrow[0] * by, arrow[1] * by)
     else surface.pan(-arrow[0] * PAN_PX, -arrow[1] * PAN_PX)
     return true
   }
@@ -123,13 +123,13 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
       session.chosen.remove()
       return true
     case 'Enter': {
-      const best = session.readings?.readings[0]
+      const best = session.selection.readings?.readings[0]
       if (best) session.chosen.typeset(best.text)
       return Boolean(best)
     }
     case 'Escape':
       if (surface.gestures.busy) surface.gestures.giveUp()
-      else session.select([])
+      else session.selection.choose([])
       return true
     case 'PageUp':
       session.turnBy(-1)

@@ -40,7 +40,7 @@ export class Pictures {
       opacity: 1,
     }
     this.#session.do({ step: 'add_items', page: this.#session.pageId, items: [item] })
-    this.#session.selectNext([item.id])
+    this.#session.selection.chooseMade([item.id])
   }
 
   /** Bring a picture in as the paper of a page. */

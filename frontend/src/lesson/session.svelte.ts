@@ -1,5 +1,4 @@
 /** One person in one lesson: the line, the board's replica, the lesson's state, and what is chosen. */
-import { union, type Box } from '../board/box'
 import { Replica } from '../board/replica'
 import type { Editing } from '../board/editing.svelte'
 import type { Page } from '../board/page'
@@ -11,14 +10,12 @@ import type {
   Command,
   Frame,
   Goodbye,
-  Item,
   Lead,
   Lesson,
   Logged,
   PageHead,
   Person,
   Pointing,
-  Readings,
   Request,
   Standing,
   ToBrowser,
@@ -32,6 +29,7 @@ import { Attention } from './attention.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
 import { Pictures } from './pictures.svelte'
+import { Selection } from './selection.svelte'
 import { Sounds } from './sounds'
 import { Tools, type Tool } from './tools.svelte'
 
@@ -56,6 +54,7 @@ export class Session {
   readonly door: Door
   readonly tools = new Tools()
   readonly replica: Replica
+  readonly selection = new Selection(this)
   readonly chosen = new Chosen(this)
   readonly pictures = new Pictures(this)
   readonly attention = new Attention(this)
@@ -82,9 +81,6 @@ export class Session {
   bay = $state.raw('')
   undos = $state.raw(0)
   redos = $state.raw(0)
-  selection = $state.raw<ReadonlySet<string>>(new Set())
-  readings = $state.raw<Readings | null>(null)
-  reading = $state.raw(false)
   /** Words being typed on the board. */
   editing = $state.raw<Editing | null>(null)
   notice = $state.raw('')
@@ -97,8 +93,6 @@ export class Session {
   #turnAfter = ''
   #board: string
   #line: Line | null = null
-  #ref = 0
-  #selectionRef = 0
   #noticeTimer: ReturnType<typeof setTimeout> | undefined
   #keepTimer: ReturnType<typeof setInterval> | undefined
 
@@ -208,7 +202,7 @@ export class Session {
     this.editing = null
     if (pageId === this.pageId || !this.replica.pages.has(pageId)) return
     this.pageId = pageId
-    this.select([])
+    this.selection.choose([])
     this.send({ type: 'look', page: pageId })
     this.surface?.changed()
   }
@@ -232,82 +226,11 @@ export class Session {
     if (next) this.turnTo(next.id)
   }
 
-  /** Choose items, each with its whole group. */
-  select(ids: Iterable<string>): void {
-    this.selection = new Set(this.#withGroups(ids))
-    this.readings = null
-    this.reading = false
-    this.surface?.changed()
-    this.askForReadings()
-  }
-
-  toggleSelected(id: string): void {
-    const touched = this.#withGroups([id])
-    const rest = [...this.selection].filter((other) => !touched.includes(other))
-    this.select(this.selection.has(id) ? rest : [...rest, ...touched])
-  }
-
   /** Take a tool; only the one for choosing keeps what is chosen. */
   take(tool: Tool): void {
     this.tools.tool = tool
-    if (tool !== 'select' && this.selection.size) this.select([])
+    if (tool !== 'select' && this.selection.ids.size) this.selection.choose([])
     this.surface?.changed()
-  }
-
-  /** What is being made is chosen when it is there. */
-  selectNext(ids: string[]): void {
-    this.tools.tool = 'select'
-    this.select(ids)
-  }
-
-  #withGroups(ids: Iterable<string>): string[] {
-    const entries = this.page?.entries
-    const chosen = new Set(ids)
-    const groups = new Set([...chosen].map((id) => entries?.get(id)?.item.group).filter(Boolean))
-    if (entries && groups.size) {
-      for (const [id, { item }] of entries) if (groups.has(item.group)) chosen.add(id)
-    }
-    return [...chosen]
-  }
-
-  /** The box around the selected items (those that may be changed, with ``'change'``). */
-  selectionBox(action?: 'change'): Box | null {
-    return union(this.selected(action).flatMap((item) => this.page?.entries.get(item.id) ?? []))
-  }
-
-  /** Ask what the selected ink could be; an answer to an older question is passed over. */
-  askForReadings(): void {
-    const page = this.page
-    const ids = this.selectedInk()
-    if (!page || !ids.length) return
-    this.reading = true
-    this.#selectionRef = this.askAbout(ids)
-  }
-
-  /** Ask what some ink of this page could be; the number that comes back with the answer. */
-  askAbout(ids: string[]): number {
-    this.send({ type: 'read', ref: ++this.#ref, page: this.pageId, ids })
-    return this.#ref
-  }
-
-  // What can be done with the selection
-
-  /** Selected items that this person may ``action``. */
-  selected(action?: Action): Item[] {
-    return [...this.selection].flatMap((id) => {
-      const item = this.page?.entries.get(id)?.item
-      if (!item) return []
-      // What is locked stays as it is for everybody until it is unlocked.
-      const allowed = !action || (this.may(action, item.by !== this.me) && !item.locked)
-      return allowed ? [item] : []
-    })
-  }
-
-  /** Ids of the selected ink that can be converted. */
-  selectedInk(): string[] {
-    return this.selected('convert').flatMap((item) =>
-      item.kind === 'ink' && item.nib !== 'highlighter' ? [item.id] : [],
-    )
   }
 
   /** A sentence for a while on the sill. */
@@ -333,7 +256,7 @@ export class Session {
       message: (message) => this.#hear(message),
       state: (state) => {
         this.line = state
-        if (state === 'lost') this.reading = false
+        if (state === 'lost') this.selection.reading = false
       },
     })
   }
@@ -377,12 +300,7 @@ export class Session {
       case 'viewed':
         return this.attention.viewed(message)
       case 'readings':
-        if (this.asYouGo.hear(message)) return
-        if (message.ref === this.#selectionRef) {
-          this.readings = message
-          this.reading = false
-          this.surface?.changed()
-        }
+        if (!this.asYouGo.hear(message)) this.selection.hear(message)
         return
       case 'goodbye':
         this.goodbye = message
@@ -474,7 +392,7 @@ export class Session {
       // What a conversion made, or brought back, is chosen next; who writes on goes on writing.
       if (step.step === 'replace_items' && step.page === this.pageId && this.tools.tool === 'select') {
         const ids = step.items.map((item) => item.id)
-        queueMicrotask(() => this.select(ids))
+        queueMicrotask(() => this.selection.choose(ids))
       }
     }
   }
@@ -493,8 +411,7 @@ export class Session {
       this.turnTo(this.replica.order[0]!)
       this.say('That page was taken off the board.')
     }
-    const there = [...this.selection].filter((id) => this.page?.entries.has(id))
-    if (there.length < this.selection.size) this.select(there)
+    this.selection.dropGone()
     this.version++
     this.surface?.changed()
   }

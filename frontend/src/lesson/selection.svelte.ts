@@ -1,0 +1,100 @@
+/** What is chosen on the page, and what chosen ink may be. */
+import { union, type Box } from '../board/box'
+import type { Action, Item, Readings } from '../wire/generated'
+import type { Session } from './session.svelte'
+
+export class Selection {
+  ids = $state.raw<ReadonlySet<string>>(new Set())
+  readings = $state.raw<Readings | null>(null)
+  /** Whether the server has been asked and has not answered yet. */
+  reading = $state.raw(false)
+  #session: Session
+  #ref = 0
+  /** The question about what is chosen now. */
+  #asked = 0
+
+  constructor(session: Session) {
+    this.#session = session
+  }
+
+  /** Choose items, each with its whole group. */
+  choose(ids: Iterable<string>): void {
+    this.ids = new Set(this.#withGroups(ids))
+    this.readings = null
+    this.reading = false
+    this.#session.surface?.changed()
+    this.#ask()
+  }
+
+  toggle(id: string): void {
+    const touched = this.#withGroups([id])
+    const rest = [...this.ids].filter((other) => !touched.includes(other))
+    this.choose(this.ids.has(id) ? rest : [...rest, ...touched])
+  }
+
+  /** Choose what is being made, as soon as it is there. */
+  chooseMade(ids: string[]): void {
+    this.#session.tools.tool = 'select'
+    this.choose(ids)
+  }
+
+  /** Leave out what is not on the page any more. */
+  dropGone(): void {
+    const there = [...this.ids].filter((id) => this.#session.page?.entries.has(id))
+    if (there.length < this.ids.size) this.choose(there)
+  }
+
+  /** Chosen items that this person may ``action``. */
+  items(action?: Action): Item[] {
+    return [...this.ids].flatMap((id) => {
+      const item = this.#session.page?.entries.get(id)?.item
+      if (!item) return []
+      // What is locked stays as it is for everybody until it is unlocked.
+      const mine = item.by === this.#session.me
+      return !action || (this.#session.may(action, !mine) && !item.locked) ? [item] : []
+    })
+  }
+
+  /** Ids of the chosen ink that can be converted. */
+  ink(): string[] {
+    return this.items('convert').flatMap((item) =>
+      item.kind === 'ink' && item.nib !== 'highlighter' ? [item.id] : [],
+    )
+  }
+
+  /** The box around the chosen items (those that may be changed, with ``'change'``). */
+  box(action?: 'change'): Box | null {
+    return union(this.items(action).flatMap((item) => this.#session.page?.entries.get(item.id) ?? []))
+  }
+
+  /** Ask what some ink of this page could be; the number that comes back with the answer. */
+  askAbout(ids: string[]): number {
+    this.#session.send({ type: 'read', ref: ++this.#ref, page: this.#session.pageId, ids })
+    return this.#ref
+  }
+
+  /** An answer; one to an older question is passed over. */
+  hear(readings: Readings): void {
+    if (readings.ref !== this.#asked) return
+    this.readings = readings
+    this.reading = false
+    this.#session.surface?.changed()
+  }
+
+  #ask(): void {
+    const ids = this.ink()
+    if (!this.#session.page || !ids.length) return
+    this.reading = true
+    this.#asked = this.askAbout(ids)
+  }
+
+  #withGroups(ids: Iterable<string>): string[] {
+    const entries = this.#session.page?.entries
+    const chosen = new Set(ids)
+    const groups = new Set([...chosen].map((id) => entries?.get(id)?.item.group).filter(Boolean))
+    if (entries && groups.size) {
+      for (const [id, { item }] of entries) if (groups.has(item.group)) chosen.add(id)
+    }
+    return [...chosen]
+  }
+}
