@@ -26,12 +26,16 @@ SYMBOLS = (
     "0123456789abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"
     ".,:;!?'\"()[]<>+-=*/%°×÷&€$£ñáàâäéèêëíîïóôöúùûüçß"
 )
+#: How wide the net's first layer is.
+WIDTHS = {"symbols": 16, "digits": 20, "figures": 16}
 SYMBOLS_EACH = 1_600
-DIGITS_EACH = 12_000
+DIGITS_EACH = 11_000
 FIGURES_EACH = 7_000
 WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
 #: Alone these are figures as much as letters: only what stands beside them tells.
 FIGURE_LIKE = frozenset("oO0lI1/\\-_xX+cC()vVLt<>.,:;'\"°×*|JUuniTrszZN")
+#: What no digit looks like.
+NO_DIGITS = sorted(set(SYMBOLS) - set("0123456789oODQlIiJZzSsbGTBgqyY/.,'\"°!-ïíîóôöòú"))
 SEED = 20_260_901
 CHUNK = 500
 
@@ -47,7 +51,7 @@ def main() -> None:
     what = sys.argv[1]
     make, classes, side, total = {
         "symbols": (symbol, list(SYMBOLS), SYMBOL_SIDE, SYMBOLS_EACH * len(SYMBOLS)),
-        "digits": (digit, [*"0123456789", NO_DIGIT], SYMBOL_SIDE, 12 * DIGITS_EACH),
+        "digits": (digit, [*"0123456789", NO_DIGIT], SYMBOL_SIDE, 14 * DIGITS_EACH),
         "figures": (
             figure,
             [*figures.KINDS, WRITING, DRAWING],
@@ -63,8 +67,8 @@ def main() -> None:
     data = np.load(kept)
     rasters, measures, labels = data["rasters"], data["measures"], data["labels"]
     print(f"{len(labels)} samples", flush=True)
-    net = InkNet(side, len(classes))
-    fit(net, rasters, measures, labels, epochs=9, seed=SEED)
+    net = InkNet(side, len(classes), WIDTHS[what])
+    fit(net, rasters, measures, labels, epochs=8, seed=SEED)
     OUT.mkdir(exist_ok=True)
     save(net, side, classes, OUT / f"{what}.onnx")
 
@@ -92,9 +96,14 @@ def symbol(number: int, random: np.random.Generator) -> Sample:
 
 
 def digit(number: int, random: np.random.Generator) -> Sample:
-    """A digit, or one time in six strokes that are none: of two digits, or of a part of one."""
-    label = min(number % 12, 10)
-    strokes = _no_digit(random) if label == 10 else _real_digit(label, random)
+    """A digit, or two times in seven strokes that are none: letters, two digits, a part of one."""
+    label = min(number % 14, 10)
+    if label < 10:
+        strokes = _real_digit(label, random)
+    else:
+        strokes = (
+            _no_digit(random) if random.random() < 0.5 else _letter(str(random.choice(NO_DIGITS)), random)
+        )
     strokes = hands.varied(strokes, random)
     return ink_raster(strokes, SYMBOL_SIDE), ink_measures(strokes), label
 

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 from selenium.webdriver.common.keys import Keys
 
 from demo.hand import Hand
 from sunroom.core.board import InkItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
+from sunroom.core.geometry import Affine
 from tests.browser.test_tools import Tools
 
 
@@ -59,6 +62,27 @@ class Converting(Inking):
         self.tutor.press("[data-testid=as-written]")
         self.tutor.wait_items(count)
         self.assertAlmostEqual(item_box(self.strokes()[0]).x0, before.x0 + 40, delta=0.1)
+
+    def test_a_tilted_line_is_typeset_along_itself_and_comes_back_as_it_was(self) -> None:
+        turn = Affine.turn(math.radians(18))
+        self.tutor.write(
+            [
+                turn.points(stroke[:, :2]) + (200, 140)
+                for stroke in Hand(9, 0.4).write("then at three", 0, 0, 54)
+            ]
+        )
+        before = [item_box(stroke) for stroke in self.strokes()]
+        self.choose_all()
+        self.tutor.press("[data-testid=typeset]", "then at three")
+        self.tutor.wait_items(1)
+        (text,) = self.items()
+        self.assertAlmostEqual(math.degrees(math.atan2(text.map[1], text.map[0])), 18, delta=3)
+        self.assertTrue(item_box(text).overlaps(before[0]) and item_box(text).overlaps(before[-1]))
+        self.tutor.press("[data-testid=as-written]")
+        self.tutor.wait_items(len(before))
+        for old, new in zip(before, (item_box(stroke) for stroke in self.strokes()), strict=True):
+            self.assertAlmostEqual(old.x0, new.x0, delta=0.01)
+            self.assertAlmostEqual(old.y1, new.y1, delta=0.01)
 
     def test_a_sketch_is_trued_up_at_once_and_its_arrow_holds_on(self) -> None:
         self.sketch()

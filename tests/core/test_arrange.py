@@ -213,7 +213,7 @@ class Transforming(TestCase):
         slack = 1e-6 * (1 + before.width + before.height)
         if isinstance(item, Upright):
             self.assertLess(math.dist(middle, want), slack)
-        back = carried(carried(item, along), _inverse(along))
+        back = carried(carried(item, along), along.inverse())
         if not isinstance(item, Upright):
             np.testing.assert_allclose(
                 [*back.map, back.x, back.y], [*item.map, item.x, item.y], atol=1e-6, rtol=1e-9
@@ -246,11 +246,6 @@ class Transforming(TestCase):
                     closed=outline.closed, curved=outline.curved, colour="#16222b", width=2,
                 )  # fmt: skip
                 check_request(AddItems(PAGE, (shape,)))
-
-
-def _inverse(map_: Affine) -> Affine:
-    a, b, c, d = (map_.d / map_.det, -map_.b / map_.det, -map_.c / map_.det, map_.a / map_.det)
-    return Affine(a, b, c, d, -(a * map_.e + c * map_.f), -(b * map_.e + d * map_.f))
 
 
 class Rubbing(TestCase):

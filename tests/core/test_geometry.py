@@ -6,7 +6,7 @@ import math
 from unittest import TestCase
 
 import numpy as np
-from hypothesis import given
+from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from sunroom.core.geometry import (
@@ -49,6 +49,20 @@ class Maps(TestCase):
     @given(numbers, numbers, numbers, numbers, numbers, numbers)
     def test_a_map_about_a_place_leaves_it_there(self, x, y, a, b, c, d) -> None:
         np.testing.assert_allclose(Affine.about(x, y, a, b, c, d).point(x, y), (x, y), atol=1e-6)
+
+    @given(maps, st.tuples(numbers, numbers))
+    def test_the_inverse_leads_back(self, along: Affine, place) -> None:
+        assume(abs(along.det) > 0.01)
+        np.testing.assert_allclose(along.inverse().point(*along.point(*place)), place, atol=1e-3)
+
+    @given(st.floats(-math.pi, math.pi), st.tuples(numbers, numbers))
+    def test_a_turn_keeps_lengths_and_turns_by_its_angle(self, angle: float, place) -> None:
+        turned = Affine.turn(angle).point(*place)
+        self.assertAlmostEqual(math.hypot(*turned), math.hypot(*place))
+        np.testing.assert_allclose(
+            Affine.turn(angle).point(1, 0), (math.cos(angle), math.sin(angle)), atol=1e-12
+        )
+        np.testing.assert_allclose(Affine.turn(-angle).point(*turned), place, atol=1e-9)
 
     def test_a_mirror_has_a_negative_determinant_and_the_same_growth(self) -> None:
         for along, det, growth in ((Affine(-1, 0, 0, 1), -1, 1), (Affine(2, 0, 0, 3), 6, math.sqrt(6))):

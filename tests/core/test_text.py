@@ -66,6 +66,17 @@ class ShippedFonts(TestCase):
         self.assertEqual(setter.extent("   "), (0.7, 0.0))
 
 
+class Sizes(TestCase):
+    @given(st.sampled_from(["noon", "Gnomon", "sun\nlow", "a\nb\ngy"]), st.floats(10, 300))
+    def test_letters_are_as_high_as_was_asked_from_first_to_last_line(self, text: str, height: float) -> None:
+        setter = typesetter()
+        size = setter.size_of(text, height)
+        lines = setter.layout(text, size)
+        top = lines[0].baseline - size * setter.extent(written(lines)[0])[0]
+        bottom = lines[-1].baseline + size * setter.extent(written(lines)[-1])[1]
+        self.assertAlmostEqual(bottom - top, height, delta=0.01 * height)
+
+
 class Styles(TestCase):
     def setUp(self) -> None:
         self.setter = even_typesetter()

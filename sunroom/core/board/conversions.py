@@ -17,7 +17,7 @@ from sunroom.core.board.requests import AsWritten, GoneError, TrueUp, TrueUpAll,
 from sunroom.core.board.steps import ReplaceItems
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
-from sunroom.core.text.fonts import BASELINE, LINE_HEIGHT
+from sunroom.core.text.fonts import BASELINE
 
 #: Typed text follows the width of its ink within these parts of the size that its height asks for.
 WIDER_THAN_HIGH = (0.7, 1.25)
@@ -88,15 +88,13 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
         strokes = [carried(stroke, Affine.turn(-request.angle_rad)) for stroke in strokes]
     box = Box.union(item_box(stroke) for stroke in strokes)
     assert box is not None
-    lines = request.text.split("\n")
-    above, _ = typesetter.extent(lines[0])
-    _, below = typesetter.extent(lines[-1])
-    by_height = box.height / (above + below + LINE_HEIGHT * (len(lines) - 1))
+    by_height = typesetter.size_of(request.text, box.height)
     by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
     low, high = (share * by_height for share in WIDER_THAN_HIGH)
     size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
     # The ink's upper edge is the top of the first line's tallest letter.
-    spare = box.height - size * (above + below + LINE_HEIGHT * (len(lines) - 1))
+    above, _ = typesetter.extent(request.text.split("\n")[0])
+    spare = box.height * (1 - size / by_height)
     top = box.y0 + spare / 2 - size * (BASELINE - above)
     colour = statistics.mode(stroke.colour for stroke in strokes)
     text = TextItem(

@@ -116,12 +116,7 @@ def _line(page: Page, link: Link, ink: list[InkItem], colour: str) -> ShapeItem:
 
 def _size(labels: list[tuple[Box, str]], typesetter: Typesetter) -> float:
     """One size of type for all labels: the middle one of those that their ink asks for."""
-    asked = []
-    for box, text in labels:
-        lines = text.split("\n")
-        above, _ = typesetter.extent(lines[0])
-        _, below = typesetter.extent(lines[-1])
-        asked.append(box.height / (above + below + LINE_HEIGHT * (len(lines) - 1)))
+    asked = [typesetter.size_of(text, box.height) for box, text in labels]
     return float(np.clip(statistics.median(asked), *SIZES))
 
 

@@ -42,14 +42,20 @@ NUMBER_SHARE = 0.5
 BEAM_OF_NUMBERS = 10
 MAX_NUMBER_STROKES = 40
 #: Strokes are digits, whatever the line reads as, when each is on average this likely (logarithm).
-SURE_DIGIT = -0.3
+SURE_DIGIT = -0.6
 #: And, where signs are read among them, when among all symbols digits are no more than so much less likely.
-AS_LIKELY = 1.5
+AS_LIKELY = 2.0
+#: A word that people use is a number only when digits are so much likelier (logarithm) by their looks.
+WORD_LEAD = 2.0
 #: How much the recogniser of lines counts beside the net of symbols, which sees each digit closer.
-LINE_WEIGHT = 0.4
+LINE_WEIGHT = 0.2
+#: And where it is about signs among digits, which the net of digits does not know.
+SIGN_LINE_WEIGHT = 0.4
 LEAST_LOG = -30.0
 #: A sign in a number must be so much likelier than a digit in its place (logarithm).
 SIGN_COST = 2.0
+#: Among all symbols digits are so much less likely (logarithm) than among digits alone.
+DIGITS_COST = 1.5
 
 
 class CloserLook:
@@ -143,18 +149,20 @@ class CloserLook:
         parted = self._as_number(text, strokes, hand)
         if parted is None:
             return []
+        dots = dots_in(strokes)
         texts = {text for text, _ in beam_search(rows[:, self._digits], NUMBER_CHARACTERS, BEAM_OF_NUMBERS)}
         texts |= {text for text, _ in parted.texts()}
         weighed = {
             text: LINE_WEIGHT * max(self._line_log(text, rows), LEAST_LOG)
             + max(parted.log_of(text), LEAST_LOG)
+            + agreement(text, dots)
             for text in texts
             if any(character.isdigit() for character in text)
         }
-        readings = self._with_signs(ranked(weighed), self._symbols.parted(strokes, hand), rows)
-        rest = [reading for reading in readings if reading.text != text]
-        kept = readings if text in weighed else [*rest[:3], Reading(text, 0.0), *rest[3:]]
-        return kept[:MAX_READINGS]
+        readings = self._with_signs(ranked(weighed), text, parted, self._symbols.parted(strokes, hand), rows)
+        if all(reading.text != text for reading in readings):
+            readings.insert(3, Reading(text, 0.0))
+        return readings[:MAX_READINGS]
 
     def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnHand | None) -> Parted | None:
         """The strokes parted into digits when the line is a number; None when it is none."""
@@ -163,18 +171,19 @@ class CloserLook:
             return None
         if is_numeric(text, len(strokes)):
             return self._symbols.parted_digits(strokes, hand)
-        plain = text.replace("/", "")
-        if self._prior.knows(plain):
-            return None
         # The recogniser of lines takes loose digits for anything: the nets of symbols may know better.
         parted = self._symbols.parted_digits(strokes, hand)
         digits, log = parted.texts()[0]
         if len(digits) < 2 or log < SURE_DIGIT * len(digits):
             return None
-        if plain.isalnum():
+        known = self._prior.knows(text)
+        if not known and text.replace("/", "").isalnum():
             return parted
         closer = self._symbols.parted(strokes, hand)
-        return parted if closer.log_of(digits) > closer.texts()[0][1] - AS_LIKELY else None
+        close = closer.log_of(digits)
+        if known:
+            return parted if close - WORD_LEAD > closer.log_of(text.replace(" ", "")) else None
+        return parted if max(close, log - DIGITS_COST) > closer.texts()[0][1] - AS_LIKELY else None
 
     def _is_known(self, text: str) -> bool:
         """Whether the recogniser of lines has a column for each character."""
@@ -184,19 +193,22 @@ class CloserLook:
         return log_of(rows, [self._column_of[character] for character in text])
 
     def _with_signs(
-        self, readings: list[Reading], closer: Parted, rows: NDArray[np.float32]
+        self, readings: list[Reading], read: str, digits: Parted, closer: Parted, rows: NDArray[np.float32]
     ) -> list[Reading]:
-        """Numbers with 25°, 3/4 or 9:30 before or after them, when their signs may be no digits."""
+        """Numbers with 25°, 3/4 or 9:30 before or after them, when their signs may be no digits.
+
+        ``read`` is what the recogniser of lines reads.
+        """
 
         def likely(text: str) -> float:
             line = self._line_log(text, rows)
-            close = max(closer.log_of(text), LEAST_LOG)
-            return LINE_WEIGHT * max(line, LEAST_LOG) + close + agreement(text, dots)
+            close = max(closer.log_of(text), digits.log_of(text) - DIGITS_COST, LEAST_LOG)
+            return SIGN_LINE_WEIGHT * max(line, LEAST_LOG) + close + agreement(text, dots)
 
         dots = dots_in(closer.strokes)
         signed = [
             (likely(text), text)
-            for text, _ in closer.texts()
+            for text in dict.fromkeys([read, *(text for text, _ in closer.texts())])
             if self._prior.well_formed(text) and self._is_known(text) and set(text) - set(NUMBER_CHARACTERS)
         ]
         if not signed or not readings:

@@ -19,8 +19,9 @@ MOST_STROKES = 4
 BEAM, LIKELY = 20, 8
 #: Strokes smaller than this part of the tallest are points; low ones are decimal points.
 POINT = 0.22
-#: Log likelihood of a point that is one, and of strokes that cannot be a symbol.
-SURE_POINT, NO_SYMBOL = -0.05, -9.0
+#: Log likelihood of a point that is one, of a speck so near (in heights) to another stroke that it is rather
+#: a piece of that, and of strokes that cannot be a symbol.
+SURE_POINT, SPECK, NEAR, NO_SYMBOL = -0.05, -2.5, 0.12, -9.0
 #: What joining strokes costs for each part of the height that lies empty between them, and what parting
 #: strokes costs that lie over each other.
 APART, OVER = 7.0, 3.0
@@ -65,9 +66,9 @@ class Parted:
         logs += self._misfits(spans, characters)
         self._steps: dict[int, list[tuple[int, dict[str, float]]]] = {}
         for (start, end), row in zip(spans, logs, strict=True):
-            point = self._point(start) if end == start + 1 else None
+            point = self._point(start) if end == start + 1 else {}
             if point:
-                found = {point: SURE_POINT}
+                found = point
             else:
                 cost = self._cost(start, end)
                 found = {c: float(log) + cost for c, log in zip(characters, row, strict=True)}
@@ -134,12 +135,16 @@ class Parted:
         of |= dict.fromkeys(FLAT, height > SMALL) | dict.fromkeys(TALL, height < HALF)
         return MISFIT * np.column_stack([of.get(c, height < TINY) for c in characters])
 
-    def _point(self, number: int) -> str | None:
+    def _point(self, number: int) -> dict[str, float]:
+        """A low point with its log likelihood; empty when the stroke is none."""
         stroke = self.strokes[number]
-        if float(np.ptp(stroke, axis=0).max()) >= POINT * self._tall:
-            return None
         middle = float(stroke[:, 1].min() + stroke[:, 1].max()) / 2
-        return "." if self._bottom - middle < 0.35 * self._tall else None
+        small = float(np.ptp(stroke[:, :2], axis=0).max()) < POINT * self._tall
+        if not small or self._bottom - middle >= 0.35 * self._tall:
+            return {}
+        others = [other for n, other in enumerate(self.strokes) if n != number]
+        near = any(_gap(stroke, other) < NEAR * self._tall for other in others)
+        return {".": SPECK if near else SURE_POINT}
 
     def _cost(self, start: int, end: int) -> float:
         """What it costs that these strokes and no others are one symbol."""
@@ -155,3 +160,8 @@ class Parted:
             over = float(right) - float(self.strokes[end][:, 0].min())
             cost -= OVER * max(over, 0.0) / self._tall
         return cost
+
+
+def _gap(a: Points, b: Points) -> float:
+    """The least distance between points of two strokes."""
+    return float(np.hypot(*(a[:, None, :2] - b[None, :, :2]).transpose(2, 0, 1)).min())

@@ -37,10 +37,12 @@ DOT, MARK = 0.2, 0.5
 
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)?")
 _NUMBER = r"[-+−]?\d+(?:[.,]\d+)?"
+#: One side of a short equation: 3, 25, 3x, x, ab, x2.
+_SIDE = r"[-+]?(?:\d{1,4}[a-z]?|[A-Za-z]{1,3}\d?)"
 _WELL_FORMED = re.compile(
     rf"(?:\d{{1,2}}:\d\d(?::\d\d)?|{_NUMBER}(?:%|°[CF]?)?|[€$£]{_NUMBER}|{_NUMBER}[€$£]"
-    r"|\d+/\d+|\(-?\w+,-?\w+\)|\d{1,2}:\d{1,2}"
-    r"|[-+]?\w{1,4}(?:[-+=×÷*/<>≤≥][-+]?\w{1,4})+)"
+    r"|[1-9]\d?/[1-9]\d?|\(-?\w+,-?\w+\)|\d{1,2}:\d{1,2}"
+    rf"|{_SIDE}(?:[-+=×÷*<>≤≥]{_SIDE})+|[A-Za-z]/[A-Za-z0-9])"
 )
 _UNITS = frozenset(
     "mm cm dm m km mg g kg t ml cl l s min h ms °C °F m² cm² m/s km/h V A W kW N J Hz am pm a.m. p.m.".split()

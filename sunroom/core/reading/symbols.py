@@ -20,7 +20,7 @@ LookSymbols = Callable[
 RASTER_SIDE = 32
 DIGITS = "0123456789"
 #: How much the net that knows only digits counts beside the one that knows all symbols.
-SECOND_LOOK = 0.6
+SECOND_LOOK = 0.95
 #: The same where samples of the person's own hand help the latter.
 SECOND_LOOK_AT_OWN = 0.3
 #: What looks alike without its line.
@@ -32,7 +32,8 @@ LEAST = 1e-4
 class Symbols:
     """Looks at symbols with a net; ``classes`` are its columns, one character each.
 
-    ``look_digits``, if given, is a second net whose ten columns are the digits.
+    ``look_digits``, if given, is a second net whose first ten columns are the digits; the rest of its
+    likelihood is that of being none.
     """
 
     def __init__(
@@ -79,7 +80,8 @@ class Symbols:
         probabilities /= np.maximum(share, 0.2)
         if self._look_digits is not None:
             weight = SECOND_LOOK if hand is None else SECOND_LOOK_AT_OWN
-            probabilities += weight * (self._look_digits(*seen)[0] - probabilities)
+            looked = self._look_digits(*seen)[0][:, : len(DIGITS)]
+            probabilities += weight * (looked - probabilities)
         return np.asarray(np.log(np.maximum(probabilities, LEAST)))
 
     def _weighed(

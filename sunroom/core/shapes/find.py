@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
+from typing import NamedTuple
 
 import msgspec
 import numpy as np
@@ -30,6 +31,10 @@ LEAST_LIKELY = 0.02
 LEAST_SCORE = 0.12
 #: Ink that strays this far from the figure (RMS, as a part of its size) scores 1/e of its likelihood.
 TOLERANCE = 0.13
+#: And beside rivals that lie nearer to it.
+RIVAL_TOLERANCE = 0.06
+#: A polyline has corners wherever they help: it lies nearer to any ink than it should by this factor.
+BENDS = 1.5
 MAX_FIGURES = 5
 #: What may be meant besides the kind that was found.
 RIVALS: dict[Kind, tuple[Kind, ...]] = {
@@ -133,15 +138,19 @@ class Finder:
 
     def _fitted(self, ink: Ink, likely: NDArray[np.float32]) -> list[Figure]:
         shares = {kind: float(likely[column]) for column, kind in self._columns}
-        made = [f for kind, share in shares.items() if share >= LEAST_LIKELY for f in _made(kind, share, ink)]
+        tried = [_Try.of(kind, ink) for kind, share in shares.items() if share >= LEAST_LIKELY]
+        fits = [one for one in tried if one is not None]
+        nearest = min((one.beside for one in fits), default=0.0)
+        made = [one.figure(shares[one.kind], nearest) for one in fits]
         made.sort(key=lambda figure: -figure.score)
         found = [figure for figure in made if figure.score >= LEAST_SCORE]
         if found:
             # What is often meant instead is offered too, however sure the net is.
             known = {figure.kind for figure in found}
             for kind in RIVALS.get(found[0].kind, ()):
-                if kind not in known:
-                    found += _made(kind, max(shares[kind], LEAST_LIKELY), ink)
+                rival = _Try.of(kind, ink) if kind not in known else None
+                if rival:
+                    found.append(rival.figure(max(shares[kind], LEAST_LIKELY), nearest))
         return found[:MAX_FIGURES]
 
 
@@ -154,24 +163,37 @@ def _with_length(strokes: Sequence[NDArray[np.float64]]) -> list[NDArray[np.floa
     return [stroke[:, :2] for stroke in strokes if path_length(stroke[:, :2]) > 1e-3]
 
 
-def _made(kind: Kind, share: float, ink: Ink) -> list[Figure]:
-    """The exact figure of a kind that is this likely; none when the ink can be none."""
-    exact = fit(kind, ink)
-    if exact is None:
-        return []
-    return [_figure(kind, share * math.exp(-((distance(exact, ink) / TOLERANCE) ** 2)), exact)]
+class _Try(NamedTuple):
+    """The exact figure of a kind that is nearest to some ink, and how far (RMS, as a part of its size) that is."""
 
+    kind: Kind
+    exact: Fitted
+    stray: float
 
-def _figure(kind: Kind, score: float, exact: Fitted) -> Figure:
-    points = tuple((round(float(x), 2), round(float(y), 2)) for x, y in exact.points)
-    return Figure(
-        kind,
-        round(score, 3),
-        points,
-        exact.closed,
-        exact.curved,
-        exact.figure,
-        exact.parts,
-        exact.ends,
-        exact.form,
-    )
+    @staticmethod
+    def of(kind: Kind, ink: Ink) -> _Try | None:
+        exact = fit(kind, ink)
+        return None if exact is None else _Try(kind, exact, distance(exact, ink))
+
+    @property
+    def beside(self) -> float:
+        """The same, to be compared with other kinds: a polyline bends to anything."""
+        return self.stray * (BENDS if self.kind == "polyline" else 1.0)
+
+    def figure(self, share: float, nearest: float) -> Figure:
+        """The figure with its score: how likely its kind is, and how near it lies, by itself and beside others."""
+        exact = self.exact
+        alone = (self.stray / TOLERANCE) ** 2
+        beside = max(self.beside**2 - nearest**2, 0.0) / RIVAL_TOLERANCE**2
+        points = tuple((round(float(x), 2), round(float(y), 2)) for x, y in exact.points)
+        return Figure(
+            self.kind,
+            round(share * math.exp(-alone - beside), 3),
+            points,
+            exact.closed,
+            exact.curved,
+            exact.figure,
+            exact.parts,
+            exact.ends,
+            exact.form,
+        )

@@ -135,6 +135,13 @@ class Typesetter:
             return 0.7, 0.0
         return max(up for up, _ in extents), max(down for _, down in extents)
 
+    def size_of(self, text: str, height: float) -> float:
+        """The size of type at which the letters of ``text``, from the top of the first line's to the bottom of
+        the last line's, are ``height`` high."""
+        lines = text.split("\n")
+        above, below = self.extent(lines[0])[0], self.extent(lines[-1])[1]
+        return height / (above + below + LINE_HEIGHT * (len(lines) - 1))
+
     def width(self, text: str, size: float) -> float:
         """Width of the widest line of ``text``, unwrapped."""
         return max(line.width for line in self.layout(text, size))
