@@ -54,7 +54,7 @@ class Stage:
 def room_home(stage: Stage) -> None:
     tutor = stage.person("tutor")
     tutor.open(f"{stage.base}/rooms/{LINK}")
-    tutor.find("img")
+    tutor.find("a.board img")
     tutor.driver.execute_async_script(
         "Promise.all([...document.images].map((i) => ((i.loading = 'eager'), i.decode()))).then(arguments[0])"
     )

@@ -43,7 +43,6 @@ from sunroom.live.messages import (
     Frame,
     Goodbye,
     Heard,
-    Look,
     PageItems,
     Ping,
     Point,
@@ -56,7 +55,6 @@ from sunroom.live.messages import (
     Wet,
     You,
 )
-from sunroom.rooms.models import Room
 from tests.browser.base import LiveServer
 from tests.server.client import Line, Web
 
@@ -434,27 +432,6 @@ class BadInput(LiveTest):
         self.assertEqual(len(told.people), 1)
         self.do(second, AddItems(self.page, (stroke("stroke-1"),)))
         self.assertEqual(self.do(self.tutor, Undo()).step, RemoveItems(self.page, ("stroke-1",)))
-
-    def test_a_flooder_is_slowed_and_nobody_is_lost(self) -> None:
-        student, _ = self.student()
-        for _ in range(1_500):
-            student.send(Look(self.page))
-        logged = self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))
-        self.assertEqual(Room.objects.count(), 1)
-        self.assertEqual(student.hear(Frame, lambda frame: bool(frame.steps)).steps[0], logged)
-
-    def test_a_browser_that_does_not_read_is_told_to_come_again(self) -> None:
-        from sunroom.core.pens import Actor
-        from sunroom.live.member import MAX_FRAMES, Member
-
-        async def lag() -> tuple[bool, bytes | None]:
-            member = Member("slow", Actor("seat", "student"))
-            fits = [member.put(b"frame") for _ in range(MAX_FRAMES + 1)]
-            return fits[-2] and not fits[-1], await member.take()
-
-        import asyncio
-
-        self.assertEqual(asyncio.run(lag()), (True, None))
 
     def test_a_line_that_is_closed_is_closed(self) -> None:
         line = self.line("window", self.tutor_web)

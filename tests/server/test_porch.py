@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
+import asyncio
 from contextlib import suppress
 from unittest import TestCase
 
+from sunroom.core.board.steps import AddItems
 from sunroom.core.lesson import Lesson, SetPens
 from sunroom.core.lesson.state import as_seen
 from sunroom.core.pens import Actor, Facts
 from sunroom.live.limits import Pace
 from sunroom.live.member import MAX_FRAMES, Member
-from sunroom.live.messages import Frame, Person, Refused, Tell, Wet
+from sunroom.live.messages import Frame, Look, Person, Refused, Tell, Wet
 from sunroom.live.porch import Porch
 from tests.server.client import Line
 from tests.server.test_live import LiveTest, stroke
@@ -104,6 +106,7 @@ class Members(TestCase):
         self.assertFalse(noor.put(b"one too many"))
         self.assertTrue(noor.lagging)
         self.assertFalse(noor.put(b"later"))
+        self.assertIsNone(asyncio.run(noor.take()))
 
 
 class Floods(LiveTest):
@@ -128,3 +131,10 @@ class Floods(LiveTest):
         self.tutor.hear(Frame, shown, 30)
         self.tutor.send(Tell("command-1", SetPens("down")))
         self.tutor.hear(Frame, lambda frame: frame.lesson and frame.lesson.facts.mode == "down")
+
+    def test_a_flooder_is_slowed_and_nobody_is_lost(self) -> None:
+        student, _ = self.student()
+        for _ in range(1_500):
+            student.send(Look(self.page))
+        logged = self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))
+        self.assertEqual(student.hear(Frame, lambda frame: bool(frame.steps)).steps[0], logged)
