@@ -28,7 +28,7 @@ APART, OVER = 7.0, 3.0
 #: A digit wider than this, in heights, is two.
 WIDE = 1.15
 TOO_WIDE = 6.0
-#: Signs that are small and lie high, or low, or are flat, or tall; all others are not tiny.
+#: Signs that are small and lie high, or low, or are flat, or tall without dots; all others are not tiny.
 RAISED, LOWERED, FLAT, TALL = "°'\"", ".,", "-", "0123456789"
 TINY, HALF, SMALL, HALF_WAY = 0.25, 0.5, 0.6, 0.55
 #: Log likelihood of a sign whose size or place is not its own.
@@ -62,6 +62,7 @@ class Parted:
             for start in range(len(strokes))
             for end in range(start + 1, min(start + MOST_STROKES, len(strokes)) + 1)
         ]
+        self._dots = [self._is_dot(number) for number in range(len(strokes))]
         logs = logs_of([strokes[start:end] for start, end in spans])
         logs += self._misfits(spans, characters)
         self._steps: dict[int, list[tuple[int, dict[str, float]]]] = {}
@@ -132,19 +133,26 @@ class Parted:
         height = (bottoms - tops) / self._tall
         low = (tops + bottoms) / 2 - top > HALF_WAY * max(self._bottom - top, 1e-6)
         of = {c: (height > SMALL) | low for c in RAISED} | {c: (height > SMALL) | ~low for c in LOWERED}
-        of |= dict.fromkeys(FLAT, height > SMALL) | dict.fromkeys(TALL, height < HALF)
+        dotted = np.array([end - start > 1 and any(self._dots[start:end]) for start, end in spans])
+        of |= dict.fromkeys(FLAT, height > SMALL) | dict.fromkeys(TALL, (height < HALF) | dotted)
         return MISFIT * np.column_stack([of.get(c, height < TINY) for c in characters])
+
+    def _is_small(self, number: int) -> bool:
+        return float(np.ptp(self.strokes[number][:, :2], axis=0).max()) < POINT * self._tall
+
+    def _is_dot(self, number: int) -> bool:
+        """Whether a stroke is small and by itself: what is near another stroke is rather a piece of that."""
+        stroke = self.strokes[number]
+        others = [other for n, other in enumerate(self.strokes) if n != number]
+        return self._is_small(number) and all(_gap(stroke, o) >= NEAR * self._tall for o in others)
 
     def _point(self, number: int) -> dict[str, float]:
         """A low point with its log likelihood; empty when the stroke is none."""
         stroke = self.strokes[number]
         middle = float(stroke[:, 1].min() + stroke[:, 1].max()) / 2
-        small = float(np.ptp(stroke[:, :2], axis=0).max()) < POINT * self._tall
-        if not small or self._bottom - middle >= 0.35 * self._tall:
+        if not self._is_small(number) or self._bottom - middle >= 0.35 * self._tall:
             return {}
-        others = [other for n, other in enumerate(self.strokes) if n != number]
-        near = any(_gap(stroke, other) < NEAR * self._tall for other in others)
-        return {".": SPECK if near else SURE_POINT}
+        return {".": SURE_POINT if self._dots[number] else SPECK}
 
     def _cost(self, start: int, end: int) -> float:
         """What it costs that these strokes and no others are one symbol."""
