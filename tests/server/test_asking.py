@@ -1,0 +1,105 @@
+"""Asking what ink may be: what is asked of the workers, and what the browser hears."""
+
+from __future__ import annotations
+
+from typing import Any
+from unittest import mock
+
+import numpy as np
+from django.test import TestCase
+
+from demo.hand import Hand
+from sunroom.boards.repository import Opened
+from sunroom.core.board import Board, History, InkItem, PageHead, TextItem, apply
+from sunroom.core.board.steps import AddItems, AddPage
+from sunroom.core.ink import pack_samples
+from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.live import reading, workers
+from sunroom.live.board import LiveBoard
+from sunroom.live.messages import LineTaught, Read, Readings, Teach
+from tests.server.test_live import stroke
+
+PAGE = "page-001"
+
+
+def ink(strokes: list[np.ndarray], name: str, **more: Any) -> list[InkItem]:
+    values = {"nib": "pen", "colour": "#16222b", "width": 3.0, "by": "noor"} | more
+    return [
+        InkItem(id=f"{name}-{number:03d}", samples=pack_samples(samples), **values)
+        for number, samples in enumerate(strokes)
+    ]
+
+
+class Asking(TestCase):
+    def board(self, *items: Any) -> LiveBoard:
+        state = apply(apply(Board(), AddPage(PageHead(PAGE), 0)), AddItems(PAGE, tuple(items)))
+        return LiveBoard(1, "board-1", "Shadows", Opened(state, History(), {}, 0))
+
+    async def ask(self, board: LiveBoard, ids: list[str], page: str = PAGE) -> Readings:
+        async def here(*arguments: Any) -> workers.InkRead:
+            self.asked.append(arguments)
+            return workers.read_ink(*arguments)
+
+        self.asked: list[tuple[Any, ...]] = []
+        with (
+            mock.patch.object(workers, "read", here),
+            mock.patch.object(reading.hands, "ink_of_seat", lambda seat: self.writers.append(seat)),
+        ):
+            self.writers: list[str] = []
+            return await reading.read(board, Read(7, page, tuple(ids)), "en")
+
+    async def test_lines_name_their_strokes_and_say_where_and_how_they_run(self) -> None:
+        word = ink(Hand(9, 0.3).write("noon", 100, 100, 54), "noon")
+        answer = await self.ask(self.board(*word), [item.id for item in word])
+        self.assertEqual((answer.ref, answer.problem), (7, ""))
+        self.assertEqual(answer.readings[0].text, "noon")
+        (line,) = answer.lines
+        self.assertEqual(set(line.ids), {item.id for item in word})
+        self.assertAlmostEqual(line.angle_rad, 0, delta=0.1)
+        self.assertLess(line.box.x0, line.box.x1)
+        self.assertFalse(answer.figure_first)
+
+    async def test_what_is_gone_highlighted_or_no_ink_is_not_read(self) -> None:
+        word = ink(Hand(9, 0.3).write("at", 100, 100, 54), "word")
+        marked = ink([np.array([(90.0, 80, 0.5, 0), (200, 80, 0.5, 8)])], "mark", nib="highlighter")
+        typed = TextItem(id="typed-01", text="noon", size=20, colour="#16222b")
+        board = self.board(*word, *marked, typed)
+        ids = [item.id for item in (*word, *marked)]
+        await self.ask(board, [*ids, "typed-01", "gone-001", ids[0]])
+        self.assertEqual(len(self.asked[0][0]), len(word))
+        for nothing in ([], ["typed-01"], ["gone-001"], [item.id for item in marked]):
+            answer = await self.ask(board, nothing)
+            self.assertEqual((answer.problem, self.asked), ("There is no ink to read.", []))
+        self.assertTrue((await self.ask(board, ids, "page-gone")).problem)
+
+    async def test_too_much_is_said_before_it_is_read(self) -> None:
+        many = [stroke(f"stroke-{number:04d}") for number in range(MAX_STROKES + 1)]
+        answer = await self.ask(self.board(*many), [item.id for item in many])
+        self.assertIn(f"more than {MAX_STROKES} strokes", answer.problem)
+        self.assertEqual(self.asked, [])
+
+    async def test_it_is_read_by_the_hand_of_whoever_wrote_most_of_it(self) -> None:
+        strokes = Hand(9, 0.3).write("shadow", 100, 100, 54)
+        word = [*ink(strokes[:1], "first", by="imani"), *ink(strokes[1:], "rest")]
+        await self.ask(self.board(*word), [item.id for item in word])
+        self.assertEqual(self.writers, ["noor"])
+
+    async def test_a_reading_that_fails_leaves_the_ink_and_says_so(self) -> None:
+        board = self.board(stroke("stroke-01"))
+        with (
+            mock.patch.object(workers, "read_ink", side_effect=RuntimeError),
+            self.assertLogs("sunroom.live.reading", "ERROR"),
+        ):
+            answer = await self.ask(board, ["stroke-01"])
+        self.assertIn("could not be read just now", answer.problem)
+        self.assertIn("stroke-01", board.board.pages[PAGE].items)
+
+    def test_only_one_s_own_ink_teaches_and_not_too_much_of_it(self) -> None:
+        mine, theirs = stroke("mine-001", by="noor"), stroke("theirs-1", by="imani")
+        board = self.board(mine, theirs)
+        lines = (LineTaught(("mine-001", "theirs-1"), "no"), LineTaught(("theirs-1",), "on"))
+        found = reading.corrected(board, Teach(PAGE, lines), "noor")
+        self.assertEqual([(len(strokes), text) for strokes, text in found], [(1, "no")])
+        many = tuple(LineTaught(("mine-001",), "l") for _ in range(reading.MAX_TAUGHT + 5))
+        self.assertEqual(len(reading.corrected(board, Teach(PAGE, many), "noor")), reading.MAX_TAUGHT)
+        self.assertEqual(reading.corrected(board, Teach("page-gone", lines), "noor"), [])
