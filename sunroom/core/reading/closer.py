@@ -45,8 +45,8 @@ MAX_NUMBER_STROKES = 40
 SURE_DIGIT = -0.6
 #: And, where signs are read among them, when among all symbols digits are no more than so much less likely.
 AS_LIKELY = 2.0
-#: A word that people use is a number only when digits are so much likelier (logarithm) by their looks.
-WORD_LEAD = 2.0
+#: A word that people use is a number only when it is short, and digits are so much likelier (logarithm) by their looks.
+SHORT_WORD, WORD_LEAD = 3, 2.0
 #: How much the recogniser of lines counts beside the net of symbols, which sees each digit closer.
 LINE_WEIGHT = 0.2
 #: And where it is about signs among digits, which the net of digits does not know.
@@ -171,12 +171,14 @@ class CloserLook:
             return None
         if is_numeric(text, len(strokes)):
             return self._symbols.parted_digits(strokes, hand)
+        known = self._prior.knows(text)
+        if known and len(text) > SHORT_WORD:
+            return None
         # The recogniser of lines takes loose digits for anything: the nets of symbols may know better.
         parted = self._symbols.parted_digits(strokes, hand)
         digits, log = parted.texts()[0]
         if len(digits) < 2 or log < SURE_DIGIT * len(digits):
             return None
-        known = self._prior.knows(text)
         if not known and text.replace("/", "").isalnum():
             return parted
         closer = self._symbols.parted(strokes, hand)
