@@ -6,9 +6,11 @@ The core takes bytes and functions; this module is the one place that knows wher
 from __future__ import annotations
 
 import unicodedata
+from collections.abc import Callable
 from functools import cache
 from importlib.util import find_spec
 from pathlib import Path
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -74,19 +76,16 @@ FOREIGN = 1.5
 MODELS = Path(__file__).parent / "models"
 
 
-def _net(name: str) -> tuple[LookSymbols, list[str]]:
-    """One of our own nets (see training/README.md) as a function, and its classes."""
+def _net(name: str) -> tuple[Callable[..., Any], list[str]]:
+    """One of our own nets (see training/README.md) as a function of its named inputs, and its classes."""
     import onnxruntime
 
     options = onnxruntime.SessionOptions()
     options.intra_op_num_threads = 1
     session = onnxruntime.InferenceSession(str(MODELS / f"{name}.onnx"), options)
 
-    def look(
-        rasters: NDArray[np.float32], measures: NDArray[np.float32]
-    ) -> tuple[NDArray[np.float32], NDArray[np.float32]]:
-        probabilities, embedding = session.run(None, {"raster": rasters, "measures": measures})
-        return probabilities, embedding
+    def look(**inputs: NDArray[np.float32]) -> Any:
+        return session.run(None, inputs)
 
     return look, session.get_modelmeta().custom_metadata_map["classes"].split("\n")
 
@@ -94,14 +93,31 @@ def _net(name: str) -> tuple[LookSymbols, list[str]]:
 @cache
 def finder() -> Finder:
     """The finder of figures with its net; built once in each process."""
-    look, classes = _net("figures")
-    return Finder(lambda rasters, measures: look(rasters, measures)[0], classes)
+    net, classes = _net("figures")
+
+    def look(sequences: NDArray[np.float32], measures: NDArray[np.float32]) -> NDArray[np.float32]:
+        probabilities: NDArray[np.float32] = net(sequence=sequences, measures=measures)[0]
+        return probabilities
+
+    return Finder(look, classes)
 
 
 @cache
 def symbols() -> Symbols:
     """The nets of symbols and of digits; built once in each process."""
-    return Symbols(*_net("symbols"), _net("digits")[0])
+    net, classes = _net("symbols")
+    digits, _ = _net("digits")
+    return Symbols(_looks(net), classes, _looks(digits))
+
+
+def _looks(net: Callable[..., Any]) -> LookSymbols:
+    def look(
+        rasters: NDArray[np.float32], measures: NDArray[np.float32]
+    ) -> tuple[NDArray[np.float32], NDArray[np.float32]]:
+        probabilities, embeddings = net(raster=rasters, measures=measures)
+        return probabilities, embeddings
+
+    return look
 
 
 @cache

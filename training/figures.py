@@ -35,13 +35,15 @@ def strayed(strokes: Strokes, random: Random, noise: float) -> Strokes:
     everything = np.vstack(strokes)
     size = float(np.hypot(*np.ptp(everything, axis=0)))
     rounding = random.uniform(0, 0.025) * size
+    wander, wave = _wander if random.random() < 0.5 else _shake, 0.5 * 0.1 ** random.random()
     made = []
     for stroke in strokes:
         points = _paced(stroke, random, rounding)
         reach = max(float(np.hypot(*np.diff(points, axis=0).T).sum()), 1e-6)
         # Short strokes (a head's wings) stray less than long ones: the hand has less way to go astray.
-        strength = noise * size * min(1.0, 0.35 + reach / size)
-        points = points + strength * _wander(len(points), random, 0.5 * 0.1 ** random.random(), reach / size)
+        # And in long waves: who strays far in those draws another figure.
+        strength = noise * size * min(1.0, 0.35 + reach / size) * min(1.0, 0.2 / wave)
+        points = points + strength * wander(len(points), random, wave, reach / size)
         points = points + random.normal(0, 0.15 * noise * size, 2)
         made.append(points)
     return made
@@ -72,6 +74,23 @@ def _wander(count: int, random: Random, wave: float, reach: float) -> Points:
     low = np.floor(at).astype(int).clip(0, knots - 2)
     part = (1 - np.cos(math.pi * (at - low))) / 2
     return noise[low] * (1 - part[:, None]) + noise[low + 1] * part[:, None]
+
+
+def _shake(count: int, random: Random, wave: float, reach: float) -> Points:
+    """The same, without knots at even distances: white noise, smoothed."""
+    width = max(0.4 * wave / reach * count, 0.5)
+    side = int(3 * width) + 1
+    kernel = np.exp(-0.5 * (np.arange(-side, side + 1) / width) ** 2)
+    kernel *= 0.87 / math.sqrt(float((kernel**2).sum()))
+    white = random.normal(0, 1, (2, count + 2 * side))
+    return np.column_stack([np.convolve(axis, kernel, "valid") for axis in white])
+
+
+def drawn_otherwise(strokes: Strokes, random: Random) -> Strokes:
+    """Now and then the strokes come in another order, or one is drawn from its other end."""
+    if random.random() < 0.3:
+        strokes = [strokes[number] for number in random.permutation(len(strokes))]
+    return [stroke[::-1] if random.random() < 0.12 else stroke for stroke in strokes]
 
 
 def _turn(kind: str, random: Random) -> float:
@@ -165,7 +184,7 @@ def _polyline(random: Random) -> Strokes:
         right = np.abs(np.abs(turns) - 90).max() < 14
         near = np.hypot(*(path[:, None] - path[None]).reshape(-1, 2).T).reshape(count, count)
         # Not an elbow, not closed, not back on itself.
-        if not right and (near + 9 * SIZE * np.eye(count)).min() > 0.3 * size:
+        if not right and (near + 9 * SIZE * np.eye(count)).min() > 0.22 * size:
             break
     if count == 3:  # with one corner only the plainly blunt or even are no ticks
         a, b = np.hypot(*(path[1] - path[0])), np.hypot(*(path[2] - path[1]))
@@ -409,7 +428,13 @@ def _brace(random: Random) -> Strokes:
     h, depth = SIZE, SIZE * random.uniform(0.1, 0.3)
     bend = depth / 2
     at = np.linspace(0, math.pi / 2, 12)
-    if random.random() < 0.4:  # bends that are longer than they are deep
+    way = random.random()
+    if way < 0.35:  # drawn loosely, as a line with three soft steps
+        along, step = np.linspace(0, 1, 40), random.uniform(0.12, 0.45)
+        soft = [(1 - np.cos(math.pi * np.clip(part / step, 0, 1))) / 2 for part in (along, 1 - along)]
+        half = np.column_stack([bend * (soft[1] - soft[0]), along * h / 2])
+        return [np.vstack([half, ((half * (1, -1)) + (0, h))[::-1]])]
+    if way < 0.6:  # bends that are longer than they are deep
         long = bend * random.uniform(1.0, 2.2)
         top = np.column_stack([bend * (1 - np.sin(at)), long * (1 - np.cos(at))])
         beak = np.column_stack([-bend * (1 - np.cos(at)), h / 2 - long + long * np.sin(at)])

@@ -1,7 +1,8 @@
-"""The small net that both kinds of ink share: from a raster and six measures to classes and an embedding."""
+"""The small nets: from what strokes look like, or how they run, and six measures to classes."""
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from pathlib import Path
 
 import numpy as np
@@ -38,19 +39,48 @@ class InkNet(nn.Module):
         self.choose = nn.Linear(EMBEDDING, classes)
 
     def forward(self, raster: torch.Tensor, measures: torch.Tensor) -> tuple[torch.Tensor, torch.Tensor]:
-        embedding = self.embed(torch.cat([self.look(raster), measures], 1))
-        logits = self.choose(self.drop(embedding))
-        if self.training:
-            return logits, embedding
-        return torch.softmax(logits, 1), nn.functional.normalize(embedding, dim=1)
+        """Probabilities, and embeddings of length 1."""
+        embedding = self._embedding(raster, measures)
+        return torch.softmax(self.choose(embedding), 1), nn.functional.normalize(embedding, dim=1)
+
+    def logits(self, raster: torch.Tensor, measures: torch.Tensor) -> torch.Tensor:
+        return self.choose(self.drop(self._embedding(raster, measures)))
+
+    def _embedding(self, raster: torch.Tensor, measures: torch.Tensor) -> torch.Tensor:
+        return self.embed(torch.cat([self.look(raster), measures], 1))
 
 
-def fit(
-    net: InkNet, rasters: np.ndarray, measures: np.ndarray, labels: np.ndarray, epochs: int, seed: int
-) -> None:
-    """Train with Adam and a cosine schedule; rasters are (N, 3, side, side) int8 (±127 is ±1)."""
-    torch.manual_seed(seed)
-    order = np.random.default_rng(seed)
+class PathNet(nn.Module):
+    """Seven convolutions along a sequence of points."""
+
+    def __init__(self, classes: int) -> None:
+        super().__init__()
+        layers: list[nn.Module] = [nn.Conv1d(5, 48, 7, padding=3), nn.BatchNorm1d(48), nn.ReLU()]
+        for before, after in ((48, 64), (64, 96), (96, 128)):
+            for channels, kernel in ((before, 5), (after, 3)):
+                layers += [
+                    nn.Conv1d(channels, after, kernel, padding=kernel // 2),
+                    nn.BatchNorm1d(after),
+                    nn.ReLU(),
+                ]
+            layers.append(nn.MaxPool1d(2))
+        self.follow = nn.Sequential(*layers)
+        self.choose = nn.Sequential(
+            nn.Linear(2 * 128 + 6, EMBEDDING), nn.ReLU(), nn.Dropout(0.25), nn.Linear(EMBEDDING, classes)
+        )
+
+    def forward(self, sequence: torch.Tensor, measures: torch.Tensor) -> torch.Tensor:
+        """Probabilities."""
+        return torch.softmax(self.logits(sequence, measures), 1)
+
+    def logits(self, sequence: torch.Tensor, measures: torch.Tensor) -> torch.Tensor:
+        followed = self.follow(sequence)
+        return self.choose(torch.cat([followed.mean(2), followed.amax(2), measures], 1))
+
+
+def fit(net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int) -> None:
+    """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1."""
+    order = np.random.default_rng(torch.initial_seed())
     optimiser = torch.optim.AdamW(net.parameters(), 2e-3, weight_decay=1e-4)
     steps = epochs * (len(labels) // BATCH)
     schedule = torch.optim.lr_scheduler.OneCycleLR(optimiser, 4e-3, total_steps=steps)
@@ -61,10 +91,10 @@ def fit(
         shuffled = order.permutation(len(labels))
         for at in range(0, len(labels) - BATCH + 1, BATCH):
             rows = shuffled[at : at + BATCH]
-            logits, _ = net(
-                torch.from_numpy(rasters[rows]).float() / 127, torch.from_numpy(measures[rows]).float()
+            loss = loss_of(
+                net.logits(*(_tensor(column[rows]) for column in inputs)),
+                torch.from_numpy(labels[rows]).long(),
             )
-            loss = loss_of(logits, torch.from_numpy(labels[rows]).long())
             optimiser.zero_grad()
             loss.backward()
             optimiser.step()
@@ -74,17 +104,24 @@ def fit(
     net.eval()
 
 
-def save(net: InkNet, side: int, classes: list[str], out: Path) -> None:
-    """The net as ONNX, its classes in the metadata, one to a line."""
+def _tensor(column: np.ndarray) -> torch.Tensor:
+    values = torch.from_numpy(column)
+    return values.float() / 127 if column.dtype == np.int8 else values.float()
+
+
+def save(
+    net: nn.Module, inputs: dict[str, tuple[int, ...]], outputs: list[str], classes: list[str], out: Path
+) -> None:
+    """The net as ONNX, its classes in the metadata, one to a line; ``inputs`` are shapes of one row."""
     import onnx
 
     torch.onnx.export(
         net,
-        (torch.zeros(1, 3, side, side), torch.zeros(1, 6)),
+        tuple(torch.zeros(1, *shape) for shape in inputs.values()),
         str(out),
-        input_names=["raster", "measures"],
-        output_names=["probabilities", "embedding"],
-        dynamic_axes={name: {0: "n"} for name in ("raster", "measures", "probabilities", "embedding")},
+        input_names=list(inputs),
+        output_names=outputs,
+        dynamic_axes={name: {0: "n"} for name in (*inputs, *outputs)},
         dynamo=False,
     )
     model = onnx.load(str(out))

@@ -89,7 +89,8 @@ def trace_picture(solid: np.ndarray) -> list[np.ndarray]:
     line = thin(cut)
     typical = np.median(depth[line > 0]) if line.any() else 1.0
     strokes = []
-    for path in _strokes(line):
+    paths = _strokes(line)
+    for path in [*paths, *_dots(cut, depth, paths)]:
         points = np.array([(x, y) for y, x in path], dtype=float)
         points = _smooth(points, closed=len(path) > 2 and path[0] == path[-1])
         row, column = points[:, 1].astype(int), points[:, 0].astype(int)
@@ -118,6 +119,17 @@ def thin(solid: np.ndarray) -> np.ndarray:
             image &= ~(image & (neighbours >= 2) & (neighbours <= 6) & (rises == 1) & ~a & ~b)
         if image.sum() == before:
             return image[1:-1, 1:-1].astype(np.uint8)
+
+
+def _dots(solid: np.ndarray, depth: np.ndarray, paths: list[list[Pixel]]) -> list[list[Pixel]]:
+    """What has no length has no middle line: a round dot is one pixel, its deepest."""
+    count, parts = cv2.connectedComponents(solid)
+    drawn = {int(parts[pixel]) for path in paths for pixel in path}
+    return [
+        [tuple(int(v) for v in np.unravel_index(np.argmax(np.where(parts == part, depth, -1)), depth.shape))]
+        for part in range(1, count)
+        if part not in drawn
+    ]
 
 
 def _strokes(line: np.ndarray) -> list[list[Pixel]]:

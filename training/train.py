@@ -18,19 +18,21 @@ import numpy as np
 
 from demo.hand import Hand
 from sunroom.core.ink.raster import ink_measures, ink_raster
+from sunroom.core.ink.sequence import ink_sequence
 from training import figures, hands
 
 OUT = Path(__file__).parents[1] / "sunroom" / "models"
-SYMBOL_SIDE, FIGURE_SIDE = 32, 40
+SYMBOL_SIDE, FIGURE_POINTS = 32, 128
+EPOCHS = 8
 SYMBOLS = (
     "0123456789abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"
     ".,:;!?'\"()[]<>+-=*/%°×÷&€$£ñáàâäéèêëíîïóôöúùûüçß"
 )
-#: How wide the net's first layer is.
-WIDTHS = {"symbols": 16, "digits": 20, "figures": 16}
+#: How wide the first layer of a net is that looks at rasters.
+WIDTHS = {"symbols": 16, "digits": 24}
 SYMBOLS_EACH = 1_600
-DIGITS_EACH = 11_000
-FIGURES_EACH = 7_000
+DIGITS_EACH = 20_000
+FIGURES_EACH = 10_000
 WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
 #: Alone these are figures as much as letters: only what stands beside them tells.
 FIGURE_LIKE = frozenset("oO0lI1/\\-_xX+cC()vVLt<>.,:;'\"°×*|JUuniTrszZN")
@@ -39,42 +41,42 @@ NO_DIGITS = sorted(set(SYMBOLS) - set("0123456789oODQlIiJZzSsbGTBgqyY/.,'\"°!-�
 SEED = 20_260_901
 CHUNK = 500
 
+#: A raster or a sequence, measures, and which class it is.
 Sample = tuple[np.ndarray, np.ndarray, int]
 
 
 def main() -> None:
     import torch
 
-    from training.nets import InkNet, fit, save
+    from training.nets import InkNet, PathNet, fit, save
 
     torch.set_num_threads(2)
     what = sys.argv[1]
-    make, classes, side, total = {
-        "symbols": (symbol, list(SYMBOLS), SYMBOL_SIDE, SYMBOLS_EACH * len(SYMBOLS)),
-        "digits": (digit, [*"0123456789", NO_DIGIT], SYMBOL_SIDE, 14 * DIGITS_EACH),
-        "figures": (
-            figure,
-            [*figures.KINDS, WRITING, DRAWING],
-            FIGURE_SIDE,
-            FIGURES_EACH * (len(figures.KINDS) + 7),
-        ),
+    make, classes, total = {
+        "symbols": (symbol, list(SYMBOLS), SYMBOLS_EACH * len(SYMBOLS)),
+        "digits": (digit, [*"0123456789", NO_DIGIT], DIGITS_EACH * 14),
+        "figures": (figure, [*figures.KINDS, WRITING, DRAWING], FIGURES_EACH * (len(figures.KINDS) + 7)),
     }[what]
     kept = hands.TRACED / f"{what}-{SEED}.npz"
     if not kept.exists():
         hands.trace_digits()
-        rasters, measures, labels = generate(make, total)
-        np.savez(kept, rasters=rasters, measures=measures, labels=labels)
-    data = np.load(kept)
-    rasters, measures, labels = data["rasters"], data["measures"], data["labels"]
+        np.savez(kept, *generate(make, total))
+    seen, measures, labels = np.load(kept).values()
     print(f"{len(labels)} samples", flush=True)
-    net = InkNet(side, len(classes), WIDTHS[what])
-    fit(net, rasters, measures, labels, epochs=8, seed=SEED)
+    torch.manual_seed(SEED)
+    if what == "figures":
+        net, shown, outputs = PathNet(len(classes)), "sequence", ["probabilities"]
+    else:
+        net = InkNet(SYMBOL_SIDE, len(classes), WIDTHS[what])
+        shown, outputs = "raster", ["probabilities", "embedding"]
+    fit(net, (seen, measures), labels, EPOCHS)
+    inputs = {shown: seen.shape[1:], "measures": measures.shape[1:]}
     OUT.mkdir(exist_ok=True)
-    save(net, side, classes, OUT / f"{what}.onnx")
+    save(net, inputs, outputs, classes, OUT / f"{what}.onnx")
 
 
 def generate(make: Callable[[int, np.random.Generator], Sample], total: int) -> tuple[np.ndarray, ...]:
-    """``total`` samples, made in parallel; rasters as int8."""
+    """``total`` samples, made in parallel: each column an array."""
     jobs = [(make, at, min(CHUNK, total - at)) for at in range(0, total, CHUNK)]
     with Pool(2) as pool:
         parts = pool.starmap(_chunk, jobs)
@@ -83,9 +85,13 @@ def generate(make: Callable[[int, np.random.Generator], Sample], total: int) -> 
 
 def _chunk(make: Callable[[int, np.random.Generator], Sample], at: int, count: int) -> tuple[np.ndarray, ...]:
     random = np.random.default_rng((SEED, at))
-    samples = [make(at + number, random) for number in range(count)]
-    rasters = np.array([np.round(s[0] * 127).astype(np.int8) for s in samples])
-    return rasters, np.array([s[1] for s in samples]), np.array([s[2] for s in samples])
+    columns = zip(*(make(at + number, random) for number in range(count)), strict=True)
+    return tuple(_small(np.array(column)) for column in columns)
+
+
+def _small(column: np.ndarray) -> np.ndarray:
+    """Rasters as int8: there are many."""
+    return np.round(column * 127).astype(np.int8) if column.ndim == 4 else column
 
 
 def symbol(number: int, random: np.random.Generator) -> Sample:
@@ -161,7 +167,8 @@ def figure(number: int, random: np.random.Generator) -> Sample:
         strokes, label = _writing(random), kinds
     else:
         strokes, label = _drawing(random), kinds + 1
-    return ink_raster(strokes, FIGURE_SIDE), ink_measures(strokes), label
+    strokes = figures.drawn_otherwise(strokes, random)
+    return ink_sequence(strokes, FIGURE_POINTS), ink_measures(strokes), label
 
 
 def _writing(random: np.random.Generator) -> list[np.ndarray]:

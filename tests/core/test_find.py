@@ -20,7 +20,7 @@ CLASSES = [*KINDS, "writing", "drawing"]
 def finder(**shares: float) -> Finder:
     """A finder whose net says the same of all ink; what is not named is hardly likely."""
     row = np.array([shares.get(name, 0.001) for name in CLASSES], np.float32)
-    return Finder(lambda rasters, measures: np.tile(row, (len(rasters), 1)), CLASSES)
+    return Finder(lambda sequences, measures: np.tile(row, (len(sequences), 1)), CLASSES)
 
 
 def ring(rx: float, ry: float, stray: float = 0.0) -> NDArray[np.float64]:
@@ -116,9 +116,9 @@ class Strokes(TestCase):
         seen: list[int] = []
         row = np.array([0.9 if name == "circle" else 0.001 for name in CLASSES], np.float32)
 
-        def look(rasters: NDArray[np.float32], measures: NDArray[np.float32]) -> NDArray[np.float32]:
-            seen.append(len(rasters))
-            return np.tile(row, (len(rasters), 1))
+        def look(sequences: NDArray[np.float32], measures: NDArray[np.float32]) -> NDArray[np.float32]:
+            seen.append(len(sequences))
+            return np.tile(row, (len(sequences), 1))
 
         net = Finder(look, CLASSES)
         found = net.find_each([[ring(50, 50)], [], [ring(90, 90)]])

@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 
 from demo.hand import Hand
 from sunroom.core.ink.raster import ink_measures, ink_raster
+from sunroom.core.ink.sequence import ink_sequence
 from sunroom.core.shapes.fits import KINDS
 from sunroom.resources import finder, symbols
 
@@ -55,6 +56,29 @@ class Rasters(TestCase):
         self.assertGreater(ink_measures([wide])[0], ink_measures([high])[0])
         self.assertLess(ink_measures([wide])[3], ink_measures([wide, high, wide + 3])[3])
         self.assertEqual(ink_measures([wide] * 30)[3], 1.0)
+
+
+class Sequences(TestCase):
+    @settings(max_examples=25)
+    @given(st.floats(0.01, 400), st.integers(-9_000, 9_000))
+    def test_place_and_size_do_not_matter(self, scale: float, shift: int) -> None:
+        moved = [stroke * scale + shift for stroke in word()]
+        np.testing.assert_allclose(ink_sequence(moved, 128), ink_sequence(word(), 128), atol=5e-3)
+
+    def test_points_follow_the_pen_and_a_stroke_has_its_part_of_them(self) -> None:
+        right, down = np.array([(0.0, 0.0), (30.0, 0.0)]), np.array([(30.0, 0.0), (30.0, 10.0)])
+        x, y, cos, sin, begins = ink_sequence([right, down], 40)
+        np.testing.assert_array_equal(np.flatnonzero(begins), [0, 29])
+        np.testing.assert_allclose((x[0], x[28], y[-1]), (-1, 1, 1 / 3), atol=1e-6)
+        self.assertTrue((cos[:29] > 0.99).all() and (sin[29:] > 0.99).all())
+
+    def test_dots_and_far_too_many_strokes_are_followed_too(self) -> None:
+        for strokes in ([np.zeros((1, 2))], [np.zeros((40, 2))], word() * 40, [*word(), np.zeros((1, 2))]):
+            made = ink_sequence(strokes, 128)
+            self.assertEqual(made.shape, (5, 128))
+            self.assertTrue(np.isfinite(made).all())
+            self.assertLessEqual(np.abs(made).max(), 1 + 1e-6)
+            self.assertEqual(made[4].sum(), min(len(strokes), 64))
 
 
 class Nets(TestCase):

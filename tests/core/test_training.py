@@ -41,6 +41,14 @@ class Tracing(TestCase):
         self.assertLess(float(np.hypot(*(stroke[0, :2] - stroke[-1, :2]))), 12)
         self.assertEqual(trace_picture(np.zeros((50, 50), np.uint8)), [])
 
+    def test_dots_that_thinning_wears_away_are_still_dots(self) -> None:
+        for radius in range(1, 16):
+            image = self.picture([(150, 100), (150, 260)])
+            cv2.circle(image, (150, 40), radius, 1, -1)
+            dot, stroke = sorted(trace_picture(image), key=len)
+            self.assertGreater(np.ptp(stroke[:, 1]), 130)
+            self.assertLess(np.hypot(*(dot[:, :2] - (150, 40)).T).max(), 6)
+
 
 class Drawing(TestCase):
     def test_both_generators_draw_every_kind_and_the_same_seed_draws_the_same(self) -> None:

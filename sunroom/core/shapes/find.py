@@ -12,15 +12,16 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import path_length
 from sunroom.core.ink import Ends
-from sunroom.core.ink.raster import ink_measures, ink_raster
+from sunroom.core.ink.raster import ink_measures
+from sunroom.core.ink.sequence import ink_sequence
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.shapes.fits import KINDS, Kind, fit
 from sunroom.core.shapes.ink import Fitted, Form, Ink, distance
 
-#: ((N, 3, side, side) rasters, (N, 6) measures) to (N, classes) probabilities
+#: ((N, 5, points) sequences, (N, 6) measures) to (N, classes) probabilities
 Look = Callable[[NDArray[np.float32], NDArray[np.float32]], NDArray[np.float32]]
 
-RASTER_SIDE = 40
+SEQUENCE_POINTS = 128
 #: The class of what is letters and no figure.
 WRITING = "writing"
 #: More strokes than this are writing or a drawing, not one figure.
@@ -132,7 +133,7 @@ class Finder:
         if not groups:
             return np.zeros((0, 0), np.float32)
         return self._look(
-            np.stack([ink_raster(strokes, RASTER_SIDE) for strokes in groups]),
+            np.stack([ink_sequence(strokes, SEQUENCE_POINTS) for strokes in groups]),
             np.stack([ink_measures(strokes) for strokes in groups]),
         )
 

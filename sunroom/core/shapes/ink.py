@@ -14,7 +14,7 @@ from sunroom.core.geometry import flatten_cubics, path_length, resample
 from sunroom.core.geometry.curves import Points
 from sunroom.core.ink import Ends
 from sunroom.core.shapes.figures import FigureKind
-from sunroom.core.shapes.path import RoughPath, join, nearest_line, polygon
+from sunroom.core.shapes.path import Ring, RoughPath, join, nearest_line
 
 Form = Literal["", "right", "isosceles", "equilateral", "same-size"]
 
@@ -64,10 +64,14 @@ class Ink:
         """One path through all strokes; around the middle when they do not meet."""
         return join(self.strokes) or RoughPath(_around(self.even))
 
+    @cached_property
+    def _ring(self) -> Ring:
+        return Ring(self.path)
+
     def corners(self, count: int) -> Points | None:
         """The corners of the polygon of ``count`` sides nearest to the ink; None when it is far from one."""
         if count not in self._corners:
-            found, error = polygon(self.path, count)
+            found, error = self._ring.polygon(count)
             self._corners[count] = found if error < FAR else None
         return self._corners[count]
 

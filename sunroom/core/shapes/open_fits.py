@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from sunroom.core.geometry import path_length, resample, simplify
+from sunroom.core.geometry import flatten_cubics, path_length, resample, simplify
 from sunroom.core.geometry.curves import Points
 from sunroom.core.ink import Ends
 from sunroom.core.shapes.figures import draw_figure
@@ -219,23 +219,22 @@ def fit_number_line(ink: Ink) -> Fitted | None:
 
 
 def fit_brace(ink: Ink) -> Fitted | None:
-    """A brace in the ink's box, its beak to the side where the middle of the ink stands out."""
-    width, height = ink.high - ink.low
-    upright = height > width
-    along, across = (1, 0) if upright else (0, 1)
-    length, depth = (height, width) if upright else (width, height)
+    """A brace along the longer side of the ink's box, as deep and to the side as lies nearest to the ink."""
+    along, across = (1, 0) if ink.high[1] - ink.low[1] > ink.high[0] - ink.low[0] else (0, 1)
+    length = float(ink.high[along] - ink.low[along])
     if length <= 0:
         return None
-    share = (ink.even[:, along] - ink.low[along]) / length
-    beak = ink.even[np.abs(share - 0.5) < 0.12][:, across]
-    ends = ink.even[(share < 0.12) | (share > 0.88)][:, across]
-    if not len(beak) or not len(ends):
-        return None
-    outline = np.array(draw_figure("brace", float(width), float(height)).points)
-    # draw_figure makes the beak point up, or left; the box of the drawn brace may be less deep than the ink.
+    outline = np.array(
+        draw_figure("brace", *((length / 4, length) if along else (length, length / 4))).points
+    )
     low, high = outline.min(axis=0), outline.max(axis=0)
-    scale = np.where(np.arange(2) == across, depth / max(float((high - low)[across]), 1e-9), 1.0)
-    outline = (outline - low) * scale
-    if np.median(beak) > np.median(ends):
-        outline[:, across] = depth - outline[:, across]
-    return Fitted("brace", outline + ink.low, curved=True)
+    outline = (outline - low) / (high - low)
+    flat = flatten_cubics(outline)
+    # 0 at the beak and 1 at the ends: below 0 when the beak points to the other side.
+    lift = np.interp((ink.even[:, along] - ink.low[along]) / length, flat[:, along], flat[:, across])
+    (depth, middle), *_ = np.linalg.lstsq(
+        np.column_stack([lift, np.ones(len(lift))]), ink.even[:, across], rcond=None
+    )
+    outline[:, along] = ink.low[along] + length * outline[:, along]
+    outline[:, across] = middle + depth * outline[:, across]
+    return Fitted("brace", outline, curved=True)

@@ -11,6 +11,7 @@ from sunroom.core.geometry.curves import Points
 
 #: Points on the joined path: enough for corners, few enough for 5 ms.
 PATH_POINTS = 128
+MOST_CORNERS = 6
 #: Ends of strokes count as meeting within this part of the figure's size.
 MEETING = 0.22
 
@@ -65,32 +66,59 @@ def join(strokes: Sequence[Points]) -> RoughPath | None:
     return RoughPath(path)
 
 
-def polygon(path: RoughPath, count: int) -> tuple[Points, float]:
-    """The polygon with ``count`` corners nearest to a closed path.
+class Ring:
+    """A closed path without what overshoots, and the polygons nearest to it.
 
     Corners are picked by dynamic reduction: of all points the one is dropped whose loss adds the
-    least area, until ``count`` are left (Visvalingam & Whyatt 1993); then a line is fitted to each
-    side and neighbours are cut with each other.
-
-    Returns
-    -------
-    (count, 2) float array, float
-        Corners, and the root mean square distance of the path from its sides as a part of its size.
+    least area, until as many are left as are asked for (Visvalingam & Whyatt 1993); then a line is fitted to
+    each side and neighbours are cut with each other.
     """
-    ring = _trimmed(path)
-    kept = list(range(len(ring)))
-    while len(kept) > count:
-        before, here, after = ring[np.roll(kept, 1)], ring[kept], ring[np.roll(kept, -1)]
-        a, b = here - before, after - before
-        kept.pop(int(np.argmin(np.abs(a[:, 0] * b[:, 1] - a[:, 1] * b[:, 0]))))
-    for _ in range(3):
+
+    def __init__(self, path: RoughPath) -> None:
+        self.points = _trimmed(path)
+        self.size = path.size
+        self._picked = _picked(self.points)
+
+    def polygon(self, count: int) -> tuple[Points, float]:
+        """The polygon with ``count`` corners, 3 to ``MOST_CORNERS``, nearest to the path.
+
+        Returns
+        -------
+        (count, 2) float array, float
+            Corners, and the root mean square distance of the path from its sides as a part of its size.
+        """
+        ring, kept = self.points, self._picked[count]
+        for _ in range(3):
+            corners = _cut_sides(ring, kept)
+            kept = [int(np.argmin(np.hypot(*(ring - corner).T))) for corner in corners]
+            if sorted(set(kept)) != sorted(kept) or list(np.roll(kept, -int(np.argmin(kept)))) != sorted(
+                kept
+            ):
+                return corners, 1.0
+            kept = sorted(kept)
         corners = _cut_sides(ring, kept)
-        kept = [int(np.argmin(np.hypot(*(ring - corner).T))) for corner in corners]
-        if sorted(set(kept)) != sorted(kept) or list(np.roll(kept, -int(np.argmin(kept)))) != sorted(kept):
-            return corners, 1.0
-        kept = sorted(kept)
-    corners = _cut_sides(ring, kept)
-    return corners, polygon_error(ring, corners) / path.size
+        return corners, polygon_error(ring, corners) / self.size
+
+
+def _picked(ring: Points) -> dict[int, list[int]]:
+    """The numbers of the points that are left as corners, for each count of corners."""
+    rows: list[tuple[float, float]] = ring.tolist()
+
+    def area(at: int) -> float:
+        (ax, ay), (bx, by), (cx, cy) = rows[kept[at - 1]], rows[kept[at]], rows[kept[(at + 1) % len(kept)]]
+        return abs((bx - ax) * (cy - ay) - (by - ay) * (cx - ax))
+
+    kept = list(range(len(rows)))
+    areas = [area(at) for at in kept]
+    picked = {}
+    while len(kept) > 3:
+        at = areas.index(min(areas))
+        del kept[at], areas[at]
+        for near in (at - 1, at % len(kept)):
+            areas[near] = area(near)
+        if len(kept) <= MOST_CORNERS:
+            picked[len(kept)] = kept.copy()
+    return picked
 
 
 def polygon_error(points: Points, corners: Points) -> float:

@@ -15,8 +15,9 @@ from sunroom.core.shapes.find import Figure, Finder
 #: Strokes of one figure follow each other in time, at most so many.
 MOST_TOGETHER = 6
 MOST_STROKES = 60
-#: What each figure of a sketch costs: four lines that are a rectangle are rather that.
-EACH_COST = 0.7
+#: What each figure of a sketch costs: four lines that are a rectangle are rather that. And each stroke of
+#: writing: a ring and an arrow beside it could be letters too.
+EACH_COST, STROKE_COST = 0.7, 0.5
 #: Several strokes that are a figure less likely than this are looked at again by how well it fits.
 DOUBTFUL = 0.9
 #: A stroke belongs to a figure no further away than this part of the larger of the two.
@@ -107,10 +108,11 @@ def _best_parts(count: int, scores: dict[tuple[int, int], tuple[float, bool]]) -
     best: list[tuple[float, list[tuple[int, int]]]] = [(0.0, [])]
     for end in range(1, count + 1):
         options = []
-        for (start, stop), (likely, _) in scores.items():
+        for (start, stop), (likely, figure) in scores.items():
             if stop == end:
                 log, parts = best[start]
-                options.append((log + math.log(max(likely, 1e-4)) - EACH_COST, [*parts, (start, stop)]))
+                cost = EACH_COST if figure else STROKE_COST * (stop - start)
+                options.append((log + math.log(max(likely, 1e-4)) - cost, [*parts, (start, stop)]))
         best.append(max(options))
     return best[-1][1]
 
