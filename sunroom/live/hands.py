@@ -1,4 +1,4 @@
-"""A person's own hand over HTTP: the practice page's samples, looking at them, throwing away, taking along."""
+"""A person's own hand over HTTP: the practice page's samples, looking at them, throwing away, taking along and in."""
 
 from __future__ import annotations
 
@@ -6,15 +6,17 @@ import msgspec
 import numpy as np
 from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
-from django.views.decorators.http import require_GET, require_http_methods
+from django.views.decorators.http import require_http_methods
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.formats.inkml import write_inkml
+from sunroom.core.formats.inkml import read_labelled_inkml, write_inkml
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.rooms import hands, services
-from sunroom.rooms.models import Room, Seat
+from sunroom.rooms.models import Hand, Room, Seat
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
 
+#: A practice page with every sign three times is a tenth of this.
+MAX_FILE_BYTES = 4_000_000
 #: x, y in board units, pressure 0–1, time in ms from the stroke's start
 Point = tuple[float, float, float, float]
 
@@ -74,15 +76,17 @@ def hand(request: HttpRequest, door: str, link: str) -> HttpResponse:
         which = body(request, SampleId).id
         hands.throw_away(found, which)
         found = found if which is not None else None
+    return answer(_all_samples(room, found))
+
+
+def _all_samples(room: Room, found: Hand | None) -> OwnHandSamples:
     kept = hands.samples(found) if found else []
-    return answer(
-        OwnHandSamples(
-            room.language,
-            [
-                HandSample(row.id, row.character, row.taught, [_points(stroke) for stroke in row.strokes])
-                for row in kept
-            ],
-        )
+    return OwnHandSamples(
+        room.language,
+        [
+            HandSample(row.id, row.character, row.taught, [_points(stroke) for stroke in row.strokes])
+            for row in kept
+        ],
     )
 
 
@@ -90,12 +94,27 @@ def _points(stroke: bytes) -> list[Point]:
     return [(x, y, force, time) for x, y, force, time in unpack_samples(stroke).round(2).tolist()]
 
 
-@require_GET
+@require_http_methods(["GET", "POST"])
 @answers_problems
 def hand_inkml(request: HttpRequest, door: str, link: str) -> HttpResponse:
-    """The samples of whoever asks as InkML, each with its character as annotation."""
-    _, seat = _seat(request, door, link)
+    """The samples of whoever asks as InkML, each with its character as annotation; or such a file brought in."""
+    room, seat = _seat(request, door, link)
     found = hands.hand_of(seat, request.user, request.session)
+    if request.method == "POST":
+        allow(request, "hand-file", 20, 600)
+        data = request.read(MAX_FILE_BYTES + 1)
+        if len(data) > MAX_FILE_BYTES:
+            raise Problem(400, f"The file of a hand is no larger than {MAX_FILE_BYTES // 1_000_000} MB.")
+        try:
+            groups = [
+                (text, [pack_samples(stroke) for stroke in strokes])
+                for text, strokes in read_labelled_inkml(data)
+            ]
+            found = found or hands.begin_hand(seat, request.user, request.session)
+            hands.bring_in(found, groups)
+        except MalformedError as error:
+            raise Problem(400, str(error)) from error
+        return answer(_all_samples(room, found))
     kept = hands.samples(found) if found else []
     data = write_inkml([(row.character, [unpack_samples(stroke) for stroke in row.strokes]) for row in kept])
     response = HttpResponse(data, content_type="application/inkml+xml")

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import time
+from collections.abc import Callable
+from functools import cache
 from typing import Literal
 
 import msgspec
@@ -13,8 +15,10 @@ from django.views.decorators.http import require_GET
 from sunroom.boards import repository
 from sunroom.core.board import Page
 from sunroom.core.board.words import has_words, mark_of, shown, typed_words, writing_of
+from sunroom.core.reading.own_hand import HandInk
 from sunroom.live import workers
 from sunroom.live.views import owned, settle
+from sunroom.rooms.hands import ink_of_seat
 from sunroom.rooms.requests import allow, answer, answers_problems
 
 #: Ink that has changed is read for so long in one request; the browser asks again for the rest.
@@ -50,13 +54,14 @@ def words(request: HttpRequest, link: str) -> HttpResponse:
     wanted = request.GET.get("wanted", "")[:MAX_WANTED]
     async_to_sync(settle)(row.pk)
     until = time.monotonic() + READING_S
+    hand_of = cache(ink_of_seat)
     found: list[Found] = []
     unread = 0
     for board in row.boards.order_by("id"):
         kept = repository.readings(board.pk)
         for number, page in enumerate(repository.load(board.pk).in_order(), 1):
             texts: list[tuple[Literal["typed", "written"], str]] = [("typed", t) for t in typed_words(page)]
-            lines = _lines(board.pk, page, row.language, kept.get(page.head.id), until)
+            lines = _lines(board.pk, page, row.language, kept.get(page.head.id), until, hand_of)
             if lines is None:
                 unread += 1
             for rivals in lines or ():
@@ -70,18 +75,29 @@ def words(request: HttpRequest, link: str) -> HttpResponse:
 
 
 def _lines(
-    board_id: int, page: Page, language: str, kept: tuple[str, list[list[str]]] | None, until: float
+    board_id: int,
+    page: Page,
+    language: str,
+    kept: tuple[str, list[list[str]]] | None,
+    until: float,
+    hand_of: Callable[[str], HandInk | None],
 ) -> list[list[str]] | None:
-    """The lines of a page's ink, read now if they were not before; None when there is no time for that."""
+    """The lines of a page's ink, read now if they were not before; None when there is no time for that.
+
+    Everybody's ink is read by their own hand, which ``hand_of`` gives by the seat.
+    """
     ink = writing_of(page)
     if not ink:
         return []
-    mark = mark_of(ink, language)
+    hands = {seat: hand_of(seat) for seat in dict.fromkeys(item.by for item in ink)}
+    mark = mark_of(ink, language, [hand.mark for hand in hands.values() if hand])
     if kept is not None and kept[0] == mark:
         return kept[1]
     if time.monotonic() > until:
         return None
-    strokes = tuple((item.samples, item.placement) for item in ink)
-    lines = async_to_sync(workers.run)(workers.read_page, strokes, language)
+    lines = []
+    for seat, hand in hands.items():
+        strokes = tuple((item.samples, item.placement) for item in ink if item.by == seat)
+        lines += async_to_sync(workers.run)(workers.read_page, strokes, language, hand)
     repository.keep_reading(board_id, page.head.id, mark, lines)
     return lines

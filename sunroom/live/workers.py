@@ -205,12 +205,14 @@ def _own_hand(hand: HandInk | None) -> OwnHand | None:
 _hands: OrderedDict[str, OwnHand | None] = OrderedDict()
 
 
-def read_page(strokes: tuple[PlacedStroke, ...], language: str) -> list[list[str]]:
+def read_page(
+    strokes: tuple[PlacedStroke, ...], language: str, hand: HandInk | None = None
+) -> list[list[str]]:
     """The lines of a page's writing, of each its likeliest texts; strokes in the order of writing."""
-    reader, found = resources.reader(language), []
+    reader, own, found = resources.reader(language), _own_hand(hand), []
     for start in range(0, len(strokes), MAX_STROKES):
         samples = [_placed(stroke) for stroke in strokes[start : start + MAX_STROKES]]
-        found += [[rival.text for rival in line.rivals] for line in reader.read_lines(samples)]
+        found += [[rival.text for rival in line.rivals] for line in reader.read_lines(samples, own)]
     return found
 
 

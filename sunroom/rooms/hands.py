@@ -19,6 +19,8 @@ from sunroom.rooms.services import new_uid
 #: Of each character the newest samples are kept, those of the practice page and those taught apart.
 MOST_OF_A_CHARACTER = 3
 MOST_STROKES, MOST_SAMPLES = 8, 1000
+#: Of a file so many samples are looked at: all signs of the practice page three times, written and taught.
+MOST_BROUGHT_IN = 1000
 
 _encoder = msgspec.msgpack.Encoder()
 _decoder = msgspec.msgpack.Decoder(tuple[bytes, ...])
@@ -81,6 +83,27 @@ def keep_sample(hand: Hand, character: str, strokes: Sequence[bytes], taught: bo
         hand.samples.filter(pk__in=[row.pk for row in same[MOST_OF_A_CHARACTER:]]).delete()
         _changed(hand)
     return made
+
+
+def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> int:
+    """Keep all samples among labelled ink; what is no single character is passed over. How many there were.
+
+    Raises
+    ------
+    MalformedError
+        When none is a sample; nothing is kept then.
+    """
+    kept = 0
+    with transaction.atomic():
+        for character, strokes in groups[:MOST_BROUGHT_IN]:
+            try:
+                keep_sample(hand, character, strokes)
+                kept += 1
+            except MalformedError:
+                continue
+    if not kept:
+        raise MalformedError("inkml", "No sample of a single character is in this file.")
+    return kept
 
 
 def throw_away(hand: Hand, sample: int | None = None) -> None:

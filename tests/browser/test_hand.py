@@ -6,6 +6,7 @@ import numpy as np
 from selenium.webdriver.common.keys import Keys
 
 from demo.hand import Hand
+from tests.browser.base import wait_for
 from tests.browser.test_reading import Inking
 
 
@@ -50,6 +51,23 @@ class PracticePage(Inking):
         self.tutor.press("dialog footer button", "Close")
         self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the page to close")
         self.assertEqual(self.tutor.items, 0)
+
+    def test_a_hand_is_taken_along_and_brought_in_again(self) -> None:
+        self.open_page()
+        self.practise("am")
+        self.progress("2 of 62")
+        self.tutor.press("dialog footer a", "Take it along (InkML)")
+        (file,) = wait_for(lambda: list(self.tutor.downloads.glob("*.inkml")), "the hand")
+        self.tutor.press("dialog footer button", "Throw it away")
+        self.tutor.press("dialog footer button", "Yes, throw it all away")
+        self.progress("0 of 62")
+        self.tutor.find("[aria-label='File of a hand']").send_keys(str(file))
+        self.progress("2 of 62")
+        bad = file.with_name("no.inkml")
+        bad.write_text("no ink")
+        self.tutor.find("[aria-label='File of a hand']").send_keys(str(bad))
+        self.tutor.wait_text("dialog [role=alert]", "not readable as InkML")
+        self.progress("2 of 62")
 
     def test_a_word_taken_otherwise_than_it_was_read_is_learned(self) -> None:
         self.open_page()

@@ -9,7 +9,7 @@ import numpy as np
 
 from bench import reading as measured
 from demo.hand import Hand
-from sunroom.core.formats.inkml import read_inkml, write_inkml
+from sunroom.core.formats.inkml import read_inkml, read_labelled_inkml, write_inkml
 from sunroom.core.reading.own_hand import OwnHand
 from sunroom.resources import reader, symbols
 
@@ -93,6 +93,10 @@ class TakingAlong(TestCase):
         data = write_inkml(groups)
         self.assertIn('type="truth">ü<', data.decode())
         self.assertIn('type="truth">&lt;<', data.decode())
+        labelled = read_labelled_inkml(data)
+        self.assertEqual(
+            [(sign, len(strokes)) for sign, strokes in labelled], [(s, len(k)) for s, k in groups]
+        )
         back = read_inkml(data)
         strokes = [stroke for _, strokes in groups for stroke in strokes]
         self.assertEqual(len(back), len(strokes))

@@ -56,6 +56,13 @@ class Parting(TestCase):
         self.assertGreater(parted.log_of("ll"), parted.log_of("l1"))
         self.assertGreater(parted.log_of("l1"), parted.log_of("11"))
 
+    def test_two_dots_one_above_the_other_are_a_colon(self) -> None:
+        digits = [upright(0), upright(80)]
+        (text, _), *_ = self.parted([*digits, dot(40, 20), dot(41, 50)], c2=-0.1).texts()
+        self.assertEqual(text, "1:1")
+        for other in ([dot(32, 50), dot(52, 50)], [dot(40, 50), dot(41, 54)], [dot(40, 50)]):
+            self.assertNotIn(":", self.parted([*digits, *other], c2=-0.1).texts()[0][0])
+
     def test_a_text_that_the_strokes_cannot_be_has_no_way(self) -> None:
         parted = self.parted([upright(0)], c1=-0.1)
         self.assertEqual(parted.log_of("lll"), -math.inf)

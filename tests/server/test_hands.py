@@ -13,8 +13,9 @@ from django.contrib.auth.models import User
 from demo.hand import Hand
 from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
-from sunroom.core.formats.inkml import read_inkml
+from sunroom.core.formats.inkml import read_inkml, write_inkml
 from sunroom.core.ink import pack_samples
+from sunroom.live.hands import MAX_FILE_BYTES
 from sunroom.live.messages import LineTaught, Read, Readings, Teach
 from sunroom.rooms import models
 from sunroom.rooms.hands import MOST_OF_A_CHARACTER
@@ -106,6 +107,35 @@ class Hands(LiveTest):
         data = self.tutor_web.get(f"{self.path()}.inkml")
         self.assertIn(b'type="truth">a<', data)
         self.assertEqual(len(read_inkml(data)), len(letter("a")))
+
+    def bring_in(self, web: Web, data: bytes) -> list[str]:
+        headers = {
+            "X-CSRFToken": web.cookies["csrftoken"],
+            "Referer": web.base,
+            "Content-Type": "application/inkml+xml",
+        }
+        request = urllib.request.Request(f"{web.base}{self.path()}.inkml", data, headers, method="POST")
+        return [row["character"] for row in json.loads(web.open(request).read())["samples"]]
+
+    def test_it_is_brought_in_again_and_what_is_no_sign_is_passed_over(self) -> None:
+        for character in "ab":
+            self.practise(self.tutor_web, character)
+        data = self.tutor_web.get(f"{self.path()}.inkml")
+        before = json.loads(self.tutor_web.get(self.path()))["samples"]
+        self.throw_away(self.tutor_web, {})
+        more = write_inkml([("noon", Hand(9).write("noon", 0, 0, 40))])
+        whole = data.replace(b"</ink>", more[more.index(b"<traceGroup") :])
+        self.assertEqual(self.bring_in(self.tutor_web, whole), ["a", "b"])
+        after = json.loads(self.tutor_web.get(self.path()))["samples"]
+        for one, other in zip(before, after, strict=True):
+            for stroke, again in zip(one["strokes"], other["strokes"], strict=True):
+                np.testing.assert_allclose(again, stroke, atol=0.5)
+        for bad in (more, b"", b"<ink/>", b"<html/>", b"x" * (MAX_FILE_BYTES + 1)):
+            with self.assertRaises(HTTPError) as caught:
+                self.bring_in(self.tutor_web, bad)
+            self.assertEqual(caught.exception.code, 400)
+            self.assertTrue(json.loads(caught.exception.read())["problem"].endswith("."))
+        self.assertEqual(self.samples(self.tutor_web), ["a", "b"])
 
     # Corrections
 

@@ -68,6 +68,15 @@ class Search(LiveTest):
         self.assertEqual(self.places("noon"), [(self.page, "written", "noon")])
         self.assertNotEqual(PageReading.objects.get().mark, first.mark)
 
+    def test_ink_is_read_again_when_its_writers_hand_is_better_known(self) -> None:
+        self.write("noon", self.page)
+        self.places("noon")
+        before = PageReading.objects.get().mark
+        path, letter = f"/api/doors/tutor/{self.link}/hand", Hand(9, 0.4).write("n", 10, 50, 40)
+        self.tutor_web.post(path, {"character": "n", "strokes": [stroke.tolist() for stroke in letter]})
+        self.assertEqual(self.places("noon"), [(self.page, "written", "noon")])
+        self.assertNotEqual(PageReading.objects.get().mark, before)
+
     def test_what_there_was_no_time_to_read_is_said(self) -> None:
         self.write("noon", self.page)
         with mock.patch.object(search, "READING_S", -1.0):

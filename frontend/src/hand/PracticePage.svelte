@@ -19,6 +19,7 @@
   const needed = $derived(all.filter((row) => row.needed).flatMap(({ characters }) => characters))
 
   let dialog: HTMLDialogElement
+  let input: HTMLInputElement
   let samples = $state.raw<HandSample[] | null>(null)
   let problem = $state('')
   let here = $state('')
@@ -35,14 +36,14 @@
   })
 
   /** One change at a time: the first of all makes the hand that the next ones are samples of. */
-  function change(method: 'GET' | 'POST' | 'DELETE', body?: object): Promise<boolean> {
-    return (last = last.then(() => request(method, body)))
+  function change(method: 'GET' | 'POST' | 'DELETE', body?: object, to = path): Promise<boolean> {
+    return (last = last.then(() => request(method, to, body)))
   }
   let last: Promise<boolean> = Promise.resolve(true)
 
-  async function request(method: 'GET' | 'POST' | 'DELETE', body?: object): Promise<boolean> {
+  async function request(method: 'GET' | 'POST' | 'DELETE', to: string, body?: object): Promise<boolean> {
     try {
-      ;({ samples, language } = await ask<OwnHandSamples>(method, path, body))
+      ;({ samples, language } = await ask<OwnHandSamples>(method, to, body))
       problem = ''
       return true
     } catch (error) {
@@ -57,6 +58,12 @@
     penSeen ||= !touch
     here = character
     return samples !== null
+  }
+
+  function bringIn() {
+    const [file] = input.files ?? []
+    input.value = ''
+    if (file) void change('POST', file, `${path}.inkml`)
   }
 
   const written = (character: string, strokes: SampleRow[][]) => change('POST', { character, strokes })
@@ -121,6 +128,12 @@
       >
       {#if sure}<Button kind="quiet" onclick={() => (sure = false)}>Keep it</Button>{/if}
     {/if}
+    <Button
+      kind="quiet"
+      title="A hand that was taken along (InkML), from another browser or room"
+      onclick={() => input.click()}>Bring one in</Button
+    >
+    <input bind:this={input} type="file" accept=".inkml" aria-label="File of a hand" onchange={bringIn} />
     <span></span>
     <Button kind="go" onclick={() => dialog.close()}>{done === needed.length ? 'Done' : 'Close'}</Button>
   </footer>
@@ -202,6 +215,9 @@
   }
   footer span {
     flex: 1;
+  }
+  input {
+    display: none;
   }
   a {
     color: var(--leaf-dark);

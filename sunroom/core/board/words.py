@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 import unicodedata
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 
 from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem, item_box
 from sunroom.core.board.pages import Page
@@ -40,9 +40,9 @@ def writing_of(page: Page) -> list[InkItem]:
     return sorted(ink, key=lambda item: (item.at_ms, item.z, item.id))
 
 
-def mark_of(ink: list[InkItem], language: str) -> str:
-    """A short mark that is the same as long as the ink, its places and the language are."""
-    digest = hashlib.blake2b(language.encode(), digest_size=12)
+def mark_of(ink: list[InkItem], language: str, hands: Iterable[str] = ()) -> str:
+    """A short mark that is the same as long as the ink, its places, the language and its writers' hands are."""
+    digest = hashlib.blake2b(" ".join([language, *hands]).encode(), digest_size=12)
     for item in ink:
         digest.update(item.samples)
         digest.update(repr(item.placement).encode())

@@ -19,13 +19,15 @@ from numpy.typing import NDArray
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink.samples import MAX_SAMPLES
 
+Stroke = NDArray[np.float64]
+
 MAX_BYTES = 20_000_000
 MAX_TRACES = 5_000
 
 _NUMBER = re.compile(r"([!'\"]?)\s*(-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)")
 
 
-def read_inkml(data: bytes) -> list[NDArray[np.float64]]:
+def read_inkml(data: bytes) -> list[Stroke]:
     """Strokes of an InkML document: (N, 4) float arrays of x, y, pressure 0–1 (0.5 when not
     given), time in ms from the stroke's start.
 
@@ -34,14 +36,43 @@ def read_inkml(data: bytes) -> list[NDArray[np.float64]]:
     MalformedError
         When it is not InkML, is too large, or a trace is not made of numbers.
     """
+    return list(_traces(_root(data)).values())
+
+
+def read_labelled_inkml(data: bytes) -> list[tuple[str, list[Stroke]]]:
+    """The groups of traces that say a text (annotation of type “truth”), as ``write_inkml`` takes them.
+
+    Raises
+    ------
+    MalformedError
+        As ``read_inkml``.
+    """
+    root = _root(data)
+    strokes = _traces(root)
+    found = []
+    for group in root.iter():
+        texts = [
+            part.text or "" for part in group if _name(part) == "annotation" and part.get("type") == "truth"
+        ]
+        members = [strokes[part] for part in group if _name(part) == "trace"]
+        if _name(group) == "traceGroup" and texts and members:
+            found.append((texts[0], members))
+    return found
+
+
+def _root(data: bytes) -> Element:
     if len(data) > MAX_BYTES:
         raise MalformedError("inkml", f"The file is larger than {MAX_BYTES // 1_000_000} MB.")
     try:
-        root = fromstring(data, forbid_dtd=True)
+        root: Element = fromstring(data, forbid_dtd=True)
     except (ParseError, DefusedXmlException, ValueError) as error:
         raise MalformedError("inkml", f"The file is not readable as InkML: {error}.") from error
     if _name(root) != "ink":
         raise MalformedError("inkml", "The file is XML but not InkML: its root is not <ink>.")
+    return root
+
+
+def _traces(root: Element) -> dict[Element, Stroke]:
     channels = [channel.get("name", "") for channel in root.iter() if _name(channel) == "channel"]
     channels = list(dict.fromkeys(channels)) or ["X", "Y"]
     if "X" not in channels or "Y" not in channels:
@@ -50,12 +81,12 @@ def read_inkml(data: bytes) -> list[NDArray[np.float64]]:
     if len(traces) > MAX_TRACES:
         raise MalformedError("inkml", f"The file has {len(traces):,} traces; {MAX_TRACES:,} are the most.")
     strokes = [_stroke(_rows(trace.text or "", len(channels)), channels) for trace in traces]
-    forces = [stroke[:, 2].max() for stroke in strokes]
+    hardest = max((stroke[:, 2].max() for stroke in strokes), default=1.0)
     # Force has no fixed unit: where it goes over 1, the hardest press of the document is taken as 1.
-    if forces and max(forces) > 1:
+    if hardest > 1:
         for stroke in strokes:
-            stroke[:, 2] /= max(forces)
-    return strokes
+            stroke[:, 2] /= hardest
+    return dict(zip(traces, strokes, strict=True))
 
 
 def _name(element: Element) -> str:
@@ -91,7 +122,7 @@ def _rows(text: str, count: int) -> list[list[float]]:
     return rows
 
 
-def _stroke(rows: list[list[float]], channels: list[str]) -> NDArray[np.float64]:
+def _stroke(rows: list[list[float]], channels: list[str]) -> Stroke:
     table = np.array(rows)
     samples = np.zeros((len(rows), 4))
     samples[:, 2] = 0.5
@@ -102,7 +133,7 @@ def _stroke(rows: list[list[float]], channels: list[str]) -> NDArray[np.float64]
     return samples
 
 
-def write_inkml(groups: Sequence[tuple[str, Sequence[NDArray[np.float64]]]]) -> bytes:
+def write_inkml(groups: Sequence[tuple[str, Sequence[Stroke]]]) -> bytes:
     """An InkML document of labelled ink: each group of strokes says a text (annotation of type “truth”).
 
     Parameters

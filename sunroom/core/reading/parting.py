@@ -22,6 +22,12 @@ POINT = 0.22
 #: Log likelihood of a point that is one, of a speck so near (in heights) to another stroke that it is rather
 #: a piece of that, and of strokes that cannot be a symbol.
 SURE_POINT, SPECK, NEAR, NO_SYMBOL = -0.05, -2.5, 0.12, -9.0
+#: A low stroke is rather a comma than a point when it is higher than this (in heights; half sure that much more
+#: or less); one that hangs from the baseline is a comma when it is no wider and no higher.
+COMMA, COMMA_STEP = 0.1, 0.025
+HANGING, MOST_COMMA = 0.3, (0.3, 0.65)
+#: The dots of a colon are less than the one (in heights) beside each other and more than the other above.
+COLON = (0.2, 0.15)
 #: What joining strokes costs for each part of the height that lies empty between them, and what parting
 #: strokes costs that lie over each other.
 APART, OVER = 7.0, 3.0
@@ -62,17 +68,21 @@ class Parted:
             for start in range(len(strokes))
             for end in range(start + 1, min(start + MOST_STROKES, len(strokes)) + 1)
         ]
-        self._dots = [self._is_dot(number) for number in range(len(strokes))]
+        bottoms = [s[:, 1].max() for s in strokes if np.ptp(s[:, 1]) >= HALF * self._tall]
+        self._baseline = float(np.median(bottoms or [self._bottom]))
+        self._dots = [self._is_small(n) and self._is_apart(n) for n in range(len(strokes))]
         logs = logs_of([strokes[start:end] for start, end in spans])
         logs += self._misfits(spans, characters)
         self._steps: dict[int, list[tuple[int, dict[str, float]]]] = {}
         for (start, end), row in zip(spans, logs, strict=True):
             point = self._point(start) if end == start + 1 else {}
-            if point:
+            if "." in point:
                 found = point
+            elif end == start + 2 and self._is_colon(start):
+                found = {":": SURE_POINT}
             else:
                 cost = self._cost(start, end)
-                found = {c: float(log) + cost for c, log in zip(characters, row, strict=True)}
+                found = {c: float(log) + cost for c, log in zip(characters, row, strict=True)} | point
             self._steps.setdefault(start, []).append((end, found))
 
     def texts(self) -> list[tuple[str, float]]:
@@ -140,19 +150,35 @@ class Parted:
     def _is_small(self, number: int) -> bool:
         return float(np.ptp(self.strokes[number][:, :2], axis=0).max()) < POINT * self._tall
 
-    def _is_dot(self, number: int) -> bool:
-        """Whether a stroke is small and by itself: what is near another stroke is rather a piece of that."""
+    def _is_apart(self, number: int) -> bool:
+        """Whether a stroke is by itself: a speck near another stroke is rather a piece of that."""
         stroke = self.strokes[number]
         others = [other for n, other in enumerate(self.strokes) if n != number]
-        return self._is_small(number) and all(_gap(stroke, o) >= NEAR * self._tall for o in others)
+        return all(_gap(stroke, other) >= NEAR * self._tall for other in others)
 
     def _point(self, number: int) -> dict[str, float]:
-        """A low point with its log likelihood; empty when the stroke is none."""
+        """What a low and narrow stroke is as a point or a comma, with log likelihoods; mostly nothing."""
         stroke = self.strokes[number]
-        middle = float(stroke[:, 1].min() + stroke[:, 1].max()) / 2
-        if not self._is_small(number) or self._bottom - middle >= 0.35 * self._tall:
+        width, height = np.ptp(stroke[:, :2], axis=0) / self._tall
+        top, bottom = float(stroke[:, 1].min()), float(stroke[:, 1].max())
+        if self._is_small(number):
+            if self._bottom - (top + bottom) / 2 >= 0.35 * self._tall:
+                return {}
+            sure = SURE_POINT if self._dots[number] else SPECK
+            comma = 1 / (1 + math.exp((COMMA - height) / COMMA_STEP))
+            return {".": sure + math.log(1 - comma), ",": sure + math.log(comma)}
+        hangs = top > self._baseline - HANGING * self._tall
+        if not hangs or width > MOST_COMMA[0] or height > MOST_COMMA[1]:
             return {}
-        return {".": SURE_POINT if self._dots[number] else SPECK}
+        return {",": SURE_POINT if self._is_apart(number) else SPECK}
+
+    def _is_colon(self, number: int) -> bool:
+        """Whether a stroke and the next are two dots, one above the other."""
+        if not (self._dots[number] and self._dots[number + 1]):
+            return False
+        one, two = (self.strokes[n][:, :2].mean(axis=0) for n in (number, number + 1))
+        across, down = np.abs(one - two) / self._tall
+        return bool(across < COLON[0] and COLON[1] < down)
 
     def _cost(self, start: int, end: int) -> float:
         """What it costs that these strokes and no others are one symbol."""
