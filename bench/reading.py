@@ -53,7 +53,7 @@ LINES = (
     "every evening they carried water up to the garden",
     "the train was late because of snow on the mountain",
 )
-NUMBERS = 160
+NUMBERS = 500
 TOKENS = (
     "25°", "2.14 m", "10:30", "3x+5", "x=2", "50%", "12 cm", "1/2", "7.5", "x=-3", "90°", "9:05", "4 km", "100%", "£12",
     "a=5", "3.14", "45 min", "24+8", "6×7", "(2,5)", "20 kg",

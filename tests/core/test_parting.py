@@ -56,6 +56,18 @@ class Parting(TestCase):
         self.assertGreater(parted.log_of("ll"), parted.log_of("l1"))
         self.assertGreater(parted.log_of("l1"), parted.log_of("11"))
 
+    def test_a_low_stroke_is_a_comma_the_rather_the_longer_it_is(self) -> None:
+        digits = [upright(0), upright(80)]
+        for low, sign in ((dot(40, 56), "."), (upright(40, 55, 64), ","), (upright(40, 50, 78), ",")):
+            (text, _), *_ = self.parted([*digits, low], c2=-0.1).texts()
+            self.assertEqual(text, f"1{sign}1")
+        self.assertEqual(self.parted([*digits, upright(40, 30, 60)], c2=-0.1).texts()[0][0], "111")
+
+    def test_no_speck_is_a_digit(self) -> None:
+        small = self.parted([upright(0), upright(40, 0, 25)], c2=-0.1).log_of("11")
+        tiny = self.parted([upright(0), upright(40, 0, 14)], c2=-0.1).log_of("11")
+        self.assertAlmostEqual(small - tiny, -MISFIT)
+
     def test_two_dots_one_above_the_other_are_a_colon(self) -> None:
         digits = [upright(0), upright(80)]
         (text, _), *_ = self.parted([*digits, dot(40, 20), dot(41, 50)], c2=-0.1).texts()
@@ -153,6 +165,17 @@ class Looking(TestCase):
     def test_numbers_need_strokes_enough(self) -> None:
         self.assertTrue(is_numeric("24 68", 4))
         self.assertFalse(is_numeric("2468", 3))
+
+    def test_letters_like_digits_and_high_specks_between_digits_are_parts_of_a_number(self) -> None:
+        for text in ("O7I", "4'77", "2S6", "1.5"):
+            self.assertTrue(is_numeric(text, 4), text)
+        for text in ("OVI", "5'", "7ab", "II"):
+            self.assertFalse(is_numeric(text, 4), text)
+
+    def test_times_and_decimal_commas_are_read_as_they_are_written(self) -> None:
+        for text in ("8:05", "20:45", "2,5", "2.5", "0,75"):
+            readings = reader().read(Hand(9, 0.3).write(text, 0, 0, 60))
+            self.assertEqual(readings[0].text, text)
 
 
 class Lines(TestCase):

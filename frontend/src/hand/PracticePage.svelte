@@ -119,6 +119,14 @@
   <footer>
     {#if samples?.length}
       <a href="{path}.inkml" download>Take it along (InkML)</a>
+    {/if}
+    <Button
+      kind="quiet"
+      title="A hand that was taken along (InkML), from another browser or room"
+      onclick={() => input.click()}>Bring one in</Button
+    >
+    <input bind:this={input} type="file" accept=".inkml" aria-label="File of a hand" onchange={bringIn} />
+    {#if samples?.length}
       <Button
         kind="stop"
         onclick={async () => {
@@ -128,12 +136,6 @@
       >
       {#if sure}<Button kind="quiet" onclick={() => (sure = false)}>Keep it</Button>{/if}
     {/if}
-    <Button
-      kind="quiet"
-      title="A hand that was taken along (InkML), from another browser or room"
-      onclick={() => input.click()}>Bring one in</Button
-    >
-    <input bind:this={input} type="file" accept=".inkml" aria-label="File of a hand" onchange={bringIn} />
     <span></span>
     <Button kind="go" onclick={() => dialog.close()}>{done === needed.length ? 'Done' : 'Close'}</Button>
   </footer>

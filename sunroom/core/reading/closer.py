@@ -45,13 +45,16 @@ MAX_NUMBER_STROKES = 40
 SURE_DIGIT = -0.6
 #: And, where signs are read among them, when among all symbols digits are no more than so much less likely.
 AS_LIKELY = 2.0
-#: A word that people use is a number only when it is short, and digits are so much likelier (logarithm) by their looks.
+#: A word that people use is a number only when it is short, and digits are so much likelier (logarithm) by their looks;
+#: in capitals, when they are as likely.
 SHORT_WORD, WORD_LEAD = 3, 2.0
 #: How much the recogniser of lines counts beside the net of symbols, which sees each digit closer.
 LINE_WEIGHT = 0.2
 #: And where it is about signs among digits, which the net of digits does not know.
 SIGN_LINE_WEIGHT = 0.4
 LEAST_LOG = -30.0
+#: Few write .5 for 0.5, and none 4898:7.
+POINT_FIRST_COST, ODD_COLON_COST = 1.5, 5.0
 #: A sign in a number must be so much likelier than a digit in its place (logarithm).
 SIGN_COST = 2.0
 #: Among all symbols digits are so much less likely (logarithm) than among digits alone.
@@ -156,6 +159,7 @@ class CloserLook:
             text: LINE_WEIGHT * max(self._line_log(text, rows), LEAST_LOG)
             + max(parted.log_of(text), LEAST_LOG)
             + agreement(text, dots)
+            - self._oddness(text)
             for text in texts
             if any(character.isdigit() for character in text)
         }
@@ -163,6 +167,11 @@ class CloserLook:
         if all(reading.text != text for reading in readings):
             readings.insert(3, Reading(text, 0.0))
         return readings[:MAX_READINGS]
+
+    def _oddness(self, text: str) -> float:
+        """What it costs a number that few write it so."""
+        odd = ":" in text and not self._prior.well_formed(text)
+        return POINT_FIRST_COST * (text[0] in ".,") + ODD_COLON_COST * odd
 
     def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnHand | None) -> Parted | None:
         """The strokes parted into digits when the line is a number; None when it is none."""
@@ -184,7 +193,8 @@ class CloserLook:
         closer = self._symbols.parted(strokes, hand)
         close = closer.log_of(digits)
         if known:
-            return parted if close - WORD_LEAD > closer.log_of(text.replace(" ", "")) else None
+            lead = 0.0 if text.isupper() else WORD_LEAD
+            return parted if close - lead >= closer.log_of(text.replace(" ", "")) else None
         return parted if max(close, log - DIGITS_COST) > closer.texts()[0][1] - AS_LIKELY else None
 
     def _is_known(self, text: str) -> bool:
@@ -226,5 +236,7 @@ def is_numeric(text: str, strokes: int) -> bool:
     """Whether a line is likely a number: half of its signs are digits, and there are strokes enough for each."""
     plain = text.replace(" ", "")
     digits = sum(character.isdigit() for character in plain)
-    known = all(c.isdigit() or c in NUMBER_LIKE for c in plain)
-    return known and digits >= NUMBER_SHARE * len(plain) and strokes >= digits
+    # Beside digits O and I are half digits, and a high speck between them is no foot mark.
+    share = digits + 0.5 * sum(c in "OI" for c in plain)
+    known = all(c.isdigit() or c in NUMBER_LIKE for c in plain[:-1].replace("'", "") + plain[-1:])
+    return known and share >= NUMBER_SHARE * len(plain) and strokes >= digits > 0

@@ -145,7 +145,9 @@ class Parted:
         of = {c: (height > SMALL) | low for c in RAISED} | {c: (height > SMALL) | ~low for c in LOWERED}
         dotted = np.array([end - start > 1 and any(self._dots[start:end]) for start, end in spans])
         of |= dict.fromkeys(FLAT, height > SMALL) | dict.fromkeys(TALL, (height < HALF) | dotted)
-        return MISFIT * np.column_stack([of.get(c, height < TINY) for c in characters])
+        of_all = np.column_stack([of.get(c, height < TINY) for c in characters]).astype(float)
+        of_all[:, [c in TALL for c in characters]] += (height < TINY)[:, None]
+        return MISFIT * of_all
 
     def _is_small(self, number: int) -> bool:
         return float(np.ptp(self.strokes[number][:, :2], axis=0).max()) < POINT * self._tall
