@@ -177,7 +177,7 @@ def write_held_out(folder: Path) -> None:
     real = {
         str(digit): [
             [np.round(stroke[simplify(stroke, 0.01)], 3).tolist() for stroke in strokes]
-            for strokes in digits(digit, "held out")[:100]
+            for strokes in digits(digit, "held out")
         ]
         for digit in range(10)
     }

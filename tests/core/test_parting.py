@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 
 from demo.hand import Hand
 from sunroom.core.geometry import Box
-from sunroom.core.reading.closer import CloserLook, is_numeric
+from sunroom.core.reading.closer import CloserLook, has_dash, is_numeric
 from sunroom.core.reading.lines import find_lines, slant
 from sunroom.core.reading.parting import MISFIT, NO_SYMBOL, LogsOf, Parted
 from sunroom.core.reading.prior import Prior
@@ -171,6 +171,20 @@ class Looking(TestCase):
             self.assertTrue(is_numeric(text, 4), text)
         for text in ("OVI", "5'", "7ab", "II"):
             self.assertFalse(is_numeric(text, 4), text)
+
+    def test_the_bar_of_a_five_is_no_dash(self) -> None:
+        dash, bar = (np.array([(40.0, y), (60.0, y + 1)]) for y in (32, 2))
+        self.assertTrue(has_dash([upright(0), dash, upright(80)]))
+        self.assertFalse(has_dash([upright(0), bar, upright(80)]))
+        self.assertFalse(has_dash([upright(0)]))
+
+    def test_two_upright_strokes_that_the_line_takes_for_one_sign_are_a_number(self) -> None:
+        self.assertEqual(
+            self.closer.read_number("H", self.strokes("14"), None, self.rows)[:1],
+            self.closer.read_number("14", self.strokes("14"), None, self.rows)[:1],
+        )
+        self.assertEqual(self.closer.read_number("H", self.strokes("H"), None, self.rows), [])
+        self.assertEqual(self.closer.read_number("1", self.strokes("l"), None, self.rows), [])
 
     def test_times_and_decimal_commas_are_read_as_they_are_written(self) -> None:
         for text in ("8:05", "20:45", "2,5", "2.5", "0,75"):

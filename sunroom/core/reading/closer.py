@@ -37,12 +37,14 @@ LEAST_LINE_LOG, LEAST_CLOSE_LOG = -20.0, -15.0
 NUMBER_CHARACTERS = "0123456789.,"
 #: Signs that a digit is taken for.
 NUMBER_LIKE = frozenset("OolIi|SsZzBbGgqCLFHATYcDQJ.,")
+#: How far down a line, as a part of its height, a dash may lie.
+DASH = (0.3, 0.8)
 #: A line of which this share of the signs are digits is a number.
 NUMBER_SHARE = 0.5
 BEAM_OF_NUMBERS = 10
 MAX_NUMBER_STROKES = 40
 #: Strokes are digits, whatever the line reads as, when each is on average this likely (logarithm).
-SURE_DIGIT = -0.6
+SURE_DIGIT = -0.8
 #: And, where signs are read among them, when among all symbols digits are no more than so much less likely.
 AS_LIKELY = 2.0
 #: A word that people use is a number only when it is short, and digits are so much likelier (logarithm) by their looks;
@@ -54,11 +56,11 @@ LINE_WEIGHT = 0.2
 SIGN_LINE_WEIGHT = 0.4
 LEAST_LOG = -30.0
 #: Few write .5 for 0.5, and none 4898:7.
-POINT_FIRST_COST, ODD_COLON_COST = 1.5, 5.0
+POINT_FIRST_COST, ODD_COLON_COST = 1.5, 8.0
 #: A sign in a number must be so much likelier than a digit in its place (logarithm).
-SIGN_COST = 2.0
+SIGN_COST = 2.5
 #: Among all symbols digits are so much less likely (logarithm) than among digits alone.
-DIGITS_COST = 1.5
+DIGITS_COST = 1.2
 
 
 class CloserLook:
@@ -175,19 +177,24 @@ class CloserLook:
 
     def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnHand | None) -> Parted | None:
         """The strokes parted into digits when the line is a number; None when it is none."""
-        # A single sign is looked at closer among all others.
-        if len(text) == 1 or not 0 < len(strokes) <= MAX_NUMBER_STROKES:
+        # A single stroke is looked at closer among all other signs.
+        if max(len(text), len(strokes)) == 1 or not 0 < len(strokes) <= MAX_NUMBER_STROKES:
             return None
-        if is_numeric(text, len(strokes)):
+        # The bar of a 5 is no dash.
+        dashed = text if "-" not in text or has_dash(strokes) else text.replace("-", "")
+        if len(text) > 1 and is_numeric(dashed, len(strokes)):
             return self._symbols.parted_digits(strokes, hand)
         known = self._prior.knows(text)
-        if known and len(text) > SHORT_WORD:
+        if " " in text or (known and len(text) > SHORT_WORD):
             return None
         # The recogniser of lines takes loose digits for anything: the nets of symbols may know better.
         parted = self._symbols.parted_digits(strokes, hand)
         digits, log = parted.texts()[0]
         if len(digits) < 2 or log < SURE_DIGIT * len(digits):
             return None
+        if len(text) == 1:
+            closer = self._symbols.parted(strokes, hand)
+            return parted if log - DIGITS_COST > closer.log_of(text) else None
         if not known and text.replace("/", "").isalnum():
             return parted
         closer = self._symbols.parted(strokes, hand)
@@ -230,6 +237,19 @@ class CloserLook:
         share = 1 / (1 + math.exp(min(-more, 50.0)))
         others = [Reading(r.text, round(r.score * (1 - share), 3)) for r in readings]
         return sorted([*others, Reading(text, round(share, 3))], key=lambda reading: -reading.score)
+
+
+def has_dash(strokes: Sequence[Points]) -> bool:
+    """Whether one of the strokes of a level line is flat and about halfway up."""
+    top, bottom = (
+        float(edge) for edge in (min(s[:, 1].min() for s in strokes), max(s[:, 1].max() for s in strokes))
+    )
+    for stroke in strokes:
+        width, height = np.ptp(stroke[:, :2], axis=0)
+        middle = (float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 - top) / max(bottom - top, 1e-6)
+        if width > 2 * height and DASH[0] < middle < DASH[1]:
+            return True
+    return False
 
 
 def is_numeric(text: str, strokes: int) -> bool:
