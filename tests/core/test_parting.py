@@ -178,14 +178,6 @@ class Looking(TestCase):
         self.assertFalse(has_dash([upright(0), bar, upright(80)]))
         self.assertFalse(has_dash([upright(0)]))
 
-    def test_two_upright_strokes_that_the_line_takes_for_one_sign_are_a_number(self) -> None:
-        self.assertEqual(
-            self.closer.read_number("H", self.strokes("14"), None, self.rows)[:1],
-            self.closer.read_number("14", self.strokes("14"), None, self.rows)[:1],
-        )
-        self.assertEqual(self.closer.read_number("H", self.strokes("H"), None, self.rows), [])
-        self.assertEqual(self.closer.read_number("1", self.strokes("l"), None, self.rows), [])
-
     def test_times_and_decimal_commas_are_read_as_they_are_written(self) -> None:
         for text in ("8:05", "20:45", "2,5", "2.5", "0,75"):
             readings = reader().read(Hand(9, 0.3).write(text, 0, 0, 60))

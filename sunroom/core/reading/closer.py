@@ -177,12 +177,12 @@ class CloserLook:
 
     def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnHand | None) -> Parted | None:
         """The strokes parted into digits when the line is a number; None when it is none."""
-        # A single stroke is looked at closer among all other signs.
-        if max(len(text), len(strokes)) == 1 or not 0 < len(strokes) <= MAX_NUMBER_STROKES:
+        # A single sign is looked at closer among all others.
+        if len(text) == 1 or not 0 < len(strokes) <= MAX_NUMBER_STROKES:
             return None
         # The bar of a 5 is no dash.
         dashed = text if "-" not in text or has_dash(strokes) else text.replace("-", "")
-        if len(text) > 1 and is_numeric(dashed, len(strokes)):
+        if is_numeric(dashed, len(strokes)):
             return self._symbols.parted_digits(strokes, hand)
         known = self._prior.knows(text)
         if " " in text or (known and len(text) > SHORT_WORD):
@@ -192,16 +192,13 @@ class CloserLook:
         digits, log = parted.texts()[0]
         if len(digits) < 2 or log < SURE_DIGIT * len(digits):
             return None
-        if len(text) == 1:
-            closer = self._symbols.parted(strokes, hand)
-            return parted if log - DIGITS_COST > closer.log_of(text) else None
         if not known and text.replace("/", "").isalnum():
             return parted
         closer = self._symbols.parted(strokes, hand)
         close = closer.log_of(digits)
         if known:
             lead = 0.0 if text.isupper() else WORD_LEAD
-            return parted if close - lead >= closer.log_of(text.replace(" ", "")) else None
+            return parted if close - lead >= closer.log_of(text) else None
         return parted if max(close, log - DIGITS_COST) > closer.texts()[0][1] - AS_LIKELY else None
 
     def _is_known(self, text: str) -> bool:
