@@ -2,6 +2,10 @@
 
 from __future__ import annotations
 
+import io
+
+import numpy as np
+from PIL import Image
 from selenium.webdriver.common.action_chains import ActionBuilder
 from selenium.webdriver.common.actions import interaction
 from selenium.webdriver.common.actions.pointer_input import PointerInput
@@ -59,6 +63,24 @@ class Writing(BoardTest):
         box = self.tutor.find("[data-testid=board]").rect
         scale = min((box["width"] - 96) / 1000, (box["height"] - 96) / 620, 1)
         return scale, (box["width"] - 1000 * scale) / 2, (box["height"] - 620 * scale) / 2
+
+    def test_a_tap_leaves_a_dot_that_is_seen_and_can_be_rubbed_out(self) -> None:
+        for kind in ("mouse", "pen"):
+            self.tutor.draw([(300, 260)], kind)
+            self.tutor.wait_items(1)
+            self.tutor.wait(lambda: self.darkest(300, 260) < 100 or None, f"the dot of a {kind}")
+            self.tutor.tool("Eraser")
+            self.tutor.draw([(280, 250), (320, 270)])
+            self.tutor.wait_items(0)
+            self.tutor.wait(lambda: self.darkest(300, 260) > 200 or None, "the dot to go")
+            self.tutor.tool("Pen")
+
+    def darkest(self, x: float, y: float) -> int:
+        """The darkest pixel of the tutor's board within three of a place, 0 to 255."""
+        board = self.tutor.find("[data-testid=board]").rect
+        shot = Image.open(io.BytesIO(self.tutor.driver.get_screenshot_as_png())).convert("L")
+        left, top = int(board["x"] + x), int(board["y"] + y)
+        return int(np.asarray(shot)[top - 3 : top + 4, left - 3 : left + 4].min())
 
     def test_after_a_pen_a_finger_moves_the_paper_and_does_not_write(self) -> None:
         self.tutor.line()

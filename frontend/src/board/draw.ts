@@ -29,10 +29,16 @@ export function inkPath(samples: Samples, nib: Nib, width: number): InkPath {
   const path = new Path2D()
   if (uniform(nib, samples)) {
     const curve = centreline(samples)
-    path.moveTo(curve[0]!, curve[1]!)
+    const line = strokeWidth(nib, width, samples[2]!)
+    const [x, y] = [curve[0]!, curve[1]!]
+    if (curve.every((value, i) => i % 3 === 2 || value === (i % 3 ? y : x))) {
+      // A canvas draws no line without length: the dot of a tap is a disc.
+      path.arc(x, y, line / 2, 0, 2 * Math.PI)
+      return { path, line: 0 }
+    }
+    path.moveTo(x, y)
     for (let i = 3; i < curve.length; i += 3) path.lineTo(curve[i]!, curve[i + 1]!)
-    if (curve.length === 3) path.lineTo(curve[0]!, curve[1]!)
-    return { path, line: strokeWidth(nib, width, samples[2]!) }
+    return { path, line }
   }
   for (const polygon of outline(nib, samples, width)) {
     path.moveTo(polygon[0]!, polygon[1]!)
