@@ -19,10 +19,11 @@ import numpy as np
 from demo.hand import Hand
 from sunroom.core.ink.raster import ink_measures, ink_raster
 from sunroom.core.ink.sequence import ink_sequence
+from sunroom.core.reading.symbols import RASTER_SIDE
+from sunroom.core.shapes.find import SEQUENCE_POINTS
 from training import figures, hands
 
 OUT = Path(__file__).parents[1] / "sunroom" / "models"
-SYMBOL_SIDE, FIGURE_POINTS = 32, 128
 EPOCHS = 8
 SYMBOLS = (
     "0123456789abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"
@@ -67,7 +68,7 @@ def main() -> None:
     if what == "figures":
         net, shown, outputs = PathNet(len(classes)), "sequence", ["probabilities"]
     else:
-        net = InkNet(SYMBOL_SIDE, len(classes), WIDTHS[what])
+        net = InkNet(RASTER_SIDE, len(classes), WIDTHS[what])
         shown, outputs = "raster", ["probabilities", "embedding"]
     fit(net, (seen, measures), labels, EPOCHS)
     inputs = {shown: seen.shape[1:], "measures": measures.shape[1:]}
@@ -98,7 +99,7 @@ def symbol(number: int, random: np.random.Generator) -> Sample:
     """One symbol in one of the training hands."""
     label = number % len(SYMBOLS)
     strokes = hands.varied(_letter(SYMBOLS[label], random), random)
-    return ink_raster(strokes, SYMBOL_SIDE), ink_measures(strokes), label
+    return ink_raster(strokes, RASTER_SIDE), ink_measures(strokes), label
 
 
 def digit(number: int, random: np.random.Generator) -> Sample:
@@ -111,7 +112,7 @@ def digit(number: int, random: np.random.Generator) -> Sample:
             _no_digit(random) if random.random() < 0.5 else _letter(str(random.choice(NO_DIGITS)), random)
         )
     strokes = hands.varied(strokes, random)
-    return ink_raster(strokes, SYMBOL_SIDE), ink_measures(strokes), label
+    return ink_raster(strokes, RASTER_SIDE), ink_measures(strokes), label
 
 
 def _real_digit(label: int, random: np.random.Generator) -> list[np.ndarray]:
@@ -168,7 +169,7 @@ def figure(number: int, random: np.random.Generator) -> Sample:
     else:
         strokes, label = _drawing(random), kinds + 1
     strokes = figures.drawn_otherwise(strokes, random)
-    return ink_sequence(strokes, FIGURE_POINTS), ink_measures(strokes), label
+    return ink_sequence(strokes, SEQUENCE_POINTS), ink_measures(strokes), label
 
 
 def _writing(random: np.random.Generator) -> list[np.ndarray]:

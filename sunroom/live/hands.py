@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import msgspec
 import numpy as np
+from django.db import transaction
 from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_http_methods
@@ -110,8 +111,9 @@ def hand_inkml(request: HttpRequest, door: str, link: str) -> HttpResponse:
                 (text, [pack_samples(stroke) for stroke in strokes])
                 for text, strokes in read_labelled_inkml(data)
             ]
-            found = found or hands.begin_hand(seat, request.user, request.session)
-            hands.bring_in(found, groups)
+            with transaction.atomic():  # no empty hand is left of a file without samples
+                found = found or hands.begin_hand(seat, request.user, request.session)
+                hands.bring_in(found, groups)
         except MalformedError as error:
             raise Problem(400, str(error)) from error
         return answer(_all_samples(room, found))

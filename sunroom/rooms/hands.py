@@ -85,8 +85,8 @@ def keep_sample(hand: Hand, character: str, strokes: Sequence[bytes], taught: bo
     return made
 
 
-def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> int:
-    """Keep all samples among labelled ink; what is no single character is passed over. How many there were.
+def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> None:
+    """Keep all samples among labelled ink; what is no single character is passed over.
 
     Raises
     ------
@@ -103,7 +103,6 @@ def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> int:
                 continue
     if not kept:
         raise MalformedError("inkml", "No sample of a single character is in this file.")
-    return kept
 
 
 def throw_away(hand: Hand, sample: int | None = None) -> None:

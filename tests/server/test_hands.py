@@ -123,7 +123,11 @@ class Hands(LiveTest):
         data = self.tutor_web.get(f"{self.path()}.inkml")
         before = json.loads(self.tutor_web.get(self.path()))["samples"]
         self.throw_away(self.tutor_web, {})
+        self.assertFalse(models.Hand.objects.exists())
         more = write_inkml([("noon", Hand(9).write("noon", 0, 0, 40))])
+        with self.assertRaises(HTTPError):
+            self.bring_in(self.tutor_web, more)
+        self.assertFalse(models.Hand.objects.exists())
         whole = data.replace(b"</ink>", more[more.index(b"<traceGroup") :])
         self.assertEqual(self.bring_in(self.tutor_web, whole), ["a", "b"])
         after = json.loads(self.tutor_web.get(self.path()))["samples"]

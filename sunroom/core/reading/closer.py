@@ -238,12 +238,11 @@ class CloserLook:
 
 def has_dash(strokes: Sequence[Points]) -> bool:
     """Whether one of the strokes of a level line is flat and about halfway up."""
-    top, bottom = (
-        float(edge) for edge in (min(s[:, 1].min() for s in strokes), max(s[:, 1].max() for s in strokes))
-    )
+    down = np.concatenate([stroke[:, 1] for stroke in strokes])
+    top, tall = float(down.min()), max(float(np.ptp(down)), 1e-6)
     for stroke in strokes:
         width, height = np.ptp(stroke[:, :2], axis=0)
-        middle = (float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 - top) / max(bottom - top, 1e-6)
+        middle = (float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 - top) / tall
         if width > 2 * height and DASH[0] < middle < DASH[1]:
             return True
     return False
