@@ -1,4 +1,4 @@
-"""`./run bench [rules] [reading] [conversions] [fanout] [page] [--write]`: measure, print, and with --write keep the table."""
+"""`./run bench [rules] [reading] [conversions] [fanout] [page] [hostile] [mutations] [--write]`: measure, print, and with --write keep the table."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ import django
 
 django.setup()
 
-from bench import conversions, fanout, page, reading, rules  # noqa: E402
+from bench import conversions, fanout, hostile, mutations, page, reading, rules  # noqa: E402
 from bench.table import Row, markdown  # noqa: E402
 
 PARTS = {
@@ -21,6 +21,8 @@ PARTS = {
     "conversions": conversions.run,
     "fanout": fanout.run,
     "page": page.run,
+    "hostile": hostile.run,
+    "mutations": mutations.run,
 }
 OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
 
@@ -33,6 +35,9 @@ all of them: look at the ratios.
 
 
 def main() -> int:
+    if sys.argv[1:2] == ["attacker"]:
+        hostile.be_attacker(*sys.argv[2:])
+        return 0
     wanted = [argument for argument in sys.argv[1:] if argument in PARTS] or list(PARTS)
     rows: list[Row] = []
     for part in wanted:

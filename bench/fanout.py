@@ -18,7 +18,7 @@ from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetPens
-from sunroom.live.messages import Do, Frame, Join, PageItems, Tell, ToBrowser, Welcome
+from sunroom.live.wire.messages import Do, Frame, Join, PageItems, Tell, ToBrowser, Welcome
 from tests.server.client import Web
 
 STEPS = 60

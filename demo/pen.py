@@ -9,8 +9,8 @@ from typing import Any
 import numpy as np
 
 from demo.hand import Hand, Stroke
-from sunroom.boards import models, repository
-from sunroom.boards.repository import Logged
+from sunroom.boards import models, store
+from sunroom.boards.store import BoardStore, Logged
 from sunroom.core.board import (
     Board,
     InkItem,
@@ -41,7 +41,7 @@ class DemoBoard:
 
     def __init__(self, row: models.Board, now_ms: int, seed: int) -> None:
         self._row, self._now_ms = row, now_ms
-        self._board: Board = repository.load(row.pk)
+        self._board: Board = store.load(row.pk)
         self._ids = (f"demo{seed}{number:08d}" for number in itertools.count())
         self._steps: list[tuple[Logged, Step]] = []
         self.hand = Hand(seed, 0.5)
@@ -55,9 +55,10 @@ class DemoBoard:
 
     def finish(self) -> None:
         """Write everything to the database, with a snapshot for quick opening."""
-        before = repository.load(self._row.pk)
-        repository.append(self._row.pk, self._steps)
-        repository.keep_snapshot(self._row.pk, self._board, before)
+        kept = BoardStore(self._row.pk)
+        kept.open()
+        kept.append(self._steps)
+        kept.keep_snapshot(self._board)
 
     # Pages
 

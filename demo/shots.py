@@ -51,6 +51,13 @@ class Stage:
             browser.close()
 
 
+def account(stage: Stage) -> None:
+    tutor = stage.person("tutor")
+    tutor.driver.get(f"{stage.base}/account")
+    tutor.find("h2", "Signed in on")
+    stage.keep(tutor, "account")
+
+
 def room_home(stage: Stage) -> None:
     tutor = stage.person("tutor")
     tutor.open(f"{stage.base}/rooms/{LINK}")
@@ -279,6 +286,7 @@ def practice_page(stage: Stage) -> None:
 PICTURES: dict[str, Callable[[Stage], None]] = {
     "start": start,
     "porch": porch,
+    "account": account,
     "room-home": room_home,
     "tutor-lesson": tutor_lesson,
     "typeset-choice": typeset_choice,

@@ -18,11 +18,13 @@ class Board(models.Model):
     seq = models.PositiveBigIntegerField(default=0)
     page_count = models.PositiveIntegerField(default=0)
     snapshot_seq = models.PositiveBigIntegerField(default=0)
+    #: What its log takes on the disk.
+    log_bytes = models.PositiveBigIntegerField(default=0)
     order = models.JSONField(default=list)
 
 
 class LoggedStep(models.Model):
-    """One answered step; ``body`` and ``inverse`` are MessagePack as in boards.repository."""
+    """One answered step; ``body`` and ``inverse`` are bytes as in core.formats.kept, of ``version``."""
 
     board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="log")
     seq = models.PositiveBigIntegerField()
@@ -31,6 +33,7 @@ class LoggedStep(models.Model):
     at_ms = models.PositiveBigIntegerField()
     how = models.CharField(max_length=4)
     of_seq = models.PositiveBigIntegerField(default=0)
+    version = models.PositiveSmallIntegerField(default=1)
     body = models.BinaryField()
     inverse = models.BinaryField()
 
@@ -42,10 +45,11 @@ class LoggedStep(models.Model):
 
 
 class PageSnapshot(models.Model):
-    """A page as it was after the board's ``snapshot_seq``."""
+    """A page as it was after the board's ``snapshot_seq``; bytes as in core.formats.kept, of ``version``."""
 
     board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="snapshots")
     page_id = models.CharField(max_length=32)
+    version = models.PositiveSmallIntegerField(default=1)
     head = models.BinaryField()
     items = models.BinaryField()
 

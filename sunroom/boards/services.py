@@ -6,9 +6,9 @@ from collections.abc import Mapping
 
 from django.db import transaction
 
-from sunroom.boards import repository
+from sunroom.boards import repository, store
 from sunroom.boards.models import Board
-from sunroom.boards.repository import Logged
+from sunroom.boards.store import Logged
 from sunroom.core.board import PageHead
 from sunroom.core.board.steps import AddPage, RemovePage
 from sunroom.core.formats.package import Packed, with_pictures
@@ -38,5 +38,5 @@ def _made(room: Room, title: str, steps: list[AddPage], now_ms: int) -> Board:
         (Logged(seq, new_uid(), "", now_ms, "do", 0, step), RemovePage(step.head.id))
         for seq, step in enumerate(steps, 1)
     ]
-    repository.append(board.pk, rows)
+    store.append(board.pk, rows)
     return board

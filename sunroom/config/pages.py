@@ -7,13 +7,15 @@ from functools import cache
 from typing import Any
 
 from django.contrib.auth import login
+from django.core.exceptions import DisallowedHost
+from django.db import DatabaseError
 from django.http import HttpRequest, HttpResponse, HttpResponseRedirect
 from django.shortcuts import get_object_or_404, render
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_GET
 
 from sunroom.resources import BUILT_FRONTEND
-from sunroom.rooms import services
+from sunroom.rooms import accounts, services
 from sunroom.rooms.models import Room, Seat
 
 
@@ -33,11 +35,36 @@ def shell(request: HttpRequest, **_: str) -> HttpResponse:
 
 
 @require_GET
+def health(request: HttpRequest) -> HttpResponse:
+    """Whether the server is well: 200 when it reads its database, 503 when not. For whoever watches over it."""
+    try:
+        Room.objects.exists()
+    except DatabaseError:
+        return HttpResponse("The database cannot be read.\n", status=503, content_type="text/plain")
+    return HttpResponse("ok\n", content_type="text/plain")
+
+
+def bad_request(request: HttpRequest, exception: Exception) -> HttpResponse:
+    """A request that cannot be answered; when it is for the server's name, with what to set."""
+    sentence = "This request could not be understood."
+    if isinstance(exception, DisallowedHost):
+        host = request.META.get("HTTP_HOST", "")[:200]
+        sentence = (
+            f"This Sun Room does not know itself by the name “{host}”. Whoever runs it sets the names that it "
+            "may be reached by, for example: SUNROOM_HOSTS=board.school.example,localhost"
+        )
+    return HttpResponse(sentence + "\n", status=400, content_type="text/plain; charset=utf-8")
+
+
+@require_GET
 def demo_person(request: HttpRequest, name: str) -> HttpResponse:
     """Sit down as one of the sample lesson's people and go to the board; exists only in the demo."""
     room = Room.objects.order_by("id")[0]
     if name == "tutor":
-        login(request, room.owner)  # type: ignore[arg-type]
+        login(request, room.owner)
+        request.session.save()
+        agent = request.headers.get("User-Agent", "")
+        accounts.signed_in(room.owner, request.session.session_key or "", agent)
         return HttpResponseRedirect(f"/rooms/{room.link}/boards/{room.boards.order_by('id')[0].uid}")
     seat = get_object_or_404(Seat, room=room, role="student", name__iexact=name)
     services.sit_down(seat, request.session)

@@ -4,11 +4,33 @@ from __future__ import annotations
 
 import argparse
 import errno
+import gc
 import os
 import signal
 import socket
 import sys
 import warnings
+from typing import Any
+
+#: How long a thread may go on while the loop waits for its turn.
+SWITCH_S = 0.0002
+
+
+def server_options() -> dict[str, Any]:
+    """How uvicorn runs the application, in real use and in tests; needs Django's settings."""
+    from django.conf import settings
+
+    from sunroom.live.wire.pace import MAX_MESSAGE
+
+    return {
+        "ws": "websockets-sansio",
+        "ws_per_message_deflate": False,  # strokes are dense already, and a class shares two cores
+        "ws_max_size": MAX_MESSAGE,
+        "lifespan": "on",
+        # Nothing is believed from a header unless it comes from a web server that is named in the settings.
+        "proxy_headers": bool(settings.PROXIES),
+        "forwarded_allow_ips": settings.PROXIES,
+    }
 
 
 def main() -> int:
@@ -16,25 +38,44 @@ def main() -> int:
     parser = argparse.ArgumentParser(prog="run serve")
     parser.add_argument("--host", default="127.0.0.1")
     parser.add_argument("--port", type=int, default=8000)
-    parser.add_argument("--check-port", action="store_true", help="only say whether the port is free")
+    parser.add_argument(
+        "--check-port", action="store_true", help="only say whether the port and the data folder are free"
+    )
     options = parser.parse_args()
     problem = port_problem(options.host, options.port)
     if problem:
         print(problem, file=sys.stderr)
         return 2
+    os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
+    from django.conf import settings
+
+    from sunroom.config.folder import FolderLock, FolderTakenError
+
+    folder = FolderLock(settings.DATA_DIR)
+    try:
+        folder.hold()
+    except FolderTakenError as error:
+        print(error, file=sys.stderr)
+        return 2
     if options.check_port:
         return 0
-    os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 
     # Whitenoise hands files over in a synchronous stream, on which Django remarks at every file.
     warnings.filterwarnings("ignore", message="StreamingHttpResponse must consume synchronous")
     import uvicorn
 
     from sunroom import resources
-    from sunroom.live import workers
+    from sunroom.live.work import workers
 
     # Uvicorn raises the signal again once it has stopped; the workers are ended after that.
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
+    # Heavy requests are worked out in a thread beside the loop, which must not wait for it for long.
+    sys.setswitchinterval(SWITCH_S)
+    # The collector of circles stands everything still while it looks at all there is: it comes seldom, and does not
+    # look again at what was there from the start.
+    gc.collect()
+    gc.freeze()
+    gc.set_threshold(50_000, 50, 50)
     workers.start()
     # The large face of signs takes a second to read: now, while the workers start, and not in a lesson.
     resources.typesetter().choose("→")
@@ -43,11 +84,9 @@ def main() -> int:
             "sunroom.config.asgi:application",
             host=options.host,
             port=options.port,
-            ws="websockets-sansio",
-            ws_per_message_deflate=False,  # strokes are dense already, and a class shares two cores
-            lifespan="off",
             log_level="warning",
             timeout_graceful_shutdown=3,
+            **server_options(),
         )
     finally:
         workers.stop()

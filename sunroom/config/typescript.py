@@ -20,14 +20,16 @@ setup()
 
 from sunroom.core.board import Item, Request, Step  # noqa: E402
 from sunroom.core.board.items import Dash  # noqa: E402
-from sunroom.core.board.requests import How  # noqa: E402
+from sunroom.core.board.requests import Arrangement  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
-from sunroom.live import devices, hands, messages, search, views  # noqa: E402
+from sunroom.live.doors import accounts, devices, files, hands, home, search  # noqa: E402
+from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
+from sunroom.live.wire import messages  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 
 OUT = ROOT / "frontend" / "src" / "wire" / "generated.ts"
@@ -48,7 +50,7 @@ ALIASES: dict[str, Any] = {
     "Ends": Ends,
     "Family": Family,
     "FigureKind": FigureKind,
-    "How": How,
+    "Arrangement": Arrangement,
     "Listing": Listing,
     "Nib": Nib,
     "Right": Right,
@@ -57,12 +59,16 @@ ANSWERS = (
     rooms.Me,
     rooms.CreatedRoom,
     rooms.DoorSign,
-    views.RoomHome,
-    views.BoardId,
-    views.BroughtIn,
+    home.RoomHome,
+    home.BoardId,
+    accounts.AccountPage,
+    whole_rooms.RoomLinks,
+    whole_rooms.RoomBroughtIn,
+    files.BroughtIn,
     search.FoundWords,
     hands.OwnHandSamples,
     devices.Invitation,
+    devices.Invited,
     devices.Paired,
 )
 
@@ -90,7 +96,7 @@ def generate() -> str:
         lines.append(f"export type {name} = {' | '.join(_literal(value) for value in get_args(kind))}")
     for name, kind in UNIONS.items():
         lines.append(f"export type {name} = {' | '.join(member.__name__ for member in get_args(kind))}")
-    lines += [_unit_figures(), _ready_kits()]
+    lines += [_unit_figures(), _ready_kits(), f"export const WIRE = {messages.WIRE}"]
     return "\n".join([*lines, "", *(structs[name] for name in sorted(structs))])
 
 

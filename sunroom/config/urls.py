@@ -6,8 +6,8 @@ from django.conf import settings
 from django.urls import path
 
 from sunroom.config import pages
-from sunroom.live import devices, hands, search
-from sunroom.live import views as live
+from sunroom.live.doors import accounts, devices, files, hands, home, search
+from sunroom.live.doors import rooms as whole_rooms
 from sunroom.rooms import views as rooms
 
 urlpatterns = [
@@ -17,29 +17,43 @@ urlpatterns = [
     path("r/<slug:link>", pages.shell),
     path("watch/<slug:link>", pages.shell),
     path("pair", pages.shell),
+    path("account", pages.shell),
+    path("recover/<slug:uid>/<slug:token>", pages.shell),
+    path("health", pages.health),
     path("api/me", rooms.me),
     path("api/sign-in", rooms.sign_in),
-    path("api/sign-out", rooms.sign_out),
-    path("api/account", rooms.account),
+    path("api/sign-out", accounts.sign_out),
+    path("api/account", accounts.account),
+    path("api/account/password", accounts.password),
+    path("api/account/browsers", accounts.browsers),
+    path("api/account/forgot", accounts.forgot),
+    path("api/account/reset", accounts.reset),
     path("api/rooms", rooms.rooms),
-    path("api/rooms/<slug:link>", live.room),
+    path("api/rooms/<slug:link>", home.room),
     path("api/rooms/<slug:link>/own", rooms.own),
+    path("api/rooms/<slug:link>/links", whole_rooms.links),
+    path("api/rooms/<slug:link>/all", whole_rooms.delete),
+    path("api/rooms/<slug:link>/boards/<slug:board>", whole_rooms.delete_board),
+    path("api/whole-rooms", whole_rooms.bring_in),
+    path("rooms/<slug:link>/room.zip", whole_rooms.package),
     path("api/rooms/<slug:link>/claim", rooms.claim),
-    path("api/rooms/<slug:link>/boards", live.boards),
-    path("api/rooms/<slug:link>/packages", live.bring_in_board),
+    path("api/rooms/<slug:link>/boards", home.boards),
+    path("api/rooms/<slug:link>/packages", files.bring_in_board),
     path("api/rooms/<slug:link>/words", search.words),
     path("api/doors/<slug:door>/<slug:link>", rooms.door),
     path("api/doors/<slug:door>/<slug:link>/hand", hands.hand),
     path("api/doors/<slug:door>/<slug:link>/hand.inkml", hands.hand_inkml),
     path("api/devices", devices.pair),
+    path("api/devices/invited", devices.invited),
     path("api/devices/<slug:code>.svg", devices.picture),
     path("api/devices/<slug:door>/<slug:link>/invite", devices.invite),
     path("api/devices/<slug:door>/<slug:link>/end", devices.end),
-    path("api/boards/<slug:board>/pictures", live.bring_in),
-    path("boards/<slug:board>/pictures/<slug:picture>", live.picture),
-    path("boards/<slug:board>/board.pdf", live.board_pdf),
-    path("boards/<slug:board>/board.zip", live.board_package),
-    path("boards/<slug:board>/picture.png", live.board_picture),
+    path("api/boards/<slug:board>/pictures", files.bring_in),
+    path("boards/<slug:board>/pictures/<slug:picture>", files.picture),
+    path("boards/<slug:board>/board.pdf", files.board_pdf),
+    path("boards/<slug:board>/board.zip", files.board_package),
+    path("boards/<slug:board>/picture.png", files.board_picture),
 ]
+handler400 = "sunroom.config.pages.bad_request"
 if settings.DEMO:
     urlpatterns.append(path("demo/<slug:name>", pages.demo_person))

@@ -8,9 +8,10 @@ from sunroom.rooms.models import Room
 
 
 class Lesson(models.Model):
-    """One lesson; ``state`` is the core's Lesson as MessagePack."""
+    """One lesson; ``state`` is the core's Lesson, bytes as in core.formats.kept, of ``version``."""
 
     room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="lessons")
+    version = models.PositiveSmallIntegerField(default=1)
     state = models.BinaryField()
     opened_at = models.DateTimeField(null=True)
     started_at = models.DateTimeField(null=True)

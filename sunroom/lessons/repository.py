@@ -7,6 +7,7 @@ from datetime import UTC, datetime
 
 import msgspec
 
+from sunroom.core.formats.kept import VERSIONS, decode_kept, encode_kept
 from sunroom.core.lesson import Lesson, Said
 from sunroom.core.lesson.record import Entry
 from sunroom.core.pens import Facts
@@ -16,14 +17,14 @@ from sunroom.rooms.models import Room
 #: Lines of the chat that a room keeps at hand.
 CHAT_LINES = 300
 
-_encoder = msgspec.msgpack.Encoder()
-_decoder = msgspec.msgpack.Decoder(Lesson)
-
 
 def load(room: Room) -> Lesson:
     """The room's newest lesson; before the first, one that has not been opened."""
     row = models.Lesson.objects.filter(room=room).order_by("-id").first()
-    return _decoder.decode(row.state) if row else Lesson(Facts(open=False))
+    if row is None:
+        return Lesson(Facts(open=False))
+    lesson: Lesson = decode_kept("lesson", bytes(row.state), row.version)
+    return lesson
 
 
 def keep(room_id: int, lesson: Lesson) -> None:
@@ -32,7 +33,7 @@ def keep(room_id: int, lesson: Lesson) -> None:
     row = models.Lesson.objects.filter(room_id=room_id).order_by("-id").first()
     if row is None or row.opened_at != opened_at:
         row = models.Lesson(room_id=room_id, opened_at=opened_at)
-    row.state = _encoder.encode(lesson)
+    row.version, row.state = VERSIONS["lesson"], encode_kept(lesson)
     row.started_at, row.ended_at = _moment(lesson.started_ms), _moment(lesson.ended_ms)
     row.save()
 
@@ -58,7 +59,8 @@ def write_down(room_id: int, entries: Sequence[Entry]) -> None:
 def record(room_id: int, since_ms: int) -> list[Entry]:
     """The room's record from a moment on, in order."""
     rows = models.RecordLine.objects.filter(room_id=room_id, at_ms__gte=since_ms).order_by("id")
-    return [Entry(*row) for row in rows.values_list("at_ms", "seat", "name", "what", "text")]
+    fields = rows.values_list("at_ms", "seat", "name", "what", "text")
+    return [Entry(*row) for row in fields]  # type: ignore[arg-type]
 
 
 def _moment(ms: int | None) -> datetime | None:

@@ -63,6 +63,8 @@ class Seat(models.Model):
     sent_away = models.BooleanField(default=False)
     #: The hand of its person, once they have written a sample.
     hand = models.ForeignKey(Hand, null=True, on_delete=models.SET_NULL, related_name="seats")
+    #: When its person last came in; none before the first time.
+    seen_at = models.DateTimeField(null=True)
     created_at = models.DateTimeField(auto_now_add=True)
 
 
@@ -72,4 +74,22 @@ class Pairing(models.Model):
     seat = models.ForeignKey(Seat, on_delete=models.CASCADE, related_name="pairings")
     code = models.CharField(max_length=8, unique=True)
     invited_at = models.DateTimeField(auto_now_add=True)
+    used = models.BooleanField(default=False)
+
+
+class Browser(models.Model):
+    """A browser that an account is signed in on; ``name`` is a guess from what it says of itself."""
+
+    user = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="browsers")
+    session_key = models.CharField(max_length=40, unique=True)
+    name = models.CharField(max_length=60)
+    signed_in_at = models.DateTimeField(auto_now_add=True)
+    seen_at = models.DateTimeField()
+
+
+class Invitation(models.Model):
+    """Lets one person make an account where these are by invitation."""
+
+    code = models.CharField(max_length=40, unique=True)
+    made_at = models.DateTimeField(auto_now_add=True)
     used = models.BooleanField(default=False)

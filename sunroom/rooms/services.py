@@ -15,13 +15,16 @@ from django.db.models import QuerySet
 from django.utils.timezone import now
 
 from sunroom.rooms.models import Pairing, Room, Seat
-from sunroom.rooms.names import clean_name, distinct
+from sunroom.rooms.names import BadName, clean_name, distinct
 
 Door = Literal["tutor", "student", "onlooker"]
 
+DOORS: tuple[Door, ...] = ("tutor", "student", "onlooker")
 #: Letters and digits that are not mistaken for each other when read aloud or typed.
 ALPHABET = "23456789abcdefghjkmnpqrstuvwxyz"
 MAX_SEATS = 300
+#: A full room gives away seats that were taken so long ago by somebody who never came in.
+UNUSED_AFTER = timedelta(minutes=10)
 PAIR_CODE_LENGTH = 6
 PAIR_CODE_GOOD_FOR = timedelta(minutes=10)
 
@@ -50,7 +53,7 @@ def create_room(title: str, user: AbstractBaseUser | AnonymousUser, session: Ses
     room = Room(title=clean_name(title, "title", 80), link=new_link(), onlooker_link=new_link())
     key = ""
     if user.is_authenticated:
-        room.owner = user
+        room.owner = user  # type: ignore[assignment]
     else:
         key = secrets.token_urlsafe(24)
         room.owner_key_hash = _hash(key)
@@ -58,6 +61,14 @@ def create_room(title: str, user: AbstractBaseUser | AnonymousUser, session: Ses
     if key:
         remember_owned(session, room)
     return room, key
+
+
+def door_of(name: str, link: str) -> Door:
+    """The door of this name; raises NoRoom when there is no such door."""
+    for door in DOORS:
+        if name == door:
+            return door
+    raise NoRoom(link)
 
 
 def find_room(link: str, door: Door) -> Room:
@@ -90,7 +101,7 @@ def own_by_key(room: Room, key: str, session: SessionBase) -> bool:
 
 def claim(room: Room, user: AbstractBaseUser) -> None:
     """Give a room that was started without an account to ``user``; its key ends."""
-    room.owner, room.owner_key_hash = user, ""
+    room.owner, room.owner_key_hash = user, ""  # type: ignore[assignment]
     room.save(update_fields=["owner", "owner_key_hash"])
 
 
@@ -116,9 +127,10 @@ def take_seat(room: Room, door: Door, name: str, session: SessionBase) -> Seat:
     name = clean_name(name)
     with transaction.atomic():
         seat = find_seat(room, door, session)
-        others = Seat.objects.filter(room=room).exclude(pk=seat.pk if seat else None)
+        others = Seat.objects.filter(room=room).exclude(pk=seat.pk if seat else 0)
         name = distinct(name, others.values_list("name", flat=True))
         if seat is None:
+            check_seat_free(room)
             seat = Seat(room=room, uid=new_uid(), door=door, role=door)
         seat.name = name
         seat.save()
@@ -153,6 +165,31 @@ def send_away(seat_uid: str) -> None:
     Seat.objects.filter(uid=seat_uid).update(sent_away=True)
 
 
+def seen(seat_uid: str) -> None:
+    """Keep that the seat's person has come in."""
+    Seat.objects.filter(uid=seat_uid).update(seen_at=now())
+
+
+def check_seat_free(room: Room) -> None:
+    """Make sure that a room has a seat for somebody new; raises BadName when it has none."""
+    if Seat.objects.filter(room=room).count() < MAX_SEATS:
+        return
+    unused = Seat.objects.filter(room=room, door="student", seen_at=None, created_at__lt=now() - UNUSED_AFTER)
+    if not unused.delete()[0]:
+        raise BadName("Every seat in this room is taken. Ask the tutor.")
+
+
+def change_link(room: Room, door: Door) -> str:
+    """Give a door another link; the old one leads nowhere from now on."""
+    link = new_link()
+    if door == "onlooker":
+        room.onlooker_link = link
+    else:
+        room.link = link
+    room.save(update_fields=["link", "onlooker_link"])
+    return link
+
+
 def names(room_id: int) -> dict[str, str]:
     """The names of all seats of a room."""
     return dict(Seat.objects.filter(room_id=room_id).values_list("uid", "name"))
@@ -168,6 +205,16 @@ def invite_device(seat: Seat) -> Pairing:
         code = "".join(secrets.choice(ALPHABET) for _ in range(PAIR_CODE_LENGTH))
         if not Pairing.objects.filter(code=code).exists():
             return Pairing.objects.create(seat=seat, code=code)
+
+
+def invited_seat(code: str) -> Seat:
+    """The seat that a pairing code invites to, without using it; raises BadCode."""
+    _stale().delete()
+    plain = "".join(code.split()).casefold()
+    pairing = Pairing.objects.select_related("seat__room").filter(code=plain, used=False).first()
+    if pairing is None:
+        raise BadCode("That code is not good, or not any more. Ask for a new one on the first device.")
+    return pairing.seat
 
 
 def pair_device(code: str, session: SessionBase) -> Seat:
@@ -239,8 +286,7 @@ def seat_at(link: str, door: str, user: Any, session: SessionBase) -> tuple[Room
     NoRoom
         When the link leads nowhere.
     """
-    if door not in ("tutor", "student", "onlooker"):
-        raise NoRoom(link)
+    door = door_of(door, link)
     room = find_room(link, door)
     if door == "tutor" and owns(room, user, session):
         return room, tutor_seat(room)

@@ -3,18 +3,18 @@
 from __future__ import annotations
 
 import msgspec
-from django.contrib.auth import authenticate, get_user_model, login, logout
-from django.contrib.auth.password_validation import validate_password
+from django.contrib.auth import authenticate, get_user_model, login
 from django.core.exceptions import ValidationError
 from django.db import IntegrityError, transaction
 from django.db.models import Q
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
-from sunroom.rooms import services
-from sunroom.rooms.models import Room, Seat
+from sunroom.rooms import accounts, services
+from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
-from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
+from sunroom.rooms.requests import Problem, allow, allow_for, answer, answers_problems, body
+from sunroom.rooms.security import address_of, note
 
 
 class RoomCard(msgspec.Struct):
@@ -36,9 +36,13 @@ class SignIn(msgspec.Struct):
 
 
 class NewAccount(msgspec.Struct):
+    """``mail`` is for a new password when the old one is forgotten."""
+
     username: str
     password: str
     name: str = ""
+    mail: str = ""
+    invitation: str = ""
 
 
 class NewRoom(msgspec.Struct):
@@ -71,10 +75,10 @@ class Enter(msgspec.Struct):
 
 @require_GET
 def me(request: HttpRequest) -> HttpResponse:
-    return answer(_me(request))
+    return answer(me_of(request))
 
 
-def _me(request: HttpRequest) -> Me:
+def me_of(request: HttpRequest) -> Me:
     owned = Q(pk__in=request.session.get("owned", ()), owner=None)
     if request.user.is_authenticated:
         owned |= Q(owner=request.user)
@@ -90,13 +94,18 @@ def _me(request: HttpRequest) -> Me:
 @require_POST
 @answers_problems
 def sign_in(request: HttpRequest) -> HttpResponse:
-    allow(request, "sign-in", 10, 60)
+    allow(request, "sign-in", 300, 60)
     given = body(request, SignIn)
-    user = authenticate(request, username=given.username, password=given.password)
+    # By account too: many addresses do not make more tries at one password.
+    allow_for(f"sign-in:{given.username.casefold()[:60]}", 10, 60)
+    user = None
+    if len(given.password) <= accounts.MAX_PASSWORD:
+        user = authenticate(request, username=given.username, password=given.password)
     if user is None:
+        note("sign-in refused", address_of(request), account=given.username)
         raise Problem(403, "That name and password do not belong together.")
     _login(request, user)
-    return answer(_me(request))
+    return answer(me_of(request))
 
 
 def _login(request: HttpRequest, user: object) -> None:
@@ -104,42 +113,42 @@ def _login(request: HttpRequest, user: object) -> None:
     kept = {key: request.session[key] for key in ("owned", "seats") if key in request.session}
     login(request, user)  # type: ignore[arg-type]
     request.session.update(kept)
-
-
-@require_POST
-def sign_out(request: HttpRequest) -> HttpResponse:
-    logout(request)
-    return answer(_me(request))
+    request.session.save()
+    accounts.signed_in(user, request.session.session_key or "", request.headers.get("User-Agent", ""))
+    note("sign-in", address_of(request), account=request.user.get_username())
 
 
 @require_POST
 @answers_problems
 def account(request: HttpRequest) -> HttpResponse:
     """Make an account with Django's rules for passwords, and sign in."""
-    allow(request, "account", 5, 600)
+    allow(request, "account", 60, 600)
     given = body(request, NewAccount)
     users = get_user_model()
-    user = users(username=clean_name(given.username, "user name", 60))
+    user = users(username=clean_name(given.username, "user name", 60), email=given.mail.strip())
     user.first_name = clean_name(given.name) if given.name.strip() else ""
     try:
-        validate_password(given.password, user)
+        accounts.check_password(given.password, user)
         user.full_clean(exclude=["password"])
         user.set_password(given.password)
         with transaction.atomic():
+            accounts.check_may_make_account(given.invitation)
             user.save()
+    except accounts.AccountError as error:
+        raise Problem(400, str(error)) from error
     except ValidationError as error:
         raise Problem(400, " ".join(error.messages)) from error
     except IntegrityError as error:
         raise Problem(400, "Somebody has that user name already. Choose another.") from error
     _login(request, user)
-    return answer(_me(request), 201)
+    return answer(me_of(request), 201)
 
 
 @require_POST
 @answers_problems
 def rooms(request: HttpRequest) -> HttpResponse:
     """Start a room; the tutor's seat is taken under the given name."""
-    allow(request, "room", 20, 600)
+    allow(request, "room", 100, 600)
     given = body(request, NewRoom)
     name = given.name.strip() or (request.user.get_full_name() if request.user.is_authenticated else "")
     with transaction.atomic():
@@ -152,11 +161,12 @@ def rooms(request: HttpRequest) -> HttpResponse:
 @answers_problems
 def own(request: HttpRequest, link: str) -> HttpResponse:
     """Let a browser in that kept the owner key but lost its session."""
-    allow(request, "own", 10, 60)
+    allow(request, "own", 60, 60)
     room = services.find_room(link, "tutor")
     if not services.own_by_key(room, body(request, OwnerKey).key, request.session):
+        note("owner key refused", address_of(request), room=room.pk)
         raise Problem(403, "This key does not open the room. It may have been claimed by an account.")
-    return answer(_me(request))
+    return answer(me_of(request))
 
 
 @require_POST
@@ -169,20 +179,20 @@ def claim(request: HttpRequest, link: str) -> HttpResponse:
     if not services.owns(room, request.user, request.session):
         raise Problem(403, "Only the person who started this room can keep it.")
     services.claim(room, request.user)
-    return answer(_me(request))
+    return answer(me_of(request))
 
 
 @require_http_methods(["GET", "POST"])
 @answers_problems
 def door(request: HttpRequest, door: str, link: str) -> HttpResponse:
     """What a door shows (GET), and coming in by it under a name (POST)."""
-    if door not in ("student", "onlooker"):
+    by = services.door_of(door, link)
+    if by == "tutor":
         raise services.NoRoom(link)
-    allow(request, "door", 120, 60)
-    room = services.find_room(link, door)
+    # A school of 300 comes in by one address at nine o'clock; a room has the seats of one.
+    allow(request, "door", 2_000, 60)
+    room = services.find_room(link, by)
     if request.method == "POST":
-        if Seat.objects.filter(room=room).count() >= services.MAX_SEATS:
-            raise Problem(409, "Every seat in this room is taken. Ask the tutor.")
-        services.take_seat(room, door, body(request, Enter).name, request.session)
-    seat = services.find_seat(room, door, request.session)
+        services.take_seat(room, by, body(request, Enter).name, request.session)
+    seat = services.find_seat(room, by, request.session)
     return answer(DoorSign(room.title, services.tutor_name(room), seat.name if seat else None))

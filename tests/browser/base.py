@@ -25,7 +25,9 @@ from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
 
 from sunroom.config.asgi import application
-from sunroom.live import keeper, workers
+from sunroom.config.serve import server_options
+from sunroom.live.keeping import keeper
+from sunroom.live.work import workers
 
 T = TypeVar("T")
 
@@ -51,10 +53,9 @@ class LiveServer:
             application,
             host="127.0.0.1",
             port=port,
-            ws="websockets-sansio",
-            lifespan="off",
             log_level="error",
             timeout_graceful_shutdown=1,
+            **server_options(),
         )
         self._server = uvicorn.Server(config)
         self._thread = threading.Thread(target=self._run, daemon=True)

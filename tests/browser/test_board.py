@@ -11,7 +11,7 @@ from selenium.webdriver.common.actions import interaction
 from selenium.webdriver.common.actions.pointer_input import PointerInput
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.boards import models, repository
+from sunroom.boards import models, store
 from sunroom.core.board import InkItem, Page
 from sunroom.core.ink import unpack_samples
 from tests.browser.base import Browser, BrowserTest
@@ -26,7 +26,7 @@ class BoardTest(BrowserTest):
         """A page as it is on disk."""
         self.tutor.kept()
         row = models.Board.objects.get()
-        return repository.load(row.pk).in_order()[number]
+        return store.load(row.pk).in_order()[number]
 
     def strokes(self) -> list[InkItem]:
         return [item for item in self.page().in_order() if isinstance(item, InkItem)]

@@ -13,7 +13,7 @@ from unittest import TestCase
 import msgspec
 import numpy as np
 
-from sunroom.boards.repository import Logged
+from sunroom.boards.store import Logged
 from sunroom.core.board import Board, InkItem, Item, NoteItem, PageHead, ShapeItem, apply, remaining
 from sunroom.core.board.items import item_box
 from sunroom.core.board.steps import (

@@ -257,6 +257,7 @@ class Devices(Running):
         tablet = self.browser(820, 1180)
         tablet.open(f"{self.server.url}/pair")
         tablet.find("form input").send_keys(code, Keys.ENTER)
+        tablet.press("button", "Sit there")
         tablet.find("nav[aria-label=Tools]")
         tablet.draw(LINE)
         self.noor.wait_items(1)

@@ -25,10 +25,10 @@ from sunroom.core.board import (
 from sunroom.core.board.items import Upright, carried, item_box, laid_out
 from sunroom.core.board.requests import (
     ArrangeItems,
+    Arrangement,
     CopyPage,
     DrawFigure,
     GoneError,
-    How,
     RubItems,
     StyleItems,
     TransformItems,
@@ -89,7 +89,7 @@ def figures(rows: list[tuple[float, float, float, float]]) -> list[ShapeItem]:
 class Arranging(TestCase):
     @given(boxes, st.sampled_from(["left", "right", "top", "bottom", "centre", "middle"]))
     @settings(max_examples=60, deadline=None)
-    def test_lined_up_items_share_an_edge_and_keep_their_sizes(self, rows, how: How) -> None:
+    def test_lined_up_items_share_an_edge_and_keep_their_sizes(self, rows, how: Arrangement) -> None:
         before = board_of(*figures(rows))
         board = after(before, ArrangeItems(PAGE, tuple(order(before)), how))
         found = [item_box(item) for item in page(board).in_order()]
@@ -116,7 +116,9 @@ class Arranging(TestCase):
 
     @given(boxes, st.data(), st.sampled_from(["front", "forward", "backward", "back"]))
     @settings(max_examples=100, deadline=None)
-    def test_ordering_touches_only_what_was_chosen_and_keeps_it_together(self, rows, data, how: How) -> None:
+    def test_ordering_touches_only_what_was_chosen_and_keeps_it_together(
+        self, rows, data, how: Arrangement
+    ) -> None:
         before = board_of(*figures(rows))
         ids = tuple(data.draw(st.lists(st.sampled_from(order(before)), min_size=1, unique=True)))
         board = after(before, ArrangeItems(PAGE, ids, how))

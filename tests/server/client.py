@@ -12,7 +12,7 @@ import msgspec
 from websockets.exceptions import ConnectionClosed
 from websockets.sync.client import ClientConnection, connect
 
-from sunroom.live.messages import FromBrowser, Join, ToBrowser, Welcome
+from sunroom.live.wire.messages import FromBrowser, Join, ToBrowser, Welcome
 
 _decoder = msgspec.msgpack.Decoder(ToBrowser)
 

@@ -9,14 +9,12 @@ import numpy as np
 from django.test import TestCase
 
 from demo.hand import Hand
-from sunroom.boards.repository import Opened
-from sunroom.core.board import Board, History, InkItem, PageHead, TextItem, apply
+from sunroom.core.board import Board, InkItem, PageHead, TextItem, apply
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading.reader import MAX_STROKES
-from sunroom.live import reading, workers
-from sunroom.live.board import LiveBoard
-from sunroom.live.messages import LineTaught, Read, Readings, Teach
+from sunroom.live.wire.messages import LineTaught, Read, Readings, Teach
+from sunroom.live.work import reading, workers
 from tests.server.test_live import stroke
 
 PAGE = "page-001"
@@ -31,11 +29,10 @@ def ink(strokes: list[np.ndarray], name: str, **more: Any) -> list[InkItem]:
 
 
 class Asking(TestCase):
-    def board(self, *items: Any) -> LiveBoard:
-        state = apply(apply(Board(), AddPage(PageHead(PAGE), 0)), AddItems(PAGE, tuple(items)))
-        return LiveBoard(1, "board-1", "Shadows", Opened(state, History(), {}, 0))
+    def board(self, *items: Any) -> Board:
+        return apply(apply(Board(), AddPage(PageHead(PAGE), 0)), AddItems(PAGE, tuple(items)))
 
-    async def ask(self, board: LiveBoard, ids: list[str], page: str = PAGE) -> Readings:
+    async def ask(self, board: Board, ids: list[str], page: str = PAGE) -> Readings:
         async def here(*arguments: Any) -> workers.InkRead:
             self.asked.append(arguments)
             return workers.read_ink(*arguments)
@@ -88,11 +85,11 @@ class Asking(TestCase):
         board = self.board(stroke("stroke-01"))
         with (
             mock.patch.object(workers, "read_ink", side_effect=RuntimeError),
-            self.assertLogs("sunroom.live.reading", "ERROR"),
+            self.assertLogs("sunroom.live.work.reading", "ERROR"),
         ):
             answer = await self.ask(board, ["stroke-01"])
         self.assertIn("could not be read just now", answer.problem)
-        self.assertIn("stroke-01", board.board.pages[PAGE].items)
+        self.assertIn("stroke-01", board.pages[PAGE].items)
 
     def test_only_one_s_own_ink_teaches_and_not_too_much_of_it(self) -> None:
         mine, theirs = stroke("mine-001", by="noor"), stroke("theirs-1", by="imani")

@@ -31,7 +31,7 @@ from sunroom.core.lesson import (
     ToPorch,
     TurnAway,
 )
-from sunroom.live.messages import (
+from sunroom.live.wire.messages import (
     AtDoor,
     AtPorch,
     CheckAnswers,
@@ -58,6 +58,7 @@ from sunroom.live.messages import (
     You,
 )
 from sunroom.rooms.models import Seat
+from tests.browser.base import wait_for
 from tests.server.client import Line, Web
 from tests.server.test_live import LiveTest, stroke
 
@@ -169,7 +170,7 @@ class Roles(ClassTest):
         refusal = self.as_told(helper, SetDoor("knock"))
         assert refusal is not None
         self.assertEqual(refusal.reason, "tutor_only")
-        self.assertEqual({s.role for s in Seat.objects.all()}, {"tutor", "helper"})
+        wait_for(lambda: {s.role for s in Seat.objects.all()} == {"tutor", "helper"}, "the roles to be kept")
 
     def test_a_helper_who_is_no_owner_takes_nothing(self) -> None:
         helper, seat = self.student("Saskia")
@@ -325,7 +326,7 @@ class Devices(ClassTest):
         Web(self.server.url).post("/api/devices", {"code": code})
         statuses = []
         other = Web(self.server.url)
-        for guess in (code, *(f"{number:06d}" for number in range(14))):
+        for guess in (code, *(f"{number:06d}" for number in range(62))):
             with self.assertRaises(urllib.error.HTTPError) as caught:
                 other.post("/api/devices", {"code": guess})
             statuses.append(caught.exception.code)

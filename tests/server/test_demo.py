@@ -11,7 +11,7 @@ from django.test import TestCase
 
 from demo import build
 from sunroom.boards.models import Board, LoggedStep
-from sunroom.boards.repository import load
+from sunroom.boards.store import load
 from sunroom.core.board import InkItem, Page
 from sunroom.core.board.items import check_item, item_box, laid_out
 from sunroom.core.board.pages import check_head

@@ -8,8 +8,9 @@ from django.contrib.sessions.backends.db import SessionStore
 from django.test import TestCase
 from django.utils.timezone import now
 
-from sunroom.boards import models, repository
+from sunroom.boards import models, store
 from sunroom.boards.services import create_board
+from sunroom.boards.traces import traces
 from sunroom.core.board import InkItem, PageHead
 from sunroom.core.board.steps import AddItems, AddPage, ChangeItems, MoveItems, RemoveItems, ReplaceItems
 from sunroom.rooms import services
@@ -120,16 +121,16 @@ class Traces(SeatTest):
     def setUp(self) -> None:
         super().setUp()
         self.board: models.Board = create_board(self.room, "Shadows", 1_000)
-        self.page = repository.load(self.board.pk).order[0]
-        self.seq = repository.load(self.board.pk).seq
+        self.page = store.load(self.board.pk).order[0]
+        self.seq = store.load(self.board.pk).seq
 
     def log(self, step: object, by: str, how: str = "do") -> None:
         self.seq += 1
-        logged = repository.Logged(self.seq, f"step-{self.seq:04d}", by, self.seq * 10, how, 0, step)  # type: ignore[arg-type]
-        repository.append(self.board.pk, [(logged, RemoveItems(self.page, ("none-here",)))])
+        logged = store.Logged(self.seq, f"step-{self.seq:04d}", by, self.seq * 10, how, 0, step)  # type: ignore[arg-type]
+        store.append(self.board.pk, [(logged, RemoveItems(self.page, ("none-here",)))])
 
     def what(self, item_id: str) -> list[tuple[str, str]]:
-        return [(seat, word) for _, seat, word in repository.traces(self.board.pk, self.page, item_id)]
+        return [(seat, word) for _, seat, word in traces(self.board.pk, self.page, item_id)]
 
     def test_each_kind_of_step_leaves_its_word(self) -> None:
         ink: InkItem = stroke("stroke-1")
@@ -159,7 +160,7 @@ class Traces(SeatTest):
     def test_a_thing_that_came_with_a_copied_page_says_so_and_others_are_left_out(self) -> None:
         self.log(AddPage(PageHead("page-copy"), 1, (stroke("stroke-9"),)), "imani")
         self.assertEqual(
-            [word for *_, word in repository.traces(self.board.pk, "page-copy", "stroke-9")],
+            [word for *_, word in traces(self.board.pk, "page-copy", "stroke-9")],
             ["made with its page"],
         )
         self.assertEqual(self.what("nothing-1"), [])

@@ -15,8 +15,8 @@ from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
 from sunroom.core.formats.inkml import read_inkml, write_inkml
 from sunroom.core.ink import pack_samples
-from sunroom.live.hands import MAX_FILE_BYTES
-from sunroom.live.messages import LineTaught, Read, Readings, Teach
+from sunroom.live.doors.hands import MAX_FILE_BYTES
+from sunroom.live.wire.messages import LineTaught, Read, Readings, Teach
 from sunroom.rooms import models
 from sunroom.rooms.hands import MOST_OF_A_CHARACTER
 from tests.browser.base import wait_for
@@ -134,10 +134,16 @@ class Hands(LiveTest):
         for one, other in zip(before, after, strict=True):
             for stroke, again in zip(one["strokes"], other["strokes"], strict=True):
                 np.testing.assert_allclose(again, stroke, atol=0.5)
-        for bad in (more, b"", b"<ink/>", b"<html/>", b"x" * (MAX_FILE_BYTES + 1)):
+        for bad, status in (
+            (more, 400),
+            (b"", 400),
+            (b"<ink/>", 400),
+            (b"<html/>", 400),
+            (b"x" * (MAX_FILE_BYTES + 1), 413),
+        ):
             with self.assertRaises(HTTPError) as caught:
                 self.bring_in(self.tutor_web, bad)
-            self.assertEqual(caught.exception.code, 400)
+            self.assertEqual(caught.exception.code, status)
             self.assertTrue(json.loads(caught.exception.read())["problem"].endswith("."))
         self.assertEqual(self.samples(self.tutor_web), ["a", "b"])
 

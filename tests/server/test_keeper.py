@@ -6,10 +6,10 @@ import asyncio
 from unittest import IsolatedAsyncioTestCase, TestCase, mock
 
 from sunroom.core.pens import Actor
-from sunroom.live import keeper
-from sunroom.live.keeper import Keeper
-from sunroom.live.limits import Pace
-from sunroom.live.member import MAX_BYTES, MAX_FRAMES, Member
+from sunroom.live.keeping import keeper
+from sunroom.live.keeping.keeper import Keeper
+from sunroom.live.room.member import MAX_BYTES, MAX_FRAMES, Member
+from sunroom.live.wire.pace import Pace
 
 
 class Disk:
@@ -52,7 +52,7 @@ class Keeping(IsolatedAsyncioTestCase):
 
     async def test_a_failing_disk_ends_nothing_loses_nothing_and_is_told_until_it_works(self) -> None:
         disk, seen = Disk(failures=3), []
-        with self.assertLogs("sunroom.live.keeper", "ERROR"):
+        with self.assertLogs("sunroom.live.keeping.keeper", "ERROR"):
             self.keeper.keep(disk.store, "the last stroke", lambda: seen.append("kept"))
             await self.keeper.settled()
         self.assertEqual((disk.rows, seen), (["the last stroke"], ["kept"]))
@@ -64,7 +64,7 @@ class Keeping(IsolatedAsyncioTestCase):
 
     async def test_one_listener_that_fails_does_not_keep_the_others_from_hearing(self) -> None:
         disk, seen = Disk(), []
-        with self.assertLogs("sunroom.live.keeper", "ERROR"):
+        with self.assertLogs("sunroom.live.keeping.keeper", "ERROR"):
             self.keeper.keep(disk.store, "a", lambda: 1 / 0)
             self.keeper.keep(disk.store, "b", lambda: seen.append("b"))
             await self.keeper.settled()

@@ -5,6 +5,7 @@ from __future__ import annotations
 import os
 import signal
 import socket
+import sqlite3
 import subprocess
 import sys
 import tempfile
@@ -18,13 +19,19 @@ from urllib.error import URLError
 import numpy as np
 import psutil
 
-from sunroom.core.board import InkItem
-from sunroom.core.board.steps import AddItems
+from sunroom.core.board import InkItem, PageHead
+from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.ink import pack_samples
-from sunroom.live.messages import Answered, Do, Frame, PageItems
+from sunroom.live.wire.messages import Answered, Do, Frame, PageItems
 from tests.server.client import Line, Web
 
 ROOT = Path(__file__).parents[2]
+
+
+def free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
 
 
 class Killed(TestCase):
@@ -32,9 +39,7 @@ class Killed(TestCase):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.environment = {**os.environ, "SUNROOM_DATA": folder.name, "PYTHONPATH": str(ROOT)}
-        with socket.socket() as probe:
-            probe.bind(("127.0.0.1", 0))
-            self.port = probe.getsockname()[1]
+        self.port = free_port()
         self.base = f"http://127.0.0.1:{self.port}"
         self.run_python("-m", "django", "migrate", "--verbosity", "0").wait()
         self.server = self.start()
@@ -94,6 +99,108 @@ class Killed(TestCase):
         fresh.welcome()
         items = fresh.hear(PageItems)
         self.assertEqual(sorted(item.id for item in items.items), [f"item-{n:05d}" for n in range(200)])
+
+    def test_no_kind_of_stop_loses_or_doubles_anything_on_any_page(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        first = line.welcome().pages[0].id
+        self.answered(line, Do("step-page-two", AddPage(PageHead("page-two"), 1)))
+        written = {"page-two": ["first-00"], first: []}
+        self.answered(line, Do("step-first-00", AddItems("page-two", (self.stroke("first-00"),))))
+        for number, how in enumerate((signal.SIGTERM, signal.SIGKILL, signal.SIGTERM)):
+            self.stop(how)
+            self.server = self.start()
+            line = web.line("tutor", link)
+            self.assertEqual(self.on_pages(line), written, how)
+            # Only one page is written on between two stops, until a snapshot is taken: the other must not be forgotten.
+            page = (first, "page-two")[number % 2]
+            items = [f"more-{number}-{n:03d}" for n in range(210)]
+            steps = [Do(f"step-{item}", AddItems(page, (self.stroke(item),))) for item in items]
+            for step in steps[:-1]:
+                line.send(step)
+            self.answered(line, steps[-1])
+            line.send(steps[0])
+            self.assertEqual(line.hear(Answered).id, steps[0].id)
+            written[page] += items
+        fresh = web.line("tutor", link)
+        self.assertEqual(self.on_pages(fresh), written)
+
+    def test_two_servers_do_not_run_on_one_data_folder(self) -> None:
+        second = subprocess.run(
+            [sys.executable, "-m", "sunroom.config.serve", "--port", str(free_port())],
+            capture_output=True, text=True, cwd=ROOT, env=self.environment, timeout=30,
+        )  # fmt: skip
+        self.assertEqual(second.returncode, 2)
+        self.assertTrue(
+            second.stderr.startswith("Another Sun Room is running on the data folder"), second.stderr
+        )
+        self.assertIn("set SUNROOM_DATA to another folder.", second.stderr)
+        for command in (
+            ["sunroom.config.repair"],
+            ["sunroom.config.backup", "restore", str(self.backed_up())],
+        ):
+            self.assertIn("Another Sun Room is running", self.command(*command).stderr)
+
+    def test_a_backup_taken_while_it_runs_opens_on_another_folder(self) -> None:
+        web, link, page = self.some_ink()
+        file = self.backed_up()
+        self.assertEqual(file.stat().st_mode & 0o077, 0, "only its owner may read it")
+        self.answered(web.line("tutor", link), Do("step-later", AddItems(page, (self.stroke("later-00"),))))
+        self.stop(signal.SIGKILL)
+        refused = self.command("sunroom.config.backup", "restore", str(file))
+        self.assertIn("Nothing was changed.", refused.stderr)
+        done = self.command("sunroom.config.backup", "restore", str(file), "--replace")
+        self.assertIn("The backup is back", done.stdout)
+        self.server = self.start()
+        # The session is the one of before: the secret key came back with the database.
+        self.assertEqual(self.on_pages(web.line("tutor", link)), {page: ["some-ink"]})
+        nothing = Path(self.environment["SUNROOM_DATA"]) / "secret_key"
+        self.assertIn("is no backup", self.command("sunroom.config.backup", "restore", str(nothing)).stderr)
+
+    def test_repair_mends_a_board_says_so_and_finds_all_well_the_second_time(self) -> None:
+        web, link, page = self.some_ink()
+        self.stop(signal.SIGTERM)
+        with sqlite3.connect(Path(self.environment["SUNROOM_DATA"]) / "sunroom.sqlite3") as database:
+            (kept,) = database.execute("SELECT count(*) FROM boards_pagesnapshot").fetchone()
+            self.assertEqual(kept, 1, "an orderly stop leaves a snapshot")
+            database.execute("UPDATE boards_pagesnapshot SET version = 1, items = x'90'")
+        first, second = self.command("sunroom.config.repair"), self.command("sunroom.config.repair")
+        self.assertIn("made anew from the log", first.stdout)
+        self.assertIn("0 boards are well, 1 were mended", first.stdout)
+        self.assertEqual(second.stdout, "1 boards are well, 0 were mended, 0 cannot be opened.\n")
+        self.server = self.start()
+        self.assertEqual(self.on_pages(web.line("tutor", link)), {page: ["some-ink"]})
+
+    def some_ink(self) -> tuple[Web, str, str]:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        self.answered(line, Do("step-ink", AddItems(page, (self.stroke("some-ink"),))))
+        return web, link, page
+
+    def backed_up(self) -> Path:
+        file = Path(self.environment["SUNROOM_DATA"]) / "backup.zip"
+        self.assertIn("Everything is in", self.command("sunroom.config.backup", "backup", str(file)).stdout)
+        return file
+
+    def command(self, *arguments: str) -> subprocess.CompletedProcess[str]:
+        return subprocess.run(
+            [sys.executable, "-m", *arguments], capture_output=True, text=True, cwd=ROOT, env=self.environment
+        )
+
+    def answered(self, line: Line, step: Do) -> None:
+        line.send(step)
+        line.hear(Frame, lambda frame: any(logged.id == step.id for logged in frame.steps))
+
+    def on_pages(self, line: Line) -> dict[str, list[str]]:
+        """The items of each page as a browser that comes in gets them."""
+        pages = {head.id: [] for head in line.welcome().pages}
+        for _ in pages:
+            part = line.hear(PageItems)
+            pages[part.page] += sorted(item.id for item in part.items)
+        return pages
 
     def test_the_workers_end_with_a_server_that_is_killed(self) -> None:
         workers = psutil.Process(self.server.pid).children(recursive=True)

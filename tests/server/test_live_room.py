@@ -10,7 +10,8 @@ from unittest import IsolatedAsyncioTestCase, mock
 import msgspec
 import numpy as np
 
-from sunroom.boards.repository import Opened
+from sunroom.boards.step_ids import StepIds
+from sunroom.boards.store import BoardStore, Opened
 from sunroom.core.board import Board, History, PageHead, apply
 from sunroom.core.board.pages import Bay
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
@@ -20,12 +21,14 @@ from sunroom.core.ink import pack_samples
 from sunroom.core.ink.samples import MAX_SAMPLES
 from sunroom.core.lesson import HandOver, Lesson, Rename, SendAway, SetPens, SetRole
 from sunroom.core.pens import Actor, Facts
-from sunroom.live import board as live_board
-from sunroom.live import room as live_room
-from sunroom.live.board import LiveBoard
-from sunroom.live.fleeting import MAX_WET
-from sunroom.live.member import Member
-from sunroom.live.messages import (
+from sunroom.live.room import board as live_board
+from sunroom.live.room import room as live_room
+from sunroom.live.room.board import LiveBoard
+from sunroom.live.room.fleeting import MAX_WET
+from sunroom.live.room.member import Member
+from sunroom.live.room.room import LiveRoom
+from sunroom.live.room.seats import GONE_MS
+from sunroom.live.wire.messages import (
     ClearPointers,
     Do,
     Follow,
@@ -44,8 +47,6 @@ from sunroom.live.messages import (
     Viewed,
     Wet,
 )
-from sunroom.live.room import LiveRoom
-from sunroom.live.seats import GONE_MS
 from tests.server.test_live import stroke
 
 PAGE = "page-001"
@@ -59,7 +60,9 @@ class KeptAtOnce:
     def __init__(self, trouble: Callable[[str], None]) -> None:
         self.rows: list[tuple[str, Any]] = []
 
-    def keep(self, store: Any, row: Any, kept: Callable[[], None] = lambda: None) -> None:
+    full = False
+
+    def keep(self, store: Any, row: Any, kept: Callable[[], None] = lambda: None, *_: Any) -> None:
         self.rows.append((store.__name__, row))
         kept()
 
@@ -79,7 +82,7 @@ class RoomTest(IsolatedAsyncioTestCase):
     def board(self, uid: str) -> LiveBoard:
         bay = Bay("bay-001", 200, 0, 100, 100, rule="tutor_side")
         state = apply(Board(), AddPage(PageHead(PAGE, bays=(bay,)), 0))
-        board = LiveBoard(1, uid, uid, Opened(state, History(), {}, 0))
+        board = LiveBoard(uid, uid, BoardStore(1), Opened(state, History(), StepIds(), 0))
         self.room.boards[uid] = board
         return board
 
@@ -137,7 +140,7 @@ class WetInk(RoomTest):
         self.room.fleeting.wet(self.noor, self.wet("left-over"))
         self.room.fleeting.wet(self.noor, self.wet("given-up", over=True, samples=b""))
         await self.told(self.tutor, Frame)
-        self.room.leave(self.noor)
+        self.room.let_go(self.noor)
         frames = await self.told(self.tutor, Frame)
         self.assertEqual(self.all_wet(frames), [("left-over", True)])
         self.assertFalse(any(point.point.on for frame in frames for point in frame.pointing))
@@ -185,7 +188,9 @@ class Telling(RoomTest):
         await self.told(self.noor, Frame)
         await self.told(elsewhere, Frame)
         for number in range(5):
-            self.room.do(self.tutor, Do(f"step-{number:03d}", AddItems(PAGE, (stroke(f"stroke-{number}"),))))
+            await self.room.do(
+                self.tutor, Do(f"step-{number:03d}", AddItems(PAGE, (stroke(f"stroke-{number}"),)))
+            )
         frames = await self.told(self.noor, Frame)
         self.assertEqual([len(frame.steps) for frame in frames], [5])
         self.assertEqual([logged.seq for logged in frames[0].steps], [2, 3, 4, 5, 6])
@@ -193,9 +198,9 @@ class Telling(RoomTest):
 
     async def test_a_step_sent_twice_lands_once_and_a_bad_id_not_at_all(self) -> None:
         step = Do("step-001", AddItems(PAGE, (stroke("stroke-1"),)))
-        self.room.do(self.noor, step)
-        self.room.do(self.noor, step)
-        self.room.do(self.noor, msgspec.structs.replace(step, id="x"))
+        await self.room.do(self.noor, step)
+        await self.room.do(self.noor, step)
+        await self.room.do(self.noor, msgspec.structs.replace(step, id="x"))
         self.assertEqual(len(self.boards[0].kept.pages[PAGE].items), 1)
         self.assertEqual([told.reason for told in await self.told(self.noor, Refused)], ["malformed"])
 
@@ -204,7 +209,7 @@ class Telling(RoomTest):
         with mock.patch.object(live_board, "RECENT_STEPS", 3):
             for number in range(8):
                 step = AddItems(PAGE, (stroke(f"stroke-{number}"),))
-                self.room.do(self.tutor, Do(f"step-{number:03d}", step))
+                await self.room.do(self.tutor, Do(f"step-{number:03d}", step))
         last = board.kept.seq
         self.assertEqual(board.missed_since(last), ())
         self.assertEqual([logged.seq for logged in board.missed_since(last - 2) or ()], [last - 1, last])
@@ -213,8 +218,8 @@ class Telling(RoomTest):
 
     async def test_a_big_clearing_is_in_the_record(self) -> None:
         items = tuple(stroke(f"stroke-{number:02d}") for number in range(12))
-        self.room.do(self.tutor, Do("step-001", AddItems(PAGE, items)))
-        self.room.do(self.tutor, Do("step-002", RemoveItems(PAGE, tuple(item.id for item in items))))
+        await self.room.do(self.tutor, Do("step-001", AddItems(PAGE, items)))
+        await self.room.do(self.tutor, Do("step-002", RemoveItems(PAGE, tuple(item.id for item in items))))
         kept = [row.text for name, row in self.room.keeper.rows if name == "record"]  # type: ignore[attr-defined]
         self.assertIn("cleared 12 things", kept)
 
@@ -225,7 +230,7 @@ class Looking(RoomTest):
         (held,) = await self.told(self.noor, Lead)
         self.assertEqual((held.board, held.name, held.hold), ("board-1", "Imani", True))
         self.assertEqual(await self.told(self.tutor, Lead), [], "the leader is not led")
-        self.room.leave(self.tutor)
+        self.room.let_go(self.tutor)
         self.assertEqual([lead.page for lead in await self.told(self.noor, Lead)], [""])
         self.assertIsNone(self.room.talk.led)
 
@@ -263,7 +268,7 @@ class Seats(RoomTest):
         for number in range(27):
             self.come(f"student-{number:02d}")
         helper = self.come("saskia", "helper")
-        self.room.leave(self.noor)
+        self.room.let_go(self.noor)
         people = self.room.seats.people()
         self.assertEqual([p.role for p in people[:2]], ["tutor", "helper"])
         names = [p.name for p in people[2:-1]]
@@ -277,7 +282,7 @@ class Seats(RoomTest):
         tab = self.come("noor", tab="-2")
         (noor,) = [p for p in self.room.seats.people() if p.seat == "noor"]
         self.assertEqual(noor.tabs, 2)
-        self.room.leave(tab)
+        self.room.let_go(tab)
         self.assertTrue(self.room.here("noor"))
 
     async def test_names_stay_distinct_when_they_change(self) -> None:
@@ -312,5 +317,5 @@ class Seats(RoomTest):
         self.assertEqual([told.reason for told in await self.told(self.noor, Refused)], ["tutor_side_only"])
         self.assertIs(self.room.lesson, before)
         self.room.tell(self.tutor, Tell("command-2", SetPens("down")))
-        self.room.do(self.noor, Do("step-001", AddItems(PAGE, (stroke("stroke-1"),))))
+        await self.room.do(self.noor, Do("step-001", AddItems(PAGE, (stroke("stroke-1"),))))
         self.assertEqual([told.reason for told in await self.told(self.noor, Refused)], ["pens_down"])

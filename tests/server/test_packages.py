@@ -7,11 +7,11 @@ import urllib.request
 from urllib.error import HTTPError
 
 from sunroom.boards.models import Board, Picture
-from sunroom.boards.repository import load
+from sunroom.boards.store import load
 from sunroom.core.board import PictureItem, TextItem
 from sunroom.core.board.requests import AsWritten, Typeset
 from sunroom.core.board.steps import AddItems
-from sunroom.live import workers
+from sunroom.live.work import workers
 from tests.core.test_pictures import picture
 from tests.server.client import Web
 from tests.server.test_live import LiveTest, stroke

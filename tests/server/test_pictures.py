@@ -10,7 +10,7 @@ from django.core.cache import cache
 from django.test import TransactionTestCase
 
 from sunroom.boards.models import Board, Picture
-from sunroom.live import workers
+from sunroom.live.work import workers
 from tests.browser.base import LiveServer
 from tests.core.test_pictures import picture
 from tests.server.client import Web

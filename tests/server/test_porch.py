@@ -10,14 +10,14 @@ from sunroom.core.board.steps import AddItems
 from sunroom.core.lesson import Lesson, SetPens
 from sunroom.core.lesson.state import as_seen
 from sunroom.core.pens import Actor, Facts
-from sunroom.live.limits import Pace
-from sunroom.live.member import MAX_FRAMES, Member
-from sunroom.live.messages import Frame, Look, Person, Refused, Tell, Wet
-from sunroom.live.porch import Porch
+from sunroom.live.room.member import MAX_FRAMES, Member
+from sunroom.live.room.porch import Porch
+from sunroom.live.wire.messages import Frame, Look, Person, Refused, Tell, Wet
+from sunroom.live.wire.pace import Pace
 from tests.server.client import Line
 from tests.server.test_live import LiveTest, stroke
 
-OPEN, KNOCK = Lesson(Facts()), Lesson(Facts(), door="knock")
+OPEN = Lesson(Facts())
 CODE = Lesson(Facts(), door="code", code="gnomon")
 
 
@@ -26,36 +26,8 @@ def member(role: str = "student", seat: str = "noor") -> Member:
 
 
 class Doors(TestCase):
-    def test_what_each_door_says(self) -> None:
-        rows = [
-            # role, what is kept of the seat, lesson, code given, answer
-            ("student", None, OPEN, "", "in"),
-            ("student", None, KNOCK, "", "knock"),
-            ("student", None, CODE, "", "code"),
-            ("student", None, CODE, "needle", "wrong"),
-            ("student", None, CODE, "Gnomon", "in"),
-            ("student", True, KNOCK, "", "in"),
-            ("student", True, CODE, "", "in"),
-            ("student", False, OPEN, "", "knock"),
-            ("student", False, CODE, "gnomon", "knock"),
-            ("helper", None, KNOCK, "", "in"),
-            ("tutor", None, CODE, "", "in"),
-            ("onlooker", None, KNOCK, "", "in"),
-        ]
-        for role, admitted, lesson, code, answer in rows:
-            self.assertEqual(
-                Porch().ask(member(role), lesson, admitted, code), answer, (role, admitted, code)
-            )
-
-    def test_who_was_in_comes_back_and_who_was_sent_out_knocks(self) -> None:
-        porch, noor = Porch(), member()
-        porch.came(noor)
-        self.assertEqual(porch.ask(noor, KNOCK, None, ""), "in")
-        porch.decide("noor", False)
-        self.assertEqual(porch.ask(noor, OPEN, True, ""), "knock")
-
     def test_one_person_knocks_once_however_many_tabs_they_have(self) -> None:
-        porch = Porch()
+        porch = Porch(lambda: 0.0)
         one, two = member(), member()
         for waiting in (one, two, one):
             porch.knock(waiting, 1_000)
@@ -66,18 +38,16 @@ class Doors(TestCase):
         self.assertEqual(porch.knocks(), ())
 
     def test_letting_in_and_turning_away_answer_those_who_wait(self) -> None:
-        porch = Porch()
+        porch = Porch(lambda: 0.0)
         noor, tomasz = member(), member(seat="tomasz")
         porch.knock(noor, 1_000)
         porch.knock(tomasz, 2_000)
         self.assertEqual(
             [knock.seat for knock in porch.knocks()], ["noor", "tomasz"], "in the order of knocking"
         )
-        self.assertEqual(porch.decide("noor", True), [noor])
-        self.assertEqual(porch.turned_away("tomasz"), [tomasz])
-        self.assertEqual(porch.ask(noor, KNOCK, None, ""), "in")
-        self.assertEqual(porch.ask(tomasz, KNOCK, None, ""), "knock")
-        self.assertEqual(porch.decide("nobody", True), [])
+        self.assertEqual(porch.let_go("noor"), [noor])
+        self.assertEqual(porch.let_go("tomasz"), [tomasz])
+        self.assertEqual(porch.let_go("nobody"), [])
 
     def test_what_all_are_sent_has_no_code(self) -> None:
         self.assertEqual(as_seen(CODE).code, "")
@@ -104,7 +74,7 @@ class Members(TestCase):
         for _ in range(MAX_FRAMES):
             self.assertTrue(noor.put(b"frame"))
         self.assertFalse(noor.put(b"one too many"))
-        self.assertTrue(noor.lagging)
+        self.assertEqual(noor.ended, "lagging")
         self.assertFalse(noor.put(b"later"))
         self.assertIsNone(asyncio.run(noor.take()))
 
@@ -126,7 +96,7 @@ class Floods(LiveTest):
         self.assertEqual(self.flood(noor, Wet("stroke-1", self.page, "pen", "#16222b", 3, 0, data)).id, "")
 
         def shown(frame: Frame) -> Person | None:
-            return next((p for p in frame.people or () if p.seat == seat and p.line == "flooding"), None)
+            return next((p for p in frame.people or () if p.seat == seat and p.travel == "flooding"), None)
 
         self.tutor.hear(Frame, shown, 30)
         self.tutor.send(Tell("command-1", SetPens("down")))

@@ -13,7 +13,7 @@ from sunroom.core.board import InkItem, TextItem
 from sunroom.core.board.pages import PageHead
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
-from sunroom.live import search
+from sunroom.live.doors import search
 from tests.server.client import Web
 from tests.server.test_live import LiveTest
 

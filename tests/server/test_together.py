@@ -5,14 +5,14 @@ from __future__ import annotations
 import random
 from typing import Any
 
-from sunroom.boards import models, repository
+from sunroom.boards import models, store
 from sunroom.core.board import Board, History, apply, invert
 from sunroom.core.board.requests import ArrangeItems, Redo, StyleItems, TransformItems, Undo
 from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, Style
 from sunroom.core.geometry import Affine
 from sunroom.core.lesson import SetPens, SetRights
 from sunroom.core.pens.kits import RIGHTS
-from sunroom.live.messages import Do, Frame, PageItems, Ping, Pong, Refused, Welcome
+from sunroom.live.wire.messages import Do, Frame, PageItems, Ping, Pong, Refused, Welcome
 from tests.server.client import Line
 from tests.server.test_live import LiveTest, stroke
 
@@ -102,14 +102,14 @@ class Together(LiveTest):
         self.assertGreater(len(shown[0][0][1]), 5)
 
     def loaded(self) -> Board:
-        return repository.load(models.Board.objects.get(uid=self.board).pk)
+        return store.load(models.Board.objects.get(uid=self.board).pk)
 
     def test_the_log_played_again_from_nothing_is_the_board(self) -> None:
         self.run_all(5)
         self.settled()
         row = models.Board.objects.get(uid=self.board)
         board, history = Board(), History()
-        for logged in repository.since(row.pk, 0):
+        for logged in store.since(row.pk, 0):
             inverse = invert(board, logged.step)
             after = apply(board, logged.step)
             # Every step of the log can be taken back to the very board before it.

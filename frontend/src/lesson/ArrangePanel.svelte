@@ -2,7 +2,7 @@
   import MenuButton from '../ui/MenuButton.svelte'
   import { turnMap } from '../board/frame'
   import { about } from '../board/place'
-  import type { How } from '../wire/generated'
+  import type { Arrangement } from '../wire/generated'
   import { stampOf } from './stamps'
   import type { Session } from './session.svelte'
 
@@ -12,7 +12,7 @@
   const several = $derived(items.length > 1)
   const locked = $derived(items.some((item) => item.locked))
   const grouped = $derived(items.some((item) => item.group))
-  const LINE_UP: [How, string][] = [
+  const LINE_UP: [Arrangement, string][] = [
     ['left', 'Left edges'],
     ['centre', 'Middles, side by side'],
     ['right', 'Right edges'],
@@ -20,14 +20,14 @@
     ['middle', 'Middles, one below the other'],
     ['bottom', 'Lower edges'],
   ]
-  const ORDER: [How, string][] = [
+  const ORDER: [Arrangement, string][] = [
     ['front', 'To the front'],
     ['forward', 'One forward'],
     ['backward', 'One back'],
     ['back', 'To the back'],
   ]
 
-  function arrange(how: How) {
+  function arrange(how: Arrangement) {
     session.chosen.arrange(how)
   }
 
@@ -50,7 +50,7 @@
     onclose()
   }
 
-  function lock(how: How) {
+  function lock(how: Arrangement) {
     arrange(how)
     onclose()
   }

@@ -31,6 +31,7 @@
   ] as const
   const handUp = $derived(lesson?.hands.includes(session.me) ?? false)
   const kept = $derived.by(() => {
+    if (session.goodbye && !session.goodbye.again) return 'Out'
     if (session.line !== 'open') {
       return session.waiting ? `No line · ${session.waiting} waiting` : 'No line, coming back'
     }

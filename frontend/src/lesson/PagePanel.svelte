@@ -12,6 +12,9 @@
   const size = $derived(sizeOf(paper))
   const at = $derived(session.heads.findIndex((other) => other.id === head.id))
 
+  /** Title, paper and place are for whoever made the page. */
+  const own = $derived(session.may('change_page'))
+
   function change(changes: Partial<PageHead>) {
     session.do({ step: 'change_page', head: { ...head, ...changes } })
   }
@@ -82,11 +85,11 @@
     onclose()
   }
 
-  let input: HTMLInputElement
+  let input = $state<HTMLInputElement>()
   function takePaper() {
-    const [file] = input.files ?? []
+    const [file] = input?.files ?? []
     if (file) void session.pictures.asPaper(file, head)
-    input.value = ''
+    if (input) input.value = ''
   }
 
   function copy() {
@@ -98,21 +101,25 @@
 </script>
 
 <div class="panel">
-  <label class="title">
-    <span>Title</span>
-    <input
-      value={head.title}
-      maxlength="80"
-      placeholder="Page {at + 1}"
-      onchange={(event) => change({ title: event.currentTarget.value.trim() })}
-    />
-  </label>
+  {#if own}
+    <label class="title">
+      <span>Title</span>
+      <input
+        value={head.title}
+        maxlength="80"
+        placeholder="Page {at + 1}"
+        onchange={(event) => change({ title: event.currentTarget.value.trim() })}
+      />
+    </label>
+  {/if}
   <div class="row">
-    <Button disabled={at <= 0} onclick={() => session.movePage(head.id, -1)}>Move earlier</Button>
-    <Button disabled={at >= session.heads.length - 1} onclick={() => session.movePage(head.id, 1)}
-      >Move later</Button
-    >
-    <Button onclick={copy}>Copy</Button>
+    {#if own}
+      <Button disabled={at <= 0} onclick={() => session.movePage(head.id, -1)}>Move earlier</Button>
+      <Button disabled={at >= session.heads.length - 1} onclick={() => session.movePage(head.id, 1)}
+        >Move later</Button
+      >
+    {/if}
+    {#if session.may('add_page')}<Button onclick={copy}>Copy</Button>{/if}
     {#if session.may('remove_page', true) && session.heads.length > 1}
       <Button
         kind="stop"
@@ -165,61 +172,63 @@
       >
     </div>
   {/if}
-  <Choice label="Paper" options={KINDS} bind:value={() => paper.kind, (kind) => set({ kind })} />
-  {#if paper.kind !== 'endless'}
-    <Choice
-      label="Size"
-      options={SIZES.map(({ name }) => ({ value: name as string, label: name }))}
-      bind:value={() => size.name, (name) => setSize(name, size.lying)}
-    />
-    <Choice
-      label="Lies"
-      options={[
-        { value: 0, label: 'Upright' },
-        { value: 1, label: 'On its side' },
-      ]}
-      bind:value={() => Number(size.lying), (lying) => setSize(size.name, Boolean(lying))}
-    />
-  {/if}
-  <div class="rulings" role="radiogroup" aria-label="Ruling">
-    {#each RULINGS as { value, label } (value)}
-      <button role="radio" aria-checked={paper.ruling === value} onclick={() => set({ ruling: value })}
-        >{label}</button
-      >
-    {/each}
-  </div>
-  {#if paper.ruling !== 'plain'}
-    <Slider
-      label="Spacing"
-      value={paper.spacing}
-      least={16}
-      most={120}
-      step={4}
-      onchange={(spacing) => set({ spacing })}
-    />
-  {/if}
-  <div class="rulings" role="radiogroup" aria-label="Paper colour">
-    {#each PAPER_COLOURS as { name, colour } (colour)}
-      <button role="radio" aria-checked={paper.colour === colour} onclick={() => set({ colour })}
-        ><i style:background={colour}></i>{name}</button
-      >
-    {/each}
-  </div>
-  <div class="row">
-    {#if paper.picture}
-      <Button onclick={() => set({ picture: '' })}>Take the picture off the paper</Button>
-    {:else if session.may('add_picture')}
-      <Button onclick={() => input.click()}>Picture as paper</Button>
+  {#if own}
+    <Choice label="Paper" options={KINDS} bind:value={() => paper.kind, (kind) => set({ kind })} />
+    {#if paper.kind !== 'endless'}
+      <Choice
+        label="Size"
+        options={SIZES.map(({ name }) => ({ value: name as string, label: name }))}
+        bind:value={() => size.name, (name) => setSize(name, size.lying)}
+      />
+      <Choice
+        label="Lies"
+        options={[
+          { value: 0, label: 'Upright' },
+          { value: 1, label: 'On its side' },
+        ]}
+        bind:value={() => Number(size.lying), (lying) => setSize(size.name, Boolean(lying))}
+      />
     {/if}
-    <input
-      bind:this={input}
-      class="file"
-      type="file"
-      accept="image/*"
-      aria-label="Picture as paper"
-      onchange={takePaper}
-    />
-  </div>
+    <div class="rulings" role="radiogroup" aria-label="Ruling">
+      {#each RULINGS as { value, label } (value)}
+        <button role="radio" aria-checked={paper.ruling === value} onclick={() => set({ ruling: value })}
+          >{label}</button
+        >
+      {/each}
+    </div>
+    {#if paper.ruling !== 'plain'}
+      <Slider
+        label="Spacing"
+        value={paper.spacing}
+        least={16}
+        most={120}
+        step={4}
+        onchange={(spacing) => set({ spacing })}
+      />
+    {/if}
+    <div class="rulings" role="radiogroup" aria-label="Paper colour">
+      {#each PAPER_COLOURS as { name, colour } (colour)}
+        <button role="radio" aria-checked={paper.colour === colour} onclick={() => set({ colour })}
+          ><i style:background={colour}></i>{name}</button
+        >
+      {/each}
+    </div>
+    <div class="row">
+      {#if paper.picture}
+        <Button onclick={() => set({ picture: '' })}>Take the picture off the paper</Button>
+      {:else if session.may('add_picture')}
+        <Button onclick={() => input?.click()}>Picture as paper</Button>
+      {/if}
+      <input
+        bind:this={input}
+        class="file"
+        type="file"
+        accept="image/*"
+        aria-label="Picture as paper"
+        onchange={takePaper}
+      />
+    </div>
+  {/if}
 </div>
 
 <style>

@@ -35,7 +35,7 @@
     const at = session.heads.findIndex((head) => head.id === session.pageId) + 1
     session.do({
       step: 'add_page',
-      head: { id: newId(), title: '', paper, writers: 'lesson', desk_of: '', bays: [] },
+      head: { id: newId(), title: '', paper, writers: 'lesson', desk_of: '', bays: [], by: '' },
       index: at,
       items: [],
     })
@@ -92,7 +92,7 @@
       </li>
     {/each}
   </ol>
-  {#if head && session.may('change_page')}
+  {#if head && (session.may('change_page') || session.may('add_page') || session.may('remove'))}
     <Popover label="Page and paper" side="right">
       {#snippet face()}<Icon name="more" size={20} />{/snippet}
       {#snippet children(close)}<PagePanel {session} {head} onclose={close} />{/snippet}

@@ -4,7 +4,7 @@ import { newId } from '../wire/codec'
 import type {
   Affine,
   Figure,
-  How,
+  Arrangement,
   Item,
   MindMap,
   Readings,
@@ -43,7 +43,7 @@ export class Chosen {
   }
 
   /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */
-  arrange(how: How): void {
+  arrange(how: Arrangement): void {
     const locking = ['lock', 'unlock', 'pin', 'unpin'].includes(how)
     const ids = (locking ? this.#session.selection.items() : this.#session.selection.items('change')).map(
       (item) => item.id,

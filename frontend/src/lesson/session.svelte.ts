@@ -4,6 +4,7 @@ import type { Editing } from '../board/editing.svelte'
 import type { Page } from '../board/page'
 import { showPicturesOf } from '../board/pictures'
 import { newId } from '../wire/codec'
+import { WIRE } from '../wire/generated'
 import type {
   Action,
   BoardCard,
@@ -269,6 +270,7 @@ export class Session {
       have_seq: this.replica.whole ? this.replica.seq : -1,
       page: this.pageId,
       code,
+      wire: WIRE,
     })
   }
 
@@ -354,6 +356,7 @@ export class Session {
     }
     if (frame.boards) this.boards = frame.boards
     if (frame.trouble !== undefined && frame.trouble !== null) this.trouble = frame.trouble
+    if (frame.link) this.#relinked(frame.link)
     if (frame.kept_ms) this.keptMs = frame.kept_ms
     this.replica.frame(frame)
     if (frame.wet) {
@@ -361,6 +364,15 @@ export class Session {
       this.classroom.wrote(frame.wet.filter(({ wet }) => !wet.over).map(({ seat }) => seat))
     }
     if (frame.pointing) this.surface?.pointing(frame.pointing)
+  }
+
+  /** The room has another link: this page stays in, and comes back by the new one. */
+  #relinked(link: string): void {
+    const old = this.#path.split('/').at(-1)!
+    this.#path = `/live/${this.door}/${link}`
+    this.#line?.follow(this.#path)
+    history.replaceState(history.state, '', location.href.replace(`/${old}`, `/${link}`))
+    this.say('The room has another link now. You stay in; send the new one to the others.')
   }
 
   /** The tutor side hears who comes and goes. */

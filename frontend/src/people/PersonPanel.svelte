@@ -1,10 +1,21 @@
 <script lang="ts">
+  import { tick } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
   import { KITS, kitName } from './kits'
   import type { Person, Right } from '../wire/generated'
 
   let { session, person, onclose }: { session: Session; person: Person; onclose: () => void } = $props()
   let sure = $state(false)
+  let panel: HTMLElement
+
+  /** What the question says is read before it is answered. */
+  async function askFirst() {
+    sure = true
+    await tick()
+    panel.scrollIntoView({ block: 'end' })
+  }
+
+  let knock = $state(true)
   let renaming = $state(false)
   let newName = $state('')
   const following = $derived(session.attention.following === person.seat)
@@ -27,7 +38,7 @@
   }
 </script>
 
-<div class="panel">
+<div class="panel" bind:this={panel}>
   {#if person.role === 'student' && facts.open}
     <h3>Pass a pen for</h3>
     <div class="row">
@@ -73,7 +84,7 @@
       onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'helper' }))}
       >Make {person.name} a helper</button
     >
-  {:else if tutor && person.role === 'helper'}
+  {:else if tutor && person.role === 'helper' && !person.owner}
     <button
       onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'student' }))}
       >Make {person.name} a student again</button
@@ -84,19 +95,25 @@
       >Hand the room over to {person.name}</button
     >
   {/if}
-  {#if person.role !== 'tutor'}
+  {#if person.role !== 'tutor' && !person.owner}
     <button onclick={() => then(() => session.tell({ command: 'to_porch', seat: person.seat }))}
       >Send {person.name} to the porch</button
     >
     {#if sure}
       <p>{person.name} stays out of this room until you start another one.</p>
+      {#if session.lesson?.door === 'open'}
+        <label>
+          <input type="checkbox" bind:checked={knock} />
+          From now on everybody new knocks. With an open door {person.name} could come in again under another name.
+        </label>
+      {/if}
       <button
         class="stop"
-        onclick={() => then(() => session.tell({ command: 'send_away', seat: person.seat }))}
+        onclick={() => then(() => session.tell({ command: 'send_away', seat: person.seat, knock }))}
         >Yes, send {person.name} away</button
       >
     {:else}
-      <button class="stop" onclick={() => (sure = true)}>Send {person.name} away</button>
+      <button class="stop" onclick={askFirst}>Send {person.name} away</button>
     {/if}
   {/if}
 </div>
@@ -155,8 +172,21 @@
   .stop {
     color: var(--clay);
   }
-  p {
+  p,
+  label {
     font-size: 13px;
     padding: 4px 8px;
+  }
+  label {
+    display: flex;
+    gap: 8px;
+    min-height: 40px;
+    align-items: start;
+  }
+  label input {
+    flex: none;
+    width: 18px;
+    height: 18px;
+    margin: 2px 0 0;
   }
 </style>

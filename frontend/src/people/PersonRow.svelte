@@ -44,8 +44,8 @@
     if (board && board.id !== session.welcome?.board.id) parts.push(`on “${board.title}”`)
     else if (page && person.page !== session.pageId) parts.push(`on page ${page}`)
     if (session.attention.following === person.seat) parts.push('you follow')
-    if (person.line === 'flooding') parts.push('sends too much')
-    else if (person.line !== 'good') parts.push(`${person.line} line`)
+    if (person.travel === 'flooding') parts.push('sends too much')
+    else if (person.travel !== 'good') parts.push(`${person.travel} line`)
     return parts.join(' · ') || 'here'
   })
 

@@ -6,6 +6,7 @@
   import type { BoardId, Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from './api'
+  import DeleteBoard from './DeleteBoard.svelte'
   import BringBoardIn from './BringBoardIn.svelte'
   import LastLesson from './LastLesson.svelte'
   import PlanForm from './PlanForm.svelte'
@@ -79,7 +80,9 @@
       {/each}
       <a href="/">+ Room</a>
     </nav>
-    <span class="who">{me?.name ?? home?.tutor ?? ''}</span>
+    {#if me?.name}<a class="who" href="/account">{me.name}</a>{:else}<span class="who"
+        >{home?.tutor ?? ''}</span
+      >{/if}
   </header>
   {#if home}
     <main>
@@ -138,6 +141,7 @@
                 title="Save {board.title} as a file that any room can bring in, all of it still to be changed"
                 ><Icon name="save" size={16} />Save as a package</a
               >
+              {#if home.boards.length > 1}<DeleteBoard {link} {board} ondeleted={load} />{/if}
             </li>
           {/each}
           <li><button class="new" onclick={newBoard}>New board</button></li>
@@ -189,6 +193,7 @@
     border-color: var(--sun);
   }
   .who {
+    color: inherit;
     margin-left: auto;
     white-space: nowrap;
   }

@@ -11,6 +11,7 @@
   import Button from '../ui/Button.svelte'
   import AccountForm from './AccountForm.svelte'
   import CopyLink from './CopyLink.svelte'
+  import WholeRoom from './WholeRoom.svelte'
 
   interface Props {
     home: RoomHome
@@ -96,6 +97,7 @@
       <Button onclick={() => (keeping = true)}>Keep it with an account</Button>
     {/if}
   {/if}
+  <WholeRoom {home} {onchange} />
 </aside>
 
 <style>

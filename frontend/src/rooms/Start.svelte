@@ -5,6 +5,7 @@
   import Field from '../ui/Field.svelte'
   import type { BoardId, CreatedRoom, Me } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
+  import BringRoomIn from './BringRoomIn.svelte'
   import { ask, keepOwnerKey, ownByKey, ownerKeys } from './api'
 
   let me = $state<Me | null>(null)
@@ -51,7 +52,7 @@
   <header>
     <Brand />
     {#if me?.name}
-      <span class="who">{me.name}</span>
+      <a class="who" href="/account">{me.name}</a>
       <Button kind="cream" onclick={signOut}>Sign out</Button>
     {/if}
   </header>
@@ -98,6 +99,7 @@
           {/each}
         </ul>
       {/if}
+      <BringRoomIn />
       {#if me && !me.name}
         <AccountForm onsigned={(signed) => (me = signed)} />
       {/if}

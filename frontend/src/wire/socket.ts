@@ -16,6 +16,10 @@ export interface LineEvents {
   state(state: LineState): void
 }
 
+function address(path: string): string {
+  return `${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}`
+}
+
 export class Line {
   #url: string
   #events: LineEvents
@@ -29,11 +33,16 @@ export class Line {
   #closed = false
 
   constructor(path: string, events: LineEvents) {
-    this.#url = `${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}`
+    this.#url = address(path)
     this.#events = events
     addEventListener('online', this.#now)
     document.addEventListener('visibilitychange', this.#now)
     this.#connect()
+  }
+
+  /** Come back by another path from now on. */
+  follow(path: string): void {
+    this.#url = address(path)
   }
 
   get open(): boolean {

@@ -26,7 +26,14 @@ from sunroom.core.board.items import (
     laid_out,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests import ArrangeItems, GoneError, How, RubItems, StyleItems, TransformItems
+from sunroom.core.board.requests import (
+    ArrangeItems,
+    Arrangement,
+    GoneError,
+    RubItems,
+    StyleItems,
+    TransformItems,
+)
 from sunroom.core.board.steps import Change, ChangeItems, ReplaceItems
 from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples, rubbed, unpack_samples
@@ -93,7 +100,7 @@ def arrange(page: Page, request: ArrangeItems) -> ChangeItems:
 
 
 #: How far a block with the first box goes so that it is lined up in the second.
-_LINE_UP: dict[How, Callable[[Box, Box], tuple[float, float]]] = {
+_LINE_UP: dict[Arrangement, Callable[[Box, Box], tuple[float, float]]] = {
     "left": lambda box, whole: (whole.x0 - box.x0, 0.0),
     "right": lambda box, whole: (whole.x1 - box.x1, 0.0),
     "centre": lambda box, whole: ((whole.x0 + whole.x1 - box.x0 - box.x1) / 2, 0.0),
@@ -158,9 +165,8 @@ def _ordered(page: Page, items: list[Item], how: str) -> tuple[Change, ...]:
         return _between(items, float(page.next_z - 1), None)
     if how == "back":
         return _between(items, None, others[0].z if others else low)
-    boxes = [item_box(item) for item in items]
     # One step is past the next thing that they overlap: past any other nothing would be seen.
-    touching = [other for other in others if any(item_box(other).overlaps(box) for box in boxes)]
+    touching = _touching(others, items)
     if how == "forward":
         passed = next((other for other in touching if other.z > low), None)
         above = next((other for other in others if passed and other.z > passed.z), None)
@@ -168,6 +174,22 @@ def _ordered(page: Page, items: list[Item], how: str) -> tuple[Change, ...]:
     passed = next((other for other in reversed(touching) if other.z < high), None)
     below = next((other for other in reversed(others) if passed and other.z < passed.z), None)
     return _between(items, below.z if below else None, passed.z) if passed else _between(items, low, high)
+
+
+def _touching(others: list[Item], items: list[Item]) -> list[Item]:
+    """Those of ``others`` whose boxes overlap the box of one of ``items``."""
+    if not others:
+        return []
+    theirs = np.array([msgspec.structs.astuple(item_box(other)) for other in others])
+    found = np.zeros(len(others), bool)
+    for box in (item_box(item) for item in items):
+        found |= (
+            (theirs[:, 0] <= box.x1)
+            & (theirs[:, 2] >= box.x0)
+            & (theirs[:, 1] <= box.y1)
+            & (theirs[:, 3] >= box.y0)
+        )
+    return [other for other, hit in zip(others, found, strict=True) if hit]
 
 
 def _between(items: list[Item], low: float | None, high: float | None) -> tuple[Change, ...]:

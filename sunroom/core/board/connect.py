@@ -58,14 +58,16 @@ def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:
 def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:
     """``step``, and with it the new runs of all lines that hold on to what it moves.
 
-    A line that is moved away by itself lets go.
+    A line that is moved away by itself lets go; one that is locked stays where it is.
     """
     changed = _after(page, step)
     loose = [i for i in changed.values() if _holding(i) and not any(held in changed for held in _holding(i))]
     lines = [
         item
         for item in page.items.values()
-        if isinstance(item, ShapeItem) and any(held in changed for held in item.holds)
+        if isinstance(item, ShapeItem)
+        and any(held in changed for held in item.holds)
+        and (not item.locked or item.id in changed)
     ]
     if not lines and not loose:
         return step

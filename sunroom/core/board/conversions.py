@@ -11,7 +11,7 @@ import statistics
 import msgspec
 
 from sunroom.core.board.connect import HOLDING, attached
-from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, carried, item_box, moved
+from sunroom.core.board.items import InkItem, Item, ShapeItem, TextItem, bare, carried, item_box, moved
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests import AsWritten, GoneError, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.steps import ReplaceItems
@@ -43,8 +43,7 @@ def convert(
         back = [item for item in found if isinstance(item, TextItem | ShapeItem) and item.ink]
         if not back:
             raise gone
-        ink = tuple(carried(stroke, item.placement) for item in back for stroke in item.ink)
-        return ReplaceItems(request.page, tuple(item.id for item in back), ink)
+        return ReplaceItems(request.page, tuple(item.id for item in back), _written(page, back))
     strokes = [item for item in found if isinstance(item, InkItem)]
     if not strokes:
         raise gone
@@ -55,8 +54,35 @@ def convert(
     inwards = made.placement.inverse()
     level = made.map == (1.0, 0.0, 0.0, 1.0)  # no rounding then
     ink = tuple(moved(s, -made.x, -made.y) if level else carried(s, inwards) for s in strokes)
-    made = msgspec.structs.replace(made, ink=ink, by=seat, at_ms=at_ms, z=max(stroke.z for stroke in strokes))
+    made = msgspec.structs.replace(
+        made,
+        ink=tuple(bare(stroke) for stroke in ink),
+        by=seat,
+        at_ms=at_ms,
+        z=max(stroke.z for stroke in strokes),
+    )
     return ReplaceItems(request.page, ids, (made,))
+
+
+def _written(page: Page, back: list[TextItem | ShapeItem]) -> tuple[InkItem, ...]:
+    """The strokes inside some items, where these lie; under new ids where theirs are taken.
+
+    Two copies of a word hold the same strokes, and what a browser sent may name any.
+    """
+    taken = set(page.items) - {item.id for item in back}
+    strokes = []
+    for item in back:
+        for number, stroke in enumerate(item.ink):
+            new = carried(stroke, item.placement)
+            name, tries = stroke.id, 0
+            while name in taken:
+                name = f"{item.id[:20]}-{number}" + (f"-{tries}" if tries else "")
+                tries += 1
+            taken.add(name)
+            # At the item's height, in the order of writing.
+            z = item.z + number / (2 * len(item.ink) + 1) or 0.5
+            strokes.append(msgspec.structs.replace(bare(new), id=name, z=z))
+    return tuple(strokes)
 
 
 def _sketch(page: Page, request: TrueUpAll, seat: str, at_ms: int, typesetter: Typesetter) -> ReplaceItems:

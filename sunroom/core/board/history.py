@@ -7,15 +7,17 @@ from typing import Literal
 import msgspec
 
 from sunroom.core.board.pages import Board
-from sunroom.core.board.steps import Change, ChangeItems, Step, remaining
+from sunroom.core.board.steps import Change, ChangeItems, Step, remaining, weight
 
 #: Steps that one person can take back; older ones are let go.
 DEPTH = 200
+#: What the ways back of all people on a board may weigh together: a page that was removed waits in one of them.
+MAX_HISTORY_BYTES = 32_000_000
 
 How = Literal["do", "undo", "redo"]
 
 
-class Entry(msgspec.Struct, frozen=True):
+class WayBack(msgspec.Struct, frozen=True):
     """A step of the log by its number, and the step that takes it back.
 
     ``given`` is the step itself when it gave items new values.
@@ -24,6 +26,7 @@ class Entry(msgspec.Struct, frozen=True):
     seq: int
     inverse: Step
     given: ChangeItems | None = None
+    weight: int = 0
 
 
 class History:
@@ -33,8 +36,9 @@ class History:
     """
 
     def __init__(self) -> None:
-        self._done: dict[str, list[Entry]] = {}
-        self._undone: dict[str, list[Entry]] = {}
+        self._done: dict[str, list[WayBack]] = {}
+        self._undone: dict[str, list[WayBack]] = {}
+        self._weight = 0
 
     def find(self, seat: str, how: How, board: Board) -> tuple[int, Step] | None:
         """The step that takes back (``undo``) or brings back (``redo``) the last thing of ``seat``.
@@ -60,14 +64,35 @@ class History:
         (0 for do)."""
         done, undone = self._done.setdefault(seat, []), self._undone.setdefault(seat, [])
         if how == "do":
-            undone.clear()
+            self._drop(undone, len(undone))
         else:
             source = done if how == "undo" else undone
-            while source and source.pop().seq != of:
+            while source and self._let_go(source.pop()).seq != of:
                 pass
         given = step if isinstance(step, ChangeItems) else None
-        (undone if how == "undo" else done).append(Entry(seq, inverse, given))
-        del done[:-DEPTH]
+        entry = WayBack(seq, inverse, given, weight(inverse))
+        self._weight += entry.weight
+        (undone if how == "undo" else done).append(entry)
+        self._drop(done, len(done) - DEPTH)
+        while self._weight > MAX_HISTORY_BYTES and self._drop_oldest(entry):
+            pass
+
+    def _let_go(self, entry: WayBack) -> WayBack:
+        self._weight -= entry.weight
+        return entry
+
+    def _drop(self, stack: list[WayBack], count: int) -> None:
+        for entry in stack[: max(0, count)]:
+            self._let_go(entry)
+        del stack[: max(0, count)]
+
+    def _drop_oldest(self, keep: WayBack) -> bool:
+        """Let the oldest entry of the heaviest stack go; False when only ``keep`` is left."""
+        stacks = [s for s in (*self._done.values(), *self._undone.values()) if s and s[0] is not keep]
+        if not stacks:
+            return False
+        self._drop(max(stacks, key=lambda stack: sum(entry.weight for entry in stack)), 1)
+        return True
 
     def depth(self, seat: str) -> tuple[int, int]:
         """How many steps ``seat`` can undo and redo."""

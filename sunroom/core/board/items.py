@@ -42,7 +42,11 @@ _UNPRINTABLE = re.compile("[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u206
 Dash = Literal["solid", "dashed", "dotted"]
 
 
-class Placed(msgspec.Struct, frozen=True, kw_only=True):
+# Items are values of values, in no circle: Python's collector of circles, which stands everything still while it looks
+# at all there is, need not look at them (gc=False).
+
+
+class Placed(msgspec.Struct, frozen=True, kw_only=True, gc=False):
     """What all items share.
 
     Attributes
@@ -83,7 +87,7 @@ class Placed(msgspec.Struct, frozen=True, kw_only=True):
         return Affine(*self.map, self.x, self.y)
 
 
-class InkItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="ink"):
+class InkItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="ink"):
     """One stroke; ``samples`` as in core.ink.samples, ``width`` of the nib in board units."""
 
     nib: Nib
@@ -94,7 +98,7 @@ class InkItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="ink"):
     ends: Ends = "none"
 
 
-class TextItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="text"):
+class TextItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="text"):
     """Typed text from its top left corner; ``lines`` are laid out by the server.
 
     ``spans`` style parts of it. ``ink`` are the strokes it was typeset from, placed relative to this item.
@@ -112,7 +116,7 @@ class TextItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="text"):
     ink: tuple[InkItem, ...] = ()
 
 
-class NoteItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="note"):
+class NoteItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="note"):
     """A note of ``width`` by ``height`` with text that fits itself, and its writer's ``name`` on it.
 
     ``colour`` is the paper's; ``size`` and ``lines`` are the server's.
@@ -127,7 +131,7 @@ class NoteItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="note"):
     lines: tuple[Line, ...] = ()
 
 
-class TableItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="table"):
+class TableItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="table"):
     """A table: ``cells`` row by row; widths of columns and heights of rows in board units.
 
     ``lines`` are the laid out texts of the cells in the same order, by the server; the first row is a
@@ -143,7 +147,7 @@ class TableItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="table"
     lines: tuple[tuple[Line, ...], ...] = ()
 
 
-class ShapeItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="shape"):
+class ShapeItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="shape"):
     """An exact figure: corner points, or with ``curved`` a chain of 1 + 3·n cubic control points.
 
     ``parts`` tells how many points belong to each of several lines (axes, a cross); empty for one.
@@ -175,7 +179,7 @@ class ShapeItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="shape"
         return np.split(points, np.cumsum(self.parts)[:-1]) if self.parts else [points]
 
 
-class PictureItem(Placed, frozen=True, kw_only=True, tag_field="kind", tag="picture"):
+class PictureItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="picture"):
     """A picture that was brought in: ``picture`` is its id among the room's, shown ``width`` by ``height``."""
 
     picture: str
@@ -203,6 +207,18 @@ def owned(item: Item, seat: str) -> Item:
         ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
         item = msgspec.structs.replace(item, ink=ink)
     return msgspec.structs.replace(item, by=seat)
+
+
+def with_bare_ink(item: Item) -> Item:
+    """The item with nothing but the strokes themselves inside: no locks, no pins, no groups, no order."""
+    if not isinstance(item, TextItem | ShapeItem) or not item.ink:
+        return item
+    return msgspec.structs.replace(item, ink=tuple(bare(stroke) for stroke in item.ink))
+
+
+def bare(stroke: InkItem) -> InkItem:
+    """A stroke that lies inside another item."""
+    return msgspec.structs.replace(stroke, locked=False, pinned=False, group="", z=0.0)
 
 
 def carried(item: Kind, along: Affine) -> Kind:
@@ -252,6 +268,22 @@ def item_box(item: Item) -> Box:
         return Box.of(place.points(own_box(item).corners()))
     lines = [flatten_cubics(line) if item.curved else line for line in item.paths()]
     return Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
+
+
+def item_weight(item: Item) -> int:
+    """Roughly the bytes that an item holds in memory, with the ink that it was made from."""
+    match item:
+        case InkItem():
+            return 400 + len(item.samples)
+        case TextItem() | ShapeItem():
+            inner = sum(item_weight(stroke) for stroke in item.ink)
+            return 500 + 8 * len(item.text) + 400 * len(item.lines) + inner
+        case NoteItem():
+            return 500 + 8 * len(item.text) + 400 * len(item.lines)
+        case TableItem():
+            return 500 + 500 * len(item.cells) + 8 * sum(map(len, item.cells))
+        case _:
+            return 500
 
 
 def check_item(item: Item) -> None:

@@ -11,7 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.board.connect import attached
-from sunroom.core.board.items import InkItem, Item, ShapeItem, item_box, laid_out, moved
+from sunroom.core.board.items import InkItem, Item, ShapeItem, bare, item_box, laid_out, moved, with_bare_ink
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests import GoneError, Label, Link, ToMindMap
 from sunroom.core.board.steps import ReplaceItems
@@ -94,7 +94,7 @@ def _ovals(
             size=sizes[n],
         )
         inside = tuple(moved(stroke, *(-from_ink).tolist()) for stroke in ink)
-        yield laid_out(msgspec.structs.replace(shape, ink=inside), typesetter)
+        yield laid_out(with_bare_ink(msgspec.structs.replace(shape, ink=inside)), typesetter)
 
 
 def _line(page: Page, link: Link, ink: list[InkItem], colour: str) -> ShapeItem:
@@ -111,7 +111,7 @@ def _line(page: Page, link: Link, ink: list[InkItem], colour: str) -> ShapeItem:
         holds=link.ends,
     )
     line = attached(page, line)
-    return msgspec.structs.replace(line, ink=tuple(moved(stroke, -line.x, -line.y) for stroke in ink))
+    return msgspec.structs.replace(line, ink=tuple(bare(moved(stroke, -line.x, -line.y)) for stroke in ink))
 
 
 def _size(labels: list[tuple[Box, str]], typesetter: Typesetter) -> float:
@@ -145,37 +145,43 @@ def _apart(
     fixed : int or None
         Which oval does not move either.
     """
+    count = len(wanted)
+    others = np.array([(*box.middle, box.width, box.height) for box in stay]).reshape(-1, 4)
     middles = wanted.copy()
-    others = np.array([((b.x0 + b.x1) / 2, (b.y0 + b.y1) / 2, b.width, b.height) for b in stay])
-    if len(others) == 0:
-        others = np.zeros((0, 4))
+    moving = np.arange(count) != (-1 if fixed is None else fixed)
+    # Of two that both move each gives half way; one that stands makes the other go all of it.
+    shares = np.where(moving[:, None], np.where(moving[None, :], 0.5, 1.0), 0.0)
     for _ in range(ROUNDS):
-        moves = np.zeros_like(middles)
-        for n in range(len(middles)):
-            for m in range(n + 1, len(middles)):
-                push = _push(middles[n], sizes[n], middles[m], sizes[m])
-                shares = (0.0, 1.0) if n == fixed else (1.0, 0.0) if m == fixed else (0.5, 0.5)
-                moves[n] -= shares[0] * push
-                moves[m] += shares[1] * push
-            if n != fixed:
-                for x, y, width, height in others:
-                    moves[n] -= _push(middles[n], sizes[n], np.array((x, y)), np.array((width, height)))
+        away = _pushes(middles, sizes, middles, sizes) * shares[:, :, None]
+        away[np.arange(count), np.arange(count)] = 0.0
+        moves = away.sum(axis=1)
+        if len(others):
+            moves += _pushes(middles, sizes, others[:, :2], others[:, 2:]).sum(axis=1) * moving[:, None]
         if not moves.any():
             break
         middles += moves
     return middles
 
 
-def _push(
+def _pushes(
     a: NDArray[np.float64], size_a: NDArray[np.float64], b: NDArray[np.float64], size_b: NDArray[np.float64]
 ) -> NDArray[np.float64]:
-    """By how much ``b`` must go so that it does not lie over ``a``; zeros when it does not."""
-    over = (size_a + size_b) / 2 + APART - np.abs(b - a)
-    push = np.zeros(2)
-    if (over > 1e-6).all():
-        axis = int(over[1] < over[0])
-        push[axis] = over[axis] * (1.0 if b[axis] >= a[axis] else -1.0)
-    return push
+    """By how much each of ``a`` ((N, 2) middles) must go so that it does not lie over each of ``b`` ((M, 2)).
+
+    (N, M, 2); along the nearer way out, zeros when they do not lie over each other. Two in the very same place
+    are parted by their order.
+    """
+    way = a[:, None] - b[None]
+    over = (size_a[:, None] + size_b[None]) / 2 + APART - np.abs(way)
+    hit = (over > 1e-6).all(axis=2)
+    down = over[:, :, 1] < over[:, :, 0]
+    side = np.sign(way)
+    earlier = np.arange(len(a))[:, None] < np.arange(len(b))[None]
+    side[side == 0] = np.where(earlier, -1.0, 1.0)[:, :, None].repeat(2, axis=2)[side == 0]
+    push = over * side
+    push[:, :, 0][down | ~hit] = 0.0
+    push[:, :, 1][~down | ~hit] = 0.0
+    return np.asarray(push)
 
 
 def _keeps_place(item: Item) -> bool:

@@ -79,7 +79,8 @@ class Bay(msgspec.Struct, frozen=True):
 class PageHead(msgspec.Struct, frozen=True):
     """What is known of a page without its items.
 
-    ``writers`` is the page's own rule; a desk belongs to the seat ``desk_of``. ``bays`` are its areas; where
+    ``by`` is the seat that made it, given by the server: "" for pages that came with their board, which are
+    the tutor's. ``writers`` is the page's own rule; a desk belongs to the seat ``desk_of``. ``bays`` are its areas; where
     two overlap, the later one counts.
     """
 
@@ -89,6 +90,7 @@ class PageHead(msgspec.Struct, frozen=True):
     writers: PageRule = "lesson"
     desk_of: str = ""
     bays: tuple[Bay, ...] = ()
+    by: str = ""
 
 
 class Page(msgspec.Struct, frozen=True):

@@ -5,11 +5,12 @@ from __future__ import annotations
 from typing import assert_never
 
 import msgspec
+import numpy as np
 from msgspec import UNSET
 
-from sunroom.core.board.bays import bays_of, page_target
+from sunroom.core.board.bays import bays_at, bays_of, page_target
 from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
-from sunroom.core.board.pages import Board, PageHead
+from sunroom.core.board.pages import Board, Page, PageHead
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
@@ -45,21 +46,63 @@ from sunroom.core.board.steps import (
 from sunroom.core.pens.facts import BESIDE, Actor, BayFacts, Target
 from sunroom.core.pens.rules import Action
 
+#: An action, and the places of which one must allow it.
+First = tuple[Action, list[Target]]
 
-def needs(
-    board: Board, request: Request, step: Step, begun_ms: int | None = None
-) -> list[tuple[Action, Target]]:
+
+def needs_first(board: Board, request: Request) -> list[First]:
+    """What can be asked of the rule book before a request is worked out, at next to no cost.
+
+    Returns
+    -------
+    list of (Action, list of Target)
+        Each action must be allowed in one of its places at least, or ``needs`` would refuse it for sure.
+    """
+    page_id = request.head.id if isinstance(request, AddPage | ChangePage) else getattr(request, "page", "")
+    page = board.pages.get(page_id)
+    if page is None or isinstance(request, AddPage | CopyPage):
+        places = [Target()]
+    else:
+        named = [page.items[item_id] for item_id in _named(request) if item_id in page.items]
+        locked, owners = any(item.locked for item in named), _owners(tuple(named))
+        own_page = msgspec.structs.replace(page_target(page.head), locked=locked, owners=owners)
+        rules = dict.fromkeys([*_first_place(page, request), BESIDE, *(bay.facts for bay in page.head.bays)])
+        places = [msgspec.structs.replace(own_page, bays=(rule,)) for rule in rules]
+    if isinstance(request, Undo | Redo):
+        # Whatever it comes to, it needs a pen somewhere on the board.
+        rules = {BESIDE: None} | {bay.facts: None for p in board.in_order() for bay in p.head.bays}
+        heads = {(p.head.writers, p.head.desk_of) for p in board.in_order()}
+        places = [Target(writers, desk_of, bays=(rule,)) for writers, desk_of in heads for rule in rules]
+        return [("change", places)]
+    return [(action, places) for action in _actions(request, None)]
+
+
+def _first_place(page: Page, request: Request) -> tuple[BayFacts, ...]:
+    """The bay in which the first thing of a request begins, so that a refusal can name its rule."""
+    first = next(iter(getattr(request, "items", ())), None)
+    first = first or next((page.items[item_id] for item_id in _named(request) if item_id in page.items), None)
+    if first is None or not page.head.bays:
+        return ()
+    x, y = first.x, first.y
+    if isinstance(first, InkItem) and len(first.samples) >= 8:
+        x, y = first.placement.point(*np.frombuffer(first.samples, "<f4", 2).astype(float).tolist())
+    return bays_at(page.head, np.array([(x, y)]))
+
+
+def _named(request: Request) -> tuple[str, ...]:
+    """The items that a request itself names as those to be changed."""
+    if isinstance(request, EditText | SetTable | MoveEnds):
+        return (request.id,)
+    return getattr(request, "ids", ())
+
+
+def needs(board: Board, request: Request, step: Step) -> list[tuple[Action, Target]]:
     """What the rule book must allow before ``step``, made of ``request``, changes ``board``.
-
-    Parameters
-    ----------
-    begun_ms : int or None
-        For new ink: when the server saw all of it begin; see pens.facts.Target.
 
     Returns
     -------
     list of (Action, Target)
-        Never empty; all of them must be allowed.
+        Never empty; all of them must be allowed. ``begun_ms`` of new ink is for the caller to add.
     """
     if isinstance(step, AddPage):
         # The items of a copied page are the copier's own; a page that comes back has everybody's.
@@ -67,7 +110,8 @@ def needs(
         asked: list[Action] = ["add_page"]
         if step.head.writers != "lesson" or step.head.bays:
             asked.append("set_pens")
-        return [(action, Target(owners=_owners(step.items) if back else frozenset())) for action in asked]
+        owners = _owners(step.items) if back else frozenset[str]()
+        return [(action, Target(owners=owners)) for action in asked]
     page_id = step.head.id if isinstance(step, ChangePage) else step.page
     head = board.pages[page_id].head
     actions = _actions(request, step)
@@ -76,10 +120,9 @@ def needs(
     touched = _touched(board, request, step)
     target = msgspec.structs.replace(
         page_target(head),
-        bays=_bays(board, request, step, touched),
+        bays=_bays(board, step, touched),
         owners=_owners(touched),
         locked=any(item.locked for item in touched),
-        begun_ms=begun_ms,
     )
     return [(action, target) for action in actions]
 
@@ -89,7 +132,7 @@ def _rules(head: PageHead) -> tuple[object, ...]:
     return head.writers, head.desk_of, head.bays
 
 
-def _bays(board: Board, request: Request, step: Step, touched: tuple[Item, ...]) -> tuple[BayFacts, ...]:
+def _bays(board: Board, step: Step, touched: tuple[Item, ...]) -> tuple[BayFacts, ...]:
     """The bays in which things lay that the step touches, and in which they will lie."""
     if isinstance(step, ChangePage | MovePage | RemovePage | AddPage):
         return (BESIDE,)
@@ -101,7 +144,8 @@ def _bays(board: Board, request: Request, step: Step, touched: tuple[Item, ...])
     return bays_of(page.head, [*touched, *(after[item_id] for item_id in ids if item_id in after)])
 
 
-def _actions(request: Request, step: Step) -> list[Action]:
+def _actions(request: Request, step: Step | None) -> list[Action]:
+    """The actions that a request is; of undo and redo those of the ``step`` it comes to."""
     match request:
         case AddItems():
             return sorted({_adding(item) for item in request.items})
@@ -128,7 +172,7 @@ def _actions(request: Request, step: Step) -> list[Action]:
         case ChangePage():
             return ["change_page"]
         case Undo() | Redo():
-            return [_going_back(step)]
+            return [_going_back(step)] if step else []
         case _:
             assert_never(request)
 
@@ -202,11 +246,14 @@ def _meant(board: Board, step: Step) -> tuple[str, ...]:
         return getattr(step, "ids", ())
     items = board.pages[step.page].items
     follow = [
-        c.id
-        for c in step.changes
-        if c.points is not UNSET and c.holds is UNSET and any(getattr(items.get(c.id), "holds", ()))
+        c.id for c in step.changes if c.points is not UNSET and c.holds is UNSET and _follows(items.get(c.id))
     ]
     return tuple(item_id for item_id in step.ids if item_id not in follow)
+
+
+def _follows(item: Item | None) -> bool:
+    """Whether an item is a line that follows what it holds."""
+    return isinstance(item, ShapeItem) and any(item.holds) and not item.locked
 
 
 def _owners(items: tuple[Item, ...]) -> frozenset[str]:

@@ -53,7 +53,7 @@ MAX_FIGURES = 60
 MAX_MAP_PARTS = 160
 MAX_RUB_POINTS = 600
 
-How = Literal[
+Arrangement = Literal[
     "left", "centre", "right", "top", "middle", "bottom", "spread_across", "spread_down",
     "front", "forward", "backward", "back", "group", "ungroup", "lock", "unlock", "pin", "unpin",
 ]  # fmt: skip
@@ -183,7 +183,7 @@ class ArrangeItems(msgspec.Struct, frozen=True, tag_field="step", tag="arrange_i
 
     page: str
     ids: tuple[str, ...]
-    how: How
+    how: Arrangement
     id: str = ""
 
 

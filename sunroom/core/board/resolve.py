@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 import msgspec
 
 from sunroom.core.board.arrange import arrange, restyle, rub, transform
@@ -16,6 +18,7 @@ from sunroom.core.board.items import (
     check_item,
     laid_out,
     owned,
+    with_bare_ink,
 )
 from sunroom.core.board.mind_map import mind_map
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, Board, Page
@@ -51,6 +54,9 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.shapes.figures import draw_figure
 from sunroom.core.text import Typesetter
 
+#: Things on a page that is copied: each copy is a step of its own in the log.
+MAX_COPIED = 5_000
+
 
 def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typesetter) -> Step:
     """The step that ``request`` of ``seat`` makes of ``board``.
@@ -64,7 +70,8 @@ def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typ
     """
     if isinstance(request, AddPage):
         _check_room_for_page(board)
-        step = remaining(board, request)
+        head = msgspec.structs.replace(request.head, by=seat)
+        step = remaining(board, AddPage(head, request.index))
     else:
         page = board.pages.get(_page_of(request))
         if page is None:
@@ -72,7 +79,18 @@ def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typ
         step = _on_page(board, page, request, seat, at_ms, typesetter)
     if step is None:
         raise GoneError("items_gone", "That is no longer on the board.")
+    _check_new_ids(board, step)
     return step
+
+
+def _check_new_ids(board: Board, step: Step) -> None:
+    """What a step makes is new on its page, unless the step takes that very thing off; raises GoneError."""
+    new = [item.id for item in getattr(step, "items", ())]
+    gone = set(step.ids) if isinstance(step, ReplaceItems) else set()
+    page = board.pages.get(getattr(step, "page", ""))
+    there = page.items if page else {}
+    if len(set(new)) < len(new) or any(item_id in there and item_id not in gone for item_id in new):
+        raise GoneError("id_taken", "That is on the board already.")
 
 
 def _on_page(
@@ -102,6 +120,9 @@ def _on_page(
             return rub(page, request)
         case MoveEnds():
             return with_ends(page, request)
+        case ChangePage():
+            # Whose a page is does not change with its title.
+            return ChangePage(msgspec.structs.replace(request.head, by=page.head.by))
         case CopyPage():
             _check_room_for_page(board)
             return remaining(board, _copy(board, page, request, seat, at_ms))
@@ -136,7 +157,7 @@ def _adding(page: Page, items: tuple[Item, ...], seat: str, at_ms: int, typesett
 def _stamped(item: Item, seat: str, at_ms: int, z: float, typesetter: Typesetter) -> Item:
     """The item as the server keeps it: whose, when, how high, with its lines laid out."""
     item = msgspec.structs.replace(item, at_ms=at_ms, z=z, locked=False, pinned=False)
-    return laid_out(owned(item, seat), typesetter)
+    return laid_out(with_bare_ink(owned(item, seat)), typesetter)
 
 
 def _edited(page: Page, request: EditText | SetTable, typesetter: Typesetter) -> ReplaceItems:
@@ -183,13 +204,17 @@ def _drawn(request: DrawFigure) -> ShapeItem:
 
 def _copy(board: Board, page: Page, request: CopyPage, seat: str, at_ms: int) -> AddPage:
     """The page with all its items, which belong to the one who copied it."""
-    items = tuple(
-        msgspec.structs.replace(
-            item, id=f"{request.id[:20]}-{number}", by=seat, at_ms=at_ms, locked=False, pinned=False
+    in_order = page.in_order()
+    if len(in_order) > MAX_COPIED:
+        raise MalformedError(
+            "items", f"A page with more than {MAX_COPIED:,} things is too full to be copied."
         )
-        for number, item in enumerate(page.in_order())
+    ids = {item.id: f"{request.id[:20]}-{number}" for number, item in enumerate(in_order)}
+    items = tuple(
+        _held_anew(owned(item, seat), ids, id=ids[item.id], at_ms=at_ms, locked=False, pinned=False)
+        for item in in_order
     )
-    head = msgspec.structs.replace(page.head, id=request.id)
+    head = msgspec.structs.replace(page.head, id=request.id, by=seat)
     if request.desk_of:
         # A desk's bays are its owner's like the rest of it.
         head = msgspec.structs.replace(
@@ -198,3 +223,10 @@ def _copy(board: Board, page: Page, request: CopyPage, seat: str, at_ms: int) ->
     elif head.writers == "desk":
         head = msgspec.structs.replace(head, writers="lesson", desk_of="")
     return AddPage(head, board.order.index(request.page) + 1, items)
+
+
+def _held_anew(item: Item, ids: dict[str, str], **values: Any) -> Item:
+    """A copy of an item with other values, which holds on to the copies of what it held."""
+    if isinstance(item, ShapeItem) and any(item.holds):
+        values["holds"] = tuple(ids.get(held, "") for held in item.holds)
+    return msgspec.structs.replace(item, **values)

@@ -12,7 +12,7 @@ from typing import Any, assert_never
 import msgspec
 from msgspec import UNSET, UnsetType
 
-from sunroom.core.board.items import Dash, Item, moved
+from sunroom.core.board.items import Dash, Item, item_weight, moved
 from sunroom.core.board.pages import Board, Page, PageHead
 from sunroom.core.ink import Ends
 from sunroom.core.text import Line
@@ -162,6 +162,20 @@ def invert(board: Board, step: Step) -> Step:
             return ChangePage(board.pages[step.head.id].head)
         case _:
             assert_never(step)
+
+
+def weight(step: Step) -> int:
+    """Roughly the bytes that a step holds, for whoever keeps steps in memory."""
+    items = step.items if isinstance(step, AddItems | ReplaceItems | AddPage) else ()
+    changes = step.changes if isinstance(step, ChangeItems) else ()
+    laid_out = sum(100 * len(change.lines) for change in changes if change.lines is not UNSET)
+    return (
+        200
+        + sum(item_weight(item) for item in items)
+        + 300 * len(changes)
+        + laid_out
+        + 50 * len(getattr(step, "ids", ()))
+    )
 
 
 def remaining(board: Board, step: Step) -> Step | None:

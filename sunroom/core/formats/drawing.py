@@ -22,7 +22,7 @@ from sunroom.core.board.items import (
     item_box,
     own_box,
 )
-from sunroom.core.board.pages import Bay, Page
+from sunroom.core.board.pages import Bay, Page, Paper
 from sunroom.core.board.rulings import rules
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
@@ -45,6 +45,8 @@ RULE_COLOURS, RULE_WIDTHS = ("#eef2f3", "#dfe8ec", "#9fb3bd"), (1.0, 1.0, 1.4)
 DOT_COLOUR, DOT_WIDTH = "#b9c8cf", 2.4
 NUMBER_COLOUR, NUMBER_SIZE = "#5e6a66", 12.0
 BAY_COLOUR, BAY_LINE, BAY_TITLE_SIZE = "#5e6a66", 1.4, 13.0
+#: Marks of a ruling on one saved page.
+MAX_RULES = 120_000
 #: White around the work of an endless page when it is saved.
 MARGIN = 40.0
 #: Items whose outlines are worked out together: enough to be fast, few enough for memory.
@@ -272,9 +274,20 @@ def _draw_backdrop(page: Page, drawing: Drawing) -> None:
     drawing.picture(paper.picture, Affine(scale * size[0], 0, 0, scale * size[1], x, y), 1.0)
 
 
+def _spacing(paper: Paper, box: Box) -> float:
+    """The distance of a ruling's lines; twice as far, and again, where there would be too many to tell apart."""
+    spacing = paper.spacing
+    while True:
+        across, down = box.width / spacing, box.height / spacing
+        marks = across * down if paper.ruling == "dots" else 8 * (across + down)
+        if marks <= MAX_RULES:
+            return spacing
+        spacing *= 2
+
+
 def _draw_rules(page: Page, box: Box, drawing: Drawing) -> None:
     paper = page.head.paper
-    for rule in rules(paper.ruling, paper.spacing, box):
+    for rule in rules(paper.ruling, _spacing(paper, box), box):
         colour, width = RULE_COLOURS[rule.weight], RULE_WIDTHS[rule.weight]
         match rule.kind:
             case "line":

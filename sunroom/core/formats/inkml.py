@@ -24,7 +24,10 @@ Stroke = NDArray[np.float64]
 MAX_BYTES = 20_000_000
 MAX_TRACES = 5_000
 
-_NUMBER = re.compile(r"([!'\"]?)\s*(-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)")
+#: A point is a few numbers: a longer one is none, and is not looked at.
+MAX_POINT = 200
+#: Of spaces there is one at a time when this looks, so that it never looks at one twice.
+_NUMBER = re.compile(r"([!'\"]?) ?(-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)")
 
 
 def read_inkml(data: bytes) -> list[Stroke]:
@@ -97,14 +100,15 @@ def _rows(text: str, count: int) -> list[list[float]]:
     rows: list[list[float]] = []
     modes = ["!"] * count
     speed = [0.0] * count
-    for point in text.split(","):
-        if not point.strip():
+    for part in text.split(",", MAX_SAMPLES + 1):
+        point = " ".join(part.split())
+        if not point:
             continue
+        if len(point) > MAX_POINT:
+            raise MalformedError("trace", f"A trace has a point that is no point: {point[:40]!r}.")
         found = _NUMBER.findall(point)
         if len(found) < 2 or len(found) > count or _NUMBER.sub("", point).strip():
-            raise MalformedError(
-                "trace", f"A trace has a point that is not made of numbers: {point.strip()[:40]!r}."
-            )
+            raise MalformedError("trace", f"A trace has a point that is not made of numbers: {point[:40]!r}.")
         row = list(rows[-1]) if rows else [0.0] * count
         for channel, (prefix, digits) in enumerate(found):
             modes[channel] = prefix or modes[channel]

@@ -23,6 +23,7 @@ from sunroom.core.text import Typesetter
 #: Of the file, and of all that is in it, unpacked.
 MAX_BYTES, MAX_UNPACKED = 100_000_000, 400_000_000
 MAX_FILES = 2_000
+PART_BYTES = 1_000_000
 METHODS = (zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED)
 MAX_TITLE = 80
 MAX_Z = 1e12
@@ -134,9 +135,25 @@ def _files(data: bytes) -> dict[str, bytes]:
                 raise MalformedError("package", "There is more in the package than any board has.")
             if any(entry.compress_type not in METHODS for entry in entries):
                 raise MalformedError("package", "The package is compressed in a way that is not read here.")
-            return {entry.filename: package.read(entry) for entry in entries}
+            files, room = {}, MAX_UNPACKED
+            for entry in entries:
+                files[entry.filename] = unpacked(package, entry, room)
+                room -= len(files[entry.filename])
+            return files
     except (zipfile.BadZipFile, zlib.error, NotImplementedError, RuntimeError, EOFError) as error:
         raise MalformedError("package", "This is no package of a board, or it is damaged.") from error
+
+
+def unpacked(package: zipfile.ZipFile, entry: zipfile.ZipInfo, room: int) -> bytes:
+    """A file of the package, in parts and no further than it says it goes: what it says may be a lie."""
+    parts = []
+    with package.open(entry) as file:
+        while part := file.read(PART_BYTES):
+            parts.append(part)
+            room -= len(part)
+            if room < 0:
+                raise MalformedError("package", "There is more in the package than any board has.")
+    return b"".join(parts)
 
 
 def _packed(files: Mapping[str, bytes]) -> Packed:

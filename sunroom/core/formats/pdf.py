@@ -24,6 +24,8 @@ from sunroom.core.text.fonts import OTHER_FACE
 
 #: A board unit is a CSS pixel: 96 to the inch, where PDF counts 72.
 POINTS_PER_UNIT = 0.75
+#: No page of a PDF is larger a side: a board that is gets smaller on it.
+MAX_POINTS = 14_400
 #: Fineness of coordinates: finer than any printer's dots, and short to write.
 GRAIN = 20
 #: Measured on a page of ink: a third less time than zlib's own choice, for 8 % more bytes.
@@ -48,9 +50,10 @@ class PdfDrawing:
         self._pdf.docinfo["/Title"] = title
 
     def begin_page(self, box: Box, colour: str) -> None:
-        s = POINTS_PER_UNIT / GRAIN
+        scale = _points_per_unit(box)
+        s = scale / GRAIN
         content = [
-            f"{s} 0 0 {-s} {-box.x0 * POINTS_PER_UNIT:.4f} {box.y1 * POINTS_PER_UNIT:.4f} cm 1 J 1 j",
+            f"{s:.8f} 0 0 {-s:.8f} {-box.x0 * scale:.4f} {box.y1 * scale:.4f} cm 1 J 1 j",
             f"{_rgb(colour)} rg",
             f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f",
         ]
@@ -127,7 +130,7 @@ class PdfDrawing:
         for box, content in self._pages:
             page = Dictionary(
                 Type=Name.Page,
-                MediaBox=Array([0, 0, box.width * POINTS_PER_UNIT, box.height * POINTS_PER_UNIT]),
+                MediaBox=Array([0, 0, box.width * _points_per_unit(box), box.height * _points_per_unit(box)]),
                 Resources=resources,
                 Contents=self._pdf.make_stream("\n".join(content).encode()),
             )
@@ -160,16 +163,22 @@ def board_pdf(
 def page_png(
     page: Page, typesetter: Typesetter, width_px: int, pictures: Mapping[str, bytes] | None = None
 ) -> bytes:
-    """A picture of one page, ``width_px`` wide, made from its PDF."""
+    """A picture of one page, ``width_px`` wide, made from its PDF; of a page over twice as high as wide narrower."""
     document = pypdfium2.PdfDocument(board_pdf([page], typesetter, page.head.title or "Page", pictures))
     try:
         sheet = document[0]
-        picture = sheet.render(scale=width_px / sheet.get_width()).to_pil()
+        picture = sheet.render(
+            scale=min(width_px / sheet.get_width(), 2 * width_px / sheet.get_height())
+        ).to_pil()
     finally:
         document.close()
     out = io.BytesIO()
     picture.save(out, "PNG", optimize=True)
     return out.getvalue()
+
+
+def _points_per_unit(box: Box) -> float:
+    return min(POINTS_PER_UNIT, MAX_POINTS / max(box.width, box.height, 1.0))
 
 
 def _whole(value: float) -> int:

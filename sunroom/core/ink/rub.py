@@ -7,10 +7,16 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 
+from sunroom.core.errors import MalformedError
 from sunroom.core.geometry.curves import Points
 
 #: Less than this many samples' distance is a crumb that nobody can see or erase again.
 LEAST_STRETCH = 1e-3
+
+#: Pieces of strokes that are held against pieces of the path, about half a microsecond each.
+MAX_PAIRS = 2_000_000
+#: Pieces of the path that are looked at together: it bounds memory.
+PATH_PART = 64
 
 #: From one sample number to another; between samples in proportion.
 Stretch = tuple[float, float]
@@ -35,42 +41,56 @@ def rubbed(
     list of (list of (float, float) or None)
         For each stroke ranges of sample numbers, in order, empty when nothing is left; None for an
         untouched stroke.
+
+    Raises
+    ------
+    MalformedError
+        When more than ``MAX_PAIRS`` pieces of strokes and path lie near each other.
     """
-    # A dot is a stretch without length.
-    paths = [stroke if len(stroke) > 1 else np.repeat(stroke, 2, axis=0) for stroke in strokes]
-    starts = np.vstack([stroke[:-1] for stroke in paths])
-    ways = np.vstack([np.diff(stroke, axis=0) for stroke in paths])
-    counts = np.array([len(stroke) - 1 for stroke in paths])
-    stroke_of = np.repeat(np.arange(len(paths)), counts)
-    number = np.arange(len(starts)) - np.repeat(np.cumsum(counts) - counts, counts)
-    reach = np.asarray(reaches, dtype=float)[stroke_of]
-    # The boxes of all pieces with the ink around them: left, top, right, bottom.
-    x0, y0 = (np.minimum(starts, starts + ways) - reach[:, None]).T
-    x1, y1 = (np.maximum(starts, starts + ways) + reach[:, None]).T
-    # Numbers that run through all strokes: each stroke has its own thousands.
-    apart = float(max(len(stroke) for stroke in strokes) + 1)
-    base = number + apart * stroke_of
-    found: list[tuple[NDArray[np.float64], NDArray[np.float64]]] = []
     steps = path if len(path) > 1 else np.repeat(path, 2, axis=0)
-    for begin, end in zip(steps[:-1], steps[1:], strict=True):
-        radius = max(begin[2], end[2])
-        left, top = np.minimum(begin[:2], end[:2]) - radius
-        right, bottom = np.maximum(begin[:2], end[:2]) + radius
-        near = np.flatnonzero((x1 >= left) & (x0 <= right) & (y1 >= top) & (y0 <= bottom))
-        first, last = _inside(starts[near], ways[near], begin[:2], end[:2], radius + reach[near])
-        hit = first <= last
-        found.append(((base[near] + first)[hit], (base[near] + last)[hit]))
-    taken: list[list[Stretch]] = [[] for _ in strokes]
-    for first_at, last_at in _merged(found):
-        stroke = int(first_at // apart)
-        taken[stroke].append((first_at - stroke * apart, last_at - stroke * apart))
-    return [
-        _left(ranges, len(stroke)) if ranges else None for ranges, stroke in zip(taken, strokes, strict=True)
-    ]
+    begins, ends = steps[:-1, :2], steps[1:, :2]
+    radii = np.maximum(steps[:-1, 2], steps[1:, 2])
+    # The boxes of all pieces of the path with the eraser around them.
+    low = np.minimum(begins, ends) - radii[:, None]
+    high = np.maximum(begins, ends) + radii[:, None]
+    left: list[list[Stretch] | None] = []
+    room = MAX_PAIRS
+    for stroke, reach in zip(strokes, reaches, strict=True):
+        # A dot is a stretch without length.
+        points = stroke if len(stroke) > 1 else np.repeat(stroke, 2, axis=0)
+        lowest, highest = points.min(axis=0) - reach, points.max(axis=0) + reach
+        over = np.flatnonzero(((high >= lowest) & (low <= highest)).all(axis=1))
+        taken: list[tuple[Points, Points]] = []
+        for start in range(0, len(over), PATH_PART):
+            some = over[start : start + PATH_PART]
+            piece, of = np.nonzero(_overlapping(points, reach, low[some], high[some]))
+            room -= len(piece)
+            if room < 0:
+                raise MalformedError("path", "That rubs over too much at once. Rub a smaller part.")
+            if len(piece):
+                way = points[piece + 1] - points[piece]
+                part = some[of]
+                first, last = _inside(points[piece], way, begins[part], ends[part], radii[part] + reach)
+                hit = first <= last
+                taken.append(((piece + first)[hit], (piece + last)[hit]))
+        ranges = _merged(taken)
+        left.append(_left(ranges, len(stroke)) if ranges else None)
+    return left
 
 
-def _merged(found: list[tuple[NDArray[np.float64], NDArray[np.float64]]]) -> list[Stretch]:
+def _overlapping(points: Points, reach: float, low: Points, high: Points) -> NDArray[np.bool_]:
+    """Which pieces between points ((N, 2)) have boxes that overlap those from ``low`` to ``high`` ((K, 2)): (N - 1, K)."""
+    lowest = np.minimum(points[:-1], points[1:]) - reach
+    highest = np.maximum(points[:-1], points[1:]) + reach
+    found = (high[None, :, 0] >= lowest[:, None, 0]) & (low[None, :, 0] <= highest[:, None, 0])
+    found &= (high[None, :, 1] >= lowest[:, None, 1]) & (low[None, :, 1] <= highest[:, None, 1])
+    return np.asarray(found)
+
+
+def _merged(found: list[tuple[Points, Points]]) -> list[Stretch]:
     """Ranges in order, those that touch made one."""
+    if not found:
+        return []
     first = np.concatenate([pair[0] for pair in found])
     last = np.concatenate([pair[1] for pair in found])
     if not len(first):
@@ -108,26 +128,31 @@ def _left(taken: list[Stretch], count: int) -> list[Stretch]:
 
 
 def _inside(
-    starts: Points, ways: Points, begin: Points, end: Points, radius: NDArray[np.float64]
+    starts: Points, ways: Points, begins: Points, ends: Points, radius: NDArray[np.float64]
 ) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
-    """The part (0–1) of each segment inside the capsule around ``begin``–``end``; first > last when none.
+    """The part (0–1) of each segment inside the capsule around its ``begins``–``ends``; first > last when none.
 
     A capsule is convex, so the part is one range: the hull of what its two discs and its middle hold.
     """
-    parts = [_in_disc(starts - centre, ways, radius) for centre in (begin, end)]
-    along = end - begin
-    length = float(np.hypot(*along))
-    if length > 0:
-        along = along / length
-        across = np.array((-along[1], along[0]))
-        offset = starts - begin
-        span = _in_band(offset @ along, ways @ along, np.zeros(len(starts)), np.full(len(starts), length))
-        band = _in_band(offset @ across, ways @ across, -radius, radius)
-        parts.append((np.maximum(span[0], band[0]), np.minimum(span[1], band[1])))
+    parts = [_in_disc(starts - centre, ways, radius) for centre in (begins, ends)]
+    along = ends - begins
+    length = np.hypot(along[:, 0], along[:, 1])
+    along = along / np.where(length > 0, length, 1.0)[:, None]
+    across = np.column_stack([-along[:, 1], along[:, 0]])
+    offset = starts - begins
+    span = _in_band(_dot(offset, along), _dot(ways, along), np.zeros(len(starts)), length)
+    band = _in_band(_dot(offset, across), _dot(ways, across), -radius, radius)
+    middle = np.maximum(span[0], band[0]), np.minimum(span[1], band[1])
+    # An eraser that was only set down has no middle.
+    parts.append((np.where(length > 0, middle[0], np.inf), np.where(length > 0, middle[1], -np.inf)))
     clipped = [(np.maximum(first, 0.0), np.minimum(last, 1.0)) for first, last in parts]
     first = np.min([np.where(a <= b, a, np.inf) for a, b in clipped], axis=0)
     last = np.max([np.where(a <= b, b, -np.inf) for a, b in clipped], axis=0)
     return first, last
+
+
+def _dot(a: Points, b: Points) -> NDArray[np.float64]:
+    return np.asarray((a * b).sum(axis=1))
 
 
 def _in_disc(

@@ -66,9 +66,11 @@ class SetRole(msgspec.Struct, frozen=True, tag_field="command", tag="set_role"):
 
 
 class SendAway(msgspec.Struct, frozen=True, tag_field="command", tag="send_away"):
-    """Remove a person, who stays out."""
+    """Remove a person, who stays out; ``knock``: everybody new knocks from now on, for an open door lets
+    the same person in again under another name."""
 
     seat: str
+    knock: bool = False
 
 
 class LowerHand(msgspec.Struct, frozen=True, tag_field="command", tag="lower_hand"):

@@ -41,7 +41,7 @@ MAX_WORDS = 200
 #: Pages that a plan names, and how long their titles are (as core.board.pages allows).
 MAX_PLANNED_PAGES, MAX_PAGE_TITLE = 20, 80
 OPTIONS = (2, 6)
-CODE_LENGTH = (4, 12)
+CODE_LENGTH = (6, 12)
 
 
 class Plan(msgspec.Struct, frozen=True):

@@ -90,6 +90,8 @@ class Target(msgspec.Struct, frozen=True):
     ----------
     page : PageRule
         The page's own rule; ``desk_of`` is the owner's seat when it is a desk.
+    page_of : str
+        The seat that made the page, "" for the tutor side.
     bays : tuple of BayFacts
         All bays in which it happens, and ``BESIDE`` when a part lies in none.
     owners : frozenset of str
@@ -102,6 +104,7 @@ class Target(msgspec.Struct, frozen=True):
 
     page: PageRule = "lesson"
     desk_of: str = ""
+    page_of: str = ""
     bays: tuple[BayFacts, ...] = (BESIDE,)
     owners: frozenset[str] = frozenset()
     locked: bool = False

@@ -7,6 +7,7 @@ refuse. Every verdict carries a reason that can be said to the person.
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import cache
 from typing import Literal
 
 import msgspec
@@ -108,6 +109,9 @@ LEADING: frozenset[Action] = frozenset(
 ALWAYS: frozenset[Action] = frozenset({"hand", "answer_check", "rename_self"})
 TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson", "hand_over"})
 
+#: What is done to a page itself, its title, paper, place and being there: for who made it.
+TO_A_PAGE: frozenset[Action] = frozenset({"change_page", "remove_page"})
+
 #: Every reason and its sentence; the words in braces come with the verdict.
 REASONS: dict[str, str] = {
     "allowed": "You can write.",
@@ -122,6 +126,7 @@ REASONS: dict[str, str] = {
     "expired": "Your pen's time is over. Put your hand up to ask for more.",
     "paused": "The lesson is paused. Everybody can look; nobody writes.",
     "page_tutor_side": "Only the tutor writes on this page.",
+    "page_of_another": "That page was made by somebody else, who looks after its title and paper.",
     "page_open": "This page is open: everybody can write on it.",
     "desk_yours": "This is your desk: you and the tutor write here.",
     "desk_of_another": "This desk belongs to somebody else.",
@@ -208,18 +213,28 @@ def standing(
     bays : sequence of (str, BayFacts)
         Its bays by id.
     """
-    places = [(BESIDE,), *{(bay,) for _, bay in bays if bay.rule != "page"}]
+    # Of bays for some people it matters only whether this person is one of them.
+    mine = [
+        msgspec.structs.replace(bay, people=(actor.seat,) if actor.seat in bay.people else ())
+        for _, bay in bays
+    ]
+    places = list(dict.fromkeys([BESIDE, *(bay for bay in mine if bay.rule != "page")]))
 
     def allowed(owners: frozenset[str]) -> tuple[Action, ...]:
-        targets = [msgspec.structs.replace(page, bays=place, owners=owners) for place in places]
+        targets = [msgspec.structs.replace(page, bays=(place,), owners=owners) for place in places]
         return tuple(a for a in ACTIONS if any(decide(actor, a, t, facts, now_ms).allowed for t in targets))
 
+    @cache
     def writing_in(bay: BayFacts) -> Verdict:
         return decide(actor, "add_ink", msgspec.structs.replace(page, bays=(bay,)), facts, now_ms)
 
     pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
     until_ms = pen.until_ms if pen and facts.mode == "passed" else None
-    in_bays = tuple(BayStanding(bay_id, writing_in(bay)) for bay_id, bay in bays if bay.rule != "page")
+    in_bays = tuple(
+        BayStanding(bay_id, writing_in(bay))
+        for (bay_id, _), bay in zip(bays, mine, strict=True)
+        if bay.rule != "page"
+    )
     writing = writing_in(BESIDE)
     if not writing.allowed:
         writing = next((bay.writing for bay in in_bays if bay.writing.allowed), writing)
@@ -241,6 +256,8 @@ def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, 
         return _verdict(True, "allowed", facts)
     if right not in rights:
         return _verdict(False, "not_in_kit" if writing[0] else writing[1], facts)
+    if action in TO_A_PAGE and target.page_of != actor.seat:
+        return _verdict(False, "page_of_another", facts)
     others = target.owners - {actor.seat}
     if others and ("erase_others" if action in ("remove", "remove_page") else "change_others") not in rights:
         return _verdict(False, "not_yours", facts)

@@ -63,6 +63,10 @@ class FontFace:
         return outline.yMax / upem, -outline.yMin / upem
 
 
+#: Characters whose faces are kept at hand: more than any lesson's.
+MAX_CHOSEN = 50_000
+
+
 class Typesetter:
     """Breaks text into lines with a chain of faces: the first that has a character draws it.
 
@@ -86,6 +90,8 @@ class Typesetter:
                 if advance is not None:
                     found = (face.name, advance)
                     break
+            if len(self._chosen) >= MAX_CHOSEN:
+                self._chosen.clear()
             self._chosen[key] = found
         return found
 
@@ -113,13 +119,20 @@ class Typesetter:
         self, text: str, width: float, height: float, largest: float, least: float, align: Align = "centre"
     ) -> tuple[tuple[Line, ...], float]:
         """Lines of ``text`` as large as a box allows, and their size; at ``least`` they may stick out."""
-        size = largest
-        while True:
-            lines = self.layout(text, size, width, align=align)
+        sizes = [largest]
+        while sizes[-1] > least:
+            sizes.append(max(least, sizes[-1] * FIT_STEP))
+        # What fits at one size fits at all smaller ones: the largest that fits is found by halving.
+        low, high = 0, len(sizes) - 1
+        while low < high:
+            middle = (low + high) // 2
+            lines = self.layout(text, sizes[middle], width, align=align)
             widest = max(line.width for line in lines)
-            if size <= least or (len(lines) * LINE_HEIGHT * size <= height and widest <= width + 0.01):
-                return lines, size
-            size = max(least, size * FIT_STEP)
+            if len(lines) * LINE_HEIGHT * sizes[middle] <= height and widest <= width + 0.01:
+                high = middle
+            else:
+                low = middle + 1
+        return self.layout(text, sizes[low], width, align=align), sizes[low]
 
     def extent(self, text: str) -> tuple[float, float]:
         """How far ``text`` reaches above and below its baseline at size 1: ascenders and tails.

@@ -29,7 +29,7 @@ LIST_INDENT = 1.5
 BULLET = "•"
 
 
-class Run(msgspec.Struct, frozen=True, array_like=True):
+class Run(msgspec.Struct, frozen=True, array_like=True, gc=False):
     """Characters of one face in a row; ``x`` from the text's left edge, in board units.
 
     ``size`` is the run's own, ``rise`` how far it stands above the baseline.
@@ -46,7 +46,7 @@ class Run(msgspec.Struct, frozen=True, array_like=True):
     link: str = ""
 
 
-class Line(msgspec.Struct, frozen=True, array_like=True):
+class Line(msgspec.Struct, frozen=True, array_like=True, gc=False):
     """One line; ``baseline`` from the top of the text, ``width`` its reach without trailing spaces."""
 
     runs: tuple[Run, ...]

@@ -1,0 +1,38 @@
+"""How much of the disk a room uses, and how much it may."""
+
+from __future__ import annotations
+
+from django.conf import settings
+from django.db.models import F, Sum
+from django.db.models.functions import Coalesce, Length
+
+from sunroom.boards import models
+from sunroom.rooms.requests import Problem
+
+FULL = (
+    "This room has used all its space on the server ({most} MB). Nothing of it is lost. "
+    "Delete boards on the room's home, or ask whoever runs the server for more."
+)
+
+
+def most_bytes() -> int:
+    return int(settings.ROOM_MB * 1_000_000)
+
+
+def used_bytes(room_id: int) -> int:
+    """Bytes of a room's boards, all that ever happened on them, and its pictures."""
+    boards = models.Board.objects.filter(room_id=room_id).aggregate(total=Coalesce(Sum("log_bytes"), 0))
+    pictures = models.Picture.objects.filter(room_id=room_id).aggregate(
+        total=Coalesce(Sum(Length(F("data"))), 0)
+    )
+    return int(boards["total"] + pictures["total"])
+
+
+def check_space(room_id: int, more_bytes: int) -> None:
+    """Raise Problem when the room has no room for so much more."""
+    if used_bytes(room_id) + more_bytes > most_bytes():
+        raise Problem(409, full_sentence())
+
+
+def full_sentence() -> str:
+    return FULL.format(most=f"{most_bytes() // 1_000_000:,}")

@@ -1,0 +1,1 @@
+"""The doors by HTTP: the room's home, boards as files, devices, hands, search."""

@@ -1,0 +1,235 @@
+"""Boards as files: PDF, packages, pictures out and in. Each asks the same door as the live line."""
+
+from __future__ import annotations
+
+import logging
+import tempfile
+import threading
+import time
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from datetime import date
+from pathlib import Path
+from typing import Any, TypeVar
+
+import msgspec
+from asgiref.sync import async_to_sync
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse
+from django.utils.http import content_disposition_header
+from django.views.decorators.http import require_GET, require_POST
+
+from sunroom.boards import models, repository, store
+from sunroom.boards.services import unpack_board
+from sunroom.boards.space import check_space
+from sunroom.core.board import Page
+from sunroom.core.board.bays import targets_of
+from sunroom.core.formats import package
+from sunroom.core.formats.drawing import pictures_of
+from sunroom.core.formats.kept import encode_page
+from sunroom.core.formats.pictures import MAX_BYTES
+from sunroom.core.pens import Actor, Target, decide
+from sunroom.lessons import repository as lessons
+from sunroom.live.doors.home import BoardId, check_boards, owned, tell_boards
+from sunroom.live.room.access import may_look
+from sunroom.live.room.registry import registry
+from sunroom.live.work import workers
+from sunroom.live.work.pool import JobError
+from sunroom.rooms import services
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems
+
+logger = logging.getLogger(__name__)
+
+T = TypeVar("T")
+
+PICTURE_WIDTH_PX = 480
+#: Boards that are loaded for files at once, and how long one may wait for its turn: each takes from the loop's time.
+TURNS, WAIT_S = 1, 30.0
+_turns = threading.BoundedSemaphore(TURNS)
+
+
+class BroughtIn(msgspec.Struct):
+    """A picture that has been taken, and its size."""
+
+    id: str
+    width: int
+    height: int
+
+
+async def settle(room_id: int) -> None:
+    """Wait for steps on their way to the disk, so that the file shows what the screen shows."""
+    live = registry().find(room_id)
+    if live is not None:
+        await live.keeper.settled()
+
+
+def visible_board(request: HttpRequest, uid: str) -> models.Board:
+    """The board, if this browser may look at it now; raises Problem."""
+    row = models.Board.objects.filter(uid=uid).select_related("room", "room__owner").first()
+    if row is None or not may_look(row.room, request.user, request.session):
+        raise Problem(404, "This board is not open to you. Come in by the room's link.")
+    return row
+
+
+def pages_of_board(row: models.Board) -> list[Page]:
+    """The pages of a board in their order; raises Problem when it cannot be opened."""
+    try:
+        return store.load(row.pk).in_order()
+    except store.DamagedLogError as error:
+        logger.error("Board %s cannot be opened: %s", row.uid, error)
+        raise Problem(
+            500,
+            "This board cannot be opened just now. Nothing of it is lost: whoever runs the server can mend it.",
+        ) from error
+
+
+@contextmanager
+def making() -> Iterator[None]:
+    """A turn at loading a board and making or taking a file of it; raises Problem when none comes for long."""
+    if not _turns.acquire(timeout=WAIT_S):
+        raise Problem(503, "Many files are being made just now. Try again in a moment.")
+    try:
+        yield
+    finally:
+        _turns.release()
+
+
+@contextmanager
+def body_file(request: HttpRequest, most: int) -> Iterator[Path]:
+    """The request's body as a file that a worker can read, gone afterwards; raises Problem when it is too large."""
+    with tempfile.NamedTemporaryFile(dir=settings.DATA_DIR, prefix="coming-in-") as file:
+        size = 0
+        while part := request.read(1_000_000):
+            size += len(part)
+            if size > most:
+                raise Problem(413, f"The file is larger than {most // 1_000_000:,} MB.")
+            file.write(part)
+        file.flush()
+        yield Path(file.name)
+
+
+def made(job: Callable[..., T], *arguments: Any) -> T:
+    """``job(*arguments)`` in a worker; raises Problem when it was ended."""
+    try:
+        return async_to_sync(workers.run_file)(job, *arguments)
+    except JobError as error:
+        raise Problem(503, "That is too large a file for this server. Nothing was changed.") from error
+
+
+def _file(data: bytes, mime: str, name: str) -> HttpResponse:
+    """A file to be kept by the one who asked for it."""
+    response = HttpResponse(data, content_type=mime)
+    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+@require_GET
+@answers_problems
+def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
+    """The whole board as a PDF named after room and date."""
+    allow(request, "file", 60, 60)
+    row = visible_board(request, board)
+    async_to_sync(settle)(row.room_id)
+    with making():
+        pages = pages_of_board(row)
+        pictures = repository.pictures(row.room_id, pictures_of(pages))
+        data = made(workers.make_pdf, [encode_page(page) for page in pages], row.title, pictures)
+    return _file(data, "application/pdf", f"{row.room.title} {date.today().isoformat()}.pdf")
+
+
+@require_GET
+@answers_problems
+def board_package(request: HttpRequest, board: str) -> HttpResponse:
+    """The whole board as a package that another room can take in; for the room's owner."""
+    allow(request, "file", 60, 60)
+    row = visible_board(request, board)
+    if not services.owns(row.room, request.user, request.session):
+        raise Problem(404, "Only the room's tutor can save its boards as packages.")
+    async_to_sync(settle)(row.room_id)
+    with making():
+        data = package_of(row)
+    return _file(data, "application/zip", f"{row.title} {date.today().isoformat()}.board.zip")
+
+
+def package_of(row: models.Board) -> bytes:
+    """A board as a package, with the names of its writers."""
+    pages = pages_of_board(row)
+    pictures = repository.pictures(row.room_id, pictures_of(pages))
+    writers = {item.by for page in pages for item in page.items.values()}
+    names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
+    return made(workers.make_package, [encode_page(page) for page in pages], row.title, names, pictures)
+
+
+@require_POST
+@answers_problems
+def bring_in_board(request: HttpRequest, link: str) -> HttpResponse:
+    """Make a board of a package (the request's body) in the owner's room."""
+    allow(request, "package", 30, 600)
+    row = owned(request, link)
+    check_boards(row)
+    with body_file(request, package.MAX_BYTES) as file, making():
+        check_space(row.pk, file.stat().st_size)
+        taken = made(workers.take_package, str(file), services.tutor_seat(row).uid)
+        if isinstance(taken, str):
+            raise Problem(400, taken)
+        board = unpack_board(row, *taken, int(time.time() * 1000))
+    async_to_sync(tell_boards)(row)
+    return answer(BoardId(board.uid), 201)
+
+
+@require_GET
+@answers_problems
+def board_picture(request: HttpRequest, board: str) -> HttpResponse:
+    """A picture of the board's first page; its address carries the step number, so it may be cached."""
+    allow(request, "board-picture", 240, 60)
+    row = visible_board(request, board)
+    with making():
+        first = pages_of_board(row)[0]
+        pictures = repository.pictures(row.room_id, pictures_of([first]))
+        data = made(workers.make_picture, encode_page(first), PICTURE_WIDTH_PX, pictures)
+    response = HttpResponse(data, content_type="image/png")
+    response["Cache-Control"] = "private, max-age=86400"
+    return response
+
+
+@require_POST
+@answers_problems
+def bring_in(request: HttpRequest, board: str) -> HttpResponse:
+    """Take a picture (the request's body) into the board's room; who may is decided by the rule book."""
+    allow(request, "picture", 120, 60)
+    row = visible_board(request, board)
+    refusal = _refusal(request, row)
+    if refusal:
+        raise Problem(403, refusal)
+    data = request.read(MAX_BYTES + 1)
+    check_space(row.room_id, len(data))
+    clean = made(workers.take_picture, data)
+    if isinstance(clean, str):
+        raise Problem(400, clean)
+    uid = repository.keep_picture(row.room_id, clean)
+    return answer(BroughtIn(uid, clean.width_px, clean.height_px), 201)
+
+
+def _refusal(request: HttpRequest, row: models.Board) -> str:
+    """Why this browser may not bring pictures in; "" when it may."""
+    found = may_look(row.room, request.user, request.session)
+    actor = Actor(found.seat.uid, found.facts.role) if found else Actor("", "onlooker")
+    facts, now_ms = lessons.load(row.room).facts, int(time.time() * 1000)
+    # Where it will lie is decided when it is put there; some place of the board must be free for it.
+    places = [place for page in pages_of_board(row) for place in targets_of(page.head)]
+    verdicts = [decide(actor, "add_picture", place, facts, now_ms) for place in places or [Target()]]
+    return "" if any(verdict.allowed for verdict in verdicts) else verdicts[0].sentence
+
+
+@require_GET
+@answers_problems
+def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
+    """A picture of the board's room; it never changes."""
+    row = visible_board(request, board)
+    found = models.Picture.objects.filter(room_id=row.room_id, uid=picture).first()
+    if found is None:
+        raise Problem(404, "There is no such picture in this room.")
+    response = HttpResponse(bytes(found.data), content_type=found.mime)
+    response["Cache-Control"] = "private, max-age=31536000, immutable"
+    return response

@@ -1,0 +1,222 @@
+"""The room's home, and boards as files: what needs boards and lessons together."""
+
+from __future__ import annotations
+
+import time
+from datetime import datetime
+from typing import Literal
+
+import msgspec
+from asgiref.sync import async_to_sync, sync_to_async
+from django.http import HttpRequest, HttpResponse
+from django.views.decorators.http import require_http_methods, require_POST
+
+from sunroom.boards.services import create_board
+from sunroom.boards.space import most_bytes, used_bytes
+from sunroom.core.lesson import Lesson, LessonCommand, OpenLesson, SetBetween, SetPlan, carry_out
+from sunroom.core.lesson.record import Entry, minutes_present
+from sunroom.core.lesson.state import Plan
+from sunroom.core.pens.facts import Between
+from sunroom.lessons import repository as lessons
+from sunroom.live.room.registry import board_cards, registry
+from sunroom.rooms import services
+from sunroom.rooms.models import Room
+from sunroom.rooms.names import clean_name
+from sunroom.rooms.requests import Problem, answer, answers_problems, body
+
+MAX_BOARDS = 200
+RECORD_LINES = 60
+EARLY_MS = 3 * 3_600_000
+
+Language = Literal["en", "fr", "de", "es"]
+
+
+class HomeBoard(msgspec.Struct):
+    """``changed_ms``: when a step last landed; ``seq`` changes with the board's picture."""
+
+    id: str
+    title: str
+    pages: int
+    changed_ms: int
+    seq: int
+
+
+class Attended(msgspec.Struct):
+    """How long a person was at the last lesson."""
+
+    name: str
+    minutes: int
+
+
+class HomePerson(msgspec.Struct):
+    seat: str
+    name: str
+    role: str
+
+
+class RoomHome(msgspec.Struct):
+    """All that the room's home shows to its tutor."""
+
+    title: str
+    link: str
+    onlooker_link: str
+    claimed: bool
+    tutor: str
+    lesson_open: bool
+    between: Between
+    language: str
+    plan: Plan
+    opened_ms: int | None
+    started_ms: int | None
+    ended_ms: int | None
+    boards: list[HomeBoard]
+    used_mb: float
+    most_mb: float
+    people: list[HomePerson]
+    attendance: list[Attended]
+    record: list[Entry]
+
+
+class ChangeRoom(msgspec.Struct):
+    """What is given is changed."""
+
+    title: str | None = None
+    between: Between | None = None
+    language: Language | None = None
+    plan: SetPlan | None = None
+
+
+class NewBoard(msgspec.Struct):
+    title: str = ""
+
+
+class BoardId(msgspec.Struct):
+    id: str
+
+
+def owned(request: HttpRequest, link: str) -> Room:
+    room = services.find_room(link, "tutor")
+    if not services.owns(room, request.user, request.session):
+        raise Problem(403, "This is the tutor's side of the room. Sign in, or use the students' link.")
+    return room
+
+
+@require_http_methods(["GET", "PATCH"])
+@answers_problems
+def room(request: HttpRequest, link: str) -> HttpResponse:
+    row = owned(request, link)
+    if request.method == "PATCH":
+        wanted = body(request, ChangeRoom)
+        if wanted.title is not None:
+            row.title = clean_name(wanted.title, "title", 80)
+            row.save(update_fields=["title"])
+        if wanted.language is not None:
+            row.language = wanted.language
+            row.save(update_fields=["language"])
+        for command in (SetBetween(wanted.between) if wanted.between else None, wanted.plan):
+            if command is not None:
+                async_to_sync(_tell)(row, command)
+    return answer(_home(row))
+
+
+async def tell_boards(row: Room) -> None:
+    live = registry().find(row.pk)
+    if live is not None:
+        live.set_boards(await sync_to_async(board_cards)(row.pk))
+
+
+async def board_gone(row: Room, uid: str) -> None:
+    """A board is being deleted: nobody is on it any more, and nothing more of it is kept."""
+    live = registry().find(row.pk)
+    if live is not None:
+        live.seats.off_board(uid)
+        live.boards.pop(uid, None)
+        await live.keeper.settled()
+        live.set_boards(tuple(card for card in live.cards if card.id != uid))
+
+
+async def _tell(row: Room, command: LessonCommand) -> None:
+    """Carry a command of the owner out, in the live room when there is one."""
+    live = registry().find(row.pk)
+    if live is not None:
+        live.carry_out(command)
+        await live.keeper.settled()
+    else:
+        await sync_to_async(_keep)(row, command)
+
+
+def _keep(row: Room, command: LessonCommand) -> None:
+    lessons.keep(row.pk, carry_out(lessons.load(row), command, "", _now_ms()))
+
+
+def _home(row: Room) -> RoomHome:
+    lesson = lessons.load(row)
+    cards = [
+        HomeBoard(b.uid, b.title, b.page_count, _ms(b.changed_at), b.seq) for b in row.boards.order_by("id")
+    ]
+    seats = row.seats.exclude(role="tutor").order_by("id")
+    # Somebody may have come before the lesson was opened.
+    entries = lessons.record(row.pk, (lesson.opened_ms or 0) - EARLY_MS)
+    return RoomHome(
+        title=row.title,
+        link=row.link,
+        onlooker_link=row.onlooker_link,
+        claimed=row.owner_id is not None,
+        tutor=services.tutor_name(row),
+        lesson_open=lesson.facts.open,
+        between=lesson.facts.between,
+        language=row.language,
+        plan=lesson.plan,
+        opened_ms=lesson.opened_ms,
+        started_ms=lesson.started_ms,
+        ended_ms=lesson.ended_ms,
+        boards=cards,
+        used_mb=round(used_bytes(row.pk) / 1e6, 1),
+        most_mb=most_bytes() / 1e6,
+        people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],
+        attendance=_attendance(entries, lesson),
+        record=[entry for entry in entries if entry.what == "did"][-RECORD_LINES:],
+    )
+
+
+def _attendance(entries: list[Entry], lesson: Lesson) -> list[Attended]:
+    """Who was at the newest lesson since its clock started, and for how long."""
+    start = lesson.started_ms or lesson.opened_ms
+    if start is None:
+        return []
+    minutes = minutes_present(entries, start, lesson.ended_ms or _now_ms())
+    names = {entry.seat: entry.name for entry in entries}
+    return [
+        Attended(names[seat], round(value)) for seat, value in sorted(minutes.items(), key=lambda p: -p[1])
+    ]
+
+
+def check_boards(row: Room) -> None:
+    """Raise Problem when a room has as many boards as it may."""
+    if row.boards.count() >= MAX_BOARDS:
+        raise Problem(409, f"A room has at most {MAX_BOARDS} boards. Delete one that is no longer needed.")
+
+
+@require_POST
+@answers_problems
+def boards(request: HttpRequest, link: str) -> HttpResponse:
+    """A new board; the first one of a new room opens its first lesson."""
+    row = owned(request, link)
+    check_boards(row)
+    first = not row.boards.exists()
+    title = body(request, NewBoard).title.strip() or (
+        row.title if first else f"Board {row.boards.count() + 1}"
+    )
+    board = create_board(row, title, _now_ms())
+    async_to_sync(tell_boards)(row)
+    if first:
+        async_to_sync(_tell)(row, OpenLesson())
+    return answer(BoardId(board.uid), 201)
+
+
+def _ms(moment: datetime) -> int:
+    return int(moment.timestamp() * 1000)
+
+
+def _now_ms() -> int:
+    return int(time.time() * 1000)

@@ -1,0 +1,169 @@
+"""A room as a whole: its links, its end, and taking it along as one file and bringing it in again."""
+
+from __future__ import annotations
+
+import tempfile
+import time
+from datetime import date
+from pathlib import Path
+from typing import Literal, cast
+
+import msgspec
+from asgiref.sync import async_to_sync
+from django.conf import settings
+from django.db import transaction
+from django.http import HttpRequest, HttpResponse
+from django.utils.http import content_disposition_header
+from django.views.decorators.http import require_GET, require_http_methods, require_POST
+
+from sunroom.boards.services import unpack_board
+from sunroom.boards.space import most_bytes
+from sunroom.core.formats.room_package import MAX_BYTES, RoomFacts
+from sunroom.lessons import repository as lessons
+from sunroom.live.doors.files import body_file, made, making, package_of, settle
+from sunroom.live.doors.home import Language, board_gone, owned
+from sunroom.live.room.registry import registry
+from sunroom.live.work import workers
+from sunroom.rooms import services, views
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
+from sunroom.rooms.security import address_of, note
+
+
+class ChangeLink(msgspec.Struct):
+    which: Literal["students", "onlookers"]
+
+
+class RoomLinks(msgspec.Struct):
+    link: str
+    onlooker_link: str
+
+
+class DeleteRoom(msgspec.Struct):
+    """The room's title, typed once more by whoever means it."""
+
+    title: str
+
+
+class RoomBroughtIn(msgspec.Struct):
+    """As views.CreatedRoom: ``owner_key`` is empty when the room belongs to the account."""
+
+    link: str
+    owner_key: str
+    boards: int
+
+
+@require_POST
+@answers_problems
+def links(request: HttpRequest, link: str) -> HttpResponse:
+    """Give one of the room's doors another link; the old one is dead at once."""
+    allow(request, "links", 30, 600)
+    row, which = owned(request, link), body(request, ChangeLink).which
+    services.change_link(row, "onlooker" if which == "onlookers" else "student")
+    note("link changed", address_of(request), room=row.pk, which=which)
+    async_to_sync(_tell_link)(row.pk, which, row.link)
+    return answer(RoomLinks(row.link, row.onlooker_link))
+
+
+async def _tell_link(room_id: int, which: str, link: str) -> None:
+    live = registry().find(room_id)
+    if live is not None and which == "students":
+        live.set_link(link)
+    elif live is not None:
+        live.seats.onlookers_out()
+
+
+@require_http_methods(["DELETE"])
+@answers_problems
+def delete(request: HttpRequest, link: str) -> HttpResponse:
+    """Delete a room with its boards, pictures, people and record."""
+    row = owned(request, link)
+    if body(request, DeleteRoom).title.strip() != row.title:
+        raise Problem(400, "Type the room's title to say that you mean it. Nothing was deleted.")
+    note("room deleted", address_of(request), room=row.pk)
+    async_to_sync(rooms_gone)([row.pk])
+    row.delete()
+    return answer(views.me_of(request))
+
+
+async def rooms_gone(rooms: list[int]) -> None:
+    """Send everybody out of rooms that are being deleted."""
+    for room_id in rooms:
+        await registry().gone(room_id)
+
+
+@require_http_methods(["DELETE"])
+@answers_problems
+def delete_board(request: HttpRequest, link: str, board: str) -> HttpResponse:
+    """Delete one board with all that was ever on it; a room keeps one."""
+    row = owned(request, link)
+    found = row.boards.filter(uid=board).first()
+    if found is None:
+        raise Problem(404, "That board is no longer in this room.")
+    if row.boards.count() == 1:
+        raise Problem(409, "A room keeps at least one board.")
+    note("board deleted", address_of(request), room=row.pk, board=board)
+    async_to_sync(board_gone)(row, board)
+    found.delete()
+    return answer({})
+
+
+@require_GET
+@answers_problems
+def package(request: HttpRequest, link: str) -> HttpResponse:
+    """The whole room as one file: every board as a package, and what the room is set to."""
+    allow(request, "file", 60, 60)
+    row = owned(request, link)
+    async_to_sync(settle)(row.pk)
+    lesson = lessons.load(row)
+    language = cast(Language, row.language)
+    facts = RoomFacts(title=row.title, language=language, plan=lesson.plan, kit=lesson.facts.room_kit)
+    with making(), tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="going-out-") as folder:
+        boards = []
+        for board in row.boards.order_by("id"):
+            boards.append(f"{folder}/{board.pk}")
+            Path(boards[-1]).write_bytes(package_of(board))
+        data = made(workers.make_room_package, facts, boards)
+    response = HttpResponse(data, content_type="application/zip")
+    name = f"{row.title} {date.today().isoformat()}.room.zip"
+    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+@require_POST
+@answers_problems
+def bring_in(request: HttpRequest) -> HttpResponse:
+    """Make a room of such a file (the request's body); it belongs to whoever brings it in."""
+    allow(request, "room", 20, 600)
+    with (
+        body_file(request, min(MAX_BYTES, most_bytes())) as file,
+        making(),
+        tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="coming-in-") as folder,
+    ):
+        found = made(workers.take_room_package, str(file), folder)
+        if isinstance(found, str):
+            raise Problem(400, found)
+        return answer(_room_of(request, *found), 201)
+
+
+def _room_of(request: HttpRequest, facts: RoomFacts, files: list[str]) -> RoomBroughtIn:
+    """A new room with these boards, all of it or nothing."""
+    with transaction.atomic():
+        row, key = services.create_room(facts.title, request.user, request.session)
+        row.language = facts.language
+        row.save(update_fields=["language"])
+        seat = services.take_seat(row, "tutor", _name(request), request.session)
+        for file in files:
+            taken = made(workers.take_package, file, seat.uid)
+            if isinstance(taken, str):
+                raise Problem(400, taken)
+            unpack_board(row, *taken, int(time.time() * 1000))
+        lesson = lessons.load(row)
+        kit = msgspec.structs.replace(lesson.facts, kit=facts.kit, room_kit=facts.kit)
+        lessons.keep(row.pk, msgspec.structs.replace(lesson, plan=facts.plan, facts=kit))
+    return RoomBroughtIn(row.link, key, len(files))
+
+
+def _name(request: HttpRequest) -> str:
+    user = request.user
+    return (user.get_full_name() or user.get_username()) if user.is_authenticated else "Tutor"

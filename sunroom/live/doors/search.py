@@ -1,0 +1,109 @@
+"""Looking words up on all boards of a room: typed ones, and written ones by what the ink reads as."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable
+from functools import cache
+from typing import Literal
+
+import msgspec
+from asgiref.sync import async_to_sync
+from django.http import HttpRequest, HttpResponse
+from django.views.decorators.http import require_GET
+
+from sunroom.boards import repository, store
+from sunroom.core.board import Page
+from sunroom.core.board.words import has_words, mark_of, shown, typed_words, writing_of
+from sunroom.core.reading.own_hand import HandInk
+from sunroom.live.doors.files import made, settle
+from sunroom.live.doors.home import owned
+from sunroom.live.work import workers
+from sunroom.rooms.hands import ink_of_seat
+from sunroom.rooms.requests import allow, answer, answers_problems
+
+#: Ink that has changed is read for so long in one request; the browser asks again for the rest.
+READING_S = 1.5
+MAX_FOUND = 60
+MAX_WANTED = 100
+
+
+class Found(msgspec.Struct):
+    """A text in which all the wanted words stand; ``number`` of the page counts from 1."""
+
+    board: str
+    title: str
+    page: str
+    number: int
+    how: Literal["typed", "written"]
+    text: str
+
+
+class FoundWords(msgspec.Struct):
+    """What was found so far; ``unread`` pages have ink that has still to be read."""
+
+    found: list[Found]
+    unread: int
+
+
+@require_GET
+@answers_problems
+def words(request: HttpRequest, link: str) -> HttpResponse:
+    """Where ``wanted`` stands on the room's boards, at most ``MAX_FOUND`` places."""
+    allow(request, "words", 240, 60)
+    row = owned(request, link)
+    wanted = request.GET.get("wanted", "")[:MAX_WANTED]
+    async_to_sync(settle)(row.pk)
+    until = time.monotonic() + READING_S
+    hand_of = cache(ink_of_seat)
+    found: list[Found] = []
+    unread = 0
+    for board in row.boards.order_by("id"):
+        kept = repository.readings(board.pk)
+        try:
+            pages = store.load(board.pk).in_order()
+        except store.DamagedLogError:
+            continue  # the others can still be looked through
+        repository.drop_readings(board.pk, [page.head.id for page in pages])
+        for number, page in enumerate(pages, 1):
+            texts: list[tuple[Literal["typed", "written"], str]] = [("typed", t) for t in typed_words(page)]
+            lines = _lines(board.pk, page, row.language, kept.get(page.head.id), until, hand_of)
+            if lines is None:
+                unread += 1
+            for rivals in lines or ():
+                texts += [("written", rival) for rival in rivals if has_words(rival, wanted)][:1]
+            found += [
+                Found(board.uid, board.title, page.head.id, number, how, shown(text, wanted))
+                for how, text in texts
+                if has_words(text, wanted)
+            ]
+    return answer(FoundWords(found[:MAX_FOUND], unread))
+
+
+def _lines(
+    board_id: int,
+    page: Page,
+    language: str,
+    kept: tuple[str, list[list[str]]] | None,
+    until: float,
+    hand_of: Callable[[str], HandInk | None],
+) -> list[list[str]] | None:
+    """The lines of a page's ink, read now if they were not before; None when there is no time for that.
+
+    Everybody's ink is read by their own hand, which ``hand_of`` gives by the seat.
+    """
+    ink = writing_of(page)
+    if not ink:
+        return []
+    hands = {seat: hand_of(seat) for seat in dict.fromkeys(item.by for item in ink)}
+    mark = mark_of(ink, language, [hand.mark for hand in hands.values() if hand])
+    if kept is not None and kept[0] == mark:
+        return kept[1]
+    if time.monotonic() > until:
+        return None
+    lines = []
+    for seat, hand in hands.items():
+        strokes = tuple((item.samples, item.placement) for item in ink if item.by == seat)
+        lines += made(workers.read_page, strokes, language, hand)
+    repository.keep_reading(board_id, page.head.id, mark, lines)
+    return lines

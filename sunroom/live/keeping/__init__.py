@@ -1,0 +1,1 @@
+"""How what a room decides gets to the disk."""

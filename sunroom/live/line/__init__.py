@@ -1,0 +1,1 @@
+"""One browser's line to its room."""

@@ -1,0 +1,132 @@
+"""What is seen for a moment and not kept: ink being drawn, pointers, arrows."""
+
+from __future__ import annotations
+
+import msgspec
+import numpy as np
+
+from sunroom.core.board import InkItem, PageHead, Request
+from sunroom.core.board.bays import bays_at, page_target
+from sunroom.core.board.items import WIDTHS
+from sunroom.core.board.steps import AddItems
+from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES, unpack_samples
+from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.pens import Target
+from sunroom.core.pens.facts import BESIDE, BayFacts
+from sunroom.live.room.inside import Inside
+from sunroom.live.room.member import Member
+from sunroom.live.wire.messages import ClearPointers, Point, Pointing, Wet, WetInk
+
+#: Wet strokes that a person may have at once: ten fingers.
+MAX_WET = 10
+#: Of one message: a browser that could not send for some seconds has no more.
+MAX_WET_SAMPLES = 2_000
+
+
+class Fleeting:
+    """The wet ink and the pointers of one live room."""
+
+    def __init__(self, inside: Inside) -> None:
+        self._inside = inside
+        #: When each wet stroke of a connection was seen to begin.
+        self._begun: dict[str, dict[str, int]] = {}
+        #: Seats whose pointer is on somebody's screen.
+        self._pointing: set[str] = set()
+
+    def wet(self, member: Member, message: Wet) -> None:
+        """Pass a stroke being drawn on to the others, as long as its writer may draw it."""
+        board = self._inside.boards[member.board]
+        strokes = self._begun.setdefault(member.connection, {})
+        page = board.board.pages.get(message.page)
+        if message.over or page is None:
+            if strokes.pop(message.id, None) is not None:
+                board.wet.append(_over(member, message.id))
+                self._inside.flush_soon()
+            return
+        if not _is_wet(message):
+            return
+        begun_ms = strokes.get(message.id)
+        if not self._inside.decide(member, "add_ink", _target(page.head, message, begun_ms)).allowed:
+            return
+        if begun_ms is None:
+            if len(strokes) >= MAX_WET:
+                strokes.pop(next(iter(strokes)))
+            strokes[message.id] = self._inside.now_ms()
+        board.wet.append(WetInk(member.connection, member.actor.seat, message))
+        self._inside.flush_soon()
+
+    def begun_ms(self, member: Member, request: Request) -> int | None:
+        """When the ink of a request was seen to begin, if all of it was; its wet strokes are over."""
+        strokes = self._begun.get(member.connection)
+        if not strokes or not isinstance(request, AddItems):
+            return None
+        begun = [strokes.pop(item.id, None) for item in request.items if isinstance(item, InkItem)]
+        known = [at for at in begun if at is not None]
+        return max(known) if known and len(known) == len(request.items) else None
+
+    def point(self, member: Member, message: Point) -> None:
+        """Show a person's pointer to the others."""
+        board, seat = self._inside.boards[member.board], member.actor.seat
+        if message.on and not self._inside.decide(member, "point", Target()).allowed:
+            return
+        if not message.on and seat not in self._pointing:
+            return
+        if not (abs(message.x) <= MAX_COORDINATE and abs(message.y) <= MAX_COORDINATE):
+            return
+        if message.on and message.page not in board.board.pages:
+            return
+        if message.on:
+            self._pointing.add(seat)
+        else:
+            self._pointing.discard(seat)
+            message = msgspec.structs.replace(message, page="")
+        if message.stay and message.on:
+            board.arrows[seat] = message
+        elif message.stay:
+            board.arrows.pop(seat, None)
+        board.pointing.append(Pointing(seat, message))
+        self._inside.flush_soon()
+
+    def clear_pointers(self, member: Member, message: ClearPointers) -> None:
+        """Take arrows off the board; everyone's only for the tutor side."""
+        board = self._inside.boards[member.board]
+        everyone = message.everyone and self._inside.decide(member, "set_pens", Target()).allowed
+        for seat in list(board.arrows) if everyone else [member.actor.seat]:
+            if board.arrows.pop(seat, None):
+                board.pointing.append(Pointing(seat, Point("", 0, 0, on=False, stay=True)))
+        self._inside.flush_soon()
+
+    def left(self, member: Member) -> None:
+        """A connection is gone: its wet ink and pointer go from the other screens."""
+        board = self._inside.boards.get(member.board)
+        if board is not None:
+            for stroke in self._begun.pop(member.connection, ()):
+                board.wet.append(_over(member, stroke))
+            if member.actor.seat in self._pointing:
+                self._pointing.discard(member.actor.seat)
+                board.pointing.append(Pointing(member.actor.seat, Point("", 0, 0, on=False)))
+
+
+def _is_wet(message: Wet) -> bool:
+    """Whether new samples of a stroke are what a browser can draw."""
+    rows, rest = divmod(len(message.samples), SAMPLE_BYTES)
+    if rest or rows > MAX_WET_SAMPLES or not 0 <= message.begin <= MAX_SAMPLES - rows:
+        return False
+    if len(message.id) > 32 or len(message.colour) > 7:
+        return False
+    if not (WIDTHS[0] <= message.width <= WIDTHS[1] and 0 < message.opacity <= 1):
+        return False
+    xy = np.frombuffer(message.samples, "<f4", 2 * rows)
+    return bool((np.abs(xy) <= MAX_COORDINATE).all())
+
+
+def _over(member: Member, stroke: str) -> WetInk:
+    return WetInk(member.connection, member.actor.seat, Wet(stroke, "", "pen", "", 0, 0, b"", over=True))
+
+
+def _target(head: PageHead, message: Wet, begun_ms: int | None) -> Target:
+    """Where new samples of a stroke lie, as the rule book sees it."""
+    bays: tuple[BayFacts, ...] = (BESIDE,)
+    if head.bays and message.samples:
+        bays = bays_at(head, unpack_samples(message.samples)[:, :2])
+    return msgspec.structs.replace(page_target(head), bays=bays, begun_ms=begun_ms)

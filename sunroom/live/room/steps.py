@@ -1,0 +1,221 @@
+"""Steps in their order: what a request comes to is decided, worked out, taken and kept, or refused with a reason."""
+
+from __future__ import annotations
+
+import asyncio
+import logging
+import time
+from concurrent.futures import ThreadPoolExecutor
+from functools import partial
+from typing import NamedTuple
+
+import msgspec
+
+from sunroom.boards.space import full_sentence
+from sunroom.boards.store import Logged
+from sunroom.core.board import Board, Request, Step, apply, invert, needs, needs_first, signed
+from sunroom.core.board.history import How
+from sunroom.core.board.rebase import rebased
+from sunroom.core.board.requests import GoneError, check_request
+from sunroom.core.board.steps import RemoveItems, RemovePage, weight
+from sunroom.core.board.work import work
+from sunroom.core.errors import MalformedError
+from sunroom.core.pens import Target
+from sunroom.core.pens.rules import Action, Verdict
+from sunroom.live.room.board import LiveBoard
+from sunroom.live.room.fleeting import Fleeting
+from sunroom.live.room.inside import Inside
+from sunroom.live.room.member import Member
+from sunroom.live.wire.messages import Answered, Do, encode
+from sunroom.live.wire.pace import Paces
+
+logger = logging.getLogger(__name__)
+
+#: Taking so many things off at once is a clearing, which the record shows.
+CLEARING = 10
+NOT_KEPT = (
+    "The server cannot keep anything just now. What you wrote stays on this screen: try again in a while, "
+    "and tell whoever runs the server."
+)
+#: How long to wait before a board is read once more that could not be read.
+AGAIN_S = 2.0
+#: A heavy request is computed anew so often when its page changes under it.
+BESIDE_TRIES = 4
+#: What takes longer than this (µs, by core.board.work) is not done in the loop.
+INLINE_WORK = 4_000
+#: Heavy requests of all rooms are computed one at a time: the loop needs a core of its own.
+beside = ThreadPoolExecutor(max_workers=1, thread_name_prefix="beside")
+#: Seconds of such work that one person may ask for: by the second, and at once.
+WORK_S_PER_S, WORK_BURST_S = 0.2, 4.0
+
+
+#: Bytes that one person puts on the board: a second, and at once. A whole class writing puts a twentieth.
+PUT_PER_S, PUT_BURST = 1_000_000.0, 8_000_000.0
+#: Of what is more than this at once, all students together put no more than one may: single strokes never wait.
+MUCH, STUDENTS = 50_000, "all students"
+
+
+class RefusedError(Exception):
+    """The rule book does not allow it."""
+
+    def __init__(self, verdict: Verdict) -> None:
+        super().__init__(verdict.sentence)
+        self.verdict = verdict
+
+
+class Planned(NamedTuple):
+    """A step to take: how (do, undo, redo), the step it answers, and what must be allowed for it."""
+
+    step: Step
+    how: How
+    of: int
+    needs: list[tuple[Action, Target]]
+    #: The board that it was made of, and with that its inverse and the board after it.
+    made_of: Board
+    effect: tuple[Step, Board]
+
+    def effect_on(self, board: Board) -> tuple[Step, Board]:
+        """Its inverse, and the board after it."""
+        if board is self.made_of:
+            return self.effect
+        return invert(board, self.step), apply(board, self.step)
+
+
+def _begun(target: Target, begun_ms: int | None) -> Target:
+    return target if begun_ms is None else msgspec.structs.replace(target, begun_ms=begun_ms)
+
+
+class Steps:
+    """What members do to the boards of one live room; ``free`` are the bytes of the disk that it may still use."""
+
+    def __init__(self, inside: Inside, fleeting: Fleeting, free: float) -> None:
+        self._inside, self._fleeting, self._free = inside, fleeting, free
+        self._put = Paces(PUT_PER_S, PUT_BURST, time.monotonic, most=1_000)
+        self._work = Paces(WORK_S_PER_S, WORK_BURST_S, time.monotonic, most=1_000)
+        #: Boards that are being read again.
+        self.beginning: set[asyncio.Task[None]] = set()
+
+    async def do(self, member: Member, message: Do) -> None:
+        """Decide on a step, apply it, queue it for the disk; or refuse it with a reason.
+
+        Role, pen and ownership are decided first, which costs next to nothing; a refusal computes nothing. What
+        takes longer than a stroke does is computed beside the loop, on the board as it is now, and done again when
+        that has changed meanwhile; whoever sent it is not read further until it is decided.
+        """
+        board = self._inside.boards[member.board]
+        landed = board.ids.find(message.id)
+        if landed is not None:
+            # Sent again after a lost line. If it is not on disk yet, its frame is still to come.
+            if landed <= board.kept.seq:
+                member.put(encode(Answered(message.id, landed)))
+            return
+        try:
+            if self._inside.keeper.full or board.broken:
+                raise GoneError("not_kept", NOT_KEPT)
+            if not 6 <= len(message.id) <= 32:
+                raise MalformedError("id", "A step's id has 6 to 32 characters.")
+            begun_ms = self._fleeting.begun_ms(member, message.request)
+            self._decide_first(member, board, message.request, begun_ms)
+            cost = work(board.board, message.request)
+            if cost > INLINE_WORK:
+                await self._work.of(member.actor.seat).wait(cost / 1e6)
+                planned = await self._planned_beside(member, board, message, begun_ms)
+            else:
+                planned = self._planned(member, board, message, board.board)
+            self._land(member, board, message, planned, begun_ms)
+            # What lands is written and sent to everybody: who puts much on the board is read more slowly.
+            heavy = weight(planned.step)
+            await self._put.of(member.actor.seat).wait(heavy)
+            if heavy > MUCH and not member.actor.tutor_side:
+                await self._put.of(STUDENTS).wait(heavy)
+        except RefusedError as refused:
+            self._inside.refuse(member, message.id, refused.verdict.reason, refused.verdict.sentence)
+        except MalformedError as error:
+            self._inside.refuse(member, message.id, "malformed", str(error))
+        except GoneError as error:
+            self._inside.refuse(member, message.id, error.code, str(error))
+
+    def _decide_first(self, member: Member, board: LiveBoard, request: Request, begun_ms: int | None) -> None:
+        """Refuse by what is known without any work; some place of the page must allow it."""
+        for action, places in needs_first(board.board, request):
+            verdicts = [self._inside.decide(member, action, _begun(place, begun_ms)) for place in places]
+            if not any(verdict.allowed for verdict in verdicts):
+                raise RefusedError(verdicts[0])
+
+    def _planned(self, member: Member, board: LiveBoard, message: Do, state: Board) -> Planned:
+        """The step that a request makes of ``state``, with all that the rule book must allow."""
+        check_request(message.request)
+        request = signed(message.request, member.actor)
+        step, how, of = board.plan(state, request, member.actor.seat, self._inside.now_ms())
+        effect = invert(state, step), apply(state, step)
+        return Planned(step, how, of, needs(state, request, step), state, effect)
+
+    async def _planned_beside(
+        self, member: Member, board: LiveBoard, message: Do, begun_ms: int | None
+    ) -> Planned:
+        """As ``_planned``, in a thread beside the loop, for the board as it is when that is done."""
+        loop = asyncio.get_running_loop()
+        for _ in range(BESIDE_TRIES):
+            state = board.board
+            planned = await loop.run_in_executor(beside, self._planned, member, board, message, state)
+            if member.ended:
+                raise GoneError("gone", "You are no longer in the room.")
+            if board.broken:
+                raise GoneError("not_kept", NOT_KEPT)
+            self._decide_first(member, board, message.request, begun_ms)
+            step = rebased(planned.step, state, board.board)
+            if step is not None:
+                return planned._replace(step=step)
+        raise GoneError("busy", "The page changes too fast for that just now. Try it again in a moment.")
+
+    def _land(
+        self, member: Member, board: LiveBoard, message: Do, planned: Planned, begun_ms: int | None
+    ) -> None:
+        """Take a step that the rule book allows, with its bays and all that it touches."""
+        if board.ids.find(message.id) is not None:
+            return  # it was sent twice, and the other one has landed meanwhile
+        if self._inside.boards.get(board.uid) is not board:
+            raise GoneError("board_gone", "That board is no longer in this room.")
+        for action, target in planned.needs:
+            verdict = self._inside.decide(member, action, _begun(target, begun_ms))
+            if not verdict.allowed:
+                raise RefusedError(verdict)
+        step = planned.step
+        if self._free < 0 and not isinstance(step, RemoveItems | RemovePage):
+            raise GoneError("room_full", full_sentence())
+        self._free -= 2 * weight(step)
+        logged = Logged(
+            board.board.seq + 1,
+            message.id,
+            member.actor.seat,
+            self._inside.now_ms(),
+            planned.how,
+            planned.of,
+            step,
+        )
+        effect = planned.effect_on(board.board)
+        board.take(
+            logged,
+            effect,
+            self._inside.keeper,
+            self._inside.flush_soon,
+            partial(self._lost, member, board, message.id),
+        )
+        if isinstance(step, RemoveItems) and len(step.ids) >= CLEARING:
+            self._inside.write_down(member.actor, "did", f"cleared {len(step.ids)} things")
+
+    def _lost(self, member: Member, board: LiveBoard, step_id: str) -> None:
+        """A step can never be kept: it goes back to its writer, and the board on from what is kept."""
+        self._inside.refuse(member, step_id, "not_kept", NOT_KEPT)
+        if not board.pending:
+            task = asyncio.get_running_loop().create_task(self._begin_again(board))
+            self.beginning.add(task)
+            task.add_done_callback(self.beginning.discard)
+
+    async def _begin_again(self, board: LiveBoard) -> None:
+        while self._inside.boards.get(board.uid) is board:
+            try:
+                return board.begin(await asyncio.to_thread(board.store.open))
+            except Exception:  # the disk may be what was at fault; until it is read nothing lands
+                logger.exception("A board could not be read again; trying once more")
+                await asyncio.sleep(AGAIN_S)

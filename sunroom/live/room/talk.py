@@ -1,0 +1,123 @@
+"""What people say and show each other: chat, signs, “look here”, following."""
+
+from __future__ import annotations
+
+from functools import partial
+
+import msgspec
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Box
+from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.lesson import Said, check_said, hears
+from sunroom.core.lesson.chat import ALL, TUTOR_SIDE
+from sunroom.core.lesson.people import may_follow
+from sunroom.core.pens import Target
+from sunroom.core.pens.rules import Action
+from sunroom.lessons import repository as lessons
+from sunroom.live.room.inside import Inside
+from sunroom.live.room.member import Member
+from sunroom.live.wire.messages import Follow, Heard, Lead, React, Reacted, Say, View, Viewed, encode
+
+NOWHERE = Lead("", Box(0, 0, 0, 0))
+
+
+class Talk:
+    """The chat and the looking of one live room; ``chat`` are the last lines that were said."""
+
+    def __init__(self, inside: Inside, chat: list[Said]) -> None:
+        self._inside = inside
+        self.chat = chat
+        #: The view that everyone is kept at.
+        self.led: Lead | None = None
+        self._leader = ""
+
+    def lead(self, member: Member, message: Lead) -> None:
+        """Bring everyone's view to a part of a page, once or until it is let go."""
+        verdict = self._inside.decide(member, "lead_view", Target())
+        if not verdict.allowed:
+            return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
+        if not _on_a_board(message.box):
+            return
+        led = msgspec.structs.replace(
+            message, page=message.page[:32], board=member.board, name=member.actor.name
+        )
+        self.led = led if led.hold and led.page else None
+        self._leader = member.actor.seat
+        self._tell_lead(led)
+
+    def left(self, member: Member) -> None:
+        """Nobody is kept at a view of somebody who has gone."""
+        if self.led and not self._inside.here(self._leader):
+            self.led = None
+            self._tell_lead(NOWHERE)
+
+    def _tell_lead(self, led: Lead) -> None:
+        told = encode(led)
+        for other in self._inside.members.values():
+            if other.actor.seat != self._leader:
+                other.put(told)
+
+    def follow(self, member: Member, message: Follow) -> None:
+        """Show a member from now on what somebody sees: the tutor side anybody, others the tutor side."""
+        member.following = ""
+        theirs = [m for m in self._inside.members.values() if m.actor.seat == message.seat]
+        if not theirs or not may_follow(member.actor, theirs[0].actor):
+            return
+        member.following = message.seat
+        for other in theirs:
+            if other.view is not None:
+                self._show(other, [member])
+
+    def view(self, member: Member, message: View) -> None:
+        """Somebody sees another part of a page."""
+        if _on_a_board(message.box):
+            member.view = msgspec.structs.replace(message, page=message.page[:32])
+            seat = member.actor.seat
+            self._show(member, [m for m in self._inside.members.values() if m.following == seat])
+
+    def _show(self, seen: Member, followers: list[Member]) -> None:
+        if followers and seen.view:
+            told = encode(Viewed(seen.actor.seat, seen.board, seen.view.page, seen.view.box))
+            for follower in followers:
+                follower.put(told)
+
+    def react(self, member: Member, message: React) -> None:
+        """Show a sign to everybody for a moment."""
+        verdict = self._inside.decide(member, "react", Target())
+        if not verdict.allowed:
+            return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
+        told = encode(Reacted(member.actor.seat, message.kind))
+        for other in self._inside.members.values():
+            other.put(told)
+
+    def say(self, member: Member, message: Say) -> None:
+        """Keep a line of the chat and show it to those whom it is for."""
+        actor = member.actor
+        action: Action = "chat_all" if message.to == ALL else "chat_tutor"
+        verdict = self._inside.decide(member, action, Target())
+        if not verdict.allowed:
+            return self._inside.refuse(member, message.id, verdict.reason, verdict.sentence)
+        if message.to not in (ALL, TUTOR_SIDE) and not actor.tutor_side:
+            sentence = "You can say something to everybody or to the tutor."
+            return self._inside.refuse(member, message.id, "tutor_side_only", sentence)
+        try:
+            text = check_said(message.text)
+        except MalformedError as error:
+            return self._inside.refuse(member, message.id, "malformed", str(error))
+        line = Said(self._inside.now_ms(), actor.seat, actor.name, message.to[:20], text)
+        self._inside.keeper.keep(self._inside.store.said, line, partial(self._said, line))
+
+    def _said(self, line: Said) -> None:
+        self.chat = [*self.chat[1 - lessons.CHAT_LINES :], line]
+        told = encode(Heard(line))
+        for member in self._inside.members.values():
+            if self.shown(member, line):
+                member.put(told)
+
+    def shown(self, member: Member, line: Said) -> bool:
+        return member.actor.role != "onlooker" and hears(member.actor, line)
+
+
+def _on_a_board(box: Box) -> bool:
+    return all(abs(side) <= MAX_COORDINATE for side in (box.x0, box.y0, box.x1, box.y1))

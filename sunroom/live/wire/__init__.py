@@ -1,0 +1,1 @@
+"""What travels between a browser and its room, who may open a line at all, and how fast."""

@@ -1,0 +1,490 @@
+"""The wire: every message between a browser and its room, as MessagePack of typed structs.
+
+The browser's types are made from these by `./run types`.
+"""
+
+from __future__ import annotations
+
+from typing import Literal
+
+import msgspec
+
+from sunroom.boards.store import Logged
+from sunroom.core.board import Item, PageHead, Request
+from sunroom.core.geometry import Box
+from sunroom.core.ink import Ends, Nib
+from sunroom.core.lesson import Command, Lesson, Said
+from sunroom.core.pens import Standing
+from sunroom.core.pens.facts import Role
+from sunroom.core.reading import Reading
+from sunroom.core.shapes import Figure
+
+Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
+#: How well messages travel to and from a person.
+Travel = Literal["good", "slow", "poor", "flooding"]
+
+#: The version of all messages here: raised when an older page can no longer talk to the server.
+WIRE = 1
+
+# From the browser
+
+
+class Join(msgspec.Struct, frozen=True, tag_field="type", tag="join"):
+    """The first message: which board ("" for the room's first), the last step seen of it (-1: none),
+    and the page whose items should come first; ``code`` when the door asks for one.
+
+    ``wire``: the version of the wire that the browser's page was made for."""
+
+    board: str = ""
+    have_seq: int = -1
+    page: str = ""
+    code: str = ""
+    wire: int = 1
+
+
+class Do(msgspec.Struct, frozen=True, tag_field="type", tag="do"):
+    """A step to take, under an id of the browser's making by which it lands once."""
+
+    id: str
+    request: Request
+
+
+class Wet(msgspec.Struct, frozen=True, tag_field="type", tag="wet"):
+    """New samples of a stroke being drawn; passed on, never kept.
+
+    ``id`` is that of the item to come, ``begin`` the number of samples sent before; ``samples`` as
+    in core.ink.samples. ``over`` without samples: the stroke was given up.
+    """
+
+    id: str
+    page: str
+    nib: Nib
+    colour: str
+    width: float
+    begin: int
+    samples: bytes
+    over: bool = False
+    opacity: float = 1.0
+    ends: Ends = "none"
+
+
+class Point(msgspec.Struct, frozen=True, tag_field="type", tag="point"):
+    """Where a pointer is on a page; ``on`` False: it was put away.
+
+    ``stay``: an arrow with the person's name, which is there until it is cleared.
+    """
+
+    page: str
+    x: float
+    y: float
+    on: bool = True
+    stay: bool = False
+
+
+class ClearPointers(msgspec.Struct, frozen=True, tag_field="type", tag="clear_pointers"):
+    """Take one's own arrow off the board, or as the tutor side everyone's."""
+
+    everyone: bool = False
+
+
+class Lead(msgspec.Struct, frozen=True, tag_field="type", tag="lead"):
+    """“Look here”: everyone's view to this part of a page of a board.
+
+    ``hold`` keeps it there until it is let go with ``page`` "". From the browser ``board`` and ``name`` are
+    not looked at; to the browsers they are the board and the name of the one who leads.
+    """
+
+    page: str
+    box: Box
+    hold: bool = False
+    board: str = ""
+    name: str = ""
+
+
+class Say(msgspec.Struct, frozen=True, tag_field="type", tag="say"):
+    """A line of the chat, to "all", to the "tutor_side", or to one person's seat."""
+
+    id: str
+    text: str
+    to: str = "all"
+
+
+class Look(msgspec.Struct, frozen=True, tag_field="type", tag="look"):
+    """Which page this person is looking at."""
+
+    page: str
+
+
+class Tell(msgspec.Struct, frozen=True, tag_field="type", tag="tell"):
+    """A command to the lesson."""
+
+    id: str
+    command: Command
+
+
+class Read(msgspec.Struct, frozen=True, tag_field="type", tag="read"):
+    """What could these strokes be? ``ref`` comes back with the answer."""
+
+    ref: int
+    page: str
+    ids: tuple[str, ...]
+
+
+class LineTaught(msgspec.Struct, frozen=True):
+    """What a line of ink, some strokes by id, really says."""
+
+    ids: tuple[str, ...]
+    text: str
+
+
+class Teach(msgspec.Struct, frozen=True, tag_field="type", tag="teach"):
+    """Readings that this person corrected, from which their own hand is learned."""
+
+    page: str
+    lines: tuple[LineTaught, ...]
+
+
+class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
+    """Is the line alive? ``at`` comes back. ``took_ms``: how long the last answer took, -1 before the first."""
+
+    at: float
+    took_ms: float = -1.0
+
+
+class React(msgspec.Struct, frozen=True, tag_field="type", tag="react"):
+    """A sign that everybody sees for a moment."""
+
+    kind: Reaction
+
+
+class Follow(msgspec.Struct, frozen=True, tag_field="type", tag="follow"):
+    """Look where the person in ``seat`` looks, until another follow; "" for nobody."""
+
+    seat: str
+
+
+class View(msgspec.Struct, frozen=True, tag_field="type", tag="view"):
+    """The part of the page that this person sees, for those who follow."""
+
+    page: str
+    box: Box
+
+
+class SeeAs(msgspec.Struct, frozen=True, tag_field="type", tag="see_as"):
+    """What may the student in ``seat`` do on the page that this person looks at?"""
+
+    seat: str
+
+
+class Inspect(msgspec.Struct, frozen=True, tag_field="type", tag="inspect"):
+    """Who made this item, and who changed it? ``ref`` comes back with the answer."""
+
+    ref: int
+    page: str
+    id: str
+
+
+FromBrowser = (
+    Join
+    | Do
+    | Wet
+    | Point
+    | ClearPointers
+    | Say
+    | Lead
+    | Look
+    | Tell
+    | Read
+    | Teach
+    | Ping
+    | React
+    | Follow
+    | View
+    | SeeAs
+    | Inspect
+)
+
+# To the browser
+
+
+class Person(msgspec.Struct, frozen=True):
+    """A seat of the room as the people column shows it.
+
+    ``tabs`` is 0 for who has gone, and ``seen_ms`` then says when; ``travel`` is how well messages do.
+    """
+
+    seat: str
+    name: str
+    role: Role
+    tabs: int
+    page: str = ""
+    board: str = ""
+    travel: Travel = "good"
+    seen_ms: int = 0
+    owner: bool = False
+
+
+class Knock(msgspec.Struct, frozen=True):
+    """Somebody at the door."""
+
+    seat: str
+    name: str
+    at_ms: int
+
+
+class Trace(msgspec.Struct, frozen=True):
+    """Something that happened to an item: when, whose doing, and what ("made", "changed", …)."""
+
+    at_ms: int
+    seat: str
+    name: str
+    what: str
+
+
+class BoardCard(msgspec.Struct, frozen=True):
+    id: str
+    title: str
+
+
+class Pointing(msgspec.Struct, frozen=True):
+    seat: str
+    point: Point
+
+
+class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
+    """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since.
+
+    ``boards`` are all of the room, ``arrows`` the pointers that stay on this one. ``link`` is that of the door by
+    which this person came.
+    """
+
+    seat: str
+    connection: str
+    role: Role
+    room: str
+    link: str
+    board: BoardCard
+    now_ms: int
+    lesson: Lesson
+    people: tuple[Person, ...]
+    seq: int
+    kept_ms: int
+    undos: int
+    redos: int
+    pages: tuple[PageHead, ...] | None
+    missed: tuple[Logged, ...] = ()
+    boards: tuple[BoardCard, ...] = ()
+    arrows: tuple[Pointing, ...] = ()
+    chat: tuple[Said, ...] = ()
+    lead: Lead | None = None
+
+
+class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
+    """A part of a page's items, lowest first; ``last`` with the final part."""
+
+    page: str
+    items: tuple[Item, ...]
+    last: bool
+
+
+class WetInk(msgspec.Struct, frozen=True):
+    """A wet message with who sent it."""
+
+    connection: str
+    seat: str
+    wet: Wet
+
+
+class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_defaults=True):
+    """All that happened on a board in one tick; ``link`` when the room's has been changed."""
+
+    steps: tuple[Logged, ...] = ()
+    wet: tuple[WetInk, ...] = ()
+    pointing: tuple[Pointing, ...] = ()
+    lesson: Lesson | None = None
+    people: tuple[Person, ...] | None = None
+    boards: tuple[BoardCard, ...] | None = None
+    kept_ms: int = 0
+    trouble: str | None = None
+    link: str | None = None
+
+
+class Answered(msgspec.Struct, frozen=True, tag_field="type", tag="answered"):
+    """A step that had landed before: it was sent again after a lost connection."""
+
+    id: str
+    seq: int
+
+
+class Refused(msgspec.Struct, frozen=True, tag_field="type", tag="refused"):
+    """A step or command that was not taken, and why; nothing was changed."""
+
+    id: str
+    reason: str
+    sentence: str
+
+
+class You(msgspec.Struct, frozen=True, tag_field="type", tag="you"):
+    """What this person may do on the page they look at, sent whenever that may have changed."""
+
+    page: str
+    standing: Standing
+
+
+class LineRead(msgspec.Struct, frozen=True):
+    """A line of the ink that was asked about: what it may say, its strokes by id, where it lies, and how it runs."""
+
+    rivals: tuple[Reading, ...]
+    ids: tuple[str, ...]
+    box: Box
+    angle_rad: float
+
+
+class SketchPart(msgspec.Struct, frozen=True):
+    """A figure of a sketch: its strokes by id, and the parts (by number, -1: none) that its ends hold on to."""
+
+    figure: Figure
+    ids: tuple[str, ...]
+    holds: tuple[int, int]
+
+
+class MapLabel(msgspec.Struct, frozen=True):
+    """A word of a mind map in ink: its strokes by id, and what they say."""
+
+    ids: tuple[str, ...]
+    text: str
+
+
+class MapLine(msgspec.Struct, frozen=True):
+    """A line between two labels, by number (-1: the one that is on the board); no strokes when none is drawn."""
+
+    ids: tuple[str, ...]
+    ends: tuple[int, int]
+
+
+class MindMap(msgspec.Struct, frozen=True):
+    """Ink that may be a mind map, or with ``of``, an item of the board, branches of one."""
+
+    labels: tuple[MapLabel, ...]
+    lines: tuple[MapLine, ...]
+    centre: int
+    of: str = ""
+
+
+class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
+    """What ink could be: texts and figures, best first; ``problem`` when it could not be read.
+
+    ``figure_first``: the figure is likelier meant. ``sketch`` has its figures when there are several,
+    ``even`` the same made even, when they nearly are.
+    """
+
+    ref: int
+    readings: tuple[Reading, ...] = ()
+    lines: tuple[LineRead, ...] = ()
+    figures: tuple[Figure, ...] = ()
+    sketch: tuple[SketchPart, ...] = ()
+    even: tuple[SketchPart, ...] = ()
+    figure_first: bool = False
+    mind_map: MindMap | None = None
+    problem: str = ""
+
+
+class Heard(msgspec.Struct, frozen=True, tag_field="type", tag="heard"):
+    """A line of the chat that this person is shown."""
+
+    line: Said
+
+
+class AtPorch(msgspec.Struct, frozen=True, tag_field="type", tag="at_porch"):
+    """Instead of a welcome: what the door asks for. ``wrong``: that code was not it; ``away``: not let in."""
+
+    needs: Literal["knock", "code"]
+    tutor: str
+    wrong: bool = False
+    away: bool = False
+
+
+class LetIn(msgspec.Struct, frozen=True, tag_field="type", tag="let_in"):
+    """The tutor has let this person in: join again."""
+
+
+class AtDoor(msgspec.Struct, frozen=True, tag_field="type", tag="at_door"):
+    """To the tutor side: who knocks, and the code that lets people in."""
+
+    knocks: tuple[Knock, ...]
+    code: str = ""
+
+
+class CheckAnswers(msgspec.Struct, frozen=True, tag_field="type", tag="check_answers"):
+    """To the tutor side: who gave which answer to the question that is asked (pairs of seat and option)."""
+
+    id: str
+    answers: tuple[tuple[str, int], ...]
+
+
+class Reacted(msgspec.Struct, frozen=True, tag_field="type", tag="reacted"):
+    seat: str
+    kind: Reaction
+
+
+class Viewed(msgspec.Struct, frozen=True, tag_field="type", tag="viewed"):
+    """To a follower: what the person they follow sees."""
+
+    seat: str
+    board: str
+    page: str
+    box: Box
+
+
+class SeenAs(msgspec.Struct, frozen=True, tag_field="type", tag="seen_as"):
+    """What a student may do on a page, to the tutor who asked."""
+
+    seat: str
+    page: str
+    standing: Standing
+
+
+class Inspected(msgspec.Struct, frozen=True, tag_field="type", tag="inspected"):
+    ref: int
+    traces: tuple[Trace, ...]
+
+
+class Pong(msgspec.Struct, frozen=True, tag_field="type", tag="pong"):
+    at: float
+
+
+class Goodbye(msgspec.Struct, frozen=True, tag_field="type", tag="goodbye"):
+    """The last message: why the line is closed, and whether to come again."""
+
+    reason: str
+    sentence: str
+    again: bool
+
+
+ToBrowser = (
+    Welcome
+    | PageItems
+    | Frame
+    | Answered
+    | Refused
+    | You
+    | Readings
+    | Heard
+    | Lead
+    | AtPorch
+    | LetIn
+    | AtDoor
+    | CheckAnswers
+    | Reacted
+    | Viewed
+    | SeenAs
+    | Inspected
+    | Pong
+    | Goodbye
+)
+
+_encoder = msgspec.msgpack.Encoder()
+
+
+def encode(message: ToBrowser) -> bytes:
+    return _encoder.encode(message)

@@ -1,0 +1,1 @@
+"""Work outside the event loop, in processes of its own."""

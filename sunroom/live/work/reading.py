@@ -1,0 +1,134 @@
+"""What ink may be, asked of the workers, and corrections from which a person's own hand is learned."""
+
+from __future__ import annotations
+
+import asyncio
+import logging
+from collections import Counter
+
+from sunroom.core.board import Board, InkItem, Page, ShapeItem
+from sunroom.core.board.beside import figures_beside, ink_beside, word_beside
+from sunroom.core.board.items import item_box
+from sunroom.core.errors import MalformedError
+from sunroom.core.reading.own_hand import Sample
+from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.core.shapes.even import Neighbour
+from sunroom.live.wire.messages import (
+    LineRead,
+    MapLabel,
+    MapLine,
+    MindMap,
+    Read,
+    Readings,
+    SketchPart,
+    Teach,
+)
+from sunroom.live.work import workers
+from sunroom.rooms import hands
+from sunroom.rooms.models import Hand
+
+logger = logging.getLogger(__name__)
+
+#: The strokes of a line, and what it says.
+Corrected = tuple[tuple[workers.PlacedStroke, ...], str]
+#: A correction of more lines than this is not learned from.
+MAX_TAUGHT = 20
+
+
+async def read(board: Board, message: Read, language: str) -> Readings:
+    """The answer to a browser that asks what some strokes may be."""
+    page = board.pages.get(message.page)
+    ink = _ink(page, message.ids)
+    if not ink or page is None:
+        return Readings(message.ref, problem="There is no ink to read.")
+    if len(ink) > MAX_STROKES:
+        sentence = f"That is more than {MAX_STROKES} strokes. Select a part of it."
+        return Readings(message.ref, problem=sentence)
+    strokes = tuple((item.samples, item.placement) for item in ink)
+    # All of the page is looked at for that: not in the loop.
+    beside, word, figures = await asyncio.to_thread(_around, page, ink)
+    (writer, _), *_ = Counter(item.by for item in ink).most_common(1)
+    try:
+        hand = await asyncio.to_thread(hands.ink_of_seat, writer)
+        found = await workers.read(strokes, language, beside, hand, item_box(word) if word else None, figures)
+    except Exception:
+        logger.exception("Reading %d strokes", len(strokes))
+        return Readings(message.ref, problem="This ink could not be read just now.")
+    seen = found.readings or found.figures or found.sketch
+    problem = "" if seen else "This cannot be read. The ink stays as it is."
+    ids = [item.id for item in ink]
+    lines = tuple(
+        LineRead(li.rivals, tuple(ids[n] for n in li.members), li.box, li.angle_rad) for li in found.lines
+    )
+    sketch, even = (
+        tuple(SketchPart(p.figure, tuple(ids[n] for n in p.members), p.holds) for p in parts)
+        for parts in (found.sketch, found.even)
+    )
+    return Readings(
+        message.ref,
+        found.readings,
+        lines,
+        found.figures,
+        sketch,
+        even,
+        found.figure_first,
+        _mind_map(found, ids, word.id if word else ""),
+        problem,
+    )
+
+
+def _around(
+    page: Page, ink: list[InkItem]
+) -> tuple[tuple[workers.PlacedStroke, ...], ShapeItem | None, tuple[Neighbour, ...]]:
+    """The ink beside some ink, the mind map's word that it may branch off, and the figures near it."""
+    beside = ink_beside(page, {item.id for item in ink})
+    placed = tuple((item.samples, item.placement) for item in beside)
+    return placed, word_beside(page, ink), figures_beside(page, ink)
+
+
+def _mind_map(found: workers.InkRead, ids: list[str], of: str) -> MindMap | None:
+    if found.mind_map is None:
+        return None
+    members = [tuple(ids[n] for n in label) for label in found.mind_map.labels]
+    labels = tuple(MapLabel(label, text) for label, text in zip(members, found.labels, strict=True))
+    lines = tuple(MapLine(tuple(ids[n] for n in li.members), li.ends) for li in found.mind_map.links)
+    return MindMap(labels, lines, found.mind_map.centre, of)
+
+
+def corrected(board: Board, message: Teach, seat: str) -> list[Corrected]:
+    """A person's own ink of the lines they corrected, as it lies on the board at this moment."""
+    page = board.pages.get(message.page)
+    lines = []
+    for line in message.lines[:MAX_TAUGHT]:
+        ink = [item for item in _ink(page, line.ids) if item.by == seat]
+        if 0 < len(ink) <= MAX_STROKES:
+            lines.append((tuple((item.samples, item.placement) for item in ink), line.text))
+    return lines
+
+
+async def teach(lines: list[Corrected], seat: str, language: str) -> None:
+    """Learn from what lines really say, when their writer keeps an own hand."""
+    try:
+        hand = await asyncio.to_thread(hands.ink_of_seat, seat)
+        for strokes, text in lines if hand else ():
+            found = await workers.run(workers.taught_by, strokes, text, language, hand)
+            await asyncio.to_thread(_keep, seat, found)
+    except Exception:
+        logger.exception("Learning from a corrected reading")
+
+
+def _keep(seat: str, found: list[Sample]) -> None:
+    hand = Hand.objects.filter(seats__uid=seat).first()
+    if hand is None:
+        return
+    for character, strokes in found:
+        try:
+            hands.keep_sample(hand, character, strokes, taught=True)
+        except MalformedError as error:
+            logger.info("A symbol of a corrected line is no sample: %s", error)
+
+
+def _ink(page: Page | None, ids: tuple[str, ...]) -> list[InkItem]:
+    """The strokes of these that are there and may be writing."""
+    items = [page.items.get(item_id) for item_id in dict.fromkeys(ids)] if page else []
+    return [item for item in items if isinstance(item, InkItem) and item.nib != "highlighter"]

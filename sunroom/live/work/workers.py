@@ -1,0 +1,274 @@
+"""Slow computation in processes of its own, with models and fonts loaded once: the loop never waits."""
+
+from __future__ import annotations
+
+from collections import OrderedDict
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any, TypeVar
+
+import msgspec
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom import resources
+from sunroom.core.board import Page
+from sunroom.core.errors import MalformedError
+from sunroom.core.formats import board_pdf, page_png
+from sunroom.core.formats.inkml import read_labelled_inkml
+from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
+from sunroom.core.formats.package import Packed, read_package, write_package
+from sunroom.core.formats.pictures import CleanPicture, clean_picture
+from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
+from sunroom.core.geometry import Affine, Box
+from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.reading import Reading, ReadLine, figure_first, joined
+from sunroom.core.reading.mind_map import MapFound, find_map
+from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
+from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.core.shapes import Figure, Part, any_figure, drawn_among, evened, find_sketch, like_neighbour
+from sunroom.core.shapes.even import Neighbour
+from sunroom.live.work.pool import Pool
+
+T = TypeVar("T")
+
+#: Two cores are the smallest machine planned for: one reads while another saves.
+PROCESSES = 2
+
+#: Limits of one job: to read ink, and to make or take a file.
+READ_S, FILE_S = 10.0, 60.0
+#: Readings kept at hand, and how large the ink of one may be that is kept.
+KEPT_READINGS, MAX_KEPT_INK = 200, 200_000
+#: Hands that a worker keeps at hand.
+KEPT_HANDS = 64
+#: A figure this likely is one, and its strokes no sketch of several.
+CLEAR = 0.6
+
+#: One stroke: its samples' bytes, and its place on the page.
+PlacedStroke = tuple[bytes, Affine]
+
+_pool: Pool | None = None
+
+
+def start() -> None:
+    """Start the processes and load what they need, so that the first reading is not slow."""
+    _the_pool().start()
+
+
+def stop() -> None:
+    global _pool
+    pool, _pool = _pool, None
+    if pool is not None:
+        pool.stop()
+
+
+async def run(job: Callable[..., T], *arguments: Any, limit_s: float = READ_S, slow: bool = False) -> T:
+    """``job(*arguments)`` in a worker process; raises what it raises, or JobError when it was ended."""
+    return await _the_pool().run(job, *arguments, limit_s=limit_s, slow=slow)
+
+
+async def run_file(job: Callable[..., T], *arguments: Any) -> T:
+    """As ``run``, for files: they may take long, and leave a process to those who read ink."""
+    return await run(job, *arguments, limit_s=FILE_S, slow=True)
+
+
+_read: OrderedDict[tuple[object, ...], InkRead] = OrderedDict()
+
+
+async def read(
+    strokes: tuple[PlacedStroke, ...],
+    language: str,
+    beside: tuple[PlacedStroke, ...],
+    hand: HandInk | None = None,
+    branch_of: Box | None = None,
+    neighbours: tuple[Neighbour, ...] = (),
+) -> InkRead:
+    """As ``read_ink``, in a worker; the same ink is not read twice."""
+    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours)
+    found = _read.get(key)
+    if found is None:
+        found = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours)
+        if sum(len(samples) for samples, _ in (*strokes, *beside)) <= MAX_KEPT_INK:
+            _read[key] = found
+            while len(_read) > KEPT_READINGS:
+                _read.popitem(last=False)
+    return found
+
+
+def _the_pool() -> Pool:
+    global _pool
+    if _pool is None:
+        _pool = Pool(PROCESSES, _warm)
+    return _pool
+
+
+def _warm() -> None:
+    resources.typesetter()
+    read_ink(((np.zeros((1, 11), np.uint8).tobytes(), Affine()),))
+
+
+class InkRead(msgspec.Struct, frozen=True):
+    """What some ink may be; ``lines`` and ``sketch`` name its strokes by number."""
+
+    readings: tuple[Reading, ...] = ()
+    lines: tuple[ReadLine, ...] = ()
+    figures: tuple[Figure, ...] = ()
+    sketch: tuple[Part, ...] = ()
+    #: The sketch with its figures made even; empty when nothing of it nearly is.
+    even: tuple[Part, ...] = ()
+    figure_first: bool = False
+    mind_map: MapFound | None = None
+    #: What each label of the mind map says.
+    labels: tuple[str, ...] = ()
+
+
+def read_ink(
+    strokes: tuple[PlacedStroke, ...],
+    language: str = "en",
+    beside: tuple[PlacedStroke, ...] = (),
+    hand: HandInk | None = None,
+    branch_of: Box | None = None,
+    neighbours: tuple[Neighbour, ...] = (),
+) -> InkRead:
+    """What some strokes may be, among the ink beside them and the figures around, written by ``hand``.
+
+    ``branch_of`` is the word of a mind map that they lie next to.
+    """
+    samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
+    finder = resources.finder()
+    reader, own = resources.reader(language), _own_hand(hand)
+    lines = reader.read_lines(samples, own)
+    readings, figures = joined(lines), finder.find(samples)
+    sketch = find_sketch(finder, samples) if not figures or figures[0].score < CLEAR else []
+    first = figure_first(readings, any_figure(figures), samples, around)
+    if len(sketch) > 1 and sum(map(len, (part.members for part in sketch))) == len(samples):
+        # Boxes and arrows are read as a letter or two; a text of some length is writing.
+        first = not readings or len(readings[0].text) <= len(sketch) + 1
+    if not first and len(drawn_among(sketch, samples)) < 2:
+        sketch = []  # letters that look like figures, in a word
+    same = like_neighbour(figures[0], neighbours) if figures else None
+    if same:
+        figures.insert(1, same)
+    even = evened(sketch)
+    found = find_map(samples, branch_of)
+    labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
+    if not all(labels):
+        found = None  # a map is one when each of its words is
+    texts = tuple(label[0].text for label in labels) if found else ()
+    return InkRead(
+        tuple(readings),
+        tuple(lines),
+        tuple(figures),
+        tuple(sketch),
+        tuple(even) if even != sketch else (),
+        first,
+        found,
+        texts,
+    )
+
+
+def taught_by(strokes: tuple[PlacedStroke, ...], text: str, language: str, hand: HandInk) -> list[Sample]:
+    """The symbols of a line that says ``text``, each with its strokes where they lie on the page."""
+    samples = [_placed(stroke) for stroke in strokes]
+    found = resources.reader(language).taught_by(samples, text, _own_hand(hand))
+    return [(text, tuple(pack_samples(samples[n]) for n in members)) for text, members in found]
+
+
+def _own_hand(hand: HandInk | None) -> OwnHand | None:
+    """A hand as the nets see it, by its mark: the samples are looked at once."""
+    if hand is None:
+        return None
+    if hand.mark not in _hands:
+        samples = [(text, [unpack_samples(stroke) for stroke in strokes]) for text, strokes in hand.samples]
+        _hands[hand.mark] = resources.symbols().own_hand(samples)
+        if len(_hands) > KEPT_HANDS:
+            _hands.popitem(last=False)
+    return _hands[hand.mark]
+
+
+_hands: OrderedDict[str, OwnHand | None] = OrderedDict()
+
+
+def read_page(
+    strokes: tuple[PlacedStroke, ...], language: str, hand: HandInk | None = None
+) -> list[list[str]]:
+    """The lines of a page's writing, of each its likeliest texts; strokes in the order of writing."""
+    reader, own, found = resources.reader(language), _own_hand(hand), []
+    for start in range(0, len(strokes), MAX_STROKES):
+        samples = [_placed(stroke) for stroke in strokes[start : start + MAX_STROKES]]
+        found += [[rival.text for rival in line.rivals] for line in reader.read_lines(samples, own)]
+    return found
+
+
+def _placed(stroke: PlacedStroke) -> NDArray[np.float64]:
+    data, placement = stroke
+    rows = unpack_samples(data)
+    rows[:, :2] = placement.points(rows[:, :2])
+    return rows
+
+
+#: A page on its way to a worker, packed as in a snapshot: pickling thousands of items would hold up the loop.
+PackedPage = tuple[bytes, bytes]
+
+
+def _page(packed: PackedPage) -> Page:
+    return decode_page(*packed, SNAPSHOT_VERSION)
+
+
+def make_pdf(pages: list[PackedPage], title: str, pictures: dict[str, bytes]) -> bytes:
+    return board_pdf([_page(page) for page in pages], resources.typesetter(), title, pictures)
+
+
+def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes]) -> bytes:
+    return page_png(_page(page), resources.typesetter(), width_px, pictures)
+
+
+def take_picture(data: bytes) -> CleanPicture | str:
+    """The cleaned picture, or the sentence that says why it is none: errors do not travel well."""
+    try:
+        return clean_picture(data)
+    except MalformedError as error:
+        return str(error)
+
+
+def take_hand(data: bytes) -> list[tuple[str, list[bytes]]] | str:
+    """The labelled samples of a hand in an InkML file, or the sentence that says why there are none."""
+    try:
+        return [
+            (text, [pack_samples(stroke) for stroke in strokes])
+            for text, strokes in read_labelled_inkml(data)
+        ]
+    except MalformedError as error:
+        return str(error)
+
+
+def make_room_package(facts: RoomFacts, boards: list[str]) -> bytes:
+    """The file of a room; ``boards`` are the files of its board packages."""
+    return write_room(facts, [Path(board).read_bytes() for board in boards])
+
+
+def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | str:
+    """A room and the files of its board packages in ``folder``, or the sentence that says why there is none."""
+    try:
+        facts, boards = read_room(Path(file).read_bytes())
+        files = []
+        for number, board in enumerate(boards):
+            files.append(f"{folder}/{number:03d}")
+            Path(files[-1]).write_bytes(board)
+        return facts, files
+    except MalformedError as error:
+        return str(error)
+
+
+def make_package(
+    pages: list[PackedPage], title: str, names: dict[str, str], pictures: dict[str, bytes]
+) -> bytes:
+    return write_package(title, [_page(page) for page in pages], names, pictures)
+
+
+def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture]] | str:
+    """The board in a package, as ``seat``'s, or the sentence that says why there is none."""
+    try:
+        return read_package(Path(file).read_bytes(), seat, resources.typesetter())
+    except MalformedError as error:
+        return str(error)

@@ -1,0 +1,433 @@
+"""Whatever is asked of whatever board: what is allowed changes nothing that its actor may not change.
+
+The whole way is gone, as the live room goes it: first by what is known without work, then resolved, then by all that the
+step touches; beside it stands a plain reading of the rules.
+"""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Callable
+from typing import Any, get_args
+from unittest import TestCase
+
+import msgspec
+import numpy as np
+from hypothesis import HealthCheck, given, settings
+from hypothesis import strategies as st
+
+from sunroom.core.board import (
+    Board,
+    InkItem,
+    Item,
+    PageHead,
+    ShapeItem,
+    TableItem,
+    TextItem,
+    apply,
+    needs,
+    needs_first,
+    resolve,
+)
+from sunroom.core.board.items import own_box
+from sunroom.core.board.pages import Bay
+from sunroom.core.board.requests import (
+    ArrangeItems,
+    AsWritten,
+    CopyPage,
+    DrawFigure,
+    EditText,
+    GoneError,
+    Label,
+    Link,
+    MoveEnds,
+    Plain,
+    RubItems,
+    SetTable,
+    StyleItems,
+    ToMindMap,
+    TransformItems,
+    TrueUp,
+    TrueUpAll,
+    Typeset,
+    check_request,
+)
+from sunroom.core.board.steps import (
+    AddItems,
+    AddPage,
+    ChangePage,
+    MoveItems,
+    MovePage,
+    RemoveItems,
+    RemovePage,
+    Style,
+)
+from sunroom.core.board.work import work
+from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Affine
+from sunroom.core.ink import pack_samples
+from sunroom.core.pens import Actor, Facts, decide
+from tests import strategies as make
+
+TYPESETTER = make.even_typesetter()
+IDS = [f"item-{number:03d}" for number in range(9)]
+SEATS = ("seat-a", "seat-b")
+PAGES = ("page-one", "page-two")
+RIGHTS = ("write", "note", "text", "shape", "maths", "bring_in", "convert", "add_page", "move_own", "change_others", "erase_others")  # fmt: skip
+SAMPLES = pack_samples(np.array([(0, 0, 0.5, 0), (30, 5, 0.6, 8), (60, 40, 0.5, 16)], float))
+
+ids = st.sampled_from(IDS)
+places = st.integers(-200, 400).map(float)
+
+
+@st.composite
+def ink(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
+    return InkItem(
+        id=item_id or draw(ids), x=draw(places), y=draw(places), z=draw(st.integers(1, 9)) / 2, by=draw(st.sampled_from(SEATS)),
+        locked=draw(st.booleans()), nib="pen", colour="#16222b", width=3, samples=SAMPLES,
+    )  # fmt: skip
+
+
+@st.composite
+def things(draw: st.DrawFn, item_id: str) -> Item:
+    """An item of any kind with whatever a browser may have put into it."""
+    inner = tuple(draw(st.lists(ink(), max_size=2)))
+    common: dict[str, Any] = {
+        "id": item_id, "x": draw(places), "y": draw(places), "z": draw(st.integers(1, 20)) / 2, "by": draw(st.sampled_from(SEATS)),
+        "locked": draw(st.sampled_from([False, False, False, True])), "group": draw(st.sampled_from(["", "group-1"])),
+    }  # fmt: skip
+    match draw(st.sampled_from(["ink", "text", "shape", "line", "table", "other"])):
+        case "ink":
+            return msgspec.structs.replace(draw(ink()), **common)
+        case "text":
+            return TextItem(text="noon", size=20, colour="#16222b", ink=inner, **common)
+        case "shape":
+            points = ((0.0, 0.0), (60.0, 0.0), (30.0, 50.0))
+            return ShapeItem(figure="triangle", points=points, closed=True, curved=False, colour="#16222b", width=2, ink=inner, **common)  # fmt: skip
+        case "line":
+            holds = (draw(st.sampled_from(["", *IDS])), draw(st.sampled_from(["", *IDS])))
+            points = ((0.0, 0.0), (60.0, 20.0))
+            return ShapeItem(figure="line", points=points, closed=False, curved=False, colour="#16222b", width=2, holds=holds, **common)  # fmt: skip
+        case "table":
+            return TableItem(columns=(80.0,), rows=(30.0,), cells=("h",), colour="#16222b", **common)
+        case _:
+            return msgspec.structs.replace(draw(make.items(item_id)), **common)
+
+
+@st.composite
+def boards(draw: st.DrawFn) -> Board:
+    board = Board()
+    for number, page_id in enumerate(PAGES[: draw(st.integers(1, 2))]):
+        bays = tuple(
+            Bay(f"bay-00{n}", draw(places), draw(places), 150, 120, rule=rule, people=("seat-a",) if rule == "people" else ())
+            for n, rule in enumerate(draw(st.sampled_from([[], [], ["tutor_side"], ["people", "page"], ["open", "tutor_side"]])))
+        )  # fmt: skip
+        writers = draw(st.sampled_from(["lesson", "lesson", "open", "open", "tutor_side", "desk"]))
+        head = PageHead(page_id, "", writers=writers, desk_of="seat-a" if writers == "desk" else "", bays=bays, by=draw(st.sampled_from(["", *SEATS])))  # fmt: skip
+        board = apply(board, AddPage(head, number))
+        items = [
+            draw(things(item_id)) for item_id in draw(st.lists(ids, unique=True, min_size=1, max_size=6))
+        ]
+        if items:
+            board = apply(board, AddItems(page_id, tuple(items)))
+    return board
+
+
+@st.composite
+def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
+    """Any request, from somebody who chooses ids, heights, locks and inner ink as they like."""
+    page = draw(st.sampled_from(board.order))
+    there = sorted(board.pages[page].items) or IDS
+    strokes = [i for i in there if isinstance(board.pages[page].items.get(i), InkItem)] or there
+    new = st.sampled_from(["new-0001", "new-0002", "new-0003", *there[:1]])
+    item_id = draw(new)
+    many = tuple(draw(st.lists(st.sampled_from(there), min_size=1, max_size=2)))
+    items = board.pages[page].items
+
+    def one(kind: type, figure: str = "") -> str:
+        """An item that the request is for, if there is one."""
+        fits = [
+            i for i in there if isinstance(items.get(i), kind) and getattr(items[i], "figure", "") == figure
+        ]
+        return draw(st.sampled_from(fits or there))
+
+    written = tuple(draw(st.lists(st.sampled_from(strokes), min_size=1, max_size=2)))
+    x, y = draw(places), draw(places)
+    at = board.pages[page].items.get(written[0])
+    match kind:
+        case 0 | 1:
+            fresh = draw(st.lists(new, min_size=1, max_size=3, unique=True))
+            return AddItems(page, tuple(draw(things(i)) for i in fresh))
+        case 2:
+            return RemoveItems(page, many)
+        case 3:
+            return MoveItems(page, many, x, y)
+        case 4:
+            return TransformItems(page, many, Affine(1.5, 0, 0, 1.5, x, y))
+        case 5:
+            return StyleItems(page, many, Style(colour="#b4472c", size=30.0))
+        case 6 | 7:
+            how = draw(st.sampled_from(["left", "spread_across", "front", "forward", "backward", "back", "group", "ungroup", "lock", "unlock", "pin", "unpin"]))  # fmt: skip
+            return ArrangeItems(page, many, how, "group-2")
+        case 8 | 9:
+            return RubItems(page, written, draw(st.sampled_from(["item-00", "rubbed-0"])), ((at.x, at.y, 9.0), (at.x + 10, at.y, 9.0)) if at else ((x, y, 9.0),))  # fmt: skip
+        case 10:
+            return DrawFigure(page, item_id, "rectangle", x, y, 300, 200, "#16222b", 2)
+        case 11:
+            return MoveEnds(page, one(ShapeItem, "line"), (x, y), (y, x), (draw(ids), ""))
+        case 12:
+            return EditText(page, one(TextItem), "other words")
+        case 13:
+            return SetTable(page, one(TableItem), (80.0,), (30.0,), ("x",))
+        case 14:
+            return Typeset(page, written, item_id, "noon")
+        case 15:
+            return TrueUp(page, written, item_id, "line", ((x, y), (y, x)), False, False)
+        case 16:
+            figures = tuple(
+                TrueUp(page, (i,), draw(new), "line", ((x, y), (y, x)), False, False) for i in written
+            )
+            return TrueUpAll(page, figures, tuple((draw(ids), "") for _ in figures))
+        case 17:
+            labels = tuple(Label((i,), f"label-{n}" if n else item_id, "noon") for n, i in enumerate(written))
+            return ToMindMap(page, labels, (Link((draw(ids),), "link-001", (labels[0].id, draw(ids))),))
+        case 18 | 19:
+            typed = [i for i in there if getattr(items.get(i), "ink", ())] or there
+            return AsWritten(page, (draw(st.sampled_from(typed)),))
+        case 20:
+            return CopyPage(page, draw(st.sampled_from(["page-new", *PAGES])))
+        case 21:
+            return AddPage(PageHead(draw(st.sampled_from(["page-new", *PAGES]))), 0)
+        case 22:
+            return RemovePage(page)
+        case 23:
+            return MovePage(page, 0)
+        case _:
+            return ChangePage(PageHead(page, "Mine now", by="seat-a"))
+
+
+@st.composite
+def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
+    actor = Actor(draw(st.sampled_from(SEATS)), draw(st.sampled_from(["student"] * 7 + ["helper", "onlooker"])))  # fmt: skip
+    withheld = draw(st.sets(st.sampled_from(RIGHTS), max_size=2)) | draw(st.sampled_from([set(), set(), {"change_others", "erase_others"}]))  # fmt: skip
+    mode = draw(st.sampled_from(["up"] * 6 + ["down"]))
+    return actor, Facts(open=True, mode=mode, kit=tuple(r for r in RIGHTS if r not in withheld))
+
+
+Scene = tuple[Board, Any, Actor, Facts]
+KINDS = range(25)
+
+
+@st.composite
+def scenes(draw: st.DrawFn, kind: int) -> Scene:
+    """A board, somebody, and what they ask of it."""
+    board = draw(boards())
+    return (board, draw(asked(board, kind)), *draw(people()))
+
+
+def of_every_kind(examples: int, holds: Callable[[Scene], None]) -> None:
+    """Hold something of scenes with every kind of request."""
+    for kind in KINDS:
+
+        @settings(
+            max_examples=examples, deadline=None, derandomize=True, suppress_health_check=list(HealthCheck)
+        )
+        @given(scenes(kind))
+        def held(scene: Scene) -> None:
+            holds(scene)
+
+        held()
+
+
+def allowed(board: Board, request: Any, actor: Actor, facts: Facts) -> Any:
+    """The step that a request makes when it is allowed; None when it is not."""
+    try:
+        for action, places in needs_first(board, request):
+            if not any(decide(actor, action, place, facts, 0).allowed for place in places):
+                return None
+        work(board, request)
+        check_request(request)
+        step = resolve(board, request, actor.seat, 1, TYPESETTER)
+    except (GoneError, MalformedError):
+        return None
+    if all(decide(actor, action, target, facts, 0).allowed for action, target in needs(board, request, step)):
+        return step
+    return None
+
+
+def may_change(actor: Actor, item: Item, facts: Facts) -> bool:
+    """A plain reading of the rules about one item."""
+    if actor.role == "onlooker" or item.locked:
+        return False
+    if actor.role == "helper" or item.by == actor.seat:
+        return True
+    return bool({"change_others", "erase_others"} & set(facts.kit))
+
+
+def only_followed(before: Item, after: Item | None, was: Board, now: Board, page: str) -> bool:
+    """Whether a line is the same but for running to where what it holds has gone."""
+    if not isinstance(before, ShapeItem) or not isinstance(after, ShapeItem) or not any(before.holds):
+        return False
+    if before.locked:
+        return False
+    bare = {"x": 0.0, "y": 0.0, "map": (1.0, 0.0, 0.0, 1.0), "points": before.points}
+    same = msgspec.structs.replace(before, **bare) == msgspec.structs.replace(after, **bare)
+    held = [h for h in before.holds if h]
+    return same and any(was.pages[page].items.get(h) != now.pages[page].items.get(h) for h in held)
+
+
+class Trespass(TestCase):
+    def test_what_is_allowed_never_changes_removes_or_hides_what_its_actor_may_not_change(self) -> None:
+        self.allowed: Counter[str] = Counter()
+        of_every_kind(45, self.changes_nothing_of_others)
+        idle = {kind.__name__ for kind in get_args(Plain)} - set(self.allowed)
+        self.assertEqual(idle, set(), "of these kinds none was allowed in any scene: nothing was held")
+
+    def changes_nothing_of_others(self, scene: Scene) -> None:
+        board, request, actor, facts = scene
+        step = allowed(board, request, actor, facts)
+        if step is None:
+            return
+        self.allowed[type(request).__name__] += 1
+        self.assertNotEqual(actor.role, "onlooker")
+        after = apply(board, step)
+        for page_id, page in board.pages.items():
+            then = after.pages.get(page_id)
+            whose = actor.role == "helper" or page.head.by == actor.seat
+            own_doing = isinstance(request, MovePage) and page_id == request.page
+            if then is None or then.head != page.head or own_doing:
+                self.assertTrue(
+                    whose, "a page of somebody else was taken off, moved, or called something else"
+                )
+            for item_id, item in page.items.items():
+                new = then.items.get(item_id) if then else None
+                if new == item or (then and only_followed(item, new, board, after, page_id)):
+                    continue
+                self.assertTrue(
+                    may_change(actor, item, facts), f"{type(request).__name__}: {item} became {new}"
+                )
+
+    def test_what_is_new_is_the_actor_s_own_unlocked_and_under_ids_of_its_own(self) -> None:
+        of_every_kind(20, self.makes_only_own)
+
+    def makes_only_own(self, scene: Scene) -> None:
+        board, request, actor, facts = scene
+        step = allowed(board, request, actor, facts)
+        if step is None:
+            return
+        after = apply(board, step)
+        for page_id, page in after.pages.items():
+            for item_id, item in page.items.items():
+                if page_id in board.pages and item_id in board.pages[page_id].items:
+                    continue
+                self.assertEqual(item.id, item_id)
+                if not isinstance(request, AsWritten | RubItems):  # their ink stays its writer's
+                    self.assertEqual(item.by, actor.seat)
+                    self.assertFalse(item.locked or item.pinned)
+                for stroke in getattr(item, "ink", ()) if not isinstance(request, CopyPage) else ():
+                    self.assertFalse(stroke.locked or stroke.pinned or stroke.group or stroke.z)
+
+    @settings(max_examples=200, deadline=None, derandomize=True)
+    @given(things("item-000"), st.lists(st.tuples(places, places), min_size=1, max_size=3), st.booleans())
+    def test_a_thing_is_in_every_bay_that_any_part_of_it_covers(
+        self, item: Item, corners: list[tuple[float, float]], turned: bool
+    ) -> None:
+        from sunroom.core.board.bays import bays_of
+
+        if turned:
+            item = msgspec.structs.replace(item, map=(0.8, 0.6, -0.6, 0.8))
+        bays = tuple(
+            Bay(f"bay-00{n}", x, y, 90, 70, rule="people", people=(f"seat-{n}",)) for n, (x, y) in enumerate(corners)
+        )  # fmt: skip
+        found = {who for bay in bays_of(PageHead("page-one", bays=bays), [item]) for who in bay.people}
+        shown = self.drawn(item)
+        for number, bay in enumerate(bays):
+            later = [self.inside(shown, other, -1e-6) for other in bays[number + 1 :]]
+            inside = self.inside(shown, bay, 1e-6) & ~np.any([*later, np.zeros(len(shown), bool)], axis=0)
+            if inside.any():
+                self.assertIn(f"seat-{number}", found)
+            if f"seat-{number}" in found:
+                self.assertTrue(self.inside(shown, bay, -9).any(), "it is nowhere near that bay")
+
+    def drawn(self, item: Item) -> np.ndarray:
+        """Very many points that the item's drawing covers, found the slow way."""
+        if isinstance(item, InkItem | ShapeItem) and not getattr(item, "closed", False):
+            lines = item.paths() if isinstance(item, ShapeItem) else [item.placement.points(np.array([(0.0, 0.0), (30.0, 5.0), (60.0, 40.0)]))]  # fmt: skip
+            if isinstance(item, InkItem):
+                from sunroom.core.ink import unpack_samples
+
+                lines = [item.placement.points(unpack_samples(item.samples)[:, :2])]
+            t = np.linspace(0, 1, 60)[:, None]
+            pieces = [a + t * (b - a) for line in lines for a, b in zip(line[:-1], line[1:], strict=True)]
+            return np.vstack(pieces or lines)
+        if isinstance(item, ShapeItem):
+            a, b, c = item.paths()[0]
+            u, v = np.meshgrid(np.linspace(0, 1, 40), np.linspace(0, 1, 40))
+            keep = (u + v <= 1).ravel()
+            return a + u.ravel()[keep, None] * (b - a) + v.ravel()[keep, None] * (c - a)
+        box = own_box(item)
+        u, v = np.meshgrid(np.linspace(box.x0, box.x1, 40), np.linspace(box.y0, box.y1, 40))
+        return item.placement.points(np.column_stack([u.ravel(), v.ravel()]))
+
+    def inside(self, points: np.ndarray, bay: Bay, edge: float) -> np.ndarray:
+        """Which points lie in a bay further than ``edge`` from its edge; on the edge itself either answer is right."""
+        box = bay.box
+        low, high = (box.x0 + edge, box.y0 + edge), (box.x1 - edge, box.y1 - edge)
+        return ((points > low) & (points < high)).all(axis=1)
+
+    def test_a_wide_nib_covers_what_its_edge_reaches_and_a_fine_one_what_its_tip_does(self) -> None:
+        from sunroom.core.board.bays import bays_of
+
+        head = PageHead("page-one", bays=(Bay("bay-0001", 0, 30, 200, 60, rule="tutor_side"),))
+        samples = pack_samples(np.array([(0, 0, 0.5, 0), (100, 0, 0.5, 8)], float))
+        fine = InkItem(id="stroke-1", nib="highlighter", colour="#16222b", width=20, samples=samples, y=26.0)
+        wide = msgspec.structs.replace(fine, width=60.0, y=15.0)
+        dot = msgspec.structs.replace(wide, samples=pack_samples(np.array([(50, 0, 0.5, 0)], float)))
+        for item, rules in ((fine, {"page"}), (wide, {"page", "tutor_side"}), (dot, {"page", "tutor_side"})):
+            self.assertEqual({bay.rule for bay in bays_of(head, [item])}, rules)
+        across = msgspec.structs.replace(fine, map=(0.0, 1.0, -1.0, 0.0), y=-5.0, x=50.0, width=2.0, samples=pack_samples(np.array([(0, 0, 0.5, 0), (200, 0, 0.5, 8)], float)))  # fmt: skip
+        self.assertEqual(
+            {bay.rule for bay in bays_of(head, [across])}, {"page", "tutor_side"}, "two points, both outside"
+        )
+
+
+class Holding(TestCase):
+    """What copies and conversions must keep, found once to be lost."""
+
+    def board(self, *items: Item) -> Board:
+        return apply(apply(Board(), AddPage(PageHead("page-one"), 0)), AddItems("page-one", tuple(items)))
+
+    def test_copied_pages_keep_what_their_lines_hold(self) -> None:
+        box = ShapeItem(id="box-0001", figure="rectangle", points=((0, 0), (9, 0), (9, 9), (0, 9)), closed=True, curved=False, colour="#16222b", width=2)  # fmt: skip
+        line = ShapeItem(id="line-001", figure="line", points=((0, 0), (9, 9)), closed=False, curved=False, colour="#16222b", width=2, holds=("box-0001", "gone-001"))  # fmt: skip
+        step = resolve(self.board(box, line), CopyPage("page-one", "page-two"), "seat-a", 1, TYPESETTER)
+        items = {item.id: item for item in step.items}  # type: ignore[union-attr]
+        (copied,) = [item for item in items.values() if isinstance(item, ShapeItem) and item.figure == "line"]
+        self.assertEqual(items[copied.holds[0]].figure, "rectangle")  # type: ignore[union-attr]
+        self.assertEqual(copied.holds[1], "", "what was gone before is not held by the copy")
+
+    def test_two_copies_of_a_word_taken_back_give_all_ink_twice(self) -> None:
+        inner = InkItem(id="stroke-1", nib="pen", colour="#16222b", width=3, samples=SAMPLES)
+        words = [TextItem(id=f"word-00{n}", x=100.0 * n, text="noon", size=20, colour="#16222b", ink=(inner,)) for n in range(2)]  # fmt: skip
+        board = self.board(*words)
+        for word in words:
+            board = apply(board, resolve(board, AsWritten("page-one", (word.id,)), "seat-a", 1, TYPESETTER))
+        strokes = board.pages["page-one"].items
+        self.assertEqual(len(strokes), 2)
+        self.assertEqual(sorted(stroke.x for stroke in strokes.values()), [0.0, 100.0])
+
+    def test_ink_taken_back_never_takes_another_s_place(self) -> None:
+        locked = ShapeItem(id="tutors-1", by="imani", locked=True, figure="line", points=((0, 0), (9, 9)), closed=False, curved=False, colour="#16222b", width=2)  # fmt: skip
+        forged = TextItem(id="forged-1", by="seat-a", text="mine", size=20, colour="#16222b", ink=(InkItem(id="tutors-1", nib="pen", colour="#16222b", width=3, samples=SAMPLES),))  # fmt: skip
+        board = self.board(locked, forged)
+        after = apply(board, resolve(board, AsWritten("page-one", ("forged-1",)), "seat-a", 1, TYPESETTER))
+        self.assertEqual(after.pages["page-one"].items["tutors-1"].by, "imani")
+        self.assertEqual(len(after.pages["page-one"].items), 2)
+
+    def test_a_rub_cannot_name_its_pieces_after_what_is_there(self) -> None:
+        mine = InkItem(id="mine-001", by="seat-a", nib="pen", colour="#16222b", width=3, samples=SAMPLES)
+        there = msgspec.structs.replace(mine, id="target-0", by="imani", y=900.0)
+        with self.assertRaises(GoneError) as caught:
+            path = ((30.0, 5.0, 6.0),)
+            resolve(self.board(mine, there), RubItems("page-one", ("mine-001",), "target", path), "seat-a", 1, TYPESETTER)  # fmt: skip
+        self.assertEqual(caught.exception.code, "id_taken")
