@@ -13,8 +13,8 @@ from bench.strokes import written
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
 from sunroom.core.board import Board, InkItem, PageHead, apply
-from sunroom.core.board.arrange import rub
 from sunroom.core.board.requests import RubItems
+from sunroom.core.board.requests.removing import rub
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.formats import PdfDrawing, board_pdf
 from sunroom.core.formats.drawing import page_box

@@ -21,9 +21,8 @@ from sunroom.core.board import (
 )
 from sunroom.core.board.history import DEPTH, MAX_HISTORY_BYTES, History
 from sunroom.core.board.pages import MAX_PAGES
-from sunroom.core.board.requests import ArrangeItems, CopyPage, Undo
+from sunroom.core.board.requests import MOST_WORK, ArrangeItems, CopyPage, Undo, work
 from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, ReplaceItems
-from sunroom.core.board.work import MOST_WORK, work
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson import HandOver, Lesson, SendAway, SetRole, ToPorch
 from sunroom.core.lesson.door import SENTENCES, SeatFacts, at_door, code_admits

@@ -13,8 +13,8 @@ from demo.hand import Hand
 from sunroom.core.board import Board, InkItem, Page, PageHead, ShapeItem, apply, needs, resolve
 from sunroom.core.board.beside import word_beside
 from sunroom.core.board.items import Item, item_box
-from sunroom.core.board.mind_map import _apart
 from sunroom.core.board.requests import AsWritten, GoneError, Label, Link, ToMindMap, check_request
+from sunroom.core.board.requests.mind_mapping import _apart
 from sunroom.core.board.steps import AddItems, AddPage, MoveItems
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import pack_samples

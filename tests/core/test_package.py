@@ -16,8 +16,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import Board, Page, PageHead, Paper, PictureItem, TextItem, apply
 from sunroom.core.board.items import laid_out, owned
 from sunroom.core.board.pages import Bay
-from sunroom.core.board.requests import AsWritten
-from sunroom.core.board.resolve import resolve
+from sunroom.core.board.requests import AsWritten, resolve
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import package
 from sunroom.core.formats.package import PackedPage, read_package, with_pictures, write_package

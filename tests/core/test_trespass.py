@@ -51,6 +51,7 @@ from sunroom.core.board.requests import (
     TrueUpAll,
     Typeset,
     check_request,
+    work,
 )
 from sunroom.core.board.steps import (
     AddItems,
@@ -62,7 +63,6 @@ from sunroom.core.board.steps import (
     RemovePage,
     Style,
 )
-from sunroom.core.board.work import work
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples

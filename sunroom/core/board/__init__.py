@@ -3,9 +3,8 @@
 from sunroom.core.board.history import History
 from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.pages import Board, Page, PageHead, Paper
-from sunroom.core.board.permission import needs, needs_first, signed
-from sunroom.core.board.requests import Request
-from sunroom.core.board.resolve import resolve
+from sunroom.core.board.permission import needs, needs_first
+from sunroom.core.board.requests import Request, resolve, signed
 from sunroom.core.board.steps import Step, apply, invert, remaining
 
 __all__ = [

@@ -9,7 +9,6 @@ from numpy.typing import NDArray
 
 from sunroom.core.board.items import Item, ShapeItem, item_box, moved
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests import MoveEnds
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems
 from sunroom.core.geometry import flatten_cubics
 from sunroom.core.shapes.figures import draw_figure
@@ -36,23 +35,6 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
     return msgspec.structs.replace(
         line, x=float(start[0]), y=float(start[1]), map=(1.0, 0.0, 0.0, 1.0), points=outline.points
     )
-
-
-def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:
-    """The step that gives a line other ends; None when it is gone, or no line."""
-    line = page.items.get(request.id)
-    if not isinstance(line, ShapeItem) or line.figure not in HOLDING:
-        return None
-    (x0, y0), (x1, y1) = request.start, request.end
-    points = draw_figure(line.figure, x1 - x0, y1 - y0).points
-    # A line holds on to other things only.
-    holds = tuple(held if held in page.items and held != line.id else "" for held in request.holds)
-    moved_line = msgspec.structs.replace(
-        line, x=x0, y=y0, map=(1.0, 0.0, 0.0, 1.0), points=points, holds=holds
-    )
-    run = attached(page, moved_line)
-    change = Change(id=line.id, x=run.x, y=run.y, map=run.map, points=run.points, holds=run.holds)
-    return ChangeItems(page.head.id, (change,))
 
 
 def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:

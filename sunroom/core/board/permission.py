@@ -2,48 +2,25 @@
 
 from __future__ import annotations
 
-from typing import assert_never
-
 import msgspec
 import numpy as np
 from msgspec import UNSET
 
 from sunroom.core.board.bays import bays_at, bays_of, page_target
-from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import InkItem, Item, ShapeItem
 from sunroom.core.board.pages import Board, Page, PageHead
-from sunroom.core.board.requests import (
-    ArrangeItems,
-    AsWritten,
-    CopyPage,
-    DrawFigure,
-    EditText,
-    MoveEnds,
-    Redo,
-    Request,
-    RubItems,
-    SetTable,
-    StyleItems,
-    ToMindMap,
-    TransformItems,
-    TrueUp,
-    TrueUpAll,
-    Typeset,
-    Undo,
-)
+from sunroom.core.board.requests import CopyPage, Redo, Request, Undo, family_of, going_back, named, page_of
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
     ChangeItems,
     ChangePage,
-    MoveItems,
     MovePage,
-    RemoveItems,
     RemovePage,
-    ReplaceItems,
     Step,
     apply,
 )
-from sunroom.core.pens.facts import BESIDE, Actor, BayFacts, Target
+from sunroom.core.pens.facts import BESIDE, BayFacts, Target
 from sunroom.core.pens.rules import Action
 
 #: An action, and the places of which one must allow it.
@@ -58,13 +35,12 @@ def needs_first(board: Board, request: Request) -> list[First]:
     list of (Action, list of Target)
         Each action must be allowed in one of its places at least, or ``needs`` would refuse it for sure.
     """
-    page_id = request.head.id if isinstance(request, AddPage | ChangePage) else getattr(request, "page", "")
-    page = board.pages.get(page_id)
+    page = board.pages.get(page_of(request))
     if page is None or isinstance(request, AddPage | CopyPage):
         places = [Target()]
     else:
-        named = [page.items[item_id] for item_id in _named(request) if item_id in page.items]
-        locked, owners = any(item.locked for item in named), _owners(tuple(named))
+        theirs = [page.items[item_id] for item_id in named(request) if item_id in page.items]
+        locked, owners = any(item.locked for item in theirs), _owners(tuple(theirs))
         own_page = msgspec.structs.replace(page_target(page.head), locked=locked, owners=owners)
         rules = dict.fromkeys([*_first_place(page, request), BESIDE, *(bay.facts for bay in page.head.bays)])
         places = [msgspec.structs.replace(own_page, bays=(rule,)) for rule in rules]
@@ -74,26 +50,19 @@ def needs_first(board: Board, request: Request) -> list[First]:
         heads = {(p.head.writers, p.head.desk_of) for p in board.in_order()}
         places = [Target(writers, desk_of, bays=(rule,)) for writers, desk_of in heads for rule in rules]
         return [("change", places)]
-    return [(action, places) for action in _actions(request, None)]
+    return [(action, places) for action in family_of(request).actions(request)]
 
 
 def _first_place(page: Page, request: Request) -> tuple[BayFacts, ...]:
     """The bay in which the first thing of a request begins, so that a refusal can name its rule."""
     first = next(iter(getattr(request, "items", ())), None)
-    first = first or next((page.items[item_id] for item_id in _named(request) if item_id in page.items), None)
+    first = first or next((page.items[item_id] for item_id in named(request) if item_id in page.items), None)
     if first is None or not page.head.bays:
         return ()
     x, y = first.x, first.y
     if isinstance(first, InkItem) and len(first.samples) >= 8:
         x, y = first.placement.point(*np.frombuffer(first.samples, "<f4", 2).astype(float).tolist())
     return bays_at(page.head, np.array([(x, y)]))
-
-
-def _named(request: Request) -> tuple[str, ...]:
-    """The items that a request itself names as those to be changed."""
-    if isinstance(request, EditText | SetTable | MoveEnds):
-        return (request.id,)
-    return getattr(request, "ids", ())
 
 
 def needs(board: Board, request: Request, step: Step) -> list[tuple[Action, Target]]:
@@ -114,7 +83,7 @@ def needs(board: Board, request: Request, step: Step) -> list[tuple[Action, Targ
         return [(action, Target(owners=owners)) for action in asked]
     page_id = step.head.id if isinstance(step, ChangePage) else step.page
     head = board.pages[page_id].head
-    actions = _actions(request, step)
+    actions = [going_back(step)] if isinstance(request, Undo | Redo) else family_of(request).actions(request)
     if isinstance(step, ChangePage) and _rules(step.head) != _rules(head):
         actions.append("set_pens")
     touched = _touched(board, request, step)
@@ -142,86 +111,6 @@ def _bays(board: Board, step: Step, touched: tuple[Item, ...]) -> tuple[BayFacts
     after = apply(board, step).pages[step.page].items
     ids = [item.id for item in touched] + [item.id for item in getattr(step, "items", ())]
     return bays_of(page.head, [*touched, *(after[item_id] for item_id in ids if item_id in after)])
-
-
-def _actions(request: Request, step: Step | None) -> list[Action]:
-    """The actions that a request is; of undo and redo those of the ``step`` it comes to."""
-    match request:
-        case AddItems():
-            return sorted({_adding(item) for item in request.items})
-        case RemoveItems():
-            return ["remove"]
-        case MoveItems() | MoveEnds() | EditText() | SetTable() | TransformItems() | StyleItems():
-            return ["change"]
-        case ArrangeItems():
-            return ["lock" if request.how in ("lock", "unlock", "pin", "unpin") else "change"]
-        case RubItems():
-            return ["remove"]
-        case DrawFigure():
-            return ["add_shape"]
-        case CopyPage():
-            return ["add_page"]
-        case MovePage():
-            return ["change_page"]
-        case Typeset() | TrueUp() | TrueUpAll() | ToMindMap() | AsWritten():
-            return ["convert"]
-        case AddPage():
-            return ["add_page"]
-        case RemovePage():
-            return ["remove_page"]
-        case ChangePage():
-            return ["change_page"]
-        case Undo() | Redo():
-            return [_going_back(step)] if step else []
-        case _:
-            assert_never(request)
-
-
-def signed(request: Request, actor: Actor) -> Request:
-    """The request with new notes under their writer's own name; the tutor side may put up another's."""
-    if not isinstance(request, AddItems) or actor.tutor_side:
-        return request
-    return msgspec.structs.replace(
-        request,
-        items=tuple(
-            msgspec.structs.replace(item, name=actor.name) if isinstance(item, NoteItem) else item
-            for item in request.items
-        ),
-    )
-
-
-def _adding(item: Item) -> Action:
-    match item:
-        case InkItem():
-            return "add_ink"
-        case NoteItem():
-            return "add_note"
-        case TextItem() | TableItem():
-            return "add_text"
-        case ShapeItem():
-            return "add_shape"
-        case PictureItem():
-            return "add_picture"
-        case _:
-            assert_never(item)
-
-
-def _going_back(step: Step) -> Action:
-    match step:
-        case ChangeItems() if any(change.locked is not UNSET for change in step.changes):
-            return "lock"
-        case AddItems() | MoveItems() | ReplaceItems() | ChangeItems():
-            return "change"
-        case RemoveItems():
-            return "remove"
-        case AddPage():
-            return "add_page"
-        case RemovePage():
-            return "remove_page"
-        case ChangePage() | MovePage():
-            return "change_page"
-        case _:
-            assert_never(step)
 
 
 def _touched(board: Board, request: Request, step: Step) -> tuple[Item, ...]:

@@ -16,9 +16,8 @@ from sunroom.boards.store import Logged
 from sunroom.core.board import Board, Request, Step, apply, invert, needs, needs_first, signed
 from sunroom.core.board.history import How
 from sunroom.core.board.rebase import rebased
-from sunroom.core.board.requests import GoneError, check_request
+from sunroom.core.board.requests import GoneError, check_request, work
 from sunroom.core.board.steps import RemoveItems, RemovePage, weight
-from sunroom.core.board.work import work
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens import Target
 from sunroom.core.pens.rules import Action, Verdict
@@ -41,7 +40,7 @@ NOT_KEPT = (
 AGAIN_S = 2.0
 #: A heavy request is computed anew so often when its page changes under it.
 BESIDE_TRIES = 4
-#: What takes longer than this (µs, by core.board.work) is not done in the loop.
+#: What takes longer than this (µs, by core.board.requests.work) is not done in the loop.
 INLINE_WORK = 4_000
 #: Heavy requests of all rooms are computed one at a time: the loop needs a core of its own.
 beside = ThreadPoolExecutor(max_workers=1, thread_name_prefix="beside")

@@ -1,4 +1,4 @@
-"""Arranging: resize, turn, look, line up, spread, order, group, lock, and rub out.
+"""Arranging things: line up, spread, order, group, lock.
 
 Every one of them becomes new values for the chosen items only: nobody else's item is touched, not even
 when something is brought before it.
@@ -7,76 +7,58 @@ when something is brought before it.
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from typing import Literal
 
 import msgspec
 import numpy as np
-from msgspec import UNSET
 
-from sunroom.core.board.items import (
-    InkItem,
-    Item,
-    NoteItem,
-    ShapeItem,
-    TableItem,
-    TextItem,
-    carried,
-    check_map,
-    check_number,
-    item_box,
-    laid_out,
-)
+from sunroom.core.board.connect import with_followers
+from sunroom.core.board.items import Item, check_id, item_box
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests import (
-    ArrangeItems,
-    Arrangement,
-    GoneError,
-    RubItems,
-    StyleItems,
-    TransformItems,
-)
-from sunroom.core.board.steps import Change, ChangeItems, ReplaceItems
+from sunroom.core.board.requests.cost import BOXES, WITH_BOX
+from sunroom.core.board.requests.family import Now, check_ids, chosen
+from sunroom.core.board.steps import Change, ChangeItems, Step
 from sunroom.core.geometry import Box
-from sunroom.core.ink import pack_samples, rubbed, unpack_samples
-from sunroom.core.ink.outline import nib_reach
-from sunroom.core.ink.rub import cut
-from sunroom.core.ink.samples import MAX_COORDINATE
-from sunroom.core.text import Typesetter
+from sunroom.core.pens.rules import Action
+
+Arrangement = Literal[
+    "left", "centre", "right", "top", "middle", "bottom", "spread_across", "spread_down",
+    "front", "forward", "backward", "back", "group", "ungroup", "lock", "unlock", "pin", "unpin",
+]  # fmt: skip
 
 
-def chosen(page: Page, ids: Sequence[str]) -> list[Item]:
-    """The items of ``ids`` that are still there, from the lowest to the highest; raises GoneError."""
-    found = {item_id: page.items[item_id] for item_id in ids if item_id in page.items}
-    if not found:
-        raise GoneError("items_gone", "That is no longer on the board.")
-    return sorted(found.values(), key=lambda item: (item.z, item.id))
+class ArrangeItems(msgspec.Struct, frozen=True, tag_field="step", tag="arrange_items"):
+    """Line items up, spread them, order, group or lock them; ``id`` names a new group."""
+
+    page: str
+    ids: tuple[str, ...]
+    how: Arrangement
+    id: str = ""
 
 
-def transform(page: Page, request: TransformItems) -> ChangeItems:
-    """Carry items along a map; raises MalformedError when one would become too small or too large."""
-    items = [carried(item, request.matrix) for item in chosen(page, request.ids)]
-    for item in items:
-        check_map(item.map)
-        check_number("x", item.x, MAX_COORDINATE)
-        check_number("y", item.y, MAX_COORDINATE)
-    changes = tuple(Change(id=item.id, x=item.x, y=item.y, map=item.map) for item in items)
-    return ChangeItems(page.head.id, changes)
+def check(request: ArrangeItems) -> None:
+    check_ids(request.ids)
+    if request.how == "group":
+        check_id(request.id)
 
 
-def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeItems:
-    """Give items another look; text of another size is laid out anew."""
-    style = {name: getattr(request.style, name) for name in request.style.__struct_fields__}
-    changes = []
-    for item in chosen(page, request.ids):
-        change = Change(id=item.id, **style)
-        if isinstance(item, TextItem | ShapeItem) and change.size is not UNSET:
-            larger = laid_out(msgspec.structs.replace(item, size=float(change.size)), typesetter)
-            change = msgspec.structs.replace(change, lines=larger.lines)  # type: ignore[union-attr]
-        elif isinstance(item, NoteItem | TableItem):
-            # A note's size is worked out from its text, a table's width is that of its columns.
-            change = msgspec.structs.replace(change, size=UNSET, width=UNSET)
-        # What the item has not is left out: a frame goes to everybody.
-        changes.append(Change(id=item.id, **change.values(item)))
-    return ChangeItems(page.head.id, tuple(changes))
+def named(request: ArrangeItems) -> tuple[str, ...]:
+    return request.ids
+
+
+def actions(request: ArrangeItems) -> list[Action]:
+    return ["lock" if request.how in ("lock", "unlock", "pin", "unpin") else "change"]
+
+
+def work(page: Page | None, request: ArrangeItems) -> float:
+    on_page = len(page.items) if page else 0
+    if request.how in ("forward", "backward"):
+        return WITH_BOX * on_page + (WITH_BOX + BOXES * on_page) * len(request.ids)
+    return WITH_BOX * len(request.ids) + 2 * on_page
+
+
+def step(now: Now, request: ArrangeItems) -> Step | None:
+    return with_followers(now.page, arrange(now.page, request))
 
 
 def arrange(page: Page, request: ArrangeItems) -> ChangeItems:
@@ -203,27 +185,3 @@ def _between(items: list[Item], low: float | None, high: float | None) -> tuple[
     step = (high - low) / (len(items) + 1)
     heights = [low + step * (number + 1) for number in range(len(items))]
     return tuple(Change(id=item.id, z=z or step / 2) for item, z in zip(items, heights, strict=True))
-
-
-def rub(page: Page, request: RubItems) -> ReplaceItems:
-    """What an eraser leaves of strokes; raises GoneError when it touches none of them."""
-    strokes = [item for item in chosen(page, request.ids) if isinstance(item, InkItem)]
-    samples = [unpack_samples(item.samples) for item in strokes]
-    places = [item.placement.points(rows[:, :2]) for item, rows in zip(strokes, samples, strict=True)]
-    reaches = [nib_reach(item.nib, item.width) * item.placement.growth for item in strokes]
-    taken: list[str] = []
-    pieces: list[Item] = []
-    if strokes:
-        for item, rows, left in zip(
-            strokes, samples, rubbed(places, reaches, np.array(request.path)), strict=True
-        ):
-            if left is None:
-                continue
-            taken.append(item.id)
-            for stretch in left:
-                piece_id = f"{request.id[:22]}-{len(pieces)}"
-                piece = pack_samples(cut(rows, stretch))
-                pieces.append(msgspec.structs.replace(item, id=piece_id, samples=piece))
-    if not taken:
-        raise GoneError("items_gone", "There was no ink under the eraser.")
-    return ReplaceItems(page.head.id, tuple(taken), tuple(pieces))

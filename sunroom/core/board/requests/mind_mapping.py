@@ -11,14 +11,31 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.board.connect import attached
-from sunroom.core.board.items import InkItem, Item, ShapeItem, bare, item_box, laid_out, moved, with_bare_ink
+from sunroom.core.board.items import (
+    MAX_LABEL,
+    InkItem,
+    Item,
+    ShapeItem,
+    bare,
+    check_id,
+    check_text,
+    item_box,
+    laid_out,
+    moved,
+    with_bare_ink,
+)
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests import GoneError, Label, Link, ToMindMap
-from sunroom.core.board.steps import ReplaceItems
+from sunroom.core.board.requests.cost import PUSH, STROKE, TEXT, WITH_BOX
+from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids
+from sunroom.core.board.steps import ReplaceItems, Step
+from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
+from sunroom.core.pens.rules import Action
 from sunroom.core.shapes.figures import draw_figure
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
+
+MAX_MAP_PARTS = 160
 
 #: Words are set within these sizes, and those of the middle larger than the others.
 SIZES = (15.0, 44.0)
@@ -32,6 +49,76 @@ APART = 26.0
 ROUNDS = 300
 LINE_WIDTH = 2.5
 CENTRE_FILL = "#fff2cc"
+
+
+class Label(msgspec.Struct, frozen=True):
+    """Words of a mind map: the ink ``ids`` that says ``text``, and the new item's ``id``."""
+
+    ids: tuple[str, ...]
+    id: str
+    text: str
+
+
+class Link(msgspec.Struct, frozen=True):
+    """A line of a mind map from one label to another, new ones or on the board; ``ids`` if it was drawn."""
+
+    ids: tuple[str, ...]
+    id: str
+    ends: tuple[str, str]
+
+
+class ToMindMap(msgspec.Struct, frozen=True, tag_field="step", tag="to_mind_map"):
+    """Ink to typed words in ovals with lines between them; ``centre`` is the label in the middle.
+
+    Labels that are linked to an item of the board become its branches.
+    """
+
+    page: str
+    labels: tuple[Label, ...]
+    links: tuple[Link, ...]
+    centre: str = ""
+
+    @property
+    def parts(self) -> list[Label | Link]:
+        return [*self.labels, *self.links]
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        return tuple(item_id for part in self.parts for item_id in part.ids)
+
+
+def check(request: ToMindMap) -> None:
+    check_ids(request.ids)
+    parts = request.parts
+    if len(parts) > MAX_MAP_PARTS or len({part.id for part in parts}) < len(parts):
+        raise MalformedError(
+            "labels", f"A mind map has at most {MAX_MAP_PARTS} words and lines, each with its own id."
+        )
+    for part in parts:
+        check_id(part.id)
+    for label in request.labels:
+        check_text(label.text, MAX_LABEL)
+    for link in request.links:
+        check_holds(link.ends)
+
+
+def named(request: ToMindMap) -> tuple[str, ...]:
+    return request.ids
+
+
+def actions(request: ToMindMap) -> list[Action]:
+    return ["convert"]
+
+
+def work(page: Page | None, request: ToMindMap) -> float:
+    on_page = len(page.items) if page else 0
+    labels, words = len(request.labels), sum(len(label.text) for label in request.labels)
+    around = PUSH * labels * (labels + on_page)
+    return around + 10 * TEXT * words + STROKE * len(request.ids) + WITH_BOX * on_page
+
+
+def step(now: Now, request: ToMindMap) -> Step | None:
+    return mind_map(now.page, request, now.seat, now.at_ms, now.typesetter)
 
 
 def mind_map(page: Page, request: ToMindMap, seat: str, at_ms: int, typesetter: Typesetter) -> ReplaceItems:

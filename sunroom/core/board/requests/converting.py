@@ -1,0 +1,268 @@
+"""Ink to type or to exact figures, and back: the new item holds the ink that it came from.
+
+The server takes the ink from its own board, so no browser can put words in the place of ink it has not got.
+"""
+
+from __future__ import annotations
+
+import math
+import statistics
+
+import msgspec
+
+from sunroom.core.board.connect import HOLDING, attached
+from sunroom.core.board.items import (
+    InkItem,
+    Item,
+    ShapeItem,
+    TextItem,
+    bare,
+    carried,
+    check_figure,
+    check_id,
+    check_range,
+    check_text,
+    item_box,
+    moved,
+)
+from sunroom.core.board.pages import Page
+from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT
+from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
+from sunroom.core.board.steps import ReplaceItems, Step
+from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Affine, Box
+from sunroom.core.ink import Ends
+from sunroom.core.pens.rules import Action
+from sunroom.core.shapes.figures import FigureKind
+from sunroom.core.text import Typesetter
+from sunroom.core.text.fonts import BASELINE
+
+MAX_FIGURES = 60
+
+#: Typed text follows the width of its ink within these parts of the size that its height asks for.
+WIDER_THAN_HIGH = (0.7, 1.25)
+#: Below this size typed text cannot be read at 100 %.
+LEAST_SIZE = 10.0
+#: A line that runs off level by less than this is meant to be level.
+LEAST_TILT = math.radians(4)
+
+
+class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
+    """Ink ``ids`` to the typed ``text``; ``id`` for the new item, ``angle_rad`` by which the line runs off level."""
+
+    page: str
+    ids: tuple[str, ...]
+    id: str
+    text: str
+    angle_rad: float = 0.0
+
+
+class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
+    """Ink ``ids`` to an exact figure; for its points (in page units), parts and ends see shapes.Figure."""
+
+    page: str
+    ids: tuple[str, ...]
+    id: str
+    figure: FigureKind
+    points: tuple[tuple[float, float], ...]
+    closed: bool
+    curved: bool
+    parts: tuple[int, ...] = ()
+    ends: Ends = "none"
+
+
+class TrueUpAll(msgspec.Struct, frozen=True, tag_field="step", tag="true_up_all"):
+    """A sketch to its figures at once; ``holds`` are for each the ids of the figures that its ends hold on to."""
+
+    page: str
+    figures: tuple[TrueUp, ...]
+    holds: tuple[tuple[str, str], ...] = ()
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        return tuple(item_id for figure in self.figures for item_id in figure.ids)
+
+
+class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written"):
+    """Back to the ink that the items ``ids`` came from."""
+
+    page: str
+    ids: tuple[str, ...]
+
+
+Converting = Typeset | TrueUp | TrueUpAll | AsWritten
+
+
+def check(request: Converting) -> None:
+    check_ids(request.ids)
+    match request:
+        case Typeset():
+            check_id(request.id)
+            check_text(request.text)
+            check_range("angle", request.angle_rad, -math.pi, math.pi)
+        case TrueUp():
+            _check_figure(request)
+        case TrueUpAll(figures=figures):
+            if len(figures) > MAX_FIGURES or len({f.id for f in figures}) < len(figures):
+                sentence = f"A sketch has at most {MAX_FIGURES} figures, each with its own id."
+                raise MalformedError("figures", sentence)
+            for figure in figures:
+                _check_figure(figure)
+            for holds in request.holds:
+                check_holds(holds)
+        case AsWritten():
+            pass
+
+
+def _check_figure(request: TrueUp) -> None:
+    check_id(request.id)
+    check_figure(request.points, request.curved, request.parts)
+
+
+def named(request: Converting) -> tuple[str, ...]:
+    return request.ids
+
+
+def actions(request: Converting) -> list[Action]:
+    return ["convert"]
+
+
+def work(page: Page | None, request: Converting) -> float:
+    match request:
+        case Typeset():
+            return TEXT * 4 * len(request.text) + STROKE * len(request.ids)
+        case TrueUp():
+            return STROKE * len(request.ids)
+        case TrueUpAll():
+            return STROKE * len(request.ids) + 100 * len(request.figures)
+        case AsWritten():
+            return NAMED * sum(1 + len(getattr(item, "ink", ())) for item in found(page, request.ids))
+
+
+def step(now: Now, request: Converting) -> Step | None:
+    if isinstance(request, TrueUpAll):
+        return _sketch(now, request)
+    if isinstance(request, AsWritten):
+        return _as_written(now.page, request)
+    return _converted(now, request)
+
+
+def _as_written(page: Page, request: AsWritten) -> ReplaceItems:
+    items = found(page, tuple(dict.fromkeys(request.ids)))
+    back = [item for item in items if isinstance(item, TextItem | ShapeItem) and item.ink]
+    if not back:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    return ReplaceItems(request.page, tuple(item.id for item in back), _written(page, back))
+
+
+def _converted(now: Now, request: Typeset | TrueUp) -> ReplaceItems:
+    items = found(now.page, tuple(dict.fromkeys(request.ids)))
+    strokes = [item for item in items if isinstance(item, InkItem)]
+    if not strokes:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    if request.id in now.page.items:
+        raise GoneError("id_taken", "That is on the board already.")
+    ids = tuple(stroke.id for stroke in strokes)
+    if isinstance(request, Typeset):
+        made: TextItem | ShapeItem = _typed(request, strokes, now.typesetter)
+    else:
+        made = _figure(request, strokes)
+    inwards = made.placement.inverse()
+    level = made.map == (1.0, 0.0, 0.0, 1.0)  # no rounding then
+    ink = tuple(moved(s, -made.x, -made.y) if level else carried(s, inwards) for s in strokes)
+    made = msgspec.structs.replace(
+        made,
+        ink=tuple(bare(stroke) for stroke in ink),
+        by=now.seat,
+        at_ms=now.at_ms,
+        z=max(stroke.z for stroke in strokes),
+    )
+    return ReplaceItems(request.page, ids, (made,))
+
+
+def _written(page: Page, back: list[TextItem | ShapeItem]) -> tuple[InkItem, ...]:
+    """The strokes inside some items, where these lie; under new ids where theirs are taken.
+
+    Two copies of a word hold the same strokes, and what a browser sent may name any.
+    """
+    taken = set(page.items) - {item.id for item in back}
+    strokes = []
+    for item in back:
+        for number, stroke in enumerate(item.ink):
+            new = carried(stroke, item.placement)
+            name, tries = stroke.id, 0
+            while name in taken:
+                name = f"{item.id[:20]}-{number}" + (f"-{tries}" if tries else "")
+                tries += 1
+            taken.add(name)
+            # At the item's height, in the order of writing.
+            z = item.z + number / (2 * len(item.ink) + 1) or 0.5
+            strokes.append(msgspec.structs.replace(bare(new), id=name, z=z))
+    return tuple(strokes)
+
+
+def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
+    """Every figure of a sketch that still has its ink, and lines that hold on to those they touch."""
+    made: list[Item] = []
+    gone: tuple[str, ...] = ()
+    for number, figure in enumerate(request.figures):
+        try:
+            step = _converted(now, msgspec.structs.replace(figure, page=request.page))
+        except GoneError:
+            continue
+        (item,) = step.items
+        holds = request.holds[number] if number < len(request.holds) else ("", "")
+        if isinstance(item, ShapeItem) and item.figure in HOLDING:
+            item = msgspec.structs.replace(item, holds=holds)
+        made.append(item)
+        gone += step.ids
+    if not made:
+        raise GoneError("items_gone", "That is no longer on the board.")
+    then = msgspec.structs.replace(now.page, items=now.page.items.update({item.id: item for item in made}))
+    items = (attached(then, i) if isinstance(i, ShapeItem) and any(i.holds) else i for i in made)
+    return ReplaceItems(request.page, tuple(dict.fromkeys(gone)), tuple(items))
+
+
+def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
+    """Text that stands where its ink stood: as high as the letters written, about as wide, running as they do."""
+    tilted = abs(request.angle_rad) >= LEAST_TILT
+    if tilted:
+        strokes = [carried(stroke, Affine.turn(-request.angle_rad)) for stroke in strokes]
+    box = Box.union(item_box(stroke) for stroke in strokes)
+    assert box is not None
+    by_height = typesetter.size_of(request.text, box.height)
+    by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
+    low, high = (share * by_height for share in WIDER_THAN_HIGH)
+    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
+    # The ink's upper edge is the top of the first line's tallest letter.
+    above, _ = typesetter.extent(request.text.split("\n")[0])
+    spare = box.height * (1 - size / by_height)
+    top = box.y0 + spare / 2 - size * (BASELINE - above)
+    colour = statistics.mode(stroke.colour for stroke in strokes)
+    text = TextItem(
+        id=request.id,
+        x=box.x0,
+        y=top,
+        text=request.text,
+        size=size,
+        colour=colour,
+        lines=typesetter.layout(request.text, size),
+    )
+    return carried(text, Affine.turn(request.angle_rad)) if tilted else text
+
+
+def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:
+    x, y = request.points[0]
+    return ShapeItem(
+        id=request.id,
+        x=x,
+        y=y,
+        figure=request.figure,
+        points=tuple((px - x, py - y) for px, py in request.points),
+        closed=request.closed,
+        curved=request.curved,
+        parts=request.parts,
+        ends=request.ends,
+        colour=strokes[0].colour,
+        width=strokes[0].width,
+    )

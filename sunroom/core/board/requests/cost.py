@@ -1,0 +1,44 @@
+"""How long the parts of a request take, from measurements on an ordinary machine; rather too high than too low.
+
+All in microseconds.
+"""
+
+from __future__ import annotations
+
+from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
+
+#: To set a character of a text, of a note (which is tried in many sizes) and of a cell; a cell.
+TEXT, NOTE, CELL_TEXT, CELL = 6, 8, 3, 25
+#: To check an item; to unpack a stroke and find its box; to give an item that is named other values.
+CHECK, STROKE, NAMED = 30, 60, 10
+#: To pass an item of a page by, with its box, and without; to copy it.
+WITH_BOX, ITEM, COPIED = 45, 0.2, 5
+#: A sample of a stroke; a piece of an eraser's path; one place of a thing held against one bay.
+SAMPLE, PATH, BAY = 0.05, 40, 4
+#: Two ovals of a mind map pushed apart, in all rounds; two boxes that may overlap.
+PUSH, BOXES = 12, 0.01
+
+
+def making(item: Item) -> float:
+    """A new item: checked, its samples looked through, its words laid out."""
+    match item:
+        case InkItem():
+            return CHECK + samples_of(item)
+        case TextItem():
+            return CHECK + TEXT * len(item.text) + CHECK * len(item.ink)
+        case ShapeItem():
+            return CHECK + TEXT * len(item.text) + CHECK * len(item.ink) + len(item.points)
+        case NoteItem():
+            return CHECK + NOTE * len(item.text)
+        case TableItem():
+            return CHECK + cells_work(item.cells)
+        case _:
+            return CHECK
+
+
+def cells_work(cells: tuple[str, ...]) -> float:
+    return CELL * len(cells) + CELL_TEXT * sum(map(len, cells))
+
+
+def samples_of(item: Item) -> float:
+    return SAMPLE * len(item.samples) / 11 if isinstance(item, InkItem) else 0

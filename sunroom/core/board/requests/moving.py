@@ -1,0 +1,106 @@
+"""Moving, resizing, turning and flipping things, and giving a line other ends."""
+
+from __future__ import annotations
+
+import msgspec
+
+from sunroom.core.board.connect import HOLDING, attached, with_followers
+from sunroom.core.board.items import ShapeItem, carried, check_map, check_number
+from sunroom.core.board.pages import Page
+from sunroom.core.board.requests.cost import ITEM, NAMED
+from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen
+from sunroom.core.board.steps import Change, ChangeItems, MoveItems, Step, remaining
+from sunroom.core.geometry import Affine
+from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.pens.rules import Action
+from sunroom.core.shapes.figures import draw_figure
+
+
+class TransformItems(msgspec.Struct, frozen=True, tag_field="step", tag="transform_items"):
+    """Carry items along ``matrix``: resize, turn, flip."""
+
+    page: str
+    ids: tuple[str, ...]
+    matrix: Affine
+
+
+class MoveEnds(msgspec.Struct, frozen=True, tag_field="step", tag="move_ends"):
+    """A line, elbow or curve from another start to another end, which may hold on to other items."""
+
+    page: str
+    id: str
+    start: tuple[float, float]
+    end: tuple[float, float]
+    holds: tuple[str, str] = ("", "")
+
+
+Moving = MoveItems | TransformItems | MoveEnds
+
+
+def check(request: Moving) -> None:
+    match request:
+        case MoveItems():
+            check_ids(request.ids)
+            check_number("dx", request.dx, MAX_COORDINATE)
+            check_number("dy", request.dy, MAX_COORDINATE)
+        case TransformItems():
+            check_ids(request.ids)
+            check_map((request.matrix.a, request.matrix.b, request.matrix.c, request.matrix.d))
+            check_number("matrix", request.matrix.e, MAX_COORDINATE)
+            check_number("matrix", request.matrix.f, MAX_COORDINATE)
+        case MoveEnds():
+            for place in (*request.start, *request.end):
+                check_number("end", place, MAX_COORDINATE)
+            check_holds(request.holds)
+
+
+def named(request: Moving) -> tuple[str, ...]:
+    return (request.id,) if isinstance(request, MoveEnds) else request.ids
+
+
+def actions(request: Moving) -> list[Action]:
+    return ["change"]
+
+
+def work(page: Page | None, request: Moving) -> float:
+    # Lines may hold on to what moves: all of the page is looked through for them.
+    return NAMED * len(named(request)) + ITEM * (len(page.items) if page else 0)
+
+
+def step(now: Now, request: Moving) -> Step | None:
+    match request:
+        case MoveItems():
+            step = remaining(now.board, request)
+            return with_followers(now.page, step) if isinstance(step, MoveItems) else step
+        case TransformItems():
+            return with_followers(now.page, transform(now.page, request))
+        case MoveEnds():
+            return with_ends(now.page, request)
+
+
+def transform(page: Page, request: TransformItems) -> ChangeItems:
+    """Carry items along a map; raises MalformedError when one would become too small or too large."""
+    items = [carried(item, request.matrix) for item in chosen(page, request.ids)]
+    for item in items:
+        check_map(item.map)
+        check_number("x", item.x, MAX_COORDINATE)
+        check_number("y", item.y, MAX_COORDINATE)
+    changes = tuple(Change(id=item.id, x=item.x, y=item.y, map=item.map) for item in items)
+    return ChangeItems(page.head.id, changes)
+
+
+def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:
+    """The step that gives a line other ends; None when it is gone, or no line."""
+    line = page.items.get(request.id)
+    if not isinstance(line, ShapeItem) or line.figure not in HOLDING:
+        return None
+    (x0, y0), (x1, y1) = request.start, request.end
+    points = draw_figure(line.figure, x1 - x0, y1 - y0).points
+    # A line holds on to other things only.
+    holds = tuple(held if held in page.items and held != line.id else "" for held in request.holds)
+    moved_line = msgspec.structs.replace(
+        line, x=x0, y=y0, map=(1.0, 0.0, 0.0, 1.0), points=points, holds=holds
+    )
+    run = attached(page, moved_line)
+    change = Change(id=line.id, x=run.x, y=run.y, map=run.map, points=run.points, holds=run.holds)
+    return ChangeItems(page.head.id, (change,))

@@ -1,0 +1,121 @@
+"""Pages: adding, removing, moving, changing and copying them."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import msgspec
+
+from sunroom.core.board.items import Item, ShapeItem, check_id, owned
+from sunroom.core.board.pages import MAX_PAGES, MAX_SEAT, Board, Page, PageHead, check_head
+from sunroom.core.board.requests.cost import COPIED
+from sunroom.core.board.requests.family import GoneError, Now
+from sunroom.core.board.steps import AddPage, ChangePage, MovePage, RemovePage, Step, remaining
+from sunroom.core.errors import MalformedError
+from sunroom.core.pens.rules import Action
+
+#: Things on a page that is copied: each copy is a step of its own in the log.
+MAX_COPIED = 5_000
+
+
+class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
+    """A copy of a page behind it; ``id`` for the new page.
+
+    ``desk_of``: the copy is the desk of this seat, under the title ``title``.
+    """
+
+    page: str
+    id: str
+    title: str = ""
+    desk_of: str = ""
+
+
+Paging = AddPage | RemovePage | MovePage | ChangePage | CopyPage
+
+
+def check(request: Paging) -> None:
+    match request:
+        case AddPage() | ChangePage():
+            check_head(request.head)
+            if isinstance(request, AddPage) and request.items:
+                raise MalformedError("items", "A new page starts empty.")
+        case CopyPage():
+            check_id(request.id)
+            check_head(PageHead(request.id, request.title))
+            if len(request.desk_of) > MAX_SEAT:
+                raise MalformedError("desk_of", "Nobody has such a seat.")
+        case RemovePage() | MovePage():
+            pass
+
+
+def named(request: Paging) -> tuple[str, ...]:
+    return ()
+
+
+def actions(request: Paging) -> list[Action]:
+    match request:
+        case AddPage() | CopyPage():
+            return ["add_page"]
+        case RemovePage():
+            return ["remove_page"]
+        case MovePage() | ChangePage():
+            return ["change_page"]
+
+
+def work(page: Page | None, request: Paging) -> float:
+    return COPIED * len(page.items) if page and isinstance(request, CopyPage) else 0
+
+
+def added(board: Board, request: AddPage, seat: str) -> Step | None:
+    """The step of the one request that names a page which is not there yet."""
+    _check_room_for_page(board)
+    return remaining(board, AddPage(msgspec.structs.replace(request.head, by=seat), request.index))
+
+
+def step(now: Now, request: Paging) -> Step | None:
+    match request:
+        case ChangePage():
+            # Whose a page is does not change with its title.
+            return ChangePage(msgspec.structs.replace(request.head, by=now.page.head.by))
+        case CopyPage():
+            _check_room_for_page(now.board)
+            return remaining(now.board, _copy(now, request))
+        case RemovePage() if len(now.board.order) == 1:
+            raise GoneError("last_page", "A board keeps at least one page.")
+        case _:
+            return remaining(now.board, request)
+
+
+def _check_room_for_page(board: Board) -> None:
+    if len(board.order) >= MAX_PAGES:
+        raise MalformedError("page", f"A board has at most {MAX_PAGES} pages.")
+
+
+def _copy(now: Now, request: CopyPage) -> AddPage:
+    """The page with all its items, which belong to the one who copied it."""
+    in_order = now.page.in_order()
+    if len(in_order) > MAX_COPIED:
+        raise MalformedError(
+            "items", f"A page with more than {MAX_COPIED:,} things is too full to be copied."
+        )
+    ids = {item.id: f"{request.id[:20]}-{number}" for number, item in enumerate(in_order)}
+    items = tuple(
+        _held_anew(owned(item, now.seat), ids, id=ids[item.id], at_ms=now.at_ms, locked=False, pinned=False)
+        for item in in_order
+    )
+    head = msgspec.structs.replace(now.page.head, id=request.id, by=now.seat)
+    if request.desk_of:
+        # A desk's bays are its owner's like the rest of it.
+        head = msgspec.structs.replace(
+            head, title=request.title, writers="desk", desk_of=request.desk_of, bays=()
+        )
+    elif head.writers == "desk":
+        head = msgspec.structs.replace(head, writers="lesson", desk_of="")
+    return AddPage(head, now.board.order.index(request.page) + 1, items)
+
+
+def _held_anew(item: Item, ids: dict[str, str], **values: Any) -> Item:
+    """A copy of an item with other values, which holds on to the copies of what it held."""
+    if isinstance(item, ShapeItem) and any(item.holds):
+        values["holds"] = tuple(ids.get(held, "") for held in item.holds)
+    return msgspec.structs.replace(item, **values)
