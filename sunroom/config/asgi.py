@@ -43,11 +43,12 @@ async def lifespan(scope: Any, receive: Any, send: Any) -> None:
         await receive()
         _ = get_resolver().url_patterns  # loaded now, and not while the first person waits
         watchdog, tidying = Watchdog(), asyncio.create_task(keep_tidy())
-        await send({"type": "lifespan.startup.complete"})
-        await receive()
-        _ = get_resolver().url_patterns  # loaded now, and not while the first person waits
-        watchdog.stop()
-        tidying.cancel()
+        try:
+            await send({"type": "lifespan.startup.complete"})
+            await receive()
+        finally:
+            watchdog.stop()
+            tidying.cancel()
         await registry().close_all()
         await send({"type": "lifespan.shutdown.complete"})
 

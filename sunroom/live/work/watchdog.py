@@ -21,7 +21,7 @@ BEAT_S = 0.01
 
 
 class Watchdog:
-    """Watches the running event loop until it is stopped."""
+    """Watches the running event loop until it is stopped, or the loop is no more."""
 
     def __init__(self) -> None:
         self._loop = asyncio.get_running_loop()
@@ -44,7 +44,7 @@ class Watchdog:
     def _watch(self) -> None:
         seen = ""
         stood_since = 0.0
-        while not self._ended.wait(BEAT_S):
+        while not self._ended.wait(BEAT_S) and not self._loop.is_closed():
             still_s = time.monotonic() - self._beaten
             if still_s > STILL_S:
                 stood_since = stood_since or self._beaten
