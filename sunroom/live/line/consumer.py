@@ -290,9 +290,10 @@ class LiveConsumer(AsyncWebsocketConsumer):
         await self.send(bytes_data=encode(welcome))
         if welcome.pages is not None:
             for page in sorted(pages, key=lambda page: page.head.id != join.page):
-                items = tuple(page.in_order())
+                # Putting a full page in order takes longer than a stroke may wait.
+                items = await asyncio.to_thread(page.in_order)
                 for at in range(0, max(len(items), 1), ITEMS_PER_MESSAGE):
-                    part = items[at : at + ITEMS_PER_MESSAGE]
+                    part = tuple(items[at : at + ITEMS_PER_MESSAGE])
                     last = at + ITEMS_PER_MESSAGE >= len(items)
                     await self._send(encode(PageItems(page.head.id, part, last)))
                     if member.ended:
