@@ -1,7 +1,6 @@
 /** Boxes in board units, and the box of each kind of item; twin of item_box in sunroom/core/board/items.py. */
 import { headReach, nibReach } from '../ink/outline'
-import { unpackSamples, type Samples } from '../ink/samples'
-import type { InkItem, Item } from '../wire/generated'
+import type { Item } from '../wire/generated'
 import { growth, isUpright, linesOf } from './place'
 
 export interface Box {
@@ -9,15 +8,6 @@ export interface Box {
   minY: number
   maxX: number
   maxY: number
-}
-
-const unpacked = new WeakMap<Uint8Array, Samples>()
-
-/** The samples of a stroke, relative to its place; unpacked once. */
-export function samplesOf(item: InkItem): Samples {
-  let samples = unpacked.get(item.samples)
-  if (!samples) unpacked.set(item.samples, (samples = unpackSamples(item.samples)))
-  return samples
 }
 
 export function itemBox(item: Item): Box {

@@ -2,7 +2,7 @@
 import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/outline'
 import type { Samples } from '../ink/samples'
 import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
-import { samplesOf } from './box'
+import { samplesOf } from '../ink/samples'
 import { drawLines, drawNote, drawTable } from './draw-words'
 import { pictureOf } from './pictures'
 import { growth, isPlain, LINE_HEIGHT, linesOf, partsOf, placement, pointOf } from './place'
@@ -241,9 +241,4 @@ function traceCoarsely(context: CanvasRenderingContext2D, item: InkItem, step: n
     context.lineTo(item.x + x, item.y + y)
   }
   if (samples.length === 4) context.lineTo(item.x + x, item.y + y)
-}
-
-/** Highlighter lies under all else, the rest from the lowest to the highest. */
-export function layer(item: Item): number {
-  return item.kind === 'ink' && item.nib === 'highlighter' ? 0 : 1
 }

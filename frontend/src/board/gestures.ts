@@ -1,4 +1,5 @@
 /** From pointer events to what they mean: a stroke, a rub, a choice, a pan or a pinch. */
+import { Arbiter, type Contact, type Pinch } from './arbiter'
 import type { Point } from './place'
 import { STAMPS, setDown } from '../lesson/stamps'
 import { Editing } from './editing.svelte'
@@ -11,8 +12,6 @@ import { drawChosen, RulerGesture, SelectGesture, SetDownGesture, ShapeGesture }
 import type { Surface } from './surface.svelte'
 import { EraserGesture, HandGesture, InkGesture, PointerGesture, type Gesture } from './tool-gestures'
 
-/** A finger's stroke shorter than this, when a second finger lands, was the beginning of a pinch. */
-const PINCH_GRACE_MS = 250
 const WHEEL_ZOOM = 0.0016
 const DOUBLE_PX = 8
 const EMPTY_TABLE = [
@@ -21,29 +20,13 @@ const EMPTY_TABLE = [
   ['', '', ''],
 ]
 
-interface Touch {
-  x: number
-  y: number
-}
-
-/** Two fingers: their distance, their middle and how they lie. */
-interface Pinch {
-  distance: number
-  x: number
-  y: number
-  angle: number
-}
-
 export class Gestures {
   /** Text from another program, to be put at a place. */
   onpaste: (at: Point, text: string) => void = () => {}
   #surface: Surface
   #target: HTMLElement
-  #current: { gesture: Gesture; pointer: number; startedAt: number } | null = null
-  #touches = new Map<number, Touch>()
-  #pinch: Pinch | null = null
-  /** Once a pen has been seen, a touch is a palm or a pan, never ink. */
-  #penSeen = false
+  #current: { gesture: Gesture; pen: boolean } | null = null
+  #arbiter = new Arbiter()
   #spaceHeld = false
   #hover: Point | null = null
   #off = new AbortController()
@@ -56,6 +39,7 @@ export class Gestures {
     target.addEventListener('pointermove', (event) => this.#move(event), on)
     target.addEventListener('pointerup', (event) => this.#up(event), on)
     target.addEventListener('pointercancel', (event) => this.#cancel(event), on)
+    target.addEventListener('lostpointercapture', (event) => this.#cancel(event), on)
     target.addEventListener('pointerleave', () => this.#leave(), on)
     target.addEventListener('wheel', (event) => this.#wheel(event), { ...on, passive: false })
     target.addEventListener('contextmenu', (event) => event.preventDefault(), on)
@@ -76,6 +60,7 @@ export class Gestures {
   giveUp(): void {
     this.#current?.gesture.cancel()
     this.#current = null
+    this.#arbiter.drop()
     this.#surface.redrawOver()
   }
 
@@ -98,20 +83,26 @@ export class Gestures {
   }
 
   #down(event: PointerEvent): void {
-    if (event.pointerType === 'pen') this.#penSeen = true
-    if (event.pointerType === 'touch') {
-      this.#touches.set(event.pointerId, { x: event.clientX, y: event.clientY })
-      if (this.#touches.size === 2) return this.#beginPinch()
-      if (this.#touches.size > 2) return
-    }
-    if (this.#current) return
+    const { givenUp, leads } = this.#arbiter.down(contactOf(event))
+    if (givenUp) this.#breakOff()
+    if (!leads) return
     const gesture = this.#choose(event)
-    if (!gesture) return
+    if (!gesture) return this.#arbiter.drop()
     event.preventDefault()
     this.#target.focus({ preventScroll: true })
     this.#target.setPointerCapture(event.pointerId)
-    this.#current = { gesture, pointer: event.pointerId, startedAt: performance.now() }
+    this.#current = { gesture, pen: event.pointerType === 'pen' }
+    this.#arbiter.writing = gesture instanceof InkGesture
     gesture.down(this.#at(event), event)
+    this.#surface.redrawOver()
+  }
+
+  /** End what is being done before its time: what a pen has written stays. */
+  #breakOff(): void {
+    const current = this.#current
+    this.#current = null
+    if (current?.pen && current.gesture instanceof InkGesture) current.gesture.keep()
+    else current?.gesture.cancel()
     this.#surface.redrawOver()
   }
 
@@ -125,7 +116,7 @@ export class Gestures {
     if (panning) return new HandGesture(surface)
     const part = event.button === 0 ? surface.ruler.partAt(this.#at(event), surface.view.scale) : null
     if (part) return new RulerGesture(surface.ruler, part)
-    if (event.pointerType === 'touch' && this.#penSeen) return new HandGesture(surface)
+    if (event.pointerType === 'touch' && this.#arbiter.penSeen) return new HandGesture(surface)
     if (event.button !== 0 && event.button !== 5 && !penButton) return null
     // A pen turned around says so with a button of its own.
     const turned = event.button === 5 || event.buttons & 32
@@ -182,19 +173,16 @@ export class Gestures {
 
   #move(event: PointerEvent): void {
     this.#hover = event.pointerType === 'touch' ? null : this.#at(event)
-    const touch = this.#touches.get(event.pointerId)
-    if (touch) [touch.x, touch.y] = [event.clientX, event.clientY]
-    if (this.#pinch) return this.#movePinch()
-    if (this.#current?.pointer === event.pointerId) {
+    const { leads, pinch } = this.#arbiter.move(contactOf(event))
+    if (pinch) return this.#pinched(...pinch)
+    if (leads && this.#current) {
       this.#current.gesture.move(this.#at(event), event)
       this.#surface.redrawOver()
     } else if (this.#surface.session.tools.tool === 'eraser') this.#surface.redrawOver()
   }
 
   #up(event: PointerEvent): void {
-    this.#touches.delete(event.pointerId)
-    if (this.#pinch && this.#touches.size < 2) this.#pinch = null
-    if (this.#current?.pointer !== event.pointerId) return
+    if (!this.#arbiter.up(event.pointerId) || !this.#current) return
     const { gesture } = this.#current
     this.#current = null
     gesture.up(this.#at(event), event)
@@ -202,8 +190,7 @@ export class Gestures {
   }
 
   #cancel(event: PointerEvent): void {
-    this.#touches.delete(event.pointerId)
-    if (this.#current?.pointer === event.pointerId) this.giveUp()
+    if (this.#arbiter.up(event.pointerId)) this.#breakOff()
   }
 
   #leave(): void {
@@ -211,41 +198,17 @@ export class Gestures {
     this.#surface.redrawOver()
   }
 
-  #beginPinch(): void {
-    if (this.#current) {
-      // What one finger has drawn for longer than a moment was meant.
-      const meant = performance.now() - this.#current.startedAt > PINCH_GRACE_MS
-      if (meant && this.#current.gesture instanceof InkGesture) return
-      this.giveUp()
-    }
-    this.#pinch = this.#measurePinch()
-  }
-
-  #movePinch(): void {
-    const before = this.#pinch!
-    const now = this.#measurePinch()
+  #pinched(before: Pinch, now: Pinch): void {
     const box = this.#target.getBoundingClientRect()
     const { ruler, view } = this.#surface
     if (ruler.partAt(view.toPage(before.x - box.left, before.y - box.top), view.scale)) {
       // Two fingers on the ruler move and turn it, and leave the paper where it is.
       ruler.move((now.x - before.x) / view.scale, (now.y - before.y) / view.scale)
       ruler.spin(now.angle - before.angle)
-      this.#pinch = now
       return this.#surface.redrawOver()
     }
     this.#surface.pan(now.x - before.x, now.y - before.y)
     this.#surface.zoom(now.distance / before.distance, now.x - box.left, now.y - box.top)
-    this.#pinch = now
-  }
-
-  #measurePinch(): Pinch {
-    const [a, b] = [...this.#touches.values()] as [Touch, Touch]
-    return {
-      distance: Math.max(10, Math.hypot(a.x - b.x, a.y - b.y)),
-      x: (a.x + b.x) / 2,
-      y: (a.y + b.y) / 2,
-      angle: Math.atan2(b.y - a.y, b.x - a.x),
-    }
   }
 
   #wheel(event: WheelEvent): void {
@@ -285,4 +248,9 @@ export class Gestures {
     this.#spaceHeld = down
     event.preventDefault()
   }
+}
+
+function contactOf(event: PointerEvent): Contact {
+  const kind = event.pointerType === 'pen' || event.pointerType === 'touch' ? event.pointerType : 'mouse'
+  return { id: event.pointerId, kind, x: event.clientX, y: event.clientY, at: event.timeStamp }
 }

@@ -9,7 +9,7 @@ export function topmost(page: Page, [x, y]: Point, slack: number): Entry | undef
   return page
     .at({ minX: x - slack, minY: y - slack, maxX: x + slack, maxY: y + slack })
     .filter((entry) => !entry.item.pinned && distance(entry, [x, y], [x, y]) <= slack)
-    .sort((a, b) => Number(b.unconfirmed) - Number(a.unconfirmed) || b.item.z - a.item.z)[0]
+    .sort((a, b) => b.unconfirmed - a.unconfirmed || b.item.z - a.item.z)[0]
 }
 
 /** The topmost thing that a line's end can hold on to at a place. */

@@ -13,15 +13,12 @@ import type {
 } from '../wire/generated'
 import { itemBox, type Box } from './box'
 import { sheetBox } from './draw-paper'
+import { inOrder, type Placed } from './order'
 import { carried } from './place'
 
 const EVERYWHERE = { minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }
 
-export interface Entry extends Box {
-  item: Item
-  /** Drawn above all that has a place already: our own, not confirmed. */
-  unconfirmed: boolean
-}
+export interface Entry extends Box, Placed {}
 
 /** Steps of the log about items, and those of our own requests that can be shown before they are answered. */
 export type ItemStep =
@@ -38,6 +35,8 @@ export class Page {
   #confirmed = new Map<string, Item>()
   #index = new RBush<Entry>()
   #top = 0
+  /** Own strokes that were shown before they were confirmed, counted in the order of writing. */
+  #own = 0
   /** Lower edge of the lowest work. */
   #bottom = 0
   changed: Changed = () => {}
@@ -62,7 +61,9 @@ export class Page {
     const fresh: Entry[] = []
     for (const item of items) {
       this.#confirmed.set(item.id, item)
-      const entry = { ...itemBox(item), item, unconfirmed: false }
+      const entry = { ...itemBox(item), item, unconfirmed: 0 }
+      const shown = this.entries.get(item.id)
+      if (shown) this.#index.remove(shown)
       this.entries.set(item.id, entry)
       fresh.push(entry)
       this.#bottom = Math.max(this.#bottom, entry.maxY)
@@ -111,26 +112,36 @@ export class Page {
     return this.#index.search(box)
   }
 
-  #put(id: string, item: Item | undefined, unconfirmed: boolean): void {
+  #put(id: string, item: Item | undefined, waits: boolean): void {
     const before = this.entries.get(id)
-    if (before?.item === item && before?.unconfirmed === unconfirmed) return
-    // A confirmed stroke looks just as it did while it waited: nothing need be drawn again.
-    const same = before && item && sameDrawing(before.item, item)
+    if (before?.item === item && before && before.unconfirmed > 0 === waits) return
+    const unconfirmed = waits ? before?.unconfirmed || ++this.#own : 0
+    const entry = item && { ...itemBox(item), item, unconfirmed }
+    // A confirmed stroke mostly looks just as it did while it waited: nothing need be drawn again.
+    const same = before && entry && sameDrawing(before.item, entry.item) && this.#liesAs(before, entry)
     if (before) {
       this.#index.remove(before)
       this.entries.delete(id)
       if (!same) this.changed(before, null)
     }
-    if (item) {
-      const entry = { ...itemBox(item), item, unconfirmed }
+    if (entry) {
       this.entries.set(id, entry)
       this.#index.insert(entry)
       if (entry.maxY > this.#bottom) {
         this.#bottom = entry.maxY
         if (this.head.paper.kind === 'roll') this.changed(EVERYWHERE, null)
       }
-      if (!same) this.changed(entry, unconfirmed || item.z >= this.#top ? entry : null)
+      if (!same) this.changed(entry, this.#others(entry).every((o) => inOrder(o, entry) < 0) ? entry : null)
     }
+  }
+
+  /** Whether one thing lies between the same others as another in its place. */
+  #liesAs(before: Entry, now: Entry): boolean {
+    return this.#others(now).every((other) => inOrder(other, before) < 0 === inOrder(other, now) < 0)
+  }
+
+  #others(entry: Entry): Entry[] {
+    return this.at(entry).filter(({ item }) => item.id !== entry.item.id)
   }
 }
 

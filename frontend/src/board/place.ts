@@ -1,6 +1,6 @@
 /** Where items lie: affine maps as in sunroom/core/geometry/affine.py, and the points of items on the page. */
 import type { Affine, Item, ShapeItem } from '../wire/generated'
-import { samplesOf } from './box'
+import { samplesOf } from '../ink/samples'
 
 export type Point = [number, number]
 

@@ -3,8 +3,9 @@
  * stroke is painted onto those it touches without drawing anything else again.
  */
 import { overlaps, type Box } from './box'
-import { drawItems, layer } from './draw'
+import { drawItems } from './draw'
 import { drawPaper } from './draw-paper'
+import { inOrder, layer } from './order'
 import type { Entry, Page } from './page'
 
 const TILE_PX = 512
@@ -29,13 +30,20 @@ export class TileLayer {
   #before: Tile[] = []
   #clock = 0
 
-  constructor(page: Page) {
+  #canvas: () => HTMLCanvasElement
+
+  constructor(page: Page, canvas = () => document.createElement('canvas')) {
     this.#page = page
+    this.#canvas = canvas
     page.changed = (box, onTop) => this.#invalidate(box, onTop)
     this.onchange = () => {}
   }
 
   onchange: () => void
+
+  get count(): number {
+    return this.#tiles.size
+  }
 
   detach(): void {
     this.#page.changed = () => {}
@@ -54,15 +62,9 @@ export class TileLayer {
   draw(context: CanvasRenderingContext2D, seen: Box, scale: number, settled: boolean): boolean {
     if (scale !== this.#scale && (settled || this.#tiles.size === 0)) this.#rescale(scale)
     const until = performance.now() + SLICE_MS
-    const unit = TILE_PX / this.#scale
     let complete = true
     this.#clock++
-    const wanted: Tile[] = []
-    for (let row = Math.floor(seen.minY / unit); row * unit < seen.maxY; row++) {
-      for (let column = Math.floor(seen.minX / unit); column * unit < seen.maxX; column++) {
-        wanted.push(this.#tile(column, row, unit))
-      }
-    }
+    const wanted = this.#scale === scale ? this.#seen(seen) : this.#there(seen)
     for (const tile of wanted) {
       if (!tile.fresh) {
         if (performance.now() < until) this.#render(tile)
@@ -75,6 +77,23 @@ export class TileLayer {
     if (complete && this.#scale === scale) this.#before = []
     this.#forget()
     return complete && this.#scale === scale
+  }
+
+  /** The tiles of all that is seen, made where they are missing: a screenful at the scale they are drawn at. */
+  #seen(seen: Box): Tile[] {
+    const unit = TILE_PX / this.#scale
+    const tiles: Tile[] = []
+    for (let row = Math.floor(seen.minY / unit); row * unit < seen.maxY; row++) {
+      for (let column = Math.floor(seen.minX / unit); column * unit < seen.maxX; column++) {
+        tiles.push(this.#tile(column, row, unit))
+      }
+    }
+    return tiles
+  }
+
+  /** What has been drawn of what is seen: at another scale a screen may be thousands of tiles wide. */
+  #there(seen: Box): Tile[] {
+    return [...this.#tiles.values()].filter((tile) => overlaps(tile.box, seen))
   }
 
   #copy(context: CanvasRenderingContext2D, tile: Tile, seen: Box, scale: number): void {
@@ -97,7 +116,7 @@ export class TileLayer {
     const key = `${column}:${row}`
     let tile = this.#tiles.get(key)
     if (!tile) {
-      const canvas = document.createElement('canvas')
+      const canvas = this.#canvas()
       canvas.width = canvas.height = TILE_PX
       const box = { minX: column * unit, minY: row * unit, maxX: (column + 1) * unit, maxY: (row + 1) * unit }
       tile = { canvas, context: canvas.getContext('2d')!, box, fresh: false, usedAt: 0 }
@@ -144,13 +163,4 @@ export class TileLayer {
       if (tile.usedAt !== this.#clock) this.#tiles.delete(key)
     }
   }
-}
-
-export function inOrder(a: Entry, b: Entry): number {
-  return (
-    layer(a.item) - layer(b.item) ||
-    Number(a.unconfirmed) - Number(b.unconfirmed) ||
-    a.item.z - b.item.z ||
-    (a.item.id < b.item.id ? -1 : 1)
-  )
 }

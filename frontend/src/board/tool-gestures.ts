@@ -87,6 +87,12 @@ export class InkGesture implements Gesture {
       const { scale } = this.#surface.view
       this.#stroke.finish(...this.#guided(at), this.#pressure(event), event.timeStamp, scale)
     }
+    this.keep()
+  }
+
+  /** What has been written goes on the board. */
+  keep(): void {
+    cancelAnimationFrame(this.#frame)
     this.#surface.ruler.release()
     const { session } = this.#surface
     session.do({ step: 'add_items', page: this.#stroke.page, items: [this.#stroke.item(session.me)] })

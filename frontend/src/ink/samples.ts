@@ -1,5 +1,7 @@
 /** The samples of a stroke as numbers and as bytes; twin of sunroom/core/ink/samples.py. */
 
+import type { InkItem } from '../wire/generated'
+
 /** Four numbers a sample, one after the other: x, y (board units), pressure 0–1, time in ms. */
 export type Samples = Float32Array
 
@@ -33,5 +35,14 @@ export function unpackSamples(bytes: Uint8Array): Samples {
     samples[4 * i + 2] = bytes[8 * count + i]! / 255
     samples[4 * i + 3] = view.getUint16(9 * count + 2 * i, LITTLE)
   }
+  return samples
+}
+
+const unpacked = new WeakMap<Uint8Array, Samples>()
+
+/** The samples of a stroke, relative to its place; unpacked once. */
+export function samplesOf(item: InkItem): Samples {
+  let samples = unpacked.get(item.samples)
+  if (!samples) unpacked.set(item.samples, (samples = unpackSamples(item.samples)))
   return samples
 }

@@ -2,7 +2,7 @@
   import { union } from '../board/box'
   import { drawItems } from '../board/draw'
   import { drawPaper } from '../board/draw-paper'
-  import { inOrder } from '../board/tiles'
+  import { inOrder } from '../board/order'
   import type { Session } from './session.svelte'
 
   let { session, pageId }: { session: Session; pageId: string } = $props()
