@@ -78,6 +78,8 @@ class Screen {
     this.replica = new Replica({
       changed: () => this.#look(),
       landed: () => {},
+      waits: () => {},
+      settled: () => {},
       send: (id, request) => this.out.push([id, request]),
       gap: () => {
         throw new Error('a step is missing')

@@ -28,17 +28,23 @@ from sunroom.core.board import (
     resolve,
 )
 from sunroom.core.board.items import check_item, item_box
+from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
+    ChangeTable,
     CopyPage,
     DrawFigure,
+    DropBay,
+    EditPage,
     EditText,
     GoneError,
     Label,
     MoveEnds,
+    PutBay,
     Redo,
     RubItems,
+    SetCell,
     SetTable,
     StyleItems,
     ToMindMap,
@@ -164,6 +170,12 @@ class Steps(TestCase):
         asked[MoveEnds] = (ends, resolve(board, ends, "seat-a", 1, typesetter))
         cells = SetTable(PAGE, "table-1", (50,), (30,), ("moon",))
         asked[SetTable] = (cells, resolve(board, cells, "seat-a", 1, typesetter))
+        cell = SetCell(PAGE, "table-1", 0, 0, "noon")
+        wider = ChangeTable(PAGE, "table-1", columns=1)
+        titled = EditPage(PAGE, title="Noon")
+        bay = PutBay(PAGE, Bay("bay-0001", 0, 0, 100, 100))
+        for request in (cell, wider, titled, bay, DropBay(PAGE, "bay-0001")):
+            asked[type(request)] = (request, resolve(board, request, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}
         for request in (AsWritten(PAGE, ("text-1",)), EditText(PAGE, "text-1", "noon")):

@@ -92,6 +92,8 @@ class Plan(ClassTest):
         self.assertEqual(lesson.plan.pages, ())
 
     def test_a_plan_names_its_pages_once_each(self) -> None:
+        full = tuple(f"{number:080d}" for number in range(20))
+        self.assertEqual(self.after(SetPlan(pages=full)).plan.pages, full)
         plan = self.after(SetPlan("Shadows", pages=(" Warm-up ", "", "Measure", "Warm-up"))).plan
         self.assertEqual(plan.pages, ("Warm-up", "Measure"))
 

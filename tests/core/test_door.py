@@ -100,6 +100,7 @@ class People(TestCase):
             (HandOver("s"), tutor, student, "not_a_helper"),
             (HandOver(""), owner, owner, ""),
             (HandOver(""), msgspec.structs.replace(owner, role="student"), msgspec.structs.replace(owner, role="student"), ""),
+            (HandOver("o"), tutor, msgspec.structs.replace(owner, role="student"), "not_a_helper"),
             (HandOver("x"), tutor, None, "not_here"),
         ]  # fmt: skip
         for command, actor, other, reason in rows:

@@ -11,15 +11,20 @@ import numpy as np
 
 from sunroom.core.board import InkItem, NoteItem, PageHead, Paper, PictureItem, ShapeItem, TableItem, TextItem
 from sunroom.core.board.items import MAX_FIGURE_POINTS, MAX_INNER_INK, check_item
-from sunroom.core.board.pages import check_head
+from sunroom.core.board.pages import Bay, check_head
 from sunroom.core.board.requests import (
     AddPage,
     ArrangeItems,
+    ChangeTable,
     DrawFigure,
+    EditPage,
     EditText,
     MoveEnds,
+    PutBay,
     RubItems,
+    SetCell,
     SetTable,
+    Side,
     StyleItems,
     TransformItems,
     TrueUp,
@@ -93,6 +98,12 @@ BAD_REQUESTS: list[Any] = [
     EditText(PAGE, "text-001", "a\x00"),
     EditText(PAGE, "text-001", "noon", (Span(0, 9),)),
     SetTable(PAGE, "table-01", (), (), ()),
+    SetCell(PAGE, "table-01", 0, 0, "a\x00"),
+    ChangeTable(PAGE, "table-01", side=Side(True, 0, NAN)),
+    ChangeTable(PAGE, "table-01", rows=500),
+    EditPage(PAGE, title="one\ntwo"),
+    EditPage(PAGE, writers="desk"),
+    PutBay(PAGE, Bay("bay-0001", NAN, 0, 10, 10)),
     TransformItems(PAGE, ("stroke-1",), Affine(0, 0, 0, 0)),
     TransformItems(PAGE, ("stroke-1",), Affine(1, 0, 0, 1, NAN)),
     StyleItems(PAGE, ("stroke-1",), Style(colour="red")),

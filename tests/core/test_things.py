@@ -33,7 +33,7 @@ from sunroom.core.board.requests import (
     Undo,
     check_request,
 )
-from sunroom.core.board.steps import AddItems, AddPage, ChangeItems, MoveItems, RemoveItems
+from sunroom.core.board.steps import AddItems, AddPage, Change, ChangeItems, MoveItems, RemoveItems
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from tests import strategies as make
@@ -193,6 +193,16 @@ class Holding(TestCase):
         for asked in (request, Undo()):
             ((_, target),) = needs(board, asked, step)
             self.assertEqual((target.owners, target.locked), ({"seat-a"}, True))
+
+    def test_a_locked_line_follows_nothing_and_taking_its_run_back_is_a_change_of_it(self) -> None:
+        run = ChangeItems(PAGE, (Change(id="line-01", points=((0, 0), (9, 9))),))
+        ((_, target),) = needs(self.board, Undo(), run)
+        self.assertEqual(target.owners, frozenset())
+        locked = after(self.board, ArrangeItems(PAGE, ("line-01",), "lock"))
+        ((_, target),) = needs(locked, Undo(), run)
+        self.assertEqual((target.owners, target.locked), ({"seat-a"}, True))
+        before = item(locked, "line-01")
+        self.assertEqual(item(after(locked, MoveItems(PAGE, ("box-001",), 90, 0)), "line-01"), before)
 
     def test_a_line_holds_neither_itself_nor_what_is_not_there(self) -> None:
         moved = after(self.board, MoveEnds(PAGE, "line-01", (0, 0), (90, 90), ("line-01", "nothing-1")))

@@ -34,15 +34,20 @@ from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
+    ChangeTable,
     CopyPage,
     DrawFigure,
+    DropBay,
+    EditPage,
     EditText,
     GoneError,
     Label,
     Link,
     MoveEnds,
     Plain,
+    PutBay,
     RubItems,
+    SetCell,
     SetTable,
     StyleItems,
     ToMindMap,
@@ -179,6 +184,14 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return EditText(page, one(TextItem), "other words")
         case 13:
             return SetTable(page, one(TableItem), (80.0,), (30.0,), ("x",))
+        case 24:
+            return SetCell(page, one(TableItem), 0, 0, "mine")
+        case 25:
+            return ChangeTable(page, one(TableItem), rows=1, columns=1)
+        case 26:
+            return PutBay(page, Bay("bay-0001", x, y, 300, 200))
+        case 27:
+            return draw(st.sampled_from([DropBay(page, "bay-0001"), EditPage(page, title="Mine now")]))
         case 14:
             return Typeset(page, written, item_id, "noon")
         case 15:
@@ -215,7 +228,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(25)
+KINDS = range(29)
 
 
 @st.composite

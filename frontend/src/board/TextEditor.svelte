@@ -34,6 +34,11 @@
     draw(untrack(() => editing.styled.text.length))
     ready = true
     area.focus()
+    editing.focus = () => {
+      const [start, end] = editing.selected
+      area.focus()
+      select(start, end)
+    }
     document.addEventListener('selectionchange', follow)
     return () => document.removeEventListener('selectionchange', follow)
   })
@@ -110,7 +115,7 @@
     const control = event.ctrlKey || event.metaKey
     const flags = { b: 'bold', i: 'italic', u: 'underline' } as const
     const flag = flags[event.key.toLowerCase() as keyof typeof flags]
-    if (event.key === 'Escape') close(false)
+    if (event.key === 'Escape') close(true)
     else if (event.key === 'Enter' && control) close(true)
     else if (event.key === 'Tab' && editing.kind === 'cell') {
       event.preventDefault()
@@ -145,7 +150,7 @@
     aria-multiline="true"
     tabindex="0"
     spellcheck="true"
-    aria-label="{WORDS[editing.kind]}. Ctrl and Enter take it, Escape gives up."
+    aria-label="{WORDS[editing.kind]}. Escape, or Ctrl and Enter, put it on the board."
     style:font-family={FACES[editing.family]}
     style:font-size="{editing.size}px"
     style:text-align={ALIGN[editing.align]}

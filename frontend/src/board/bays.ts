@@ -84,7 +84,7 @@ export class BayGesture implements Gesture {
       people: [],
       prints: 'page',
     }
-    session.do({ step: 'change_page', head: { ...head, bays: [...head.bays, bay] } })
+    session.do({ step: 'put_bay', page: head.id, bay })
     session.bay = bay.id
   }
 

@@ -46,10 +46,13 @@ export class Editing {
   pending = $state.raw<Style | null>(null)
   /** Counts changes that the editor must draw anew: all but typing. */
   drawn = $state.raw(0)
+  /** Take the keyboard again; the editor's part. */
+  focus: () => void = () => {}
   #session: Session
   #item: Item | null
   #cell: number
   #wrapWidth: number | null = null
+  #taken = false
 
   private constructor(
     session: Session,
@@ -191,8 +194,10 @@ export class Editing {
     }
   }
 
-  /** Put the words on the board. */
+  /** Put the words on the board, once. */
   take(): void {
+    if (this.#taken) return
+    this.#taken = true
     const text = this.styled.text.replace(/\s+$/, '')
     const session = this.#session
     const item = this.#itemNow()
@@ -203,8 +208,10 @@ export class Editing {
       const made = this.kind === 'note' ? this.#newNote(text) : this.#newText(text)
       session.do({ step: 'add_items', page, items: [made] })
     } else if (item.kind === 'table') {
-      const cells = item.cells.with(this.#cell, text)
-      if (text !== item.cells[this.#cell]) session.do({ ...tableStep(page, item), cells })
+      const wide = item.columns.length
+      const [row, column] = [Math.floor(this.#cell / wide), this.#cell % wide]
+      if (text !== item.cells[this.#cell])
+        session.do({ step: 'set_cell', page, id: item.id, row, column, text })
     } else if (item.kind === 'text') {
       const before = [item.text, item.spans, item.family, item.align, item.listing]
       if (text && JSON.stringify(before) !== JSON.stringify([text, spans, family, align, listing]))
@@ -270,9 +277,4 @@ function sideAt(sides: number[], at: number): [number, number] {
     begin += side
   }
   return [sides.length - 1, begin - sides.at(-1)!]
-}
-
-/** The step that leaves a table as it is, to be changed. */
-export function tableStep(page: string, { id, columns, rows, cells, head }: TableItem) {
-  return { step: 'set_table' as const, page, id, columns, rows, cells, head }
 }

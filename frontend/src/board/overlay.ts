@@ -26,6 +26,7 @@ export interface Trail {
 }
 
 export class Overlay {
+  static #rest: HTMLCanvasElement | null = null
   #context: CanvasRenderingContext2D
   #scale: number
 
@@ -67,7 +68,9 @@ export class Overlay {
   rubbed(items: Item[], path: [number, number, number][]): void {
     if (!items.length) return
     const context = this.#context
-    const rest = document.createElement('canvas')
+    // One canvas for all rubs: they are shown for as long as the server takes, at every frame.
+    Overlay.#rest ??= document.createElement('canvas')
+    const rest = Overlay.#rest
     rest.width = context.canvas.width
     rest.height = context.canvas.height
     const picture = rest.getContext('2d')!

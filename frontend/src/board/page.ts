@@ -3,11 +3,14 @@ import RBush from 'rbush'
 import type {
   AddItems,
   ChangeItems,
+  ChangeTable,
+  EditText,
   Item,
   MoveItems,
   PageHead,
   RemoveItems,
   ReplaceItems,
+  SetCell,
   StyleItems,
   TransformItems,
 } from '../wire/generated'
@@ -15,6 +18,8 @@ import { itemBox, type Box } from './box'
 import { sheetBox } from './draw-paper'
 import { inOrder, type Placed } from './order'
 import { carried } from './place'
+import { changedTable, withCell } from './tables'
+import { plainLines } from './text'
 
 const EVERYWHERE = { minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }
 
@@ -22,7 +27,16 @@ export interface Entry extends Box, Placed {}
 
 /** Steps of the log about items, and those of our own requests that can be shown before they are answered. */
 export type ItemStep =
-  AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | TransformItems | StyleItems
+  | AddItems
+  | RemoveItems
+  | MoveItems
+  | ChangeItems
+  | ReplaceItems
+  | TransformItems
+  | StyleItems
+  | EditText
+  | SetCell
+  | ChangeTable
 
 /** Told which part of the page must be drawn anew, and the entry when it only came on top. */
 export type Changed = (box: Box, onTop: Entry | null) => void
@@ -163,7 +177,7 @@ export function idsOf(step: ItemStep): string[] {
   if (step.step === 'add_items') return step.items.map((item) => item.id)
   if (step.step === 'replace_items') return [...step.ids, ...step.items.map((item) => item.id)]
   if (step.step === 'change_items') return step.changes.map((change) => change.id)
-  return step.ids
+  return 'ids' in step ? step.ids : [step.id]
 }
 
 /** What a step makes of each item it speaks of; undefined: taken off. */
@@ -181,6 +195,12 @@ function changes(step: ItemStep, find: (id: string) => Item | undefined): [strin
       return each(step.ids, find, (item) => withFields(item, step.style))
     case 'change_items':
       return step.changes.flatMap((change) => each([change.id], find, (item) => withFields(item, change)))
+    case 'edit_text':
+      return each([step.id], find, (item) => withWords(item, step))
+    case 'set_cell':
+      return each([step.id], find, (item) => (item.kind === 'table' ? withCell(item, step) : item))
+    case 'change_table':
+      return each([step.id], find, (item) => (item.kind === 'table' ? changedTable(item, step) : item))
     case 'replace_items':
       return [
         ...step.ids.map((id) => [id, undefined] as [string, undefined]),
@@ -198,6 +218,15 @@ function each(
     const item = find(id)
     return item ? [[id, change(item)] as [string, Item]] : []
   })
+}
+
+/** The item with other words, until the server has set them. */
+function withWords(item: Item, { text, spans, family, align, listing }: EditText): Item {
+  if (item.kind === 'text')
+    return { ...item, text, spans, family, align, listing, lines: plainLines(text, item.size) }
+  if (item.kind === 'note' || item.kind === 'shape')
+    return { ...item, text, lines: text ? plainLines(text, item.size) : [] }
+  return item
 }
 
 /** The item with those new values whose fields it has. */

@@ -7,6 +7,9 @@ export const arrivals = new EventTarget()
 /** The board whose pictures are asked for. */
 let board = ''
 const pictures = new Map<string, HTMLImageElement>()
+/** A picture that did not come is asked for again after this, twice as long each time. */
+const AGAIN_MS = 2_000
+const LAST_AGAIN_MS = 120_000
 
 export function showPicturesOf(boardId: string): void {
   board = boardId
@@ -14,14 +17,22 @@ export function showPicturesOf(boardId: string): void {
 
 /** The picture, or null while it is on its way or when there is none. */
 export function pictureOf(id: string): HTMLImageElement | null {
-  let picture = pictures.get(id)
-  if (!picture) {
-    picture = new Image()
-    picture.onload = () => arrivals.dispatchEvent(new Event('picture'))
-    picture.src = `/boards/${board}/pictures/${id}`
-    pictures.set(id, picture)
-  }
+  const picture = pictures.get(id) ?? fetched(id)
   return picture.complete && picture.naturalWidth ? picture : null
+}
+
+function fetched(id: string): HTMLImageElement {
+  const picture = new Image()
+  const address = `/boards/${board}/pictures/${id}`
+  let again = AGAIN_MS
+  picture.onload = () => arrivals.dispatchEvent(new Event('picture'))
+  picture.onerror = () => {
+    setTimeout(() => (picture.src = address), again)
+    again = Math.min(2 * again, LAST_AGAIN_MS)
+  }
+  picture.src = address
+  pictures.set(id, picture)
+  return picture
 }
 
 /** Send a picture to the server; rejects with a sentence when it is not taken, or without when given up. */

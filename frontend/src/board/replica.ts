@@ -3,7 +3,7 @@
  * the refused ones set aside so that nothing anyone wrote is lost.
  */
 import { newId } from '../wire/codec'
-import type { Change, Frame, Item, Logged, PageHead, Request, Welcome } from '../wire/generated'
+import type { Frame, Item, Logged, PageHead, Request, Welcome } from '../wire/generated'
 import { sketchOf } from './figure'
 import { Page, idsOf, type ItemStep } from './page'
 
@@ -12,11 +12,13 @@ export interface Unconfirmed {
   request: Request
 }
 
-export interface SetAside {
-  id: string
-  request: Request
+/** Something of ours that was refused, and why. */
+export interface SetAside extends Unconfirmed {
   sentence: string
 }
+
+/** Requests that bring something new: when they are refused it is set aside. */
+const BRINGING = ['add_items', 'draw_figure', 'edit_text', 'set_table', 'set_cell']
 
 export interface ReplicaEvents {
   /** Pages, order, or what is waiting or set aside has changed. */
@@ -24,6 +26,10 @@ export interface ReplicaEvents {
   /** A step of somebody has landed. */
   landed(logged: Logged): void
   send(id: string, request: Request): void
+  /** A step waits for its answer, or was refused and is set aside for a reason. */
+  waits(id: string, request: Request, sentence: string): void
+  /** Nothing need be remembered of a step any more. */
+  settled(id: string): void
   /** A number is missing: the line must be opened anew. */
   gap(): void
 }
@@ -46,6 +52,7 @@ export class Replica {
   do(request: Request): string {
     const id = newId()
     this.unconfirmed.push({ id, request })
+    this.#events.waits(id, request, '')
     this.#showOwn(request)
     this.#events.send(id, request)
     this.#events.changed()
@@ -63,6 +70,21 @@ export class Replica {
       for (const logged of message.missed) this.#land(logged)
     }
     for (const { request } of this.unconfirmed) this.#showOwn(request)
+    this.#events.changed()
+  }
+
+  /** What an earlier visit has left: steps without an answer, and what was set aside. */
+  remember(kept: SetAside[]): void {
+    const known = new Set([...this.unconfirmed, ...this.setAside].map(({ id }) => id))
+    const fresh = kept.filter(({ id }) => !known.has(id))
+    if (!fresh.length) return
+    const waiting = fresh.filter(({ sentence }) => !sentence)
+    this.unconfirmed = [...waiting.map(({ id, request }) => ({ id, request })), ...this.unconfirmed]
+    this.setAside = [...fresh.filter(({ sentence }) => sentence), ...this.setAside]
+    for (const { id, request } of waiting) {
+      this.#showOwn(request)
+      this.#events.send(id, request)
+    }
     this.#events.changed()
   }
 
@@ -101,8 +123,9 @@ export class Replica {
   /** A refused step: new work is set aside, all else goes back to how it was. */
   refused(id: string, reason: string, sentence: string): Request | undefined {
     const request = this.#drop(id)
-    if (request?.step === 'add_items' && reason !== 'id_taken') {
+    if (request && BRINGING.includes(request.step) && reason !== 'id_taken') {
       this.setAside = [...this.setAside, { id, request, sentence }]
+      this.#events.waits(id, request, sentence)
     }
     this.#events.changed()
     return request
@@ -112,10 +135,14 @@ export class Replica {
   retrySetAside(): void {
     const waiting = this.setAside
     this.setAside = []
-    for (const { request } of waiting) this.do(request)
+    for (const { id, request } of waiting) {
+      this.do(request)
+      this.#events.settled(id)
+    }
   }
 
   throwSetAside(): void {
+    for (const { id } of this.setAside) this.#events.settled(id)
     this.setAside = []
     this.#events.changed()
   }
@@ -133,6 +160,7 @@ export class Replica {
     const at = this.unconfirmed.findIndex((waiting) => waiting.id === id)
     if (at < 0) return undefined
     const [{ request }] = this.unconfirmed.splice(at, 1) as [Unconfirmed]
+    this.#events.settled(id)
     this.#showOwn(request)
     return request
   }
@@ -140,6 +168,7 @@ export class Replica {
   #land(logged: Logged): void {
     const at = this.unconfirmed.findIndex((waiting) => waiting.id === logged.id)
     const own = at >= 0 ? this.unconfirmed.splice(at, 1)[0] : undefined
+    if (own) this.#events.settled(own.id)
     this.seq = logged.seq
     this.#apply(logged)
     // Ours may have landed otherwise than it was shown: an item gone meanwhile, text laid out.
@@ -207,11 +236,10 @@ function shownAs(request: Request): ItemStep | null {
     case 'move_items':
     case 'transform_items':
     case 'style_items':
+    case 'edit_text':
+    case 'set_cell':
+    case 'change_table':
       return request
-    case 'set_table': {
-      const { page, id, columns, rows, cells, head } = request
-      return { step: 'change_items', page, changes: [{ id, columns, rows, cells, head } as Change] }
-    }
     case 'draw_figure':
       return { step: 'add_items', page: request.page, items: [sketchOf(request)] }
     default:

@@ -1,8 +1,7 @@
 /** Choosing, moving, resizing and turning; dragging out a figure; moving the ruler. */
 import { newId } from '../wire/codec'
-import type { Affine, DrawFigure, Item, TableItem } from '../wire/generated'
+import type { Affine, ChangeTable, DrawFigure, Item, TableItem } from '../wire/generated'
 import type { Box } from './box'
-import { tableStep } from './editing.svelte'
 import { sketchOf } from './figure'
 import { dragMap, handleAt, type Handle } from './frame'
 import { holdable, insideBox, insideLasso, topmost } from './hit'
@@ -12,6 +11,7 @@ import type { Overlay } from './overlay'
 import { growth, inverse, ownSize, placement, type Point } from './place'
 import type { Ruler } from './ruler.svelte'
 import { snap, type Guide } from './snap'
+import { changedTable } from './tables'
 import type { Surface } from './surface.svelte'
 import type { Gesture } from './tool-gestures'
 
@@ -123,8 +123,7 @@ export class SelectGesture implements Gesture {
       return
     }
     if (this.#border && this.#dragged) {
-      const { columns, rows } = this.#resized()
-      overlay.items([{ ...this.#border.table, columns, rows }])
+      overlay.items([changedTable(this.#border.table, this.#resized())])
       return
     }
     drawChosen(this.#surface, overlay, this.#box)
@@ -156,16 +155,14 @@ export class SelectGesture implements Gesture {
   }
 
   /** The step that gives the dragged border its new place. */
-  #resized() {
+  #resized(): ChangeTable {
     const { table, across, index } = this.#border!
     const place = placement(table)
     const [a, b] = [inverse(place, this.#start), inverse(place, this.#at)]
     const moved = across ? b[0] - a[0] : b[1] - a[1]
-    const sides = (across ? table.columns : table.rows).map((side, i) =>
-      i === index ? Math.max(LEAST_SIDE, side + moved) : side,
-    )
-    const step = tableStep(this.#surface.session.pageId, table)
-    return across ? { ...step, columns: sides } : { ...step, rows: sides }
+    const units = Math.max(LEAST_SIDE, (across ? table.columns : table.rows)[index]! + moved)
+    const side = { across, index, units }
+    return { step: 'change_table', page: this.#surface.session.pageId, id: table.id, side }
   }
 
   #drop(): void {

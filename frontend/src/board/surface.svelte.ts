@@ -66,6 +66,8 @@ export class Surface implements SurfaceEvents {
     void Promise.all(FACES.map(([face, sample]) => document.fonts.load(`16px "${face}"`, sample))).then(
       this.#drawAgain,
     )
+    // The others come when a text asks for them.
+    document.fonts.addEventListener('loadingdone', this.#drawAgain)
     arrivals.addEventListener('picture', this.#drawAgain)
     this.#measure()
   }
@@ -77,6 +79,7 @@ export class Surface implements SurfaceEvents {
   }
 
   destroy(): void {
+    document.fonts.removeEventListener('loadingdone', this.#drawAgain)
     arrivals.removeEventListener('picture', this.#drawAgain)
     this.#resize.disconnect()
     this.gestures.destroy()

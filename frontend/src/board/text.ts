@@ -2,11 +2,10 @@
 import { newId } from '../wire/codec'
 import type { Line, TableItem, TextItem } from '../wire/generated'
 import { LINE_HEIGHT } from './place'
+import { COLUMN, ROW } from './tables'
 
 /** About how wide a character is: good enough for the few milliseconds until the server knows. */
 const ABOUT_WIDE = 0.5
-const COLUMN = 120
-const ROW = 40
 
 function placed(by: string, x: number, y: number) {
   return {
@@ -23,7 +22,8 @@ function placed(by: string, x: number, y: number) {
   }
 }
 
-function plainLines(text: string, size: number): Line[] {
+/** Words in lines as they were typed, about where the server will set them. */
+export function plainLines(text: string, size: number): Line[] {
   return text
     .split('\n')
     .map((line, i) => [

@@ -26,16 +26,12 @@
 
   function set(changes: Partial<Bay>) {
     if (!head || !bay) return
-    const bays = head.bays.map((other) => (other.id === bay.id ? { ...other, ...changes } : other))
-    session.do({ step: 'change_page', head: { ...head, bays } })
+    session.do({ step: 'put_bay', page: head.id, bay: { ...bay, ...changes } })
   }
 
   function remove() {
     if (!head || !bay) return
-    session.do({
-      step: 'change_page',
-      head: { ...head, bays: head.bays.filter((other) => other.id !== bay.id) },
-    })
+    session.do({ step: 'drop_bay', page: head.id, bay: bay.id })
     session.bay = ''
   }
 

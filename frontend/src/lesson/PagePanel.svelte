@@ -15,8 +15,8 @@
   /** Title, paper and place are for whoever made the page. */
   const own = $derived(session.may('change_page'))
 
-  function change(changes: Partial<PageHead>) {
-    session.do({ step: 'change_page', head: { ...head, ...changes } })
+  function change(changes: Partial<Pick<PageHead, 'title' | 'paper' | 'writers' | 'desk_of'>>) {
+    session.do({ step: 'edit_page', page: head.id, ...changes })
   }
 
   function set(changes: Partial<Paper>) {

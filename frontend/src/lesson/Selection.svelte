@@ -134,6 +134,9 @@
       <b>As written</b><span>back to the ink</span>
     </button>
   {/if}
+  {#if session.version >= 0 && session.chosen.withWords()}
+    <Button onclick={() => session.chosen.editWords()}>Edit words</Button>
+  {/if}
   {#if changeable}
     <Popover label="Look">
       {#snippet face()}Look{/snippet}

@@ -3,14 +3,24 @@
   import type { Session } from './session.svelte'
 
   let { session }: { session: Session } = $props()
-  const count = $derived(session.setAside.count)
+  const count = $derived(session.setAside.length)
+  const last = $derived(session.setAside.at(-1))
+  const strokes = $derived(
+    session.setAside.every(
+      ({ request }) => request.step === 'add_items' && request.items.every(({ kind }) => kind === 'ink'),
+    ),
+  )
+  /** Words that were refused can be read here, and taken from here. */
+  const words = $derived(last && 'text' in last.request ? last.request.text : '')
+  const noun = $derived(`${strokes ? 'stroke' : 'thing'}${count === 1 ? '' : 's'}`)
 </script>
 
 {#if count}
   <div class="aside" data-testid="set-aside">
     <div>
-      <b>{count === 1 ? '1 stroke' : `${count} strokes`} not on the board yet</b>
-      <small>{session.setAside.sentence}</small>
+      <b>{count} {noun} not on the board yet</b>
+      {#if words}<small class="words">“{words}”</small>{/if}
+      <small>{last?.sentence}</small>
     </div>
     <Button disabled={!session.may('add_ink')} onclick={() => session.retrySetAside()}
       >Put on the board</Button
@@ -41,5 +51,9 @@
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+  .words {
+    color: var(--ink);
+    user-select: text;
   }
 </style>

@@ -28,7 +28,7 @@
       <Selection {session} />
     {:else if session.asYouGo.offer}
       <Offer {session} />
-    {:else if session.setAside.count}
+    {:else if session.setAside.length}
       <SetAside {session} />
     {:else if session.notice}
       <p class="say" role="status" data-testid="say">{session.notice}</p>

@@ -48,7 +48,7 @@ export class AsYouGo {
   #ask(): void {
     const ids = this.#burst.filter((id) => this.#session.page?.entries.has(id))
     if (ids.length && this.#session.may('convert')) {
-      this.#asked = { ref: this.#session.selection.askAbout(ids), ids }
+      this.#asked = { ref: this.#session.selection.askAbout(ids, true), ids }
     }
   }
 

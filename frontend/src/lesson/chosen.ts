@@ -1,5 +1,7 @@
 /** What can be done with what is chosen: move, look, arrange, copy, convert, remove. */
 import type { Box } from '../board/box'
+import { Editing } from '../board/editing.svelte'
+import { placement } from '../board/place'
 import { newId } from '../wire/codec'
 import type {
   Affine,
@@ -40,6 +42,24 @@ export class Chosen {
   style(style: Style): void {
     const ids = this.#session.selection.items('change').map((item) => item.id)
     if (ids.length) this.#session.do({ step: 'style_items', page: this.#session.pageId, ids, style })
+  }
+
+  /** The one chosen thing whose words may be edited: a text, a note, a figure, a table. */
+  withWords(): Item | null {
+    const [item, ...more] = this.#session.selection.items('change')
+    if (!item || more.length || this.#session.selection.ids.size > 1) return null
+    return ['text', 'note', 'table'].includes(item.kind) || (item.kind === 'shape' && item.closed)
+      ? item
+      : null
+  }
+
+  /** Type in it; false when there is nothing to type in. A table begins with its first cell. */
+  editWords(): boolean {
+    const item = this.withWords()
+    if (!item) return false
+    const [, , , , x, y] = placement(item)
+    this.#session.editing = Editing.of(this.#session, item, [x, y])
+    return true
   }
 
   /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */

@@ -37,7 +37,7 @@ export const KEYS: [string, string][] = [
   ['Ctrl G, Ctrl Shift G', 'Group, ungroup'],
   ['Ctrl ] and [', 'One forward, one back'],
   ['Alt and arrow keys', 'Turn what is selected by 1°, with Shift by 15°'],
-  ['Enter', 'Typeset the selected ink'],
+  ['Enter', 'Typeset the selected ink; edit the selected words'],
   ['Esc', 'Give up, or select nothing'],
   ['Page Up, Page Down', 'Turn pages'],
   ['N', 'Half a page down'],
@@ -53,11 +53,20 @@ const PAN_PX = 80
 
 export function handleKey(event: KeyboardEvent, session: Session, surface: Surface): void {
   const target = event.target as HTMLElement
+  if (session.editing && !event.ctrlKey && !event.metaKey && !takesLetters(target)) {
+    // Letters are for the words being typed, also when a setting was pressed last; a button keeps its Space.
+    if (event.key.length === 1 && event.key !== ' ') session.editing.focus()
+    return
+  }
   if (target.closest('input, textarea, select, dialog, [contenteditable]')) return
   if (event.key === 'Enter' && target.closest('button, a')) return
   const control = event.ctrlKey || event.metaKey
   const done = control ? controlKey(event, session) : plainKey(event, session, surface)
   if (done) event.preventDefault()
+}
+
+function takesLetters(target: HTMLElement): boolean {
+  return target.matches('input:not([type=radio], [type=checkbox], [type=range]), textarea, [contenteditable]')
 }
 
 function controlKey(event: KeyboardEvent, session: Session): boolean {
@@ -125,7 +134,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     case 'Enter': {
       const best = session.selection.readings?.readings[0]
       if (best) session.chosen.typeset(best.text)
-      return Boolean(best)
+      return Boolean(best) || session.chosen.editWords()
     }
     case 'Escape':
       if (surface.gestures.busy) surface.gestures.giveUp()

@@ -48,8 +48,9 @@ export class Pictures {
     const taken = await this.take(file)
     if (taken)
       this.#session.do({
-        step: 'change_page',
-        head: { ...head, paper: { ...head.paper, picture: taken.id } },
+        step: 'edit_page',
+        page: head.id,
+        paper: { ...head.paper, picture: taken.id },
       })
   }
 

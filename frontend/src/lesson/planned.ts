@@ -10,7 +10,7 @@ export function addPlannedPages(session: Session): void {
   let index = session.heads.length
   if (missing.length && only && !others.length && !only.title && !session.page?.entries.size) {
     // A board that was just begun has an empty page: it is the last of them.
-    session.do({ step: 'change_page', head: { ...only, title: missing.pop()! } })
+    session.do({ step: 'edit_page', page: only.id, title: missing.pop()! })
     index = 0
   }
   // Each goes before the one after it: the first is added last, and is the one that is then shown.

@@ -68,8 +68,8 @@ export class Selection {
   }
 
   /** Ask what some ink of this page could be; the number that comes back with the answer. */
-  askAbout(ids: string[]): number {
-    this.#session.send({ type: 'read', ref: ++this.#ref, page: this.#session.pageId, ids })
+  askAbout(ids: string[], unasked = false): number {
+    this.#session.send({ type: 'read', ref: ++this.#ref, page: this.#session.pageId, ids, unasked })
     return this.#ref
   }
 

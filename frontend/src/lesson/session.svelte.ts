@@ -1,5 +1,5 @@
 /** One person in one lesson: the line, the board's replica, the lesson's state, and what is chosen. */
-import { Replica } from '../board/replica'
+import { Replica, type SetAside } from '../board/replica'
 import type { Editing } from '../board/editing.svelte'
 import type { Page } from '../board/page'
 import { showPicturesOf } from '../board/pictures'
@@ -17,14 +17,16 @@ import type {
   PageHead,
   Person,
   Pointing,
+  Redo,
   Request,
   Standing,
   ToBrowser,
+  Undo,
   Welcome,
   WetInk,
 } from '../wire/generated'
 import { Line, type LineState } from '../wire/socket'
-import { keepUnsent, takeUnsent } from '../wire/unsent'
+import { Unsent } from '../wire/unsent'
 import { AsYouGo } from './as-you-go.svelte'
 import { Attention } from './attention.svelte'
 import { Chosen } from './chosen'
@@ -37,7 +39,6 @@ import { Tools, type Tool } from './tools.svelte'
 export type Door = 'tutor' | 'student' | 'onlooker'
 
 const NOTICE_MS = 5_000
-const KEEP_UNSENT_MS = 2_000
 
 /** What the board's surface wants to hear of. */
 export interface SurfaceEvents {
@@ -74,7 +75,7 @@ export class Session {
   keptMs = $state.raw(0)
   trouble = $state.raw('')
   waiting = $state.raw(0)
-  setAside = $state.raw<{ count: number; sentence: string }>({ count: 0, sentence: '' })
+  setAside = $state.raw<SetAside[]>([])
   heads = $state.raw<PageHead[]>([])
   boards = $state.raw<BoardCard[]>([])
   pageId = $state.raw('')
@@ -95,7 +96,7 @@ export class Session {
   #board: string
   #line: Line | null = null
   #noticeTimer: ReturnType<typeof setTimeout> | undefined
-  #keepTimer: ReturnType<typeof setInterval> | undefined
+  #unsent: Unsent | null = null
 
   /** A view to go to as soon as the board is there. */
   #called: Lead | null
@@ -109,16 +110,22 @@ export class Session {
       changed: () => this.#boardChanged(),
       landed: (logged) => this.#landed(logged),
       send: (id, request) => this.#line?.send({ type: 'do', id, request }),
+      waits: (id, request, sentence) => void this.#unsent?.put({ id, request, sentence }),
+      settled: (id) => void this.#unsent?.drop(id),
       gap: () => this.#reopen(),
     })
     this.#open()
-    this.#keepTimer = setInterval(() => this.#keepUnsent(), KEEP_UNSENT_MS)
     addEventListener('pagehide', this.#hide)
     addEventListener('pageshow', this.#show)
   }
 
+  /** The seat that is looked from: our own, or that of the student whose eyes are looked through. */
   get me(): string {
-    return this.classroom.as?.seat ?? this.welcome?.seat ?? ''
+    return this.classroom.as?.seat ?? this.#seat
+  }
+
+  get #seat(): string {
+    return this.welcome?.seat ?? ''
   }
 
   /** What may be done on this page: by this person, or by the student whose eyes are looked through. */
@@ -148,10 +155,8 @@ export class Session {
   }
 
   close(): void {
-    this.#keepUnsent()
     removeEventListener('pagehide', this.#hide)
     removeEventListener('pageshow', this.#show)
-    clearInterval(this.#keepTimer)
     this.#line?.close()
   }
 
@@ -174,11 +179,17 @@ export class Session {
   }
 
   undo(): void {
-    if (this.undos > 0) this.do({ step: 'undo' })
+    if (this.undos > 0) this.#goBack({ step: 'undo' })
   }
 
   redo(): void {
-    if (this.redos > 0) this.do({ step: 'redo' })
+    if (this.redos > 0) this.#goBack({ step: 'redo' })
+  }
+
+  /** What would come back cannot be shown without the server: presses made meanwhile would all count later. */
+  #goBack(request: Undo | Redo): void {
+    if (this.line === 'open') this.do(request)
+    else this.say('There is no line to the server just now. Undo works again when it is back.')
   }
 
   tell(command: Command): void {
@@ -200,12 +211,18 @@ export class Session {
   }
 
   turnTo(pageId: string): void {
-    this.editing = null
+    this.takeWords()
     if (pageId === this.pageId || !this.replica.pages.has(pageId)) return
     this.pageId = pageId
     this.selection.choose([])
     this.send({ type: 'look', page: pageId })
     this.surface?.changed()
+  }
+
+  /** Words that are being typed go on the board. */
+  takeWords(): void {
+    this.editing?.take()
+    this.editing = null
   }
 
   /** Turn to a page of our own making when it is there. */
@@ -324,14 +341,12 @@ export class Session {
     this.classroom.chat = welcome.chat
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
-    this.undos = welcome.undos
-    this.redos = welcome.redos
-    if (first) {
-      const kept = takeUnsent(welcome.board.id, welcome.seat)
-      this.replica.unconfirmed = [...kept, ...this.replica.unconfirmed]
-    }
     this.line = 'open'
     this.replica.welcome(welcome)
+    // Steps that were missed are counted in these already.
+    this.undos = welcome.undos
+    this.redos = welcome.redos
+    if (first) void this.#remember(welcome.board.id, welcome.seat)
     if (!this.replica.pages.has(this.pageId)) this.pageId = this.replica.order[0] ?? ''
     this.send({ type: 'look', page: this.pageId })
     this.replica.resend()
@@ -342,6 +357,12 @@ export class Session {
     this.#called = null
     if (lead && !this.attention.keeping) this.attention.called(lead)
     if (this.attention.following) this.attention.follow(this.attention.following)
+  }
+
+  /** What an earlier visit, or a tab that was closed, could not send. */
+  async #remember(board: string, seat: string): Promise<void> {
+    this.#unsent = new Unsent(board, seat)
+    this.replica.remember(await this.#unsent.all())
   }
 
   #frame(frame: Frame): void {
@@ -392,11 +413,12 @@ export class Session {
   #landed(logged: Logged): void {
     this.surface?.landed(logged)
     const step = logged.step
-    if (logged.by === this.me) {
+    if (logged.by === this.#seat) {
       if (logged.how === 'do') [this.undos, this.redos] = [this.undos + 1, 0]
       else if (logged.how === 'undo') [this.undos, this.redos] = [this.undos - 1, this.redos + 1]
       else [this.undos, this.redos] = [this.undos + 1, this.redos - 1]
       if (step.step === 'add_page' && logged.how === 'do') this.turnNext(step.head.id)
+      if (logged.how !== 'do') this.#goWhere(logged)
       if (step.step === 'add_items' && logged.how === 'do') {
         const [item, ...more] = step.items
         if (item?.kind === 'ink' && item.nib !== 'highlighter' && !more.length) this.asYouGo.wrote(item.id)
@@ -409,11 +431,20 @@ export class Session {
     }
   }
 
+  /** What is undone or redone is seen: on another page we turn there and say so. */
+  #goWhere({ step, how }: Logged): void {
+    if (step.step === 'remove_page' || step.step === 'move_page') return
+    const page = 'head' in step ? step.head.id : step.page
+    if (page === this.pageId || this.classroom.as) return
+    this.turnNext(page)
+    const number = this.replica.order.indexOf(page) + 1
+    this.say(`${how === 'undo' ? 'Undone' : 'Redone'} on page ${number}.`)
+  }
+
   #boardChanged(): void {
     this.heads = this.replica.inOrder().map((page) => page.head)
     this.waiting = this.replica.unconfirmed.length
-    const aside = this.replica.setAside
-    this.setAside = { count: aside.length, sentence: aside.at(-1)?.sentence ?? '' }
+    this.setAside = this.replica.setAside
     if (this.replica.pages.has(this.#turnAfter)) {
       const page = this.#turnAfter
       this.#turnAfter = ''
@@ -428,13 +459,8 @@ export class Session {
     this.surface?.changed()
   }
 
-  #keepUnsent = (): void => {
-    if (this.welcome) keepUnsent(this.welcome.board.id, this.me, this.replica.unconfirmed)
-  }
-
   /** A page that the browser puts aside is not in the room any more. */
   #hide = (): void => {
-    this.#keepUnsent()
     this.#line?.close()
   }
 

@@ -12,7 +12,7 @@ export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver
 export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | SeenAs | Inspected | Pong | Goodbye
@@ -166,6 +166,16 @@ export interface ChangePage {
   head: PageHead
 }
 
+export interface ChangeTable {
+  step: 'change_table'
+  page: string
+  id: string
+  rows?: number
+  columns?: number
+  side?: Side
+  head?: boolean
+}
+
 export interface Check {
   id: string
   question: string
@@ -233,6 +243,21 @@ export interface DrawFigure {
   ends: Ends
   opacity: number
   holds: [string, string]
+}
+
+export interface DropBay {
+  step: 'drop_bay'
+  page: string
+  bay: string
+}
+
+export interface EditPage {
+  step: 'edit_page'
+  page: string
+  title?: string
+  paper?: Paper
+  writers?: 'desk' | 'lesson' | 'open' | 'tutor_side'
+  desk_of?: string
 }
 
 export interface EditText {
@@ -688,6 +713,12 @@ export interface Pong {
   at: number
 }
 
+export interface PutBay {
+  step: 'put_bay'
+  page: string
+  bay: Bay
+}
+
 export interface RaiseHand {
   command: 'raise_hand'
   word: '' | 'answer' | 'done' | 'stuck'
@@ -709,6 +740,7 @@ export interface Read {
   ref: number
   page: string
   ids: string[]
+  unasked: boolean
 }
 
 export interface Reading {
@@ -850,6 +882,15 @@ export interface SetBetween {
   between: 'closed' | 'view' | 'write'
 }
 
+export interface SetCell {
+  step: 'set_cell'
+  page: string
+  id: string
+  row: number
+  column: number
+  text: string
+}
+
 export interface SetCountdown {
   command: 'set_countdown'
   seconds: number
@@ -931,6 +972,12 @@ export interface ShapeItem {
 export interface ShareCheck {
   command: 'share_check'
   shared: boolean
+}
+
+export interface Side {
+  across: boolean
+  index: number
+  units: number
 }
 
 export interface SignedInBrowser {

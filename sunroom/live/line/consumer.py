@@ -89,8 +89,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
         self._entrant: Entrant | None = None
         self._tasks: dict[str, asyncio.Task[None]] = {}
         self._counted: list[str] = []
-        #: The selection that is to be read next.
-        self._wanted: Read | None = None
+        #: What is to be read next: a selection, and what was written last, which waits for that.
+        self._wanted: dict[bool, Read] = {}
         self._over = False
         self._registry: Registry = registry()
         self._inspect_pace = Pace(INSPECT_PER_S, INSPECT_BURST, time.monotonic)
@@ -228,7 +228,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 await self._inspect_pace.wait()
                 self._start("inspecting", self._inspect(room, member, message))
             case Read():
-                self._wanted = message
+                self._wanted[message.unasked] = message
                 if not self._running("reading"):
                     self._start("reading", self._read(room, member))
             case Teach():
@@ -349,13 +349,13 @@ class LiveConsumer(AsyncWebsocketConsumer):
 
     async def _read(self, room: LiveRoom, member: Member) -> None:
         """Answer what ink may be, one selection after the other; of those asked meanwhile only the last."""
-        while (message := self._wanted) is not None:
-            self._wanted = None
+        while self._wanted:
+            message = self._wanted.pop(min(self._wanted))
             if member.actor.role == "onlooker":
                 answer = Readings(message.ref, problem="Onlookers look, and nothing is read for them.")
             else:
                 answer = await reading.read(room.boards[member.board].board, message, self._language)
-            if self._wanted is None:
+            if message.unasked not in self._wanted:
                 member.put(encode(answer))
 
     @property

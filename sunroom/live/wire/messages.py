@@ -123,11 +123,15 @@ class Tell(msgspec.Struct, frozen=True, tag_field="type", tag="tell"):
 
 
 class Read(msgspec.Struct, frozen=True, tag_field="type", tag="read"):
-    """What could these strokes be? ``ref`` comes back with the answer."""
+    """What could these strokes be? ``ref`` comes back with the answer.
+
+    ``unasked``: it is read while somebody writes, beside what that person has selected.
+    """
 
     ref: int
     page: str
     ids: tuple[str, ...]
+    unasked: bool = False
 
 
 class LineTaught(msgspec.Struct, frozen=True):

@@ -28,10 +28,10 @@ from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
 from sunroom.core.board.requests.mind_mapping import Label, Link, ToMindMap
 from sunroom.core.board.requests.moving import MoveEnds, TransformItems
-from sunroom.core.board.requests.paging import CopyPage
+from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutBay
 from sunroom.core.board.requests.removing import RubItems
 from sunroom.core.board.requests.styling import StyleItems
-from sunroom.core.board.requests.words import EditText, SetTable
+from sunroom.core.board.requests.words import ChangeTable, EditText, SetCell, SetTable, Side
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
@@ -52,18 +52,24 @@ __all__ = [
     "ArrangeItems",
     "Arrangement",
     "AsWritten",
+    "ChangeTable",
     "CopyPage",
     "DrawFigure",
+    "DropBay",
+    "EditPage",
     "EditText",
     "GoneError",
     "Label",
     "Link",
     "MoveEnds",
     "Plain",
+    "PutBay",
     "Redo",
     "Request",
     "RubItems",
+    "SetCell",
     "SetTable",
+    "Side",
     "StyleItems",
     "ToMindMap",
     "TransformItems",
@@ -112,13 +118,22 @@ def family_of(request: Plain) -> Family:
             return styling
         case ArrangeItems():
             return arranging
-        case EditText() | SetTable():
+        case EditText() | SetTable() | SetCell() | ChangeTable():
             return words
         case Typeset() | TrueUp() | TrueUpAll() | AsWritten():
             return converting
         case ToMindMap():
             return mind_mapping
-        case AddPage() | RemovePage() | MovePage() | ChangePage() | CopyPage():
+        case (
+            AddPage()
+            | RemovePage()
+            | MovePage()
+            | ChangePage()
+            | CopyPage()
+            | EditPage()
+            | PutBay()
+            | DropBay()
+        ):
             return paging
         case _:
             assert_never(request)

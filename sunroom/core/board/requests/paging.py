@@ -5,13 +5,24 @@ from __future__ import annotations
 from typing import Any
 
 import msgspec
+from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.items import Item, ShapeItem, check_id, owned
-from sunroom.core.board.pages import MAX_PAGES, MAX_SEAT, Board, Page, PageHead, check_head
+from sunroom.core.board.pages import (
+    MAX_PAGES,
+    MAX_SEAT,
+    Bay,
+    Board,
+    Page,
+    PageHead,
+    Paper,
+    check_head,
+)
 from sunroom.core.board.requests.cost import COPIED
 from sunroom.core.board.requests.family import GoneError, Now
 from sunroom.core.board.steps import AddPage, ChangePage, MovePage, RemovePage, Step, remaining
 from sunroom.core.errors import MalformedError
+from sunroom.core.pens.facts import PageRule
 from sunroom.core.pens.rules import Action
 
 #: Things on a page that is copied: each copy is a step of its own in the log.
@@ -30,7 +41,29 @@ class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
     desk_of: str = ""
 
 
-Paging = AddPage | RemovePage | MovePage | ChangePage | CopyPage
+class EditPage(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="step", tag="edit_page"):
+    """Another title, paper or rule for a page; what is not set stays as it is then."""
+
+    page: str
+    title: str | UnsetType = UNSET
+    paper: Paper | UnsetType = UNSET
+    writers: PageRule | UnsetType = UNSET
+    desk_of: str | UnsetType = UNSET
+
+
+class PutBay(msgspec.Struct, frozen=True, tag_field="step", tag="put_bay"):
+    """A new bay, or in its place one that is there already."""
+
+    page: str
+    bay: Bay
+
+
+class DropBay(msgspec.Struct, frozen=True, tag_field="step", tag="drop_bay"):
+    page: str
+    bay: str
+
+
+Paging = AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay
 
 
 def check(request: Paging) -> None:
@@ -44,7 +77,11 @@ def check(request: Paging) -> None:
             check_head(PageHead(request.id, request.title))
             if len(request.desk_of) > MAX_SEAT:
                 raise MalformedError("desk_of", "Nobody has such a seat.")
-        case RemovePage() | MovePage():
+        case EditPage():
+            check_head(_edited(PageHead(request.page), request))
+        case PutBay():
+            check_head(PageHead(request.page, bays=(request.bay,)))
+        case RemovePage() | MovePage() | DropBay():
             pass
 
 
@@ -58,7 +95,7 @@ def actions(request: Paging) -> list[Action]:
             return ["add_page"]
         case RemovePage():
             return ["remove_page"]
-        case MovePage() | ChangePage():
+        case MovePage() | ChangePage() | EditPage() | PutBay() | DropBay():
             return ["change_page"]
 
 
@@ -77,6 +114,10 @@ def step(now: Now, request: Paging) -> Step | None:
         case ChangePage():
             # Whose a page is does not change with its title.
             return ChangePage(msgspec.structs.replace(request.head, by=now.page.head.by))
+        case EditPage() | PutBay() | DropBay():
+            head = _edited(now.page.head, request)
+            check_head(head)
+            return ChangePage(head)
         case CopyPage():
             _check_room_for_page(now.board)
             return remaining(now.board, _copy(now, request))
@@ -84,6 +125,24 @@ def step(now: Now, request: Paging) -> Step | None:
             raise GoneError("last_page", "A board keeps at least one page.")
         case _:
             return remaining(now.board, request)
+
+
+def _edited(head: PageHead, request: EditPage | PutBay | DropBay) -> PageHead:
+    """The head of now with what is asked for: others may have changed the rest of it meanwhile."""
+    match request:
+        case EditPage():
+            fields = ("title", "paper", "writers", "desk_of")
+            asked = {name: getattr(request, name) for name in fields}
+            return msgspec.structs.replace(
+                head, **{n: value for n, value in asked.items() if value is not UNSET}
+            )
+        case PutBay(bay=bay):
+            there = any(other.id == bay.id for other in head.bays)
+            bays = tuple(bay if other.id == bay.id else other for other in head.bays)
+            return msgspec.structs.replace(head, bays=bays if there else (*bays, bay))
+        case DropBay():
+            bays = tuple(other for other in head.bays if other.id != request.bay)
+            return msgspec.structs.replace(head, bays=bays)
 
 
 def _check_room_for_page(board: Board) -> None:

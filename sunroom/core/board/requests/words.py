@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import msgspec
+from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.items import (
     Item,
@@ -12,13 +13,16 @@ from sunroom.core.board.items import (
     TextItem,
     check_id,
     check_item,
+    check_number,
+    check_range,
     check_text,
     laid_out,
 )
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work
-from sunroom.core.board.requests.family import GoneError, Now
+from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
+from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.pens.rules import Action
 from sunroom.core.text import Align, Family, Listing, Span
 from sunroom.core.text.styles import check_spans
@@ -42,7 +46,7 @@ class EditText(msgspec.Struct, frozen=True, tag_field="step", tag="edit_text"):
 
 
 class SetTable(msgspec.Struct, frozen=True, tag_field="step", tag="set_table"):
-    """Other cells, columns or rows for a table."""
+    """A table whole; pages of before ask for it, and may have kept it unsent."""
 
     page: str
     id: str
@@ -52,20 +56,56 @@ class SetTable(msgspec.Struct, frozen=True, tag_field="step", tag="set_table"):
     head: bool = True
 
 
-Words = EditText | SetTable
+class SetCell(msgspec.Struct, frozen=True, tag_field="step", tag="set_cell"):
+    """Other words for one cell of a table: who writes in another one at the same time loses nothing."""
+
+    page: str
+    id: str
+    row: int
+    column: int
+    text: str
+
+
+class Side(msgspec.Struct, frozen=True):
+    """The width of column ``index``, or the height of a row when it does not lie ``across``."""
+
+    across: bool
+    index: int
+    units: float
+
+
+class ChangeTable(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="step", tag="change_table"):
+    """A table's last rows and columns come or go (1 or -1 of them), a side, whether it has a head."""
+
+    page: str
+    id: str
+    rows: int | UnsetType = UNSET
+    columns: int | UnsetType = UNSET
+    side: Side | UnsetType = UNSET
+    head: bool | UnsetType = UNSET
+
+
+#: What a row and a column that come are high and wide, in board units.
+ROW, COLUMN = 40.0, 120.0
+
+Words = EditText | SetTable | SetCell | ChangeTable
 
 
 def check(request: Words) -> None:
-    if isinstance(request, EditText):
-        check_id(request.id)
-        if request.text:
-            check_text(request.text)
-        check_spans(request.spans, len(request.text))
-    else:
-        table = TableItem(
-            id=request.id, columns=request.columns, rows=request.rows, cells=request.cells, colour=BLACK
-        )
-        check_item(table)
+    check_id(request.id)
+    match request:
+        case EditText(text=text) | SetCell(text=text):
+            if text:
+                check_text(text)
+            if isinstance(request, EditText):
+                check_spans(request.spans, len(text))
+        case SetTable(id=table_id, columns=columns, rows=rows, cells=cells):
+            check_item(TableItem(id=table_id, columns=columns, rows=rows, cells=cells, colour=BLACK))
+        case ChangeTable(side=side):
+            check_range("rows", request.rows or 0, -1, 1)
+            check_range("columns", request.columns or 0, -1, 1)
+            if side is not UNSET:
+                check_number("side", side.units, MAX_COORDINATE)
 
 
 def named(request: Words) -> tuple[str, ...]:
@@ -77,28 +117,83 @@ def actions(request: Words) -> list[Action]:
 
 
 def work(page: Page | None, request: Words) -> float:
-    if isinstance(request, SetTable):
-        return cells_work(request.cells)
     item = page.items.get(request.id) if page else None
-    return len(request.text) * (NOTE if isinstance(item, NoteItem) else TEXT)
+    match request:
+        case SetTable():
+            return cells_work(request.cells)
+        case SetCell() | ChangeTable():
+            return (
+                cells_work((*item.cells, getattr(request, "text", ""))) if isinstance(item, TableItem) else 0
+            )
+        case EditText():
+            return len(request.text) * (NOTE if isinstance(item, NoteItem) else TEXT)
 
 
 def step(now: Now, request: Words) -> Step | None:
     item = now.page.items.get(request.id)
-    if isinstance(request, SetTable):
-        if not isinstance(item, TableItem):
-            raise GoneError("items_gone", "That is no longer on the board.")
-        new: Item = msgspec.structs.replace(
-            item, columns=request.columns, rows=request.rows, cells=request.cells, head=request.head
-        )
-    elif isinstance(item, TextItem) and request.text.strip():
-        new = msgspec.structs.replace(
+    if isinstance(request, EditText):
+        new = _edited(item, request)
+    elif isinstance(item, TableItem):
+        new = _changed(item, request)
+    else:
+        return None
+    if new is None:
+        return None
+    return ReplaceItems(now.page.head.id, (new.id,), (laid_out(new, now.typesetter),))
+
+
+def _edited(item: Item | None, request: EditText) -> Item | None:
+    if isinstance(item, TextItem) and request.text.strip():
+        return msgspec.structs.replace(
             item, text=request.text, spans=request.spans, family=request.family, align=request.align,
             listing=request.listing,
         )  # fmt: skip
-    elif isinstance(item, NoteItem | ShapeItem):
-        new = msgspec.structs.replace(item, text=request.text)
-        check_item(new)
-    else:
-        raise GoneError("items_gone", "That is no longer on the board.")
-    return ReplaceItems(now.page.head.id, (new.id,), (laid_out(new, now.typesetter),))
+    if not isinstance(item, NoteItem | ShapeItem):
+        return None
+    new = msgspec.structs.replace(item, text=request.text)
+    check_item(new)
+    return new
+
+
+def _changed(table: TableItem, request: SetTable | SetCell | ChangeTable) -> TableItem | None:
+    match request:
+        case SetTable(columns=columns, rows=rows, cells=cells, head=head):
+            new = msgspec.structs.replace(table, columns=columns, rows=rows, cells=cells, head=head)
+        case SetCell(row=row, column=column, text=text):
+            if not (0 <= row < len(table.rows) and 0 <= column < len(table.columns)):
+                return None
+            at = row * len(table.columns) + column
+            new = msgspec.structs.replace(table, cells=(*table.cells[:at], text, *table.cells[at + 1 :]))
+        case ChangeTable():
+            new = _grown(table, request.rows or 0, request.columns or 0)
+            if request.head is not UNSET:
+                new = msgspec.structs.replace(new, head=request.head)
+            if request.side is not UNSET:
+                new = _with_side(new, request.side)
+    check_item(new)
+    return new
+
+
+def _grown(table: TableItem, by_rows: int, by_columns: int) -> TableItem:
+    """The table with a row or a column more or less at its end."""
+    wide = len(table.columns)
+    cells = [table.cells[at : at + wide] for at in range(0, len(table.cells), wide)]
+    rows, columns = table.rows, table.columns
+    if by_columns:
+        columns = (*columns, COLUMN) if by_columns > 0 else columns[:-1]
+        cells = [(*row, "") if by_columns > 0 else row[:-1] for row in cells]
+    if by_rows:
+        rows = (*rows, ROW) if by_rows > 0 else rows[:-1]
+        cells = [*cells, ("",) * len(columns)] if by_rows > 0 else cells[:-1]
+    return msgspec.structs.replace(
+        table, rows=rows, columns=columns, cells=tuple(cell for row in cells for cell in row)
+    )
+
+
+def _with_side(table: TableItem, side: Side) -> TableItem:
+    sides = list(table.columns if side.across else table.rows)
+    if not 0 <= side.index < len(sides):
+        return table
+    sides[side.index] = side.units
+    name = "columns" if side.across else "rows"
+    return msgspec.structs.replace(table, **{name: tuple(sides)})

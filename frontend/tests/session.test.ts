@@ -1,0 +1,206 @@
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { FakeSocket, head, PAGE, welcome } from './stub'
+import { Editing } from '../src/board/editing.svelte'
+import { Session } from '../src/lesson/session.svelte'
+import { packSamples } from '../src/ink/samples'
+import type { InkItem, Request } from '../src/wire/generated'
+import { Unsent } from '../src/wire/unsent'
+
+let session: Session
+
+function stroke(id: string): InkItem {
+  const look = { nib: 'pen', colour: '#16222b', width: 3, opacity: 1, ends: 'none' } as const
+  const own = { z: 0, group: '', by: 'seat-a', at_ms: 0, locked: false, pinned: false }
+  const samples = packSamples([0, 0, 0.5, 0, 40, 0, 0.5, 9])
+  return { kind: 'ink', id, x: 0, y: 0, map: [1, 0, 0, 1], ...own, ...look, samples }
+}
+
+const add = (id: string): Request => ({ step: 'add_items', page: PAGE, items: [stroke(id)] })
+
+function come(more: object = {}): FakeSocket {
+  const socket = FakeSocket.last
+  socket.open()
+  socket.hear(welcome(more))
+  for (const page of [PAGE, 'page-two'])
+    if (!('pages' in more)) socket.hear({ type: 'page_items', page, items: [], last: true })
+  return socket
+}
+
+function land(socket: FakeSocket, seq: number, request: Request, more: object = {}): void {
+  const logged = { seq, id: `step-${seq}`, by: 'seat-a', at_ms: 0, how: 'do', of: 0, step: request, ...more }
+  socket.hear({ type: 'frame', steps: [logged] })
+}
+
+const asked = (socket: FakeSocket) =>
+  socket.sent.flatMap((message) => (message.type === 'do' ? [message.request.step] : []))
+
+/** What goes to the browser's store is there in a moment. */
+const settled = () => new Promise((resolve) => setTimeout(resolve, 30))
+
+beforeEach(() => {
+  FakeSocket.all = []
+  session = new Session('tutor', 'link', '')
+})
+
+afterEach(async () => {
+  session.close()
+  for (const { id } of await new Unsent('board-1', 'seat-a').all())
+    await new Unsent('board-1', 'seat-a').drop(id)
+})
+
+describe('undo', () => {
+  test('counts true after a line was lost and steps were missed', () => {
+    const socket = come()
+    land(socket, 1, add('one-0001'))
+    expect(session.undos).toBe(1)
+    const missed = [
+      { seq: 2, id: 'step-2', by: 'seat-a', at_ms: 0, how: 'do', of: 0, step: add('two-0001') },
+      { seq: 3, id: 'step-3', by: 'seat-a', at_ms: 0, how: 'do', of: 0, step: add('three-01') },
+    ]
+    session['join']()
+    socket.hear(welcome({ pages: null, missed, seq: 3, undos: 3 }))
+    expect(session.undos).toBe(3)
+  })
+
+  test('goes to the page that it is about, and says so', () => {
+    const socket = come()
+    session.turnTo('page-two')
+    land(socket, 1, add('one-0001'))
+    land(socket, 2, { step: 'remove_items', page: PAGE, ids: ['one-0001'] }, { how: 'undo', of: 1 })
+    expect(session.pageId).toBe(PAGE)
+    expect(session.notice).toBe('Undone on page 1.')
+  })
+
+  test('without a line is not put by: it would all come at once later', () => {
+    const socket = come({ undos: 4 })
+    socket.close()
+    for (let press = 0; press < 4; press++) session.undo()
+    expect(session.replica.unconfirmed).toEqual([])
+    expect(session.notice).toContain('Undo works again')
+  })
+
+  test("through a student's eyes counts our own steps only, and turns no page of ours", () => {
+    const socket = come()
+    session.classroom.seeAs('seat-b')
+    socket.hear({ type: 'seen_as', seat: 'seat-b', standing: { allowed: [], on_others: [], writing: {} } })
+    expect(session.me).toBe('seat-b')
+    const theirs = { by: 'seat-b' }
+    land(socket, 1, add('one-0001'), theirs)
+    land(socket, 2, { step: 'add_page', head: head('page-new'), index: 2, items: [] }, theirs)
+    expect([session.undos, session.pageId]).toEqual([0, PAGE])
+  })
+})
+
+describe('words being typed', () => {
+  test('are taken when another page is looked at', () => {
+    const socket = come()
+    session.editing = Editing.newText(session, [10, 10])
+    session.editing.typed('noon')
+    session.turnTo('page-two')
+    expect(session.editing).toBeNull()
+    const taken = socket.sent.find((message) => message.type === 'do')
+    expect(taken).toMatchObject({ request: { step: 'add_items', page: PAGE, items: [{ text: 'noon' }] } })
+  })
+
+  test('are taken once, however often the typing ends', () => {
+    const socket = come()
+    const editing = Editing.newText(session, [10, 10])
+    editing.typed('noon')
+    editing.take()
+    editing.take()
+    expect(asked(socket)).toEqual(['add_items'])
+  })
+
+  test('edited twice without a line are edited from what they became', () => {
+    const socket = come()
+    const text = { ...textItem('text-001'), text: 'noon' }
+    land(socket, 1, { step: 'add_items', page: PAGE, items: [text] })
+    socket.close()
+    const first = Editing.of(session, session.page!.entries.get('text-001')!.item, [0, 0])!
+    first.typed('noon sun')
+    first.take()
+    const again = Editing.of(session, session.page!.entries.get('text-001')!.item, [0, 0])!
+    expect(again.styled.text).toBe('noon sun')
+  })
+})
+
+function textItem(id: string) {
+  const { samples: _, nib: __, ends: ___, opacity: ____, width: _____, ...placed } = stroke(id)
+  const type = { family: 'sans', align: 'left', listing: 'none', wrap_width: null } as const
+  return { ...placed, kind: 'text' as const, text: '', size: 20, ...type, spans: [], lines: [], ink: [] }
+}
+
+describe('what could not be sent', () => {
+  test('is there again after a reload, sent in its order, and forgotten when it has landed', async () => {
+    come()
+    await settled()
+    FakeSocket.last.close()
+    session.do(add('one-0001'))
+    session.do(add('two-0001'))
+    await settled()
+    session.close()
+    session = new Session('tutor', 'link', '')
+    const socket = come()
+    await settled()
+    const sent = socket.sent.filter((message) => message.type === 'do')
+    expect(sent.map(({ request }) => (request as { items: InkItem[] }).items[0]!.id)).toEqual([
+      'one-0001',
+      'two-0001',
+    ])
+    for (const { id } of sent) socket.hear({ type: 'answered', id, seq: 1 })
+    await settled()
+    expect(await new Unsent('board-1', 'seat-a').all()).toEqual([])
+  })
+
+  test('of two tabs of a seat is kept beside each other', async () => {
+    come()
+    await settled()
+    FakeSocket.last.close()
+    session.do(add('one-0001'))
+    const other = new Session('tutor', 'link', '')
+    come()
+    await settled()
+    FakeSocket.last.close()
+    other.do(add('two-0001'))
+    other.close()
+    await settled()
+    const kept = await new Unsent('board-1', 'seat-a').all()
+    expect(kept).toHaveLength(2)
+  })
+
+  test('and was refused is set aside also after a reload, with its reason', async () => {
+    const socket = come()
+    await settled()
+    const id = session.do(add('one-0001'))
+    socket.hear({ type: 'refused', id, reason: 'pens_down', sentence: 'Pens are down.' })
+    await settled()
+    session.close()
+    session = new Session('tutor', 'link', '')
+    come()
+    await settled()
+    expect(session.setAside.map(({ sentence }) => sentence)).toEqual(['Pens are down.'])
+    expect(session.replica.unconfirmed).toEqual([])
+    session.throwSetAside()
+    await settled()
+    expect(await new Unsent('board-1', 'seat-a').all()).toEqual([])
+  })
+
+  test('and is a refused edit of a text is set aside with its words', () => {
+    const socket = come()
+    land(socket, 1, { step: 'add_items', page: PAGE, items: [{ ...textItem('text-001'), text: 'noon' }] })
+    const edit = { step: 'edit_text' as const, page: PAGE, id: 'text-001', text: 'evening', spans: [] }
+    const id = session.do({ ...edit, family: 'sans', align: 'left', listing: 'none' })
+    socket.hear({ type: 'refused', id, reason: 'locked', sentence: 'That is locked.' })
+    expect(session.setAside.map(({ request }) => (request as { text: string }).text)).toEqual(['evening'])
+    expect((session.page!.entries.get('text-001')!.item as { text: string }).text).toBe('noon')
+  })
+
+  test('by a page of before, in one piece, is taken over', async () => {
+    const { encode } = await import('@msgpack/msgpack')
+    const bytes = encode([{ id: 'old-step', request: add('old-0001') }])
+    localStorage.setItem('sunroom-unsent:board-1:seat-a', btoa(String.fromCharCode(...bytes)))
+    const socket = come()
+    await settled()
+    expect(asked(socket)).toEqual(['add_items'])
+  })
+})
