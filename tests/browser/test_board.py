@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import io
+import time
+from typing import Any
 
 import numpy as np
 from PIL import Image
@@ -85,9 +87,65 @@ class Writing(BoardTest):
     def test_after_a_pen_a_finger_moves_the_paper_and_does_not_write(self) -> None:
         self.tutor.line()
         self.tutor.draw([(300, 500), (400, 520)], "touch")
+        self.tutor.kept()
+        self.assertIn("Whole page", self.tutor.text(".readout"), "what comes right after a pen is its hand")
+        time.sleep(0.5)  # until it counts as a finger
+        self.tutor.draw([(300, 500), (400, 520)], "touch")
         self.tutor.draw([(300, 400), (400, 420)], "pen")
         self.tutor.wait_items(2)
         self.assertNotIn("Whole page", self.tutor.text(".readout"))
+
+    def test_a_palm_under_the_pen_takes_no_stroke_and_moves_no_paper(self) -> None:
+        box = self.tutor.find("[data-testid=board]").rect
+
+        def act(kind: str, acts: list[tuple[str, int, int]]) -> dict[str, Any]:
+            """One pointer's part in what several do at once; ``wait`` leaves its turn to the others."""
+            actions = []
+            for act, x, y in acts:
+                place = {"x": int(box["x"] + x), "y": int(box["y"] + y), "duration": 0}
+                actions.append(
+                    {"type": "pause", "duration": 0}
+                    if act == "wait"
+                    else {"type": "pointerMove", "origin": "viewport", **place}
+                    if act == "move"
+                    else {"type": act, "button": 0}
+                )
+            parameters = {"pointerType": kind}
+            return {
+                "type": "pointer",
+                "id": f"{kind}-{acts[0][1]}",
+                "parameters": parameters,
+                "actions": actions,
+            }
+
+        wait = ("wait", 0, 0)
+        palm = [
+            ("move", 600, 560),
+            ("pointerDown", 0, 0),
+            wait,
+            wait,
+            ("move", 640, 600),
+            wait,
+            wait,
+            ("pointerUp", 0, 0),
+        ]
+        late = [
+            wait,
+            wait,
+            wait,
+            wait,
+            ("move", 700, 500),
+            ("pointerDown", 0, 0),
+            ("move", 720, 560),
+            ("pointerUp", 0, 0),
+        ]
+        pen = [wait, ("move", 300, 300), ("pointerDown", 0, 0), ("move", 360, 310), ("move", 420, 300), ("move", 480, 320), ("move", 540, 300), ("pointerUp", 0, 0)]  # fmt: skip
+        sources = [act("touch", palm), act("touch", [("wait", 1, 0), *late[1:]]), act("pen", pen)]
+        self.tutor.driver.execute("actions", {"actions": sources})
+        self.tutor.wait_items(1)
+        (stroke,) = self.strokes()
+        self.assertGreater(float(np.ptp(unpack_samples(stroke.samples)[:, 0])), 200)
+        self.assertIn("Whole page", self.tutor.text(".readout"))
 
     def test_ink_and_nib_are_those_that_were_chosen(self) -> None:
         self.tutor.press("[aria-label=Pens] button[aria-label^=Brush]")
