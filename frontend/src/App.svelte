@@ -1,29 +1,25 @@
 <script lang="ts">
-  import Account from './account/Account.svelte'
-  import Recover from './account/Recover.svelte'
-  import Lesson from './lesson/Lesson.svelte'
-  import Pair from './pair/Pair.svelte'
-  import Porch from './porch/Porch.svelte'
-  import Home from './rooms/Home.svelte'
-  import Start from './rooms/Start.svelte'
+  import Later from './ui/Later.svelte'
 
-  const [first, link, second, board] = location.pathname.split('/').filter(Boolean)
+  const [first, link = '', second = '', board = ''] = location.pathname.split('/').filter(Boolean)
+  const home = first === 'rooms' && link !== ''
 </script>
 
-{#if first === 'r' && link}
-  <Porch door="student" {link} />
-{:else if first === 'watch' && link}
-  <Porch door="onlooker" {link} />
+{#if (first === 'r' || first === 'watch') && link}
+  <Later
+    load={() => import('./porch/Porch.svelte')}
+    props={{ door: first === 'r' ? 'student' : 'onlooker', link }}
+  />
 {:else if first === 'account'}
-  <Account />
+  <Later load={() => import('./account/Account.svelte')} props={{}} />
 {:else if first === 'recover' && link && second}
-  <Recover uid={link} token={second} />
+  <Later load={() => import('./account/Recover.svelte')} props={{ uid: link, token: second }} />
 {:else if first === 'pair'}
-  <Pair given={location.search.slice(1)} />
-{:else if first === 'rooms' && link && second === 'boards' && board}
-  <Lesson door="tutor" {link} {board} />
-{:else if first === 'rooms' && link}
-  <Home {link} />
+  <Later load={() => import('./pair/Pair.svelte')} props={{ given: location.search.slice(1) }} />
+{:else if home && second === 'boards' && board}
+  <Later load={() => import('./frame/Lesson.svelte')} props={{ door: 'tutor' as const, link, board }} />
+{:else if home}
+  <Later load={() => import('./rooms/Home.svelte')} props={{ link }} />
 {:else}
-  <Start />
+  <Later load={() => import('./rooms/Start.svelte')} props={{}} />
 {/if}

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { Arbiter, PALM_MS, PINCH_GRACE_MS, type Contact, type Pinch } from '../src/board/arbiter'
+import { Arbiter, PALM_MS, PINCH_GRACE_MS, type Contact, type Pinch } from '../src/gestures/arbiter'
 
 /** What a board does with what the arbiter says: strokes of the samples that arrived, pans and zooms. */
 class Follower {

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { FakeSocket, head, PAGE, welcome } from './stub'
-import { Editing } from '../src/board/editing.svelte'
+import { Editing } from '../src/lesson/editing.svelte'
 import { Session } from '../src/lesson/session.svelte'
 import { packSamples } from '../src/ink/samples'
 import type { InkItem, Request } from '../src/wire/generated'
@@ -52,22 +52,22 @@ describe('undo', () => {
   test('counts true after a line was lost and steps were missed', () => {
     const socket = come()
     land(socket, 1, add('one-0001'))
-    expect(session.undos).toBe(1)
+    expect(session.board.undos).toBe(1)
     const missed = [
       { seq: 2, id: 'step-2', by: 'seat-a', at_ms: 0, how: 'do', of: 0, step: add('two-0001') },
       { seq: 3, id: 'step-3', by: 'seat-a', at_ms: 0, how: 'do', of: 0, step: add('three-01') },
     ]
     session['join']()
     socket.hear(welcome({ pages: null, missed, seq: 3, undos: 3 }))
-    expect(session.undos).toBe(3)
+    expect(session.board.undos).toBe(3)
   })
 
   test('goes to the page that it is about, and says so', () => {
     const socket = come()
-    session.turnTo('page-two')
+    session.pages.turnTo('page-two')
     land(socket, 1, add('one-0001'))
     land(socket, 2, { step: 'remove_items', page: PAGE, ids: ['one-0001'] }, { how: 'undo', of: 1 })
-    expect(session.pageId).toBe(PAGE)
+    expect(session.pages.id).toBe(PAGE)
     expect(session.notice).toBe('Undone on page 1.')
   })
 
@@ -75,7 +75,7 @@ describe('undo', () => {
     const socket = come({ undos: 4 })
     socket.close()
     for (let press = 0; press < 4; press++) session.undo()
-    expect(session.replica.unconfirmed).toEqual([])
+    expect(session.board.replica.unconfirmed).toEqual([])
     expect(session.notice).toContain('Undo works again')
   })
 
@@ -83,11 +83,11 @@ describe('undo', () => {
     const socket = come()
     session.classroom.seeAs('seat-b')
     socket.hear({ type: 'seen_as', seat: 'seat-b', standing: { allowed: [], on_others: [], writing: {} } })
-    expect(session.me).toBe('seat-b')
+    expect(session.rights.me).toBe('seat-b')
     const theirs = { by: 'seat-b' }
     land(socket, 1, add('one-0001'), theirs)
     land(socket, 2, { step: 'add_page', head: head('page-new'), index: 2, items: [] }, theirs)
-    expect([session.undos, session.pageId]).toEqual([0, PAGE])
+    expect([session.board.undos, session.pages.id]).toEqual([0, PAGE])
   })
 })
 
@@ -96,7 +96,7 @@ describe('words being typed', () => {
     const socket = come()
     session.editing = Editing.newText(session, [10, 10])
     session.editing.typed('noon')
-    session.turnTo('page-two')
+    session.pages.turnTo('page-two')
     expect(session.editing).toBeNull()
     const taken = socket.sent.find((message) => message.type === 'do')
     expect(taken).toMatchObject({ request: { step: 'add_items', page: PAGE, items: [{ text: 'noon' }] } })
@@ -116,10 +116,10 @@ describe('words being typed', () => {
     const text = { ...textItem('text-001'), text: 'noon' }
     land(socket, 1, { step: 'add_items', page: PAGE, items: [text] })
     socket.close()
-    const first = Editing.of(session, session.page!.entries.get('text-001')!.item, [0, 0])!
+    const first = Editing.of(session, session.pages.now!.entries.get('text-001')!.item, [0, 0])!
     first.typed('noon sun')
     first.take()
-    const again = Editing.of(session, session.page!.entries.get('text-001')!.item, [0, 0])!
+    const again = Editing.of(session, session.pages.now!.entries.get('text-001')!.item, [0, 0])!
     expect(again.styled.text).toBe('noon sun')
   })
 })
@@ -178,9 +178,9 @@ describe('what could not be sent', () => {
     session = new Session('tutor', 'link', '')
     come()
     await settled()
-    expect(session.setAside.map(({ sentence }) => sentence)).toEqual(['Pens are down.'])
-    expect(session.replica.unconfirmed).toEqual([])
-    session.throwSetAside()
+    expect(session.board.setAside.map(({ sentence }) => sentence)).toEqual(['Pens are down.'])
+    expect(session.board.replica.unconfirmed).toEqual([])
+    session.board.replica.throwSetAside()
     await settled()
     expect(await new Unsent('board-1', 'seat-a').all()).toEqual([])
   })
@@ -191,8 +191,10 @@ describe('what could not be sent', () => {
     const edit = { step: 'edit_text' as const, page: PAGE, id: 'text-001', text: 'evening', spans: [] }
     const id = session.do({ ...edit, family: 'sans', align: 'left', listing: 'none' })
     socket.hear({ type: 'refused', id, reason: 'locked', sentence: 'That is locked.' })
-    expect(session.setAside.map(({ request }) => (request as { text: string }).text)).toEqual(['evening'])
-    expect((session.page!.entries.get('text-001')!.item as { text: string }).text).toBe('noon')
+    expect(session.board.setAside.map(({ request }) => (request as { text: string }).text)).toEqual([
+      'evening',
+    ])
+    expect((session.pages.now!.entries.get('text-001')!.item as { text: string }).text).toBe('noon')
   })
 
   test('by a page of before, in one piece, is taken over', async () => {

@@ -18,15 +18,17 @@ from sunroom.resources import ROOT
 os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 setup()
 
-from sunroom.core.board import Item, Request, Step  # noqa: E402
+from sunroom.core.board import Item, Request, Step, items, pages  # noqa: E402  # noqa: E402
 from sunroom.core.board.items import Dash  # noqa: E402
-from sunroom.core.board.requests import Arrangement  # noqa: E402
+from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E402
+from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
+from sunroom.core.text.fonts import LINE_HEIGHT  # noqa: E402
 from sunroom.live.doors import accounts, devices, files, hands, home, search  # noqa: E402
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
@@ -96,8 +98,30 @@ def generate() -> str:
         lines.append(f"export type {name} = {' | '.join(_literal(value) for value in get_args(kind))}")
     for name, kind in UNIONS.items():
         lines.append(f"export type {name} = {' | '.join(member.__name__ for member in get_args(kind))}")
-    lines += [_unit_figures(), _ready_kits(), f"export const WIRE = {messages.WIRE}"]
+    lines += [_unit_figures(), _ready_kits(), f"export const WIRE = {messages.WIRE}", *_shared()]
     return "\n".join([*lines, "", *(structs[name] for name in sorted(structs))])
+
+
+def _shared() -> list[str]:
+    """Measures and limits that both sides go by."""
+    values = {
+        "LINE_HEIGHT": LINE_HEIGHT,
+        "UNDERLINE": drawing.UNDERLINE,
+        "STRIKE": drawing.STRIKE,
+        "RULE": drawing.RULE,
+        "HIGHLIGHT_OPACITY": drawing.HIGHLIGHT_OPACITY,
+        "LABEL_PAD": items.LABEL_PAD,
+        "NOTE_PAD": items.NOTE_PAD,
+        "CELL_PAD": items.CELL_PAD,
+        "MAX_TABLE_SIDE": items.MAX_TABLE_SIDE,
+        "MAX_TEXT": items.MAX_TEXT,
+        "TABLE_ROW": words.ROW,
+        "TABLE_COLUMN": words.COLUMN,
+        "LEAST_BAY": pages.LEAST_BAY,
+        "PAPER_COLOUR": pages.PAPER_COLOUR,
+        "MAX_RUB_POINTS": removing.MAX_RUB_POINTS,
+    }
+    return [f"export const {name} = {msgspec.json.encode(value).decode()}" for name, value in values.items()]
 
 
 def _unit_figures() -> str:

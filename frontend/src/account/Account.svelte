@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import AccountForm from '../rooms/AccountForm.svelte'
-  import { ask } from '../rooms/api'
+  import { ask } from '../wire/api'
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'

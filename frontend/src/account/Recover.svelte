@@ -1,6 +1,6 @@
 <script lang="ts">
   import DoorFrame from '../porch/DoorFrame.svelte'
-  import { ask } from '../rooms/api'
+  import { ask } from '../wire/api'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
 

@@ -1,17 +1,11 @@
 /** Typed lines, notes and tables on a canvas, each from the origin of the space the context is in. */
+import { UNDERLINE, STRIKE, RULE, NOTE_PAD, CELL_PAD } from '../wire/generated'
 import type { Line, NoteItem, TableItem } from '../wire/generated'
 import { ownSize } from './place'
-
-/** Text, notes and tables; as in sunroom/core/formats/drawing.py and core/board/items.py. */
-const UNDERLINE = 0.12
-const STRIKE = 0.27
-const RULE = 0.06
 const LINK_COLOUR = '#1f5fa8'
-const NOTE_PAD = 14
 const NOTE_INK = '#16222b'
 const NOTE_NAME_INK = '#5e6a66'
 const NOTE_NAME_SIZE = 13
-const CELL_PAD = 8
 const TABLE_HEAD = '#f1e9d8'
 const TABLE_LINE = 1.4
 /** Every width on the board is the sum of its characters': see core/text. */

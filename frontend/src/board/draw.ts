@@ -1,15 +1,12 @@
 /** Drawing items on a canvas; the same look as sunroom/core/formats/drawing.py gives to files. */
+import { LINE_HEIGHT, HIGHLIGHT_OPACITY, LABEL_PAD } from '../wire/generated'
 import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/outline'
 import type { Samples } from '../ink/samples'
 import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
 import { samplesOf } from '../ink/samples'
 import { drawLines, drawNote, drawTable } from './draw-words'
 import { pictureOf } from './pictures'
-import { growth, isPlain, LINE_HEIGHT, linesOf, partsOf, placement, pointOf } from './place'
-
-export const HIGHLIGHT_OPACITY = 0.4
-export const PAPER_COLOUR = '#fffefa'
-const LABEL_PAD = 8
+import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
 /** Where a picture will be that has not come yet. */
 const AWAITED_COLOUR = '#e9e1cf'
 /** Dashes and gaps, in widths of the line; as DASHES in the core. */

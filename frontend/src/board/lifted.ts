@@ -2,8 +2,9 @@
  * Things being dragged, as two pictures: the things themselves and a pale veil over where they lay.
  * However many are chosen, each frame of the drag only copies the pictures.
  */
+import { PAPER_COLOUR } from '../wire/generated'
 import type { Affine, Item } from '../wire/generated'
-import { drawItem, PAPER_COLOUR } from './draw'
+import { drawItem } from './draw'
 
 const VEIL = 0.78
 

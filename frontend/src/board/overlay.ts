@@ -1,8 +1,9 @@
 /** What lies over the page for a moment: wet ink, pointers, the selection. Drawn anew each frame. */
+import { PAPER_COLOUR } from '../wire/generated'
 import type { Samples } from '../ink/samples'
 import type { Affine, Item } from '../wire/generated'
 import type { Box } from './box'
-import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath, PAPER_COLOUR } from './draw'
+import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath } from './draw'
 import { FRAME_MARGIN_PX, handlePlace, handlesOf } from './frame'
 import type { Lifted } from './lifted'
 import { pointOf, type Point } from './place'

@@ -1,5 +1,5 @@
 /** Pictures of the room: fetched once, told about when they have come, and brought in. */
-import { ask } from '../rooms/api'
+import { ask } from '../wire/api'
 import type { BroughtIn } from '../wire/generated'
 
 /** Says when a picture has come, so that what shows it is drawn again. */

@@ -1,10 +1,9 @@
 /** Where items lie: affine maps as in sunroom/core/geometry/affine.py, and the points of items on the page. */
+import { LINE_HEIGHT } from '../wire/generated'
 import type { Affine, Item, ShapeItem } from '../wire/generated'
 import { samplesOf } from '../ink/samples'
 
 export type Point = [number, number]
-
-export const LINE_HEIGHT = 1.3
 /** Pieces that each curve of a figure is made straight in, for hits and boxes. */
 const PIECES = 8
 

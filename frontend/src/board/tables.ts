@@ -1,10 +1,7 @@
 /** A table as it will be after a request, shown until the server has answered; twin of requests/words.py. */
+import { TABLE_ROW, TABLE_COLUMN } from '../wire/generated'
 import type { ChangeTable, SetCell, TableItem } from '../wire/generated'
 import { plainLines } from './text'
-
-/** What a row and a column that come are high and wide, in board units. */
-export const ROW = 40
-export const COLUMN = 120
 
 export function withCell(table: TableItem, { row, column, text }: SetCell): TableItem {
   const at = row * table.columns.length + column
@@ -23,13 +20,13 @@ export function changedTable(table: TableItem, asked: ChangeTable): TableItem {
   let [cells, lines, rows, columns] = [byRow(table.cells), byRow(table.lines), table.rows, table.columns]
   if (asked.columns) {
     const more = asked.columns > 0
-    columns = more ? [...columns, COLUMN] : columns.slice(0, -1)
+    columns = more ? [...columns, TABLE_COLUMN] : columns.slice(0, -1)
     cells = cells.map((row) => (more ? [...row, ''] : row.slice(0, -1)))
     lines = lines.map((row) => (more ? [...row, []] : row.slice(0, -1)))
   }
   if (asked.rows) {
     const more = asked.rows > 0
-    rows = more ? [...rows, ROW] : rows.slice(0, -1)
+    rows = more ? [...rows, TABLE_ROW] : rows.slice(0, -1)
     cells = more ? [...cells, columns.map(() => '')] : cells.slice(0, -1)
     lines = more ? [...lines, columns.map(() => [])] : lines.slice(0, -1)
   }

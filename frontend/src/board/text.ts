@@ -1,8 +1,7 @@
 /** Typed text and tables of our own making, as they are shown until the server has laid them out. */
+import { LINE_HEIGHT, TABLE_ROW, TABLE_COLUMN } from '../wire/generated'
 import { newId } from '../wire/codec'
 import type { Line, TableItem, TextItem } from '../wire/generated'
-import { LINE_HEIGHT } from './place'
-import { COLUMN, ROW } from './tables'
 
 /** About how wide a character is: good enough for the few milliseconds until the server knows. */
 const ABOUT_WIDE = 0.5
@@ -63,9 +62,9 @@ export function newTable(by: string, [x, y]: [number, number], rows: string[][])
   const columns = Math.max(...rows.map((row) => row.length))
   return {
     kind: 'table',
-    ...placed(by, x - (columns * COLUMN) / 2, y - (rows.length * ROW) / 2),
-    columns: Array.from({ length: columns }, () => COLUMN),
-    rows: rows.map(() => ROW),
+    ...placed(by, x - (columns * TABLE_COLUMN) / 2, y - (rows.length * TABLE_ROW) / 2),
+    columns: Array.from({ length: columns }, () => TABLE_COLUMN),
+    rows: rows.map(() => TABLE_ROW),
     cells: rows.flatMap((row) => Array.from({ length: columns }, (_, i) => row[i] ?? '')),
     colour: '#8a7d5f',
     size: 18,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte'
-  import { ask } from '../rooms/api'
+  import { ask } from '../wire/api'
   import Button from '../ui/Button.svelte'
   import type { HandSample, OwnHandSamples } from '../wire/generated'
   import { byCharacter, rows, type SampleRow } from './samples'

@@ -1,6 +1,8 @@
 /** Reading while somebody writes: after a pause what was written last is offered as type or as a figure. */
 import type { Readings } from '../wire/generated'
-import type { Session } from './session.svelte'
+import type { Chosen } from './chosen'
+import type { Inside } from './inside'
+import type { Selection } from './selection.svelte'
 
 const KEPT = 'sunroom-as-you-go'
 const PAUSE_MS = 1_300
@@ -15,14 +17,18 @@ export type AsYouGoMode = 'off' | 'offer' | 'always'
 export class AsYouGo {
   mode = $state.raw<AsYouGoMode>('off')
   offer = $state.raw<{ ids: string[]; readings: Readings } | null>(null)
-  #session: Session
+  #inside: Inside
+  #selection: Selection
+  #chosen: Chosen
   #burst: string[] = []
   #lastAt = 0
   #timer: ReturnType<typeof setTimeout> | undefined
   #asked: { ref: number; ids: string[] } | null = null
 
-  constructor(session: Session) {
-    this.#session = session
+  constructor(inside: Inside, selection: Selection, chosen: Chosen) {
+    this.#inside = inside
+    this.#selection = selection
+    this.#chosen = chosen
     const kept = localStorage.getItem(KEPT)
     if (kept === 'offer' || kept === 'always') this.mode = kept
   }
@@ -46,9 +52,9 @@ export class AsYouGo {
   }
 
   #ask(): void {
-    const ids = this.#burst.filter((id) => this.#session.page?.entries.has(id))
-    if (ids.length && this.#session.may('convert')) {
-      this.#asked = { ref: this.#session.selection.askAbout(ids, true), ids }
+    const ids = this.#burst.filter((id) => this.#inside.pages.now?.entries.has(id))
+    if (ids.length && this.#inside.rights.may('convert')) {
+      this.#asked = { ref: this.#selection.askAbout(ids, true), ids }
     }
   }
 
@@ -74,13 +80,13 @@ export class AsYouGo {
 
   typeset(): void {
     const { ids, readings } = this.offer!
-    this.#session.chosen.typeset(readings.readings[0]!.text, ids, readings)
+    this.#chosen.typeset(readings.readings[0]!.text, ids, readings)
     this.drop()
   }
 
   trueUp(): void {
     const { ids, readings } = this.offer!
-    this.#session.chosen.trueUp(readings.figures[0]!, ids)
+    this.#chosen.trueUp(readings.figures[0]!, ids)
     this.drop()
   }
 

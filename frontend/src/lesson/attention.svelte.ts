@@ -1,7 +1,7 @@
 /** Everyone's view: called to a place once, kept together, or following somebody. */
 import type { Box } from '../board/box'
 import type { Lead, Viewed } from '../wire/generated'
-import type { Session } from './session.svelte'
+import type { Inside } from './inside'
 
 const LEAD_EVERY_MS = 200
 
@@ -14,24 +14,24 @@ export class Attention {
   keeping = $state.raw(false)
   /** The seat of whom this person follows. */
   following = $state.raw('')
-  #session: Session
+  #inside: Inside
   #told = ''
 
-  constructor(session: Session) {
-    this.#session = session
+  constructor(inside: Inside) {
+    this.#inside = inside
   }
 
   /** Go to the view that somebody leads to; held there until they let go. */
   called(lead: Lead): void {
     this.held = lead.hold && lead.page ? lead : null
     if (!lead.page) return
-    if (this.#show(lead) && !lead.hold) this.#session.say(`${lead.name}: look here.`)
+    if (this.#show(lead) && !lead.hold) this.#inside.say(`${lead.name}: look here.`)
   }
 
   /** Look where somebody looks; "" stops it. */
   follow(seat: string): void {
     this.following = seat
-    this.#session.send({ type: 'follow', seat })
+    this.#inside.send({ type: 'follow', seat })
   }
 
   /** Whom we follow sees another place. */
@@ -41,36 +41,36 @@ export class Attention {
 
   /** Our own hand has moved the view: we go our own way. */
   moved(): void {
-    if (this.following && this.#session.door !== 'onlooker') this.follow('')
+    if (this.following && this.#inside.door !== 'onlooker') this.follow('')
   }
 
   /** Show a place; false when it is on another board, which is opened first. */
   #show(lead: Lead): boolean {
-    if (lead.board !== this.#session.welcome?.board.id) {
+    if (lead.board !== this.#inside.boardId) {
       this.calledTo = lead
       return false
     }
-    this.#session.turnTo(lead.page)
-    this.#session.surface?.lead(lead.box)
+    this.#inside.pages.turnTo(lead.page)
+    this.#inside.surface?.lead(lead.box)
     return true
   }
 
   /** Bring everyone's view to ours: once, or keep it there. */
   lead(hold: boolean): void {
     this.keeping = hold
-    const box = this.#session.surface?.seen()
-    if (box) this.#session.send({ type: 'lead', page: this.#session.pageId, box, hold, board: '', name: '' })
+    const box = this.#inside.surface?.seen()
+    if (box) this.#inside.send({ type: 'lead', page: this.#inside.pages.id, box, hold, board: '', name: '' })
   }
 
   /** Bring everyone's view to a part of this page, once. */
   leadTo({ minX, minY, maxX, maxY }: Box): void {
     const box: Lead['box'] = [minX, minY, maxX, maxY]
-    this.#session.send({ type: 'lead', page: this.#session.pageId, box, hold: false, board: '', name: '' })
+    this.#inside.send({ type: 'lead', page: this.#inside.pages.id, box, hold: false, board: '', name: '' })
   }
 
   letGo(): void {
     this.keeping = false
-    this.#session.send({ type: 'lead', page: '', box: [0, 0, 0, 0], hold: false, board: '', name: '' })
+    this.#inside.send({ type: 'lead', page: '', box: [0, 0, 0, 0], hold: false, board: '', name: '' })
   }
 
   #timer: ReturnType<typeof setTimeout> | undefined
@@ -80,12 +80,12 @@ export class Attention {
     if (this.#timer) return
     this.#timer = setTimeout(() => {
       this.#timer = undefined
-      const box = this.#session.surface?.seen()
-      const told = `${this.#session.pageId} ${box}`
+      const box = this.#inside.surface?.seen()
+      const told = `${this.#inside.pages.id} ${box}`
       if (!box || told === this.#told) return
       this.#told = told
       if (this.keeping) this.lead(true)
-      this.#session.send({ type: 'view', page: this.#session.pageId, box })
+      this.#inside.send({ type: 'view', page: this.#inside.pages.id, box })
     }, LEAD_EVERY_MS)
   }
 }

@@ -1,6 +1,6 @@
 /** What can be done with what is chosen: move, look, arrange, copy, convert, remove. */
 import type { Box } from '../board/box'
-import { Editing } from '../board/editing.svelte'
+import { Editing } from './editing.svelte'
 import { placement } from '../board/place'
 import { newId } from '../wire/codec'
 import type {
@@ -15,39 +15,48 @@ import type {
   TrueUp,
 } from '../wire/generated'
 import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
-import type { Session } from './session.svelte'
+import type { Inside } from './inside'
+import type { Pictures } from './pictures.svelte'
+import type { Selection } from './selection.svelte'
 
 const PASTE_OFFSET = 24
 /** The server takes up to 2,000 items in one step, and a message must not hold up the line. */
 const MOST_ITEMS_A_STEP = 400
 
 export class Chosen {
-  #session: Session
+  #inside: Inside
+  #selection: Selection
+  #pictures: Pictures
+  #type: (editing: Editing) => void
 
-  constructor(session: Session) {
-    this.#session = session
+  /** ``type`` begins the typing of words. */
+  constructor(inside: Inside, selection: Selection, pictures: Pictures, type: (editing: Editing) => void) {
+    this.#inside = inside
+    this.#selection = selection
+    this.#pictures = pictures
+    this.#type = type
   }
 
   move(dx: number, dy: number): void {
-    const ids = this.#session.selection.items('change').map((item) => item.id)
-    if (ids.length) this.#session.do({ step: 'move_items', page: this.#session.pageId, ids, dx, dy })
+    const ids = this.#selection.items('change').map((item) => item.id)
+    if (ids.length) this.#inside.do({ step: 'move_items', page: this.#inside.pages.id, ids, dx, dy })
   }
 
   transform(make: (box: Box) => Affine): void {
-    const box = this.#session.selection.box('change')
-    const ids = this.#session.selection.items('change').map((item) => item.id)
-    if (box) this.#session.do({ step: 'transform_items', page: this.#session.pageId, ids, matrix: make(box) })
+    const box = this.#selection.box('change')
+    const ids = this.#selection.items('change').map((item) => item.id)
+    if (box) this.#inside.do({ step: 'transform_items', page: this.#inside.pages.id, ids, matrix: make(box) })
   }
 
   style(style: Style): void {
-    const ids = this.#session.selection.items('change').map((item) => item.id)
-    if (ids.length) this.#session.do({ step: 'style_items', page: this.#session.pageId, ids, style })
+    const ids = this.#selection.items('change').map((item) => item.id)
+    if (ids.length) this.#inside.do({ step: 'style_items', page: this.#inside.pages.id, ids, style })
   }
 
   /** The one chosen thing whose words may be edited: a text, a note, a figure, a table. */
   withWords(): Item | null {
-    const [item, ...more] = this.#session.selection.items('change')
-    if (!item || more.length || this.#session.selection.ids.size > 1) return null
+    const [item, ...more] = this.#selection.items('change')
+    if (!item || more.length || this.#selection.ids.size > 1) return null
     return ['text', 'note', 'table'].includes(item.kind) || (item.kind === 'shape' && item.closed)
       ? item
       : null
@@ -58,24 +67,23 @@ export class Chosen {
     const item = this.withWords()
     if (!item) return false
     const [, , , , x, y] = placement(item)
-    this.#session.editing = Editing.of(this.#session, item, [x, y])
-    return true
+    const editing = Editing.of(this.#inside, item, [x, y])
+    if (editing) this.#type(editing)
+    return editing !== null
   }
 
   /** Line up, spread, order, group; locking is the tutor side's, on everything chosen. */
   arrange(how: Arrangement): void {
     const locking = ['lock', 'unlock', 'pin', 'unpin'].includes(how)
-    const ids = (locking ? this.#session.selection.items() : this.#session.selection.items('change')).map(
-      (item) => item.id,
-    )
+    const ids = (locking ? this.#selection.items() : this.#selection.items('change')).map((item) => item.id)
     if (ids.length)
-      this.#session.do({ step: 'arrange_items', page: this.#session.pageId, ids, how, id: newId() })
+      this.#inside.do({ step: 'arrange_items', page: this.#inside.pages.id, ids, how, id: newId() })
   }
 
   copy(): Item[] {
-    const items = this.#session.selection.items()
-    if (items.length && !keepCopied(this.#session.welcome!.board.id, items)) {
-      this.#session.say('That is more than can be copied at once. Copy it in parts.')
+    const items = this.#selection.items()
+    if (items.length && !keepCopied(this.#inside.boardId, items)) {
+      this.#inside.say('That is more than can be copied at once. Copy it in parts.')
       return []
     }
     return items
@@ -86,7 +94,7 @@ export class Chosen {
     const { board, items } = copied()
     const box = boxOf(items)
     if (!box) return
-    const here = items.some((item) => this.#session.page?.entries.has(item.id))
+    const here = items.some((item) => this.#inside.pages.now?.entries.has(item.id))
     const [dx, dy] = here
       ? [PASTE_OFFSET, PASTE_OFFSET]
       : [middle[0] - (box.minX + box.maxX) / 2, middle[1] - (box.minY + box.maxY) / 2]
@@ -95,12 +103,12 @@ export class Chosen {
 
   /** Pictures copied on a board of another room are brought into this one. */
   async #withPictures(from: string, items: Item[]): Promise<Item[]> {
-    const here = this.#session.boards.some(({ id }) => id === from)
+    const here = this.#inside.boards.some(({ id }) => id === from)
     const settled = await Promise.all(
       items.map(async (item) => {
         if (here || item.kind !== 'picture') return item
         const answer = await fetch(`/boards/${from}/pictures/${item.picture}`)
-        const taken = answer.ok ? await this.#session.pictures.take(await answer.blob()) : null
+        const taken = answer.ok ? await this.#pictures.take(await answer.blob()) : null
         return taken && { ...item, picture: taken.id }
       }),
     )
@@ -109,7 +117,7 @@ export class Chosen {
 
   /** A copy beside the selection; again, and it repeats the offset that the last one was moved by. */
   duplicate(): void {
-    const items = this.#session.selection.items()
+    const items = this.#selection.items()
     const box = boxOf(items)
     if (!box) return
     let [dx, dy] = [PASTE_OFFSET, PASTE_OFFSET]
@@ -125,59 +133,53 @@ export class Chosen {
 
   #put(items: Item[]): void {
     for (let at = 0; at < items.length; at += MOST_ITEMS_A_STEP) {
-      this.#session.do({
+      this.#inside.do({
         step: 'add_items',
-        page: this.#session.pageId,
+        page: this.#inside.pages.id,
         items: items.slice(at, at + MOST_ITEMS_A_STEP),
       })
     }
-    this.#session.selection.chooseMade(items.map((item) => item.id))
+    this.#selection.chooseMade(items.map((item) => item.id))
   }
 
   /** What this person may clear off the page: of those whose work ``of`` is, what is not locked. */
   clearable(of: (seat: string) => boolean): string[] {
     const items =
-      this.#session.version >= 0
-        ? [...(this.#session.page?.entries.values() ?? [])].map(({ item }) => item)
+      this.#inside.board.version >= 0
+        ? [...(this.#inside.pages.now?.entries.values() ?? [])].map(({ item }) => item)
         : []
-    const free = items.filter(
-      (item) => !item.locked && this.#session.may('remove', item.by !== this.#session.me),
-    )
+    const free = items.filter((item) => this.#inside.rights.may('remove', item))
     return free.filter((item) => of(item.by)).map((item) => item.id)
   }
 
   /** Choose the thing ``step`` places further in reading order: the keyboard's way to any of them. */
   chooseNext(step: number): void {
-    const entries = [...(this.#session.page?.entries.values() ?? [])].sort(
+    const entries = [...(this.#inside.pages.now?.entries.values() ?? [])].sort(
       (a, b) => a.minY - b.minY || a.minX - b.minX,
     )
     if (!entries.length) return
-    const at = entries.findIndex(({ item }) => this.#session.selection.ids.has(item.id))
+    const at = entries.findIndex(({ item }) => this.#selection.ids.has(item.id))
     const next =
       entries[(at < 0 ? (step > 0 ? 0 : entries.length - 1) : at + step + entries.length) % entries.length]!
-    this.#session.selection.chooseMade([next.item.id])
+    this.#selection.chooseMade([next.item.id])
   }
 
   remove(): void {
-    const ids = this.#session.selection.items('remove').map((item) => item.id)
-    if (ids.length) this.#session.do({ step: 'remove_items', page: this.#session.pageId, ids })
-    else if (this.#session.selection.ids.size)
-      this.#session.say('That was made by somebody else, and your pen is for your own work.')
+    const ids = this.#selection.items('remove').map((item) => item.id)
+    if (ids.length) this.#inside.do({ step: 'remove_items', page: this.#inside.pages.id, ids })
+    else if (this.#selection.ids.size)
+      this.#inside.say('That was made by somebody else, and your pen is for your own work.')
   }
 
   /** Selected ink to typed text. */
-  typeset(
-    text: string,
-    ink = this.#session.selection.ink(),
-    readings = this.#session.selection.readings,
-  ): void {
+  typeset(text: string, ink = this.#selection.ink(), readings = this.#selection.readings): void {
     // What only marks the words (underlines, boxes) stays ink.
     const written = readings?.lines.flatMap((line) => line.ids) ?? []
     const ids = written.length ? ink.filter((id) => written.includes(id)) : ink
     if (!ids.length) return
     this.#teach(text, readings)
     const angle_rad = readings?.lines[0]?.angle_rad ?? 0
-    this.#session.do({ step: 'typeset', page: this.#session.pageId, ids, id: newId(), text, angle_rad })
+    this.#inside.do({ step: 'typeset', page: this.#inside.pages.id, ids, id: newId(), text, angle_rad })
   }
 
   /** Lines that say something else than was read first: the own hand is learned from them. */
@@ -189,19 +191,19 @@ export class Chosen {
       said[i] === rivals[0]?.text ? [] : [{ ids, text: said[i]! }],
     )
     if (corrected.length) {
-      this.#session.send({ type: 'teach', page: this.#session.pageId, lines: corrected })
+      this.#inside.send({ type: 'teach', page: this.#inside.pages.id, lines: corrected })
     }
   }
 
   /** Selected ink to an exact figure. */
-  trueUp(figure: Figure, ids = this.#session.selection.ink()): void {
-    if (ids.length) this.#session.do(this.#trueUp(figure, ids, newId()))
+  trueUp(figure: Figure, ids = this.#selection.ink()): void {
+    if (ids.length) this.#inside.do(this.#trueUp(figure, ids, newId()))
   }
 
   #trueUp({ figure, points, closed, curved, parts, ends }: Figure, ids: string[], id: string): TrueUp {
     return {
       step: 'true_up',
-      page: this.#session.pageId,
+      page: this.#inside.pages.id,
       ids,
       id,
       figure,
@@ -216,9 +218,9 @@ export class Chosen {
   /** A selected sketch to all its figures, with lines that hold on to them. */
   trueUpAll(sketch: SketchPart[]): void {
     const made = sketch.map(() => newId())
-    this.#session.do({
+    this.#inside.do({
       step: 'true_up_all',
-      page: this.#session.pageId,
+      page: this.#inside.pages.id,
       figures: sketch.map(({ figure, ids }, i) => this.#trueUp(figure, ids, made[i]!)),
       holds: sketch.map(({ holds: [start, end] }) => [made[start] ?? '', made[end] ?? '']),
     })
@@ -228,9 +230,9 @@ export class Chosen {
   toMindMap({ labels, lines, centre, of }: MindMap): void {
     const made = labels.map(() => newId())
     const at = (number: number) => made[number] ?? of
-    this.#session.do({
+    this.#inside.do({
       step: 'to_mind_map',
-      page: this.#session.pageId,
+      page: this.#inside.pages.id,
       labels: labels.map(({ ids, text }, i) => ({ ids, text, id: made[i]! })),
       links: lines.map(({ ids, ends: [start, end] }) => ({ ids, id: newId(), ends: [at(start), at(end)] })),
       centre: of ? '' : at(centre),
@@ -239,9 +241,9 @@ export class Chosen {
 
   /** Selected converted items back to the ink they came from. */
   asWritten(): void {
-    const ids = this.#session.selection
+    const ids = this.#selection
       .items('convert')
       .flatMap((item) => ('ink' in item && item.ink.length ? [item.id] : []))
-    if (ids.length) this.#session.do({ step: 'as_written', page: this.#session.pageId, ids })
+    if (ids.length) this.#inside.do({ step: 'as_written', page: this.#inside.pages.id, ids })
   }
 }

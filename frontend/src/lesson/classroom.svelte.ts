@@ -1,11 +1,19 @@
 /** What goes on in the lesson besides the board: the door, the chat, signs, the question, another's eyes. */
-import type { AtPorch, CheckAnswers, Knock, Reacted, Said, SeenAs, ToBrowser, Trace } from '../wire/generated'
-import type { Session } from './session.svelte'
+import type { AtPorch, CheckAnswers, Knock, Reacted, Said, ToBrowser, Trace } from '../wire/generated'
+import type { Inside } from './inside'
+import type { Sounds } from './sounds'
 
 const REACTION_MS = 5_000
 /** Somebody counts as writing for so long after the last ink. */
 const WRITING_MS = 1_500
 export type Reaction = Reacted['kind']
+
+export interface ClassroomEvents {
+  /** The door is open to this person now. */
+  letIn(): void
+  /** Another's eyes will be looked through: what is in hand is put down. */
+  seeing(): void
+}
 
 export class Classroom {
   /** What the door asks for, until this person is in. */
@@ -18,20 +26,22 @@ export class Classroom {
   unread = $state.raw(0)
   answers = $state.raw<CheckAnswers | null>(null)
   reactions = $state.raw<{ key: number; seat: string; kind: Reaction }[]>([])
-  /** The student whose eyes the tutor looks through. */
-  as = $state.raw<SeenAs | null>(null)
   /** Seats of those whose pen is on the paper just now. */
   writing = $state.raw<ReadonlySet<string>>(new Set())
   traces = $state.raw<Trace[] | null>(null)
   /** Each thing bears its writer's name; with a seat, all others' things are pale. */
   writersShown = $state.raw(false)
   onlyBy = $state.raw('')
-  #session: Session
+  #inside: Inside
+  #sounds: Sounds
+  #events: ClassroomEvents
   #keys = 0
   #traceRef = 0
 
-  constructor(session: Session) {
-    this.#session = session
+  constructor(inside: Inside, sounds: Sounds, events: ClassroomEvents) {
+    this.#inside = inside
+    this.#sounds = sounds
+    this.#events = events
   }
 
   /** Take a message that is about this; false when it is about something else. */
@@ -41,16 +51,16 @@ export class Classroom {
         this.porch = message
         return true
       case 'let_in':
-        this.#session.join()
+        this.#events.letIn()
         return true
       case 'at_door':
-        if (message.knocks.length > this.knocks.length) this.#session.sounds.play('knock')
+        if (message.knocks.length > this.knocks.length) this.#sounds.play('knock')
         this.knocks = message.knocks
         this.code = message.code
         return true
       case 'heard':
         this.chat = [...this.chat, message.line]
-        if (message.line.seat !== this.#session.me) this.unread++
+        if (message.line.seat !== this.#inside.rights.me) this.unread++
         return true
       case 'check_answers':
         this.answers = message
@@ -59,7 +69,7 @@ export class Classroom {
         this.#show(message)
         return true
       case 'seen_as':
-        if (this.as || this.#asked === message.seat) this.as = message
+        if (this.#inside.rights.as || this.#asked === message.seat) this.#inside.rights.as = message
         return true
       case 'inspected':
         if (message.ref === this.#traceRef) this.traces = message.traces
@@ -99,24 +109,24 @@ export class Classroom {
   /** Look at the lesson as a student does, until ``stopSeeing``. */
   seeAs(seat: string): void {
     this.#asked = seat
-    this.#session.take('pen')
-    this.#session.selection.choose([])
-    this.#session.send({ type: 'see_as', seat })
+    this.#events.seeing()
+    this.#inside.send({ type: 'see_as', seat })
   }
 
   /** The page or the rules have changed: ask again. */
   seeAgain(): void {
-    if (this.as) this.#session.send({ type: 'see_as', seat: this.as.seat })
+    const { as } = this.#inside.rights
+    if (as) this.#inside.send({ type: 'see_as', seat: as.seat })
   }
 
   stopSeeing(): void {
     this.#asked = ''
-    this.as = null
+    this.#inside.rights.as = null
   }
 
   /** The lines of the chat that are shown here: as a student, only what that student hears. */
   get heardHere(): Said[] {
-    const seat = this.as?.seat
+    const seat = this.#inside.rights.as?.seat
     if (!seat) return this.chat
     return this.chat.filter((line) => line.to === 'all' || line.seat === seat || line.to === seat)
   }
@@ -127,10 +137,10 @@ export class Classroom {
 
   inspect(id: string): void {
     this.traces = null
-    this.#session.send({ type: 'inspect', ref: ++this.#traceRef, page: this.#session.pageId, id })
+    this.#inside.send({ type: 'inspect', ref: ++this.#traceRef, page: this.#inside.pages.id, id })
   }
 
   react(kind: Reaction): void {
-    this.#session.send({ type: 'react', kind })
+    this.#inside.send({ type: 'react', kind })
   }
 }

@@ -2,7 +2,7 @@
 import { bringIn } from '../board/pictures'
 import { newId } from '../wire/codec'
 import type { BroughtIn, Item, PageHead } from '../wire/generated'
-import type { Session } from './session.svelte'
+import type { Inside } from './inside'
 
 /** A picture takes at most this part of what is seen. */
 const PICTURE_PART = 0.6
@@ -10,10 +10,10 @@ const PICTURE_PART = 0.6
 export class Pictures {
   /** A picture on its way to the server; aborting gives it up. */
   bringing = $state.raw<AbortController | null>(null)
-  #session: Session
+  #inside: Inside
 
-  constructor(session: Session) {
-    this.#session = session
+  constructor(inside: Inside) {
+    this.#inside = inside
   }
 
   /** Bring a picture in and put it at a place, at most ``room`` units wide. */
@@ -30,7 +30,7 @@ export class Pictures {
       map: [1, 0, 0, 1],
       z: 0,
       group: '',
-      by: this.#session.me,
+      by: this.#inside.rights.me,
       at_ms: 0,
       locked: false,
       pinned: false,
@@ -39,15 +39,15 @@ export class Pictures {
       height,
       opacity: 1,
     }
-    this.#session.do({ step: 'add_items', page: this.#session.pageId, items: [item] })
-    this.#session.selection.chooseMade([item.id])
+    this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [item] })
+    this.#inside.chooseMade([item.id])
   }
 
   /** Bring a picture in as the paper of a page. */
   async asPaper(file: Blob, head: PageHead): Promise<void> {
     const taken = await this.take(file)
     if (taken)
-      this.#session.do({
+      this.#inside.do({
         step: 'edit_page',
         page: head.id,
         paper: { ...head.paper, picture: taken.id },
@@ -56,15 +56,15 @@ export class Pictures {
 
   /** Send a picture to the server; null when it was not taken, which has been said. */
   async take(file: Blob): Promise<BroughtIn | null> {
-    if (!this.#session.may('add_picture')) {
-      this.#session.say(this.#session.standing?.writing.sentence ?? '')
+    if (!this.#inside.rights.may('add_picture')) {
+      this.#inside.say(this.#inside.rights.reason)
       return null
     }
     const bringing = (this.bringing ??= new AbortController())
     try {
       return await bringIn(file, bringing.signal)
     } catch (error) {
-      if ((error as Error).message) this.#session.say((error as Error).message)
+      if ((error as Error).message) this.#inside.say((error as Error).message)
       return null
     } finally {
       if (this.bringing === bringing) this.bringing = null

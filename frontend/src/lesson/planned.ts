@@ -4,11 +4,11 @@ import { FIRST_PAPER } from './papers'
 import type { Session } from './session.svelte'
 
 export function addPlannedPages(session: Session): void {
-  const known = new Set(session.heads.map(({ title }) => title.trim().toLowerCase()))
+  const known = new Set(session.pages.heads.map(({ title }) => title.trim().toLowerCase()))
   const missing = (session.lesson?.plan.pages ?? []).filter((title) => !known.has(title.toLowerCase()))
-  const [only, ...others] = session.heads
-  let index = session.heads.length
-  if (missing.length && only && !others.length && !only.title && !session.page?.entries.size) {
+  const [only, ...others] = session.pages.heads
+  let index = session.pages.heads.length
+  if (missing.length && only && !others.length && !only.title && !session.pages.now?.entries.size) {
     // A board that was just begun has an empty page: it is the last of them.
     session.do({ step: 'edit_page', page: only.id, title: missing.pop()! })
     index = 0

@@ -1,20 +1,20 @@
 /** What is chosen on the page, and what chosen ink may be. */
 import { union, type Box } from '../board/box'
 import type { Action, Item, Readings } from '../wire/generated'
-import type { Session } from './session.svelte'
+import type { Inside } from './inside'
 
 export class Selection {
   ids = $state.raw<ReadonlySet<string>>(new Set())
   readings = $state.raw<Readings | null>(null)
   /** Whether the server has been asked and has not answered yet. */
   reading = $state.raw(false)
-  #session: Session
+  #inside: Inside
   #ref = 0
   /** The question about what is chosen now. */
   #asked = 0
 
-  constructor(session: Session) {
-    this.#session = session
+  constructor(inside: Inside) {
+    this.#inside = inside
   }
 
   /** Choose items, each with its whole group. */
@@ -22,7 +22,7 @@ export class Selection {
     this.ids = new Set(this.#withGroups(ids))
     this.readings = null
     this.reading = false
-    this.#session.surface?.changed()
+    this.#inside.surface?.changed()
     this.#ask()
   }
 
@@ -34,24 +34,22 @@ export class Selection {
 
   /** Choose what is being made, as soon as it is there. */
   chooseMade(ids: string[]): void {
-    this.#session.tools.tool = 'select'
+    this.#inside.tools.tool = 'select'
     this.choose(ids)
   }
 
   /** Leave out what is not on the page any more. */
   dropGone(): void {
-    const there = [...this.ids].filter((id) => this.#session.page?.entries.has(id))
+    const there = [...this.ids].filter((id) => this.#inside.pages.now?.entries.has(id))
     if (there.length < this.ids.size) this.choose(there)
   }
 
   /** Chosen items that this person may ``action``. */
   items(action?: Action): Item[] {
     return [...this.ids].flatMap((id) => {
-      const item = this.#session.page?.entries.get(id)?.item
+      const item = this.#inside.pages.now?.entries.get(id)?.item
       if (!item) return []
-      // What is locked stays as it is for everybody until it is unlocked.
-      const mine = item.by === this.#session.me
-      return !action || (this.#session.may(action, !mine) && !item.locked) ? [item] : []
+      return !action || this.#inside.rights.may(action, item) ? [item] : []
     })
   }
 
@@ -64,12 +62,12 @@ export class Selection {
 
   /** The box around the chosen items (those that may be changed, with ``'change'``). */
   box(action?: 'change'): Box | null {
-    return union(this.items(action).flatMap((item) => this.#session.page?.entries.get(item.id) ?? []))
+    return union(this.items(action).flatMap((item) => this.#inside.pages.now?.entries.get(item.id) ?? []))
   }
 
   /** Ask what some ink of this page could be; the number that comes back with the answer. */
   askAbout(ids: string[], unasked = false): number {
-    this.#session.send({ type: 'read', ref: ++this.#ref, page: this.#session.pageId, ids, unasked })
+    this.#inside.send({ type: 'read', ref: ++this.#ref, page: this.#inside.pages.id, ids, unasked })
     return this.#ref
   }
 
@@ -78,18 +76,18 @@ export class Selection {
     if (readings.ref !== this.#asked) return
     this.readings = readings
     this.reading = false
-    this.#session.surface?.changed()
+    this.#inside.surface?.changed()
   }
 
   #ask(): void {
     const ids = this.ink()
-    if (!this.#session.page || !ids.length) return
+    if (!this.#inside.pages.now || !ids.length) return
     this.reading = true
     this.#asked = this.askAbout(ids)
   }
 
   #withGroups(ids: Iterable<string>): string[] {
-    const entries = this.#session.page?.entries
+    const entries = this.#inside.pages.now?.entries
     const chosen = new Set(ids)
     const groups = new Set([...chosen].map((id) => entries?.get(id)?.item.group).filter(Boolean))
     if (entries && groups.size) {

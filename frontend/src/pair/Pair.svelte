@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import DoorFrame from '../porch/DoorFrame.svelte'
-  import { ask } from '../rooms/api'
+  import { ask } from '../wire/api'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
   import type { Invited, Paired } from '../wire/generated'

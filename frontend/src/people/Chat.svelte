@@ -7,10 +7,10 @@
   let to = $state('all')
   let list: HTMLOListElement
   const others = $derived(
-    session.people.filter(({ seat, role }) => seat !== session.me && role !== 'onlooker'),
+    session.people.list.filter(({ seat, role }) => seat !== session.rights.me && role !== 'onlooker'),
   )
-  const mayAll = $derived(session.may('chat_all'))
-  const mayTutor = $derived(session.may('chat_tutor'))
+  const mayAll = $derived(session.rights.may('chat_all'))
+  const mayTutor = $derived(session.rights.may('chat_tutor'))
   const LINK = /(https?:\/\/[^\s<>"']+)/
 
   $effect(() => {
@@ -28,9 +28,9 @@
 
   function towards(line: { to: string; seat: string }): string {
     if (line.to === 'all') return ''
-    if (line.to === 'tutor_side') return session.tutorSide ? 'to you' : 'to the tutor'
-    if (line.to === session.me) return 'to you'
-    return `to ${session.people.find(({ seat }) => seat === line.to)?.name ?? 'one person'}`
+    if (line.to === 'tutor_side') return session.people.tutorSide ? 'to you' : 'to the tutor'
+    if (line.to === session.rights.me) return 'to you'
+    return `to ${session.people.list.find(({ seat }) => seat === line.to)?.name ?? 'one person'}`
   }
 </script>
 
@@ -57,8 +57,8 @@
     <form onsubmit={say}>
       <select bind:value={to} aria-label="Say it to">
         {#if mayAll}<option value="all">To everyone</option>{/if}
-        {#if mayTutor && !session.tutorSide}<option value="tutor_side">To the tutor</option>{/if}
-        {#if session.tutorSide}
+        {#if mayTutor && !session.people.tutorSide}<option value="tutor_side">To the tutor</option>{/if}
+        {#if session.people.tutorSide}
           {#each others as { seat, name } (seat)}<option value={seat}>To {name}</option>{/each}
         {/if}
       </select>

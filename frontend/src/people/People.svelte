@@ -15,9 +15,9 @@
   const MANY = 8
 
   const hands = $derived(session.lesson?.hands ?? [])
-  const here = $derived(session.people.filter(({ tabs }) => tabs > 0))
-  const gone = $derived(session.people.filter(({ tabs }) => tabs === 0))
-  const me = $derived(session.people.find((person) => person.seat === session.me))
+  const here = $derived(session.people.list.filter(({ tabs }) => tabs > 0))
+  const gone = $derived(session.people.list.filter(({ tabs }) => tabs === 0))
+  const me = $derived(session.people.list.find((person) => person.seat === session.rights.me))
   const students = $derived(here.filter(({ role }) => role === 'student').map(({ seat }) => seat))
   const chosen = $derived(picked.filter((seat) => students.includes(seat)))
   /** The tutor side, then hands in the order of raising, then who writes, then by name. */
@@ -49,19 +49,19 @@
 <aside aria-label="People">
   <div class="top">
     <b>Here now · {here.length}</b>
-    {#if session.tutorSide}
+    {#if session.people.tutorSide}
       <span>{hands.length ? `${hands.length} ${hands.length === 1 ? 'hand' : 'hands'} up` : ''}</span>
     {:else if me}
       <span>you are <b>{me.name}</b></span>
     {/if}
-    {#if session.role !== 'onlooker'}
+    {#if session.people.role !== 'onlooker'}
       <button class="talk" aria-expanded={chatting} onclick={() => (chatting = !chatting)}
         >Chat{session.classroom.unread ? ` · ${session.classroom.unread}` : ''}</button
       >
     {/if}
   </div>
-  {#if session.tutorSide}<Knocks {session} />{/if}
-  {#if session.tutorSide && here.length > 1}
+  {#if session.people.tutorSide}<Knocks {session} />{/if}
+  {#if session.people.tutorSide && here.length > 1}
     <div class="acts">
       <button onclick={() => session.attention.lead(session.attention.keeping)}>Look here</button>
       <button
@@ -71,7 +71,7 @@
       >
     </div>
   {/if}
-  {#if session.tutorSide && hands.length && session.lesson?.facts.open}
+  {#if session.people.tutorSide && hands.length && session.lesson?.facts.open}
     <div class="acts">
       <button onclick={() => session.tell({ command: 'pass_to_next' })}>Pass to next</button>
       <button onclick={() => session.tell({ command: 'lower_hands' })}>Lower all</button>
@@ -86,7 +86,7 @@
       aria-label="Find a name"
     />
   {/if}
-  {#if session.tutorSide && students.length > 1}
+  {#if session.people.tutorSide && students.length > 1}
     <div class="acts some">
       <button aria-pressed={picking} onclick={() => ((picking = !picking), (picked = []))}
         >{picking ? 'Done choosing' : 'Choose some'}</button
@@ -117,7 +117,7 @@
         onpick={() => pick(person.seat)}
       />
     {/each}
-    {#if session.tutorSide && gone.length && !wanted}
+    {#if session.people.tutorSide && gone.length && !wanted}
       <li class="gone">
         <b>Not here</b>
         {#each gone as { seat, name, seen_ms } (seat)}
@@ -126,7 +126,7 @@
       </li>
     {/if}
   </ul>
-  {#if session.tutorSide && here.length < 2}
+  {#if session.people.tutorSide && here.length < 2}
     <p>Nobody else is here yet. Students come in by the link on the room’s home.</p>
   {/if}
   {#if me && me.tabs > 1}
@@ -134,7 +134,7 @@
       You are here {me.tabs} times: in other tabs or on other devices. All write as {me.name}.
     </p>
   {/if}
-  {#if session.role && session.role !== 'onlooker'}
+  {#if session.people.role && session.people.role !== 'onlooker'}
     <Signs {session} />
     <div class="chat" class:chatting><Chat {session} /></div>
   {/if}

@@ -22,7 +22,7 @@
   const facts = $derived(session.lesson!.facts)
   const own = $derived(facts.kits.find(([seat]) => seat === person.seat)?.[1] as Right[] | undefined)
   const MINUTES = [1, 3, 5, 10]
-  const tutor = $derived(session.role === 'tutor')
+  const tutor = $derived(session.people.role === 'tutor')
 
   function then(act: () => void) {
     act()

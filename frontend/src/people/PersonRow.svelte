@@ -39,10 +39,10 @@
       parts.push((hand === 0 ? 'hand up, first' : `hand up, number ${hand + 1}`) + (word ? `: ${word}` : ''))
     if (hasPen && passed?.until_ms) parts.push(`pen for ${elapsed(passed.until_ms - now)}`)
     else if (hasPen) parts.push('has a pen')
-    const page = session.heads.findIndex((head) => head.id === person.page) + 1
+    const page = session.pages.heads.findIndex((head) => head.id === person.page) + 1
     const board = session.boards.find(({ id }) => id === person.board)
     if (board && board.id !== session.welcome?.board.id) parts.push(`on “${board.title}”`)
-    else if (page && person.page !== session.pageId) parts.push(`on page ${page}`)
+    else if (page && person.page !== session.pages.id) parts.push(`on page ${page}`)
     if (session.attention.following === person.seat) parts.push('you follow')
     if (person.travel === 'flooding') parts.push('sends too much')
     else if (person.travel !== 'good') parts.push(`${person.travel} line`)
@@ -79,7 +79,7 @@
     <small>{doing}</small>
   </div>
   {#if person.role === 'student'}
-    {#if session.tutorSide && facts?.open}
+    {#if session.people.tutorSide && facts?.open}
       <button
         class="pen"
         class:full={hasPen}
@@ -92,7 +92,7 @@
       <span class="pen full" role="img" aria-label="has a pen"><Icon name="pen" size={18} /></span>
     {/if}
   {/if}
-  {#if session.tutorSide && person.role !== 'tutor' && person.role !== 'onlooker' && person.seat !== session.me}
+  {#if session.people.tutorSide && person.role !== 'tutor' && person.role !== 'onlooker' && person.seat !== session.rights.me}
     <Popover label="More about {person.name}" side="right" below bare>
       {#snippet face()}<Icon name="more" size={18} />{/snippet}
       {#snippet children(close)}<PersonPanel {session} {person} onclose={close} />{/snippet}

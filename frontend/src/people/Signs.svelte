@@ -7,7 +7,7 @@
   let { session }: { session: Session } = $props()
 </script>
 
-{#if session.may('react')}
+{#if session.rights.may('react')}
   <div role="group" aria-label="Show a sign">
     {#each Object.entries(SIGNS) as [kind, { label }] (kind)}
       <button aria-label={label} title={label} onclick={() => session.classroom.react(kind as Reaction)}

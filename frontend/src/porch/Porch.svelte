@@ -1,13 +1,14 @@
 <script lang="ts">
   import { onMount } from 'svelte'
-  import Lesson from '../lesson/Lesson.svelte'
-  import { ask } from '../rooms/api'
+  import { ask } from '../wire/api'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
+  import Later from '../ui/Later.svelte'
   import type { DoorSign } from '../wire/generated'
   import DoorFrame from './DoorFrame.svelte'
 
   let { door, link }: { door: 'student' | 'onlooker'; link: string } = $props()
+  const lesson = () => import('../frame/Lesson.svelte')
   /** A screen in a classroom: the board alone, as the tutor sees it. */
   const projector = location.search === '?projector'
   let sign = $state.raw<DoorSign | null>(null)
@@ -20,6 +21,7 @@
   const focus = (element: HTMLElement) => element.focus()
 
   onMount(async () => {
+    void lesson().catch(() => {}) // it comes while the name is typed
     try {
       sign = await ask<DoorSign>('GET', `/api/doors/${door}/${link}`)
       document.title = `${sign.title} · Sun Room`
@@ -45,7 +47,7 @@
 </script>
 
 {#if inside}
-  <Lesson {door} {link} board="" {projector} />
+  <Later load={lesson} props={{ door, link, board: '', projector }} />
 {:else}
   <DoorFrame title={sign?.title ?? (problem ? 'No way in here' : '')}>
     {#if sign}

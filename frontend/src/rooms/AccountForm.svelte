@@ -2,7 +2,7 @@
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
   import type { Me } from '../wire/generated'
-  import { ask } from './api'
+  import { ask } from '../wire/api'
 
   let { onsigned }: { onsigned: (me: Me) => void } = $props()
   let making = $state(location.search.includes('invitation='))

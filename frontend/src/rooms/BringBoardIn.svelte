@@ -1,7 +1,7 @@
 <script lang="ts">
   import Button from '../ui/Button.svelte'
   import type { BoardId } from '../wire/generated'
-  import { ask } from './api'
+  import { ask } from '../wire/api'
 
   let { link, onbrought }: { link: string; onbrought: () => Promise<void> } = $props()
   let input: HTMLInputElement

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Button from '../ui/Button.svelte'
   import type { RoomBroughtIn } from '../wire/generated'
-  import { ask, keepOwnerKey } from './api'
+  import { ask, keepOwnerKey } from '../wire/api'
 
   let input: HTMLInputElement
   /** A room's file on its way to the server; aborting gives it up. */

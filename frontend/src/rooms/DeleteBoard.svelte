@@ -1,7 +1,7 @@
 <script lang="ts">
   import Button from '../ui/Button.svelte'
   import type { HomeBoard } from '../wire/generated'
-  import { ask } from './api'
+  import { ask } from '../wire/api'
 
   let { link, board, ondeleted }: { link: string; board: HomeBoard; ondeleted: () => Promise<void> } =
     $props()

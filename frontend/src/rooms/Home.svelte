@@ -5,7 +5,7 @@
   import { clockTime, longDay, when } from '../ui/time'
   import type { BoardId, Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
-  import { ask, ownByKey, Problem } from './api'
+  import { ask, ownByKey, Problem } from '../wire/api'
   import DeleteBoard from './DeleteBoard.svelte'
   import BringBoardIn from './BringBoardIn.svelte'
   import LastLesson from './LastLesson.svelte'

@@ -7,8 +7,8 @@
 
 <script lang="ts">
   import PersonMark from '../people/PersonMark.svelte'
-  import PracticePage from '../hand/PracticePage.svelte'
   import Button from '../ui/Button.svelte'
+  import Later from '../ui/Later.svelte'
   import AccountForm from './AccountForm.svelte'
   import CopyLink from './CopyLink.svelte'
   import WholeRoom from './WholeRoom.svelte'
@@ -55,7 +55,12 @@
   <p class="muted">Handwriting is read with the words of this language.</p>
   <h2>Your hand</h2>
   <div><Button onclick={() => (practising = true)}>Practice page</Button></div>
-  {#if practising}<PracticePage door="tutor" link={home.link} onclose={() => (practising = false)} />{/if}
+  {#if practising}
+    <Later
+      load={() => import('../hand/PracticePage.svelte')}
+      props={{ door: 'tutor', link: home.link, onclose: () => (practising = false) }}
+    />
+  {/if}
   <p class="muted">Write it once, and your ink is read better.</p>
   <fieldset disabled={home.lesson_open}>
     <legend>Between lessons</legend>

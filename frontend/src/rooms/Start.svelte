@@ -6,7 +6,7 @@
   import type { BoardId, CreatedRoom, Me } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
   import BringRoomIn from './BringRoomIn.svelte'
-  import { ask, keepOwnerKey, ownByKey, ownerKeys } from './api'
+  import { ask, keepOwnerKey, ownByKey, ownerKeys } from '../wire/api'
 
   let me = $state<Me | null>(null)
   let title = $state('')

@@ -2,7 +2,7 @@
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
   import type { Me, RoomHome, RoomLinks } from '../wire/generated'
-  import { ask, keepOwnerKey, ownerKeys } from './api'
+  import { ask, keepOwnerKey, ownerKeys } from '../wire/api'
 
   /** What is done to a room as a whole: its title, its links, taking it along, its end. */
   let { home, onchange }: { home: RoomHome; onchange: (wanted: { title: string }) => void } = $props()

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Icon from '../ui/Icon.svelte'
   import type { FoundWords } from '../wire/generated'
-  import { ask } from './api'
+  import { ask } from '../wire/api'
 
   let { link }: { link: string } = $props()
   let wanted = $state('')

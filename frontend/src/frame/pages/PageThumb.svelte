@@ -1,0 +1,52 @@
+<script lang="ts">
+  import { union } from '../../board/box'
+  import { drawItems } from '../../board/draw'
+  import { drawPaper } from '../../board/draw-paper'
+  import { inOrder } from '../../board/order'
+  import type { Session } from '../../lesson/session.svelte'
+
+  let { session, pageId }: { session: Session; pageId: string } = $props()
+  let canvas: HTMLCanvasElement
+  const WIDTH = 136
+  const HEIGHT = 96
+  const LEAST = { minX: 0, minY: 0, maxX: 1000, maxY: 640 }
+  /** A thumb need not follow every stroke at once. */
+  const WAIT_MS = 500
+  /** More than this cannot be told apart on a thumb, and would hold up the pen. */
+  const MAX_ITEMS = 1_500
+
+  $effect(() => {
+    void session.board.version
+    const timer = setTimeout(draw, canvas.dataset.drawn ? WAIT_MS : 0)
+    return () => clearTimeout(timer)
+  })
+
+  function draw() {
+    const page = session.board.replica.pages.get(pageId)
+    const context = canvas.getContext('2d')
+    if (!page || !context) return
+    const { paper } = page.head
+    const box = paper.kind === 'endless' ? union([...page.entries.values(), LEAST])! : page.sheet!
+    const scale = Math.min(WIDTH / (box.maxX - box.minX), HEIGHT / (box.maxY - box.minY))
+    context.setTransform(scale, 0, 0, scale, -box.minX * scale, -box.minY * scale)
+    const seen = { ...box, maxX: box.minX + WIDTH / scale, maxY: box.minY + HEIGHT / scale }
+    drawPaper(context, paper, page.sheet, seen, scale)
+    const items = [...page.entries.values()].sort(inOrder).slice(0, MAX_ITEMS)
+    drawItems(
+      context,
+      items.map(({ item }) => item),
+      scale,
+    )
+    canvas.dataset.drawn = 'yes'
+  }
+</script>
+
+<canvas bind:this={canvas} width={WIDTH} height={HEIGHT} aria-hidden="true"></canvas>
+
+<style>
+  canvas {
+    width: 100%;
+    height: 100%;
+    display: block;
+  }
+</style>

@@ -1,0 +1,37 @@
+<script lang="ts">
+  import Hint from '../../ui/Hint.svelte'
+  import Tiles from '../../ui/Tiles.svelte'
+  import StampPicture from './StampPicture.svelte'
+  import type { Session } from '../../lesson/session.svelte'
+  import { STAMPS } from '../../lesson/stamps'
+
+  let { session }: { session: Session } = $props()
+  const tools = $derived(session.tools)
+  const all = $derived([...STAMPS, ...tools.ownStamps])
+</script>
+
+<Tiles
+  label="Stamps"
+  options={all}
+  taken={tools.stamp}
+  name={(stamp) => stamp.name}
+  ontake={(index) => (tools.stamp = index)}
+>
+  {#snippet picture(stamp)}<StampPicture {stamp} />{/snippet}
+</Tiles>
+{#if tools.stamp >= STAMPS.length}
+  <button class="away" onclick={() => tools.dropStamp(tools.stamp - STAMPS.length)}
+    >Throw this one away</button
+  >
+{:else if !tools.ownStamps.length}
+  <Hint>Own ones: select things, Arrange, Make a stamp.</Hint>
+{/if}
+
+<style>
+  .away {
+    min-height: 42px;
+    border: 0;
+    background: none;
+    color: var(--clay);
+  }
+</style>

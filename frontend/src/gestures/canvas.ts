@@ -1,0 +1,19 @@
+/** What gestures know of the surface that they happen on. */
+import type { Overlay } from '../board/overlay'
+import type { Ruler } from '../board/ruler.svelte'
+import type { View } from '../board/view.svelte'
+import type { Session } from '../lesson/session.svelte'
+import type { Point } from '../wire/generated'
+
+export interface Canvas {
+  readonly session: Session
+  readonly view: View
+  readonly ruler: Ruler
+  pan(dx: number, dy: number): void
+  zoom(factor: number, x?: number, y?: number): void
+  /** Something that a gesture has shown stays until the server has answered its step. */
+  linger(step: string, draw: (overlay: Overlay) => void): void
+  /** Show where our own pointer is. */
+  point(seat: string, point: Point): void
+  redrawOver(): void
+}

@@ -1,0 +1,205 @@
+/** From pointer events to what they mean: a stroke, a rub, a choice, a pan or a pinch. */
+import { topmost } from '../board/hit'
+import type { Overlay } from '../board/overlay'
+import type { Point } from '../board/place'
+import { Editing } from '../lesson/editing.svelte'
+import { Arbiter, type Contact, type Pinch } from './arbiter'
+import { begin } from './by-tool'
+import type { Canvas } from './canvas'
+import type { Gesture } from './gesture'
+import { InkGesture } from './ink-gesture'
+import { RulerGesture } from './make-gestures'
+import { drawChosen, SelectGesture } from './select-gestures'
+import { EraserGesture, HandGesture } from './tool-gestures'
+
+const WHEEL_ZOOM = 0.0016
+const DOUBLE_PX = 8
+export class Gestures {
+  /** Text from another program, to be put at a place. */
+  onpaste: (at: Point, text: string) => void = () => {}
+  #canvas: Canvas
+  #target: HTMLElement
+  #current: { gesture: Gesture; pen: boolean } | null = null
+  #arbiter = new Arbiter()
+  #spaceHeld = false
+  #hover: Point | null = null
+  #off = new AbortController()
+
+  constructor(canvas: Canvas, target: HTMLElement) {
+    this.#canvas = canvas
+    this.#target = target
+    const on = { signal: this.#off.signal }
+    target.addEventListener('pointerdown', (event) => this.#down(event), on)
+    target.addEventListener('pointermove', (event) => this.#move(event), on)
+    target.addEventListener('pointerup', (event) => this.#up(event), on)
+    target.addEventListener('pointercancel', (event) => this.#cancel(event), on)
+    target.addEventListener('lostpointercapture', (event) => this.#cancel(event), on)
+    target.addEventListener('pointerleave', () => this.#leave(), on)
+    target.addEventListener('wheel', (event) => this.#wheel(event), { ...on, passive: false })
+    target.addEventListener('contextmenu', (event) => event.preventDefault(), on)
+    target.addEventListener('dblclick', (event) => this.#doubleClick(event), on)
+    addEventListener('keydown', (event) => this.#space(event, true), on)
+    addEventListener('keyup', (event) => this.#space(event, false), on)
+  }
+
+  destroy(): void {
+    this.#off.abort()
+  }
+
+  get busy(): boolean {
+    return this.#current !== null
+  }
+
+  /** Give up what is being drawn or dragged. */
+  giveUp(): void {
+    this.#current?.gesture.cancel()
+    this.#current = null
+    this.#arbiter.drop()
+    this.#canvas.redrawOver()
+  }
+
+  draw(overlay: Overlay): void {
+    const { session } = this.#canvas
+    this.#current?.gesture.draw(overlay)
+    if (session.selection.ids.size && !(this.#current?.gesture instanceof SelectGesture)) {
+      const free = session.selection.box('change')
+      drawChosen(this.#canvas, overlay, free)
+    }
+    const { tools } = session
+    if (tools.tool === 'eraser' && this.#hover && !this.#current) {
+      overlay.eraser(this.#hover, EraserGesture.radius(this.#canvas.view.scale))
+    }
+  }
+
+  #at(event: MouseEvent): Point {
+    const box = this.#target.getBoundingClientRect()
+    return this.#canvas.view.toPage(event.clientX - box.left, event.clientY - box.top)
+  }
+
+  #down(event: PointerEvent): void {
+    const { givenUp, leads } = this.#arbiter.down(contactOf(event))
+    if (givenUp) this.#breakOff()
+    if (!leads) return
+    const gesture = this.#choose(event)
+    if (!gesture) return this.#arbiter.drop()
+    event.preventDefault()
+    this.#target.focus({ preventScroll: true })
+    this.#target.setPointerCapture(event.pointerId)
+    this.#current = { gesture, pen: event.pointerType === 'pen' }
+    this.#arbiter.writing = gesture instanceof InkGesture
+    gesture.down(this.#at(event), event)
+    this.#canvas.redrawOver()
+  }
+
+  /** End what is being done before its time: what a pen has written stays. */
+  #breakOff(): void {
+    const current = this.#current
+    this.#current = null
+    if (current?.pen && current.gesture instanceof InkGesture) current.gesture.keep()
+    else current?.gesture.cancel()
+    this.#canvas.redrawOver()
+  }
+
+  #choose(event: PointerEvent): Gesture | null {
+    const canvas = this.#canvas
+    const { session } = canvas
+    // A pen's side button erases; a mouse's other buttons move the paper.
+    const penButton = event.pointerType === 'pen' && event.button === 2
+    if (session.rights.as) return new HandGesture(canvas)
+    const panning = (!penButton && (event.button === 1 || event.button === 2)) || this.#spaceHeld
+    if (panning) return new HandGesture(canvas)
+    const part = event.button === 0 ? canvas.ruler.partAt(this.#at(event), canvas.view.scale) : null
+    if (part) return new RulerGesture(canvas.ruler, part)
+    if (event.pointerType === 'touch' && this.#arbiter.penSeen) return new HandGesture(canvas)
+    if (event.button !== 0 && event.button !== 5 && !penButton) return null
+    // A pen turned around says so with a button of its own.
+    const turned = event.button === 5 || event.buttons & 32
+    const gesture = begin(turned || penButton ? 'eraser' : session.tools.tool, canvas, this.#at(event))
+    // Words are typed from here: the press must not take the keyboard back.
+    if (session.editing) event.preventDefault()
+    return gesture
+  }
+
+  #move(event: PointerEvent): void {
+    this.#hover = event.pointerType === 'touch' ? null : this.#at(event)
+    const { leads, pinch } = this.#arbiter.move(contactOf(event))
+    if (pinch) return this.#pinched(...pinch)
+    if (leads && this.#current) {
+      this.#current.gesture.move(this.#at(event), event)
+      this.#canvas.redrawOver()
+    } else if (this.#canvas.session.tools.tool === 'eraser') this.#canvas.redrawOver()
+  }
+
+  #up(event: PointerEvent): void {
+    if (!this.#arbiter.up(event.pointerId) || !this.#current) return
+    const { gesture } = this.#current
+    this.#current = null
+    gesture.up(this.#at(event), event)
+    this.#canvas.redrawOver()
+  }
+
+  #cancel(event: PointerEvent): void {
+    if (this.#arbiter.up(event.pointerId)) this.#breakOff()
+  }
+
+  #leave(): void {
+    this.#hover = null
+    this.#canvas.redrawOver()
+  }
+
+  #pinched(before: Pinch, now: Pinch): void {
+    const box = this.#target.getBoundingClientRect()
+    const { ruler, view } = this.#canvas
+    if (ruler.partAt(view.toPage(before.x - box.left, before.y - box.top), view.scale)) {
+      // Two fingers on the ruler move and turn it, and leave the paper where it is.
+      ruler.move((now.x - before.x) / view.scale, (now.y - before.y) / view.scale)
+      ruler.spin(now.angle - before.angle)
+      return this.#canvas.redrawOver()
+    }
+    this.#canvas.pan(now.x - before.x, now.y - before.y)
+    this.#canvas.zoom(now.distance / before.distance, now.x - box.left, now.y - box.top)
+  }
+
+  #wheel(event: WheelEvent): void {
+    event.preventDefault()
+    if (!event.ctrlKey && this.#canvas.ruler.partAt(this.#at(event), this.#canvas.view.scale)) {
+      this.#canvas.ruler.turn(Math.sign(event.deltaY || event.deltaX) * (event.shiftKey ? 15 : 1))
+      return this.#canvas.redrawOver()
+    }
+    const unit = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? 20 : 1
+    if (event.ctrlKey || event.metaKey) {
+      const box = this.#target.getBoundingClientRect()
+      const factor = Math.exp(
+        -Math.max(-200, Math.min(200, event.deltaY * unit)) * WHEEL_ZOOM * (event.deltaMode ? 1 : 2),
+      )
+      this.#canvas.zoom(factor, event.clientX - box.left, event.clientY - box.top)
+    } else {
+      const [dx, dy] = event.shiftKey ? [event.deltaY, event.deltaX] : [event.deltaX, event.deltaY]
+      this.#canvas.pan(-dx * unit, -dy * unit)
+    }
+  }
+
+  #doubleClick(event: MouseEvent): void {
+    const { session, view } = this.#canvas
+    if (session.tools.tool !== 'select' || !session.pages.now) return
+    const at = this.#at(event)
+    const item = topmost(session.pages.now, at, DOUBLE_PX / view.scale)?.item
+    if (!item || !session.rights.may('change', item)) return
+    session.editing = Editing.of(session, item, at)
+  }
+
+  #space(event: KeyboardEvent, down: boolean): void {
+    if (
+      event.key !== ' ' ||
+      (event.target as HTMLElement).closest('input, textarea, button, a, [contenteditable]')
+    )
+      return
+    this.#spaceHeld = down
+    event.preventDefault()
+  }
+}
+
+function contactOf(event: PointerEvent): Contact {
+  const kind = event.pointerType === 'pen' || event.pointerType === 'touch' ? event.pointerType : 'mouse'
+  return { id: event.pointerId, kind, x: event.clientX, y: event.clientY, at: event.timeStamp }
+}

@@ -1,0 +1,44 @@
+/** What the parts of a session know of it: who looks, what they see, and how to act and speak. */
+import type { BoardCard, Item, Lead, Logged, Pointing, Request, WetInk } from '../wire/generated'
+import type { Line } from '../wire/socket'
+import type { BoardCopy } from './board-copy.svelte'
+import type { Pages } from './pages.svelte'
+import type { People } from './people.svelte'
+import type { Rights } from './rights.svelte'
+import type { Tools } from './tools.svelte'
+
+/** What the board's surface wants to hear of. */
+export interface SurfaceEvents {
+  wet(wet: WetInk[]): void
+  pointing(pointing: Pointing[]): void
+  landed(logged: Logged): void
+  changed(): void
+  /** Show this part of the page. */
+  lead(box: Lead['box']): void
+  /** The part of the page that is seen. */
+  seen(): Lead['box']
+}
+
+export type Door = 'tutor' | 'student' | 'onlooker'
+
+export interface Inside {
+  readonly door: Door
+  readonly rights: Rights
+  readonly people: People
+  readonly board: BoardCopy
+  readonly pages: Pages
+  readonly tools: Tools
+  readonly surface: SurfaceEvents | null
+  /** The board's id, "" before it is there. */
+  readonly boardId: string
+  /** The boards of the room. */
+  readonly boards: BoardCard[]
+  /** Take a step; its id, "" when nothing may be done just now. */
+  do(request: Request): string
+  /** Send now, or not at all. */
+  send(message: Parameters<Line['send']>[0]): boolean
+  /** A sentence for a while on the sill. */
+  say(sentence: string): void
+  /** Choose what is being made, as soon as it is there. */
+  chooseMade(items: Item['id'][]): void
+}
