@@ -142,6 +142,34 @@ describe('a page', () => {
     expect(again.page.at({ minX: -99, minY: -99, maxX: 99, maxY: 99 })).toHaveLength(0)
   })
 
+  test('of a thousand things that move at once has each in its place, before the answer and after it', () => {
+    const [server, screen] = [new Server(), new Screen()]
+    const ids = Array.from({ length: 1_000 }, (_, n) => `stroke-${n}`)
+    screen.come(server, 0)
+    server.take('a', { step: 'add_items', page: PAGE, items: ids.map((id, n) => stroke(id, 100 * n)) })
+    screen.hear(server)
+    const id = screen.replica.do({ step: 'move_items', page: PAGE, ids, dx: 0, dy: 500 })
+    const far = { minX: -99, minY: 400, maxX: 1e6, maxY: 600 }
+    const near = { minX: -99, minY: -99, maxX: 1e6, maxY: 99 }
+    expect([screen.page.at(far).length, screen.page.at(near).length]).toEqual([1_000, 0])
+    screen.replica.refused(id, 'locked', 'That is locked.')
+    expect([screen.page.at(far).length, screen.page.at(near).length]).toEqual([0, 1_000])
+    screen.replica.do({ step: 'remove_items', page: PAGE, ids: ids.slice(0, 700) })
+    expect(screen.page.at(near).length).toBe(300)
+  })
+
+  test('tells apart what changed on it and what did not', () => {
+    const [server, screen] = [new Server(), new Screen()]
+    screen.come(server, 0)
+    const before = screen.page.revision
+    server.take('a', { step: 'add_items', page: PAGE, items: [stroke('a')] })
+    screen.hear(server)
+    const after = screen.page.revision
+    expect(after).toBeGreaterThan(before)
+    screen.replica.answered('nothing')
+    expect(screen.page.revision).toBe(after)
+  })
+
   test('is painted anew when ink goes to the back', () => {
     const [server, screen] = [new Server(), new Screen()]
     screen.come(server, 0)

@@ -14,7 +14,7 @@ import type {
   StyleItems,
   TransformItems,
 } from '../wire/generated'
-import { itemBox, type Box } from './box'
+import { itemBox, union, type Box } from './box'
 import { sheetBox } from './draw-paper'
 import { inOrder, type Placed } from './order'
 import { carried } from './place'
@@ -22,6 +22,15 @@ import { changedTable, withCell } from './tables'
 import { plainLines } from './text'
 
 const EVERYWHERE = { minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }
+
+/** More things than this that change at once are put in their places together. */
+const MANY = 500
+
+interface Shown {
+  item: Item | undefined
+  /** It is there only because of a step of our own that has no answer yet. */
+  waits: boolean
+}
 
 export interface Entry extends Box, Placed {}
 
@@ -54,6 +63,8 @@ export class Page {
   /** Lower edge of the lowest work. */
   #bottom = 0
   changed: Changed = () => {}
+  /** Counts what has changed on this page. */
+  revision = 0
 
   constructor(head: PageHead) {
     this.head = head
@@ -68,7 +79,7 @@ export class Page {
   rename(head: PageHead): void {
     const samePaper = JSON.stringify(head.paper) === JSON.stringify(this.head.paper)
     this.head = head
-    if (!samePaper) this.changed(EVERYWHERE, null)
+    if (!samePaper) this.#tell(EVERYWHERE, null)
   }
 
   load(items: Item[]): void {
@@ -89,7 +100,7 @@ export class Page {
   /** All items are there: the page can be drawn. */
   finish(): void {
     this.loaded = true
-    this.changed(EVERYWHERE, null)
+    this.#tell(EVERYWHERE, null)
   }
 
   /** Apply a step from the log; ``waiting`` are our own steps on this page that are not confirmed. */
@@ -107,19 +118,16 @@ export class Page {
 
   /** Work out again how these items are shown. */
   show(ids: Iterable<string>, waiting: ItemStep[]): void {
-    for (const id of ids) {
-      let item = this.#confirmed.get(id)
-      let unconfirmed = false
-      for (const step of waiting) {
-        for (const [changedId, after] of changes(step, (wanted) => (wanted === id ? item : undefined))) {
-          if (changedId === id) {
-            unconfirmed ||= !item && after !== undefined
-            item = after
-          }
-        }
+    const shown = new Map<string, Shown>()
+    for (const id of ids) shown.set(id, { item: this.#confirmed.get(id), waits: false })
+    for (const step of waiting) {
+      for (const [id, item] of changes(step, (id) => shown.get(id)?.item)) {
+        const before = shown.get(id)
+        if (before) shown.set(id, { item, waits: before.waits || (!before.item && item !== undefined) })
       }
-      this.#put(id, item, unconfirmed)
     }
+    if (shown.size > MANY) this.#putMany(shown)
+    else for (const [id, { item, waits }] of shown) this.#put(id, item, waits)
   }
 
   at(box: Box): Entry[] {
@@ -136,17 +144,44 @@ export class Page {
     if (before) {
       this.#index.remove(before)
       this.entries.delete(id)
-      if (!same) this.changed(before, null)
+      if (!same) this.#tell(before, null)
     }
     if (entry) {
       this.entries.set(id, entry)
       this.#index.insert(entry)
       if (entry.maxY > this.#bottom) {
         this.#bottom = entry.maxY
-        if (this.head.paper.kind === 'roll') this.changed(EVERYWHERE, null)
+        if (this.head.paper.kind === 'roll') this.#tell(EVERYWHERE, null)
       }
-      if (!same) this.changed(entry, this.#others(entry).every((o) => inOrder(o, entry) < 0) ? entry : null)
+      if (!same) this.#tell(entry, this.#others(entry).every((o) => inOrder(o, entry) < 0) ? entry : null)
     }
+  }
+
+  /** As ``#put`` for many at once: the index is built anew, and all of it is drawn again. */
+  #putMany(shown: Map<string, Shown>): void {
+    let box: Box | null = null
+    for (const [id, { item, waits }] of shown) {
+      const before = this.entries.get(id)
+      if (before?.item === item && before && before.unconfirmed > 0 === waits) continue
+      const entry = item && {
+        ...itemBox(item),
+        item,
+        unconfirmed: waits ? before?.unconfirmed || ++this.#own : 0,
+      }
+      if (entry) this.entries.set(id, entry)
+      else this.entries.delete(id)
+      box = union([...(box ? [box] : []), ...(before ? [before] : []), ...(entry ? [entry] : [])])
+      this.#bottom = Math.max(this.#bottom, entry?.maxY ?? 0)
+    }
+    if (!box) return
+    this.#index.clear()
+    this.#index.load([...this.entries.values()])
+    this.#tell(this.head.paper.kind === 'roll' ? EVERYWHERE : box, null)
+  }
+
+  #tell(box: Box, onTop: Entry | null): void {
+    this.revision++
+    this.changed(box, onTop)
   }
 
   /** Whether one thing lies between the same others as another in its place. */

@@ -1,5 +1,5 @@
 /** Catching a moved box at the edges and middles of others and at the page's ruling. */
-import { overlaps, type Box } from './box'
+import type { Box } from './box'
 import type { Page } from './page'
 
 export interface Guide {
@@ -18,18 +18,16 @@ const CATCH_PX = 6
 /** More things than this near by would catch everywhere. */
 const MAX_OTHERS = 150
 
-/** The move (dx, dy) of ``box``, drawn to whatever is near enough; ``ids`` are what moves. */
-export function snap(
-  page: Page,
-  ids: ReadonlySet<string>,
-  box: Box,
-  dx: number,
-  dy: number,
-  seen: Box,
-  scale: number,
-): Snapped {
-  const others = page.at(seen).filter((entry) => !ids.has(entry.item.id))
-  const near = others.filter((entry) => overlaps(entry, seen)).slice(0, MAX_OTHERS)
+/** What things that move may be drawn to: the edges of others that are seen. ``ids`` are what moves. */
+export function catchers(page: Page, ids: ReadonlySet<string>, seen: Box): Box[] {
+  return page
+    .at(seen)
+    .filter((entry) => !ids.has(entry.item.id))
+    .slice(0, MAX_OTHERS)
+}
+
+/** The move (dx, dy) of ``box``, drawn to whatever is near enough. */
+export function snap(page: Page, near: Box[], box: Box, dx: number, dy: number, scale: number): Snapped {
   const spacing = page.head.paper.ruling === 'plain' ? 0 : page.head.paper.spacing
   const x = caught(
     box.minX + dx,

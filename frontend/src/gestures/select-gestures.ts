@@ -7,7 +7,7 @@ import { Lifted } from '../board/lifted'
 import { chosenLine, endsOf } from './line-gestures'
 import type { Overlay } from '../board/overlay'
 import { growth, inverse, ownSize, placement, type Point } from '../board/place'
-import { snap, type Guide } from '../board/snap'
+import { catchers, snap, type Guide } from '../board/snap'
 import { changedTable } from '../board/tables'
 import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
@@ -48,6 +48,8 @@ export class SelectGesture implements Gesture {
   #box: Box | null = null
   #lifted: Lifted | null = null
   #guides: Guide[] = []
+  /** What the dragged things may be drawn to. */
+  #near: Box[] | null = null
 
   constructor(canvas: Canvas) {
     this.#canvas = canvas
@@ -180,7 +182,9 @@ export class SelectGesture implements Gesture {
     this.#guides = []
     // Held down while moving, Shift lets go of everything that would catch.
     if (!session.tools.snap || this.#free || !session.pages.now || !this.#box) return [1, 0, 0, 1, dx, dy]
-    const caught = snap(session.pages.now, session.selection.ids, this.#box, dx, dy, view.box(), view.scale)
+    // Looked for once a drag: among thousands of things it takes longer than a frame.
+    this.#near ??= catchers(session.pages.now, session.selection.ids, view.box())
+    const caught = snap(session.pages.now, this.#near, this.#box, dx, dy, view.scale)
     this.#guides = caught.guides
     return [1, 0, 0, 1, caught.dx, caught.dy]
   }

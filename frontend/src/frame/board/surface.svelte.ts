@@ -76,6 +76,7 @@ export class Surface implements SurfaceEvents {
 
   #drawAgain = (): void => {
     this.#tiles?.redrawAll()
+    for (const page of this.session.board.replica.pages.values()) page.revision++
     this.session.board.version++
     this.redraw()
   }

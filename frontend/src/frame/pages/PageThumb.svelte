@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte'
   import { union } from '../../board/box'
   import { drawItems } from '../../board/draw'
   import { drawPaper } from '../../board/draw-paper'
   import { inOrder } from '../../board/order'
+  import type { Page } from '../../board/page'
   import type { Session } from '../../lesson/session.svelte'
 
   let { session, pageId }: { session: Session; pageId: string } = $props()
@@ -15,16 +17,24 @@
   /** More than this cannot be told apart on a thumb, and would hold up the pen. */
   const MAX_ITEMS = 1_500
 
+  /** What is drawn: the page may be another one after a reconnect. */
+  let drawn: { page: Page; revision: number } | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+  onDestroy(() => clearTimeout(timer))
+
   $effect(() => {
     void session.board.version
-    const timer = setTimeout(draw, canvas.dataset.drawn ? WAIT_MS : 0)
-    return () => clearTimeout(timer)
+    const page = session.board.replica.pages.get(pageId)
+    if (!page || timer || (drawn?.page === page && drawn.revision === page.revision)) return
+    timer = setTimeout(draw, drawn ? WAIT_MS : 0)
   })
 
   function draw() {
+    timer = undefined
     const page = session.board.replica.pages.get(pageId)
     const context = canvas.getContext('2d')
     if (!page || !context) return
+    drawn = { page, revision: page.revision }
     const { paper } = page.head
     const box = paper.kind === 'endless' ? union([...page.entries.values(), LEAST])! : page.sheet!
     const scale = Math.min(WIDTH / (box.maxX - box.minX), HEIGHT / (box.maxY - box.minY))
@@ -37,7 +47,6 @@
       items.map(({ item }) => item),
       scale,
     )
-    canvas.dataset.drawn = 'yes'
   }
 </script>
 
