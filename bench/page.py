@@ -12,6 +12,7 @@ from selenium.webdriver.common.keys import Keys
 from bench.server import Running, sun_room
 from bench.strokes import written
 from bench.table import Row
+from sunroom.core.formats.kept import SNAPSHOT_VERSION
 from tests.browser.base import Browser
 from tests.server.client import Web
 
@@ -171,8 +172,8 @@ def _fill(server: Running, strokes: int) -> None:
     (body,) = database.execute("select body from boards_loggedstep where seq = 1").fetchone()
     head = msgspec.msgpack.decode(body)["head"]
     database.execute(
-        "insert into boards_pagesnapshot (board_id, page_id, head, items) values (1, ?, ?, ?)",
-        (head["id"], msgspec.msgpack.encode(head), msgspec.msgpack.encode(items)),
+        "insert into boards_pagesnapshot (board_id, page_id, version, head, items) values (1, ?, ?, ?, ?)",
+        (head["id"], SNAPSHOT_VERSION, msgspec.msgpack.encode(head), msgspec.msgpack.encode(items)),
     )
     database.execute(
         'update boards_board set snapshot_seq = 1, "order" = ?', (msgspec.json.encode([head["id"]]).decode(),)

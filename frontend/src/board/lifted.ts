@@ -4,7 +4,7 @@
  */
 import { PAPER_COLOUR } from '../wire/generated'
 import type { Affine, Item } from '../wire/generated'
-import { drawItem } from './draw'
+import { drawItems } from './draw'
 
 const VEIL = 0.78
 
@@ -13,20 +13,20 @@ export class Lifted {
   #veil: HTMLCanvasElement
   #view: DOMMatrix
 
-  /** ``context`` is the overlay's, set to page units. */
+  /** ``context`` is the overlay's, set to page units; ``items`` what is seen of the things, in their order. */
   constructor(context: CanvasRenderingContext2D, items: Item[]) {
     this.#view = context.getTransform()
     const { width, height } = context.canvas
-    this.#things = this.#picture(width, height, (picture) => {
-      for (const item of items) drawItem(picture, item)
+    this.#things = picture(width, height, (paint) => {
+      paint.setTransform(this.#view)
+      drawItems(paint, items, this.#view.a)
     })
-    this.#veil = this.#picture(width, height, (picture) => {
-      for (const item of items) {
-        drawItem(picture, { ...item, colour: PAPER_COLOUR, opacity: 1, fill: '' } as Item)
-        picture.globalAlpha = 1 - VEIL
-        drawItem(picture, item)
-        picture.globalAlpha = 1
-      }
+    this.#veil = picture(width, height, (paint) => {
+      paint.drawImage(this.#things, 0, 0)
+      paint.globalCompositeOperation = 'source-in'
+      paint.globalAlpha = VEIL
+      paint.fillStyle = PAPER_COLOUR
+      paint.fillRect(0, 0, width, height)
     })
   }
 
@@ -41,18 +41,16 @@ export class Lifted {
     context.drawImage(this.#things, 0, 0)
     context.setTransform(view)
   }
+}
 
-  #picture(
-    width: number,
-    height: number,
-    paint: (picture: CanvasRenderingContext2D) => void,
-  ): HTMLCanvasElement {
-    const canvas = document.createElement('canvas')
-    canvas.width = width
-    canvas.height = height
-    const picture = canvas.getContext('2d')!
-    picture.setTransform(this.#view)
-    paint(picture)
-    return canvas
-  }
+function picture(
+  width: number,
+  height: number,
+  paint: (context: CanvasRenderingContext2D) => void,
+): HTMLCanvasElement {
+  const canvas = document.createElement('canvas')
+  canvas.width = width
+  canvas.height = height
+  paint(canvas.getContext('2d')!)
+  return canvas
 }

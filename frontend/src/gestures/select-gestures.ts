@@ -1,11 +1,13 @@
 /** Choosing, moving, resizing and turning. */
-import type { Affine, ChangeTable, TableItem } from '../wire/generated'
+import type { Affine, ChangeTable, Item, TableItem } from '../wire/generated'
 import type { Box } from '../board/box'
 import { dragMap, handleAt, type Handle } from '../board/frame'
 import { insideBox, insideLasso, topmost } from '../board/hit'
 import { Lifted } from '../board/lifted'
 import { chosenLine, endsOf } from './line-gestures'
+import { inOrder } from '../board/order'
 import type { Overlay } from '../board/overlay'
+import type { Page } from '../board/page'
 import { growth, inverse, ownSize, placement, type Point } from '../board/place'
 import { catchers, snap, type Guide } from '../board/snap'
 import { changedTable } from '../board/tables'
@@ -115,7 +117,7 @@ export class SelectGesture implements Gesture {
     if (!page) return
     if (this.#dragged && (this.#moving || this.#handle)) {
       const along = this.#map()
-      this.#lifted ??= new Lifted(overlay.context, session.selection.items('change'))
+      this.#lifted ??= new Lifted(overlay.context, this.#seen(page))
       overlay.lifted(this.#lifted, along)
       if (this.#box) overlay.carriedFrame(this.#box, along)
       overlay.guides(this.#guides, this.#canvas.view.box())
@@ -129,6 +131,16 @@ export class SelectGesture implements Gesture {
     if (this.#moving || this.#handle || !this.#dragged) return
     if (session.tools.selectBy === 'lasso') overlay.lasso(this.#lasso)
     else overlay.frame(this.#marquee())
+  }
+
+  /** What is seen of the things that are dragged, in their order. */
+  #seen(page: Page): Item[] {
+    const { rights, selection } = this.#canvas.session
+    const seen = page.at(this.#canvas.view.box()).filter(({ item }) => selection.ids.has(item.id))
+    return seen
+      .sort(inOrder)
+      .map(({ item }) => item)
+      .filter((item) => rights.may('change', item))
   }
 
   /** The inner or last border of the one table chosen that lies at a place. */
