@@ -1,4 +1,4 @@
-"""`./run bench [rules] [reading] [conversions] [fanout] [page] [hostile] [mutations] [--write]`: measure, print, and with --write keep the table."""
+"""`./run bench [rules] [reading] [conversions] [fanout] [page] [paint] [hostile] [mutations] [--write]`: measure, print, and with --write keep the table."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ import django
 
 django.setup()
 
-from bench import conversions, fanout, hostile, mutations, page, reading, rules  # noqa: E402
+from bench import conversions, fanout, hostile, mutations, page, paint, reading, rules  # noqa: E402
 from bench.table import Row, markdown  # noqa: E402
 
 PARTS = {
@@ -21,6 +21,7 @@ PARTS = {
     "conversions": conversions.run,
     "fanout": fanout.run,
     "page": page.run,
+    "paint": paint.run,
     "hostile": hostile.run,
     "mutations": mutations.run,
 }

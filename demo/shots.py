@@ -76,7 +76,7 @@ def tutor_lesson(stage: Stage) -> None:
     tutor.find("[data-testid=person]", "hand up")
     tutor.press("[aria-label='Pass a pen to Tomasz']")
     stage.keep(tutor, "tutor-lesson")
-    tutor.press("[role=radio]", "Pens down")
+    tutor.press("input[type=radio]", "Pens down")
     students["noor"].wait_text("[data-testid=say]", "Pens are down")
     stage.keep(students["noor"], "student-pens-down")
 
@@ -168,7 +168,7 @@ def bays(stage: Stage) -> None:
     tutor.draw([(40, 60), (200, 100), (330, 140)], "mouse")
     tutor.find("[aria-label='Title of the bay']").send_keys("Noor tries", Keys.ENTER)
     tutor.press("[aria-label='Who writes in this bay']")
-    tutor.press("[aria-label='Who writes'] button", "Some people")
+    tutor.press("[aria-label='Who writes'] input", "Some people")
     tutor.press("[role=dialog] label", "Noor")
     noor.wait_text("[data-testid=pens-state]", "You can write in your bay")
     stage.keep(tutor, "bays")
@@ -184,7 +184,7 @@ def knock(stage: Stage) -> None:
     tutor = stage.person("tutor")
     stage.person("noor")
     tutor.press("[aria-label=Class]")
-    tutor.press("[aria-label='Come in by'] button", "Knock")
+    tutor.press("[aria-label='Come in by'] input", "Knock")
     tutor.press("[aria-label=Class]")
     for name in ("Malia", "Jonas"):
         waiting = stage.browser()

@@ -148,7 +148,7 @@ class Writing(BoardTest):
         self.assertIn("Whole page", self.tutor.text(".readout"))
 
     def test_ink_and_nib_are_those_that_were_chosen(self) -> None:
-        self.tutor.press("[aria-label=Pens] button[aria-label^=Brush]")
+        self.tutor.press("[aria-label=Pens] input[aria-label^=Brush]")
         self.tutor.press("[aria-label=Ink] [aria-label=Purple]")
         self.tutor.line()
         self.tutor.tool("Highlight")
@@ -196,7 +196,7 @@ class Changing(BoardTest):
         self.tutor.draw([(280, 280), (380, 350), (385, 430)], "mouse")
         self.tutor.wait_text(".what", "2 strokes of yours")
         self.tutor.key(Keys.ESCAPE)
-        self.tutor.press("[aria-label='Select by'] button", "Lasso")
+        self.tutor.press("[aria-label='Select by'] input", "Lasso")
         self.tutor.draw([(280, 370), (380, 370), (390, 430), (280, 430), (275, 372)], "mouse")
         self.tutor.wait_text(".what", "1 stroke of yours")
         before = [stroke.y for stroke in self.strokes()]
@@ -222,7 +222,7 @@ class Changing(BoardTest):
 
     def test_each_person_undoes_own_steps_only(self) -> None:
         noor = self.come_in(self.link, "Noor")
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         noor.wait_text("[data-testid=pens-state]", "Pens are up · you can write")
         self.tutor.line()
         noor.wait_items(1)
@@ -236,7 +236,7 @@ class Changing(BoardTest):
 
     def test_two_people_writing_at_once_end_with_the_same_page(self) -> None:
         noor = self.come_in(self.link, "Noor")
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         noor.wait_text("[data-testid=pens-state]", "you can write")
         for person in (self.tutor, noor):
             person.begin([(300, 300), (340, 320)])
@@ -252,7 +252,7 @@ class Pages(BoardTest):
     def test_pages_are_added_turned_removed_and_brought_back(self) -> None:
         self.tutor.line()
         self.tutor.press("[aria-label='Add a page']")
-        self.tutor.press("[role=menuitem]", "A4 sheet, plain")
+        self.tutor.press("[role=dialog] button", "A4 sheet, plain")
         self.tutor.wait_items(0)
         self.tutor.draw([(480, 300), (520, 320)])
         self.tutor.key(Keys.PAGE_UP)

@@ -10,7 +10,7 @@ from tests.browser.test_tools import LINE, Tools
 class Together(Tools):
     def test_an_arrow_stays_with_its_owner_s_name_until_it_is_cleared(self) -> None:
         self.tutor.tool("Pointer")
-        self.tutor.press("[aria-label='Point with'] button", "An arrow that stays")
+        self.tutor.press("[aria-label='Point with'] input", "An arrow that stays")
         self.tutor.draw([(400, 300)], "mouse")
         self.tutor.find("button", "Clear pointers")
         noor = self.come_in(self.link, "Noor")
@@ -49,7 +49,7 @@ class Together(Tools):
 
     def test_clearing_is_one_step_and_a_student_clears_own_work_only(self) -> None:
         self.tutor.draw(LINE)
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         noor = self.come_in(self.link, "Noor")
         noor.wait_text("[data-testid=pens-state]", "Pens are up")
         for shift in (40, 80):

@@ -41,7 +41,7 @@ class EachTool(Tools):
     def test_the_eraser_rubs_a_gap(self) -> None:
         self.lines()
         self.tutor.tool("Eraser")
-        self.tutor.press("[aria-label='Eraser takes'] button", "What it touches")
+        self.tutor.press("[aria-label='Eraser takes'] input", "What it touches")
         count = len(KINDS)
         for kind, y in self.rows():
             self.tutor.draw([(400, y - 20), (400, y), (400, y + 20)], kind)
@@ -67,11 +67,11 @@ class EachTool(Tools):
         self.lines()
         self.tutor.tool("Select")
         for kind, y in self.rows():
-            self.tutor.press("[aria-label='Select by'] button", "Box")
+            self.tutor.press("[aria-label='Select by'] input", "Box")
             self.tutor.draw([(270, y - 30), (400, y), (530, y + 30)], kind)
             self.tutor.wait_text(".what", "1 stroke of yours")
             self.tutor.key(Keys.ESCAPE)
-            self.tutor.press("[aria-label='Select by'] button", "Lasso")
+            self.tutor.press("[aria-label='Select by'] input", "Lasso")
             self.tutor.draw([(270, y - 35), (530, y - 35), (530, y + 35), (270, y + 35), (268, y - 33)], kind)
             self.tutor.wait_text(".what", "1 stroke of yours")
             self.tutor.key(Keys.ESCAPE)
@@ -129,7 +129,7 @@ class EachTool(Tools):
     def test_an_arrow_is_left_by_each(self) -> None:
         noor = self.come_in(self.link, "Noor")
         self.tutor.tool("Pointer")
-        self.tutor.press("[aria-label='Point with'] button", "An arrow that stays")
+        self.tutor.press("[aria-label='Point with'] input", "An arrow that stays")
         seen = self.over_pixels(noor)
         for kind, y in self.rows():
             self.tutor.draw([(400, y)], kind)

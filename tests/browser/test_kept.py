@@ -49,15 +49,15 @@ class Kept(BrowserTest):
     def test_refused_ink_stays_with_its_writer_until_it_is_put_on_or_thrown_away(self) -> None:
         tutor, link = self.open_room()
         noor = self.come_in(link, "Noor")
-        tutor.press("[role=radio]", "Pens up")
+        tutor.press("input[type=radio]", "Pens up")
         noor.wait_text("[data-testid=pens-state]", "you can write")
         # Written while the line is down, and judged when it lands: pens have gone down meanwhile.
         noor.driver.execute_cdp_cmd("Network.enable", {})
         self.offline(noor, True)
         noor.draw([(300, 300), (360, 320)])
         noor.wait_items(1)
-        tutor.press("[role=radio]", "Pens down")
-        tutor.wait_text("[role=radio][aria-checked=true]", "Pens down")
+        tutor.press("input[type=radio]", "Pens down")
+        tutor.wait_text("input:checked", "Pens down")
         self.offline(noor, False)
         noor.wait_text("[data-testid=set-aside]", "1 stroke not on the board yet")
         self.assertIn("Pens are down", noor.text("[data-testid=set-aside]"))

@@ -68,7 +68,7 @@ class WholeLesson(BrowserTest):
         tutor.wait_text("[data-testid=person]", "hand up, first")
         tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")
         noor.wait_text("[data-testid=pens-state]", "You have a pen")
-        tutor.wait_text("[role=radio][aria-checked=true]", "Passed · 1")
+        tutor.wait_text("input:checked", "Passed · 1")
         noor.draw([(300, 450), (360, 440), (420, 455)])
         tutor.wait_items(3)
         tutor.press("[data-testid=person] button[aria-label='Take the pen back from Noor']")

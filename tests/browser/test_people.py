@@ -18,9 +18,9 @@ class People(Tools):
         self.tutor.press("[role=dialog] button", button)
 
     def test_the_kit_says_what_pens_may_do_and_the_student_sees_it(self) -> None:
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         self.tutor.press("[aria-label='What pens may do']")
-        self.tutor.press("[aria-label='Pen kit'] button", "notes only")
+        self.tutor.press("[aria-label='Pen kit'] input", "notes only")
         self.noor.wait_text("[data-testid=say]", "Your pen is not for that just now.")
         self.noor.tool("Note")
         self.noor.draw([(400, 300)], "mouse")
@@ -69,14 +69,14 @@ class People(Tools):
 
     def test_a_page_has_its_own_rule_and_shows_it(self) -> None:
         self.tutor.press("[aria-label='Page and paper']")
-        self.tutor.press("[aria-label='Who writes here'] button", "Open to students")
+        self.tutor.press("[aria-label='Who writes here'] input", "Open to students")
         self.tutor.wait_text("button.page em", "open")
         self.noor.find("[aria-label=Pens]")
         self.noor.draw(LINE)
         self.tutor.wait_items(1)
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         self.tutor.press("[aria-label='Page and paper']")
-        self.tutor.press("[aria-label='Who writes here'] button", "Tutor side only")
+        self.tutor.press("[aria-label='Who writes here'] input", "Tutor side only")
         self.noor.wait_text("[data-testid=say]", "Only the tutor writes on this page.")
 
     def test_the_chat_is_heard_by_those_it_is_for_and_kept(self) -> None:
@@ -98,7 +98,7 @@ class People(Tools):
 
     def test_look_here_brings_everyone_and_keep_together_holds_them(self) -> None:
         self.tutor.press("[aria-label='Add a page']")
-        self.tutor.press("[role=menuitem]", "Like this one")
+        self.tutor.press("[role=dialog] button", "Like this one")
         self.tutor.wait_items(0)
         self.tutor.draw(LINE)
         for _ in range(3):

@@ -63,7 +63,7 @@ class Pointers(Tools):
     def test_a_brush_laid_flat_is_broader_and_a_pen_is_not(self) -> None:
         pressure = {}
         for pen in ("Brush", "Pen"):
-            self.tutor.press(f"[aria-label=Pens] button[aria-label^={pen}]")
+            self.tutor.press(f"[aria-label=Pens] input[aria-label^={pen}]")
             for tilt in (0, 60):
                 self.pen(0, 1, [(300, 300), (340, 300), (380, 300)], tilt)
                 pressure[pen, tilt] = unpack_samples(self.strokes()[-1].samples)[:, 2].max()

@@ -155,7 +155,7 @@ class Converting(Inking):
         self.write("at", 200, 230)
         self.assertEqual(self.tutor.all("[aria-label='What was written last']"), [])
         self.tutor.press("[aria-label=You]")
-        self.tutor.press("[aria-label='Read as I write'] button", "Offer")
+        self.tutor.press("[aria-label='Read as I write'] input", "Offer")
         self.tutor.key(Keys.ESCAPE)
         self.write("shadow", 400, 230)
         self.tutor.press("[aria-label='What was written last'] button", "Typeset “")
@@ -165,7 +165,7 @@ class Converting(Inking):
 
     def test_a_letter_is_never_made_a_figure_unasked(self) -> None:
         self.tutor.press("[aria-label=You]")
-        self.tutor.press("[aria-label='Read as I write'] button", "Always take")
+        self.tutor.press("[aria-label='Read as I write'] input", "Always take")
         self.tutor.key(Keys.ESCAPE)
         self.write("noon", 200, 230)
         self.tutor.wait(

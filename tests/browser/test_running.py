@@ -33,7 +33,7 @@ class Running(Tools):
 class Doors(Running):
     def test_a_knock_is_seen_and_answered_and_who_is_in_stays_in(self) -> None:
         self.class_panel()
-        self.tutor.press("[aria-label='Come in by'] button", "Knock")
+        self.tutor.press("[aria-label='Come in by'] input", "Knock")
         self.tutor.key(Keys.ESCAPE)
         tomasz = self.at_door("Tomasz")
         tomasz.wait_text("h1", "You have knocked")
@@ -47,7 +47,7 @@ class Doors(Running):
 
     def test_a_code_is_asked_for_and_a_wrong_one_says_so(self) -> None:
         self.class_panel()
-        self.tutor.press("[aria-label='Come in by'] button", "Code")
+        self.tutor.press("[aria-label='Come in by'] input", "Code")
         self.tutor.find("[aria-label='Code of the door']").send_keys("gnomon")
         self.tutor.press("[role=dialog] button", "Set the code")
         self.tutor.wait_text("[role=dialog]", "The code is gnomon")
@@ -74,7 +74,7 @@ class Places(Running):
         self.tutor.draw([(300, 200), (400, 300), (560, 420)], "mouse")
         self.tutor.find("[aria-label='Title of the bay']").send_keys("Noor tries", Keys.ENTER)
         self.tutor.press("[aria-label='Who writes in this bay']")
-        self.tutor.press("[aria-label='Who writes'] button", "Some people")
+        self.tutor.press("[aria-label='Who writes'] input", "Some people")
         self.tutor.press("[role=dialog] label", "Noor")
         self.tutor.key(Keys.ESCAPE)
         self.tutor.wait(lambda: self.page().head.bays[0].people or None, "the bay to be Noor's")
@@ -195,7 +195,7 @@ class Asking(Running):
         )
 
     def test_a_paused_lesson_stops_pens_and_goes_on(self) -> None:
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         self.noor.wait_text("[data-testid=pens-state]", "Pens are up")
         self.class_panel()
         self.tutor.press("[role=dialog] button", "Pause the lesson")
@@ -207,7 +207,7 @@ class Asking(Running):
 
 class Who(Running):
     def test_writers_are_shown_and_a_thing_tells_its_story(self) -> None:
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         self.noor.wait_text("[data-testid=pens-state]", "Pens are up")
         self.noor.draw(LINE)
         self.tutor.wait_items(1)
@@ -222,7 +222,7 @@ class Who(Running):
 
     def test_one_student_s_work_is_cleared_in_one_step_and_asked_once(self) -> None:
         self.tutor.draw(LINE)
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         self.noor.wait_text("[data-testid=pens-state]", "Pens are up")
         for shift in (60, 120):
             self.noor.draw([(x, y + shift) for x, y in LINE])
@@ -250,7 +250,7 @@ class Who(Running):
 
 class Devices(Running):
     def test_a_tablet_writes_in_the_same_seat_until_it_is_unpaired(self) -> None:
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         self.noor.press("[aria-label=You]")
         self.noor.press("[role=dialog] button", "Pair a device")
         code = self.noor.find("[role=dialog] .code").text
@@ -299,7 +299,7 @@ class Helping(Running):
 
     def test_a_kit_is_kept_for_later_lessons_when_that_is_wanted(self) -> None:
         self.tutor.press("[aria-label='What pens may do']")
-        self.tutor.press("[aria-label='Pen kit'] button", "notes only")
+        self.tutor.press("[aria-label='Pen kit'] input", "notes only")
         self.tutor.press("[role=dialog] label", "Also in later lessons")
         self.tutor.key(Keys.ESCAPE)
         self.tutor.kept()
@@ -368,7 +368,7 @@ class Onlooking(Running):
         self.tutor.press("[role=dialog] button", "Ask it")
         button = parent.find("[aria-label=Question] button", "yes")
         self.assertFalse(button.is_enabled())
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         parent.wait_text("[data-testid=pens-state]", "You are looking on")
         parent.draw(LINE)
         self.assertEqual(self.tutor.items, 0)

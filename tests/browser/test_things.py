@@ -33,7 +33,7 @@ class Things(Tools):
         self.write(Keys.CONTROL, "b")
         self.write("wet")
         self.tutor.press("[aria-label='Lines and links']")
-        self.tutor.press("[aria-label=List] button", "Bullets")
+        self.tutor.press("[aria-label=List] input", "Bullets")
         self.tutor.find(WRITER).click()
         self.take()
         self.tutor.wait_items(1)
@@ -62,7 +62,7 @@ class Things(Tools):
         self.tutor.wait_text("[role=dialog] [role=alert]", "A link begins with")
 
     def test_a_note_bears_its_writer_s_name_and_its_text_fits(self) -> None:
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         noor = self.come_in(self.link, "Noor")
         noor.wait_text("[data-testid=pens-state]", "Pens are up")
         noor.tool("Note")

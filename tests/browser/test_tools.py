@@ -22,7 +22,7 @@ class Tools(BoardTest):
         before = self.tutor.items
         self.tutor.tool("Shape")
         self.tutor.press("[aria-label=Figure]")
-        self.tutor.press("[aria-label=Figures] button", name)
+        self.tutor.press("[aria-label=Figures] input", name)
         self.tutor.draw([a, ((a[0] + b[0]) // 2, (a[1] + b[1]) // 2), b], "mouse")
         self.tutor.wait_items(before + 1)
 
@@ -42,9 +42,9 @@ class Tools(BoardTest):
 
 class Writing(Tools):
     def test_a_ready_pen_is_changed_and_kept_for_next_time(self) -> None:
-        self.tutor.press("[aria-label=Pens] button[aria-label^=Pencil]")
+        self.tutor.press("[aria-label=Pens] input[aria-label^=Pencil]")
         self.tutor.press("[aria-label='Change this pen']")
-        self.tutor.press("[aria-label=Ends] button", "Two arrows")
+        self.tutor.press("[aria-label=Ends] input", "Two arrows")
         number = self.tutor.find("[role=dialog] input[maxlength]")
         number.send_keys(Keys.CONTROL, "a")
         number.send_keys("e9c46a", Keys.TAB)
@@ -94,7 +94,7 @@ class Writing(Tools):
         self.tutor.draw(LINE)
         before = self.strokes()
         self.tutor.tool("Eraser")
-        self.tutor.press("[aria-label='Eraser takes'] button", "What it touches")
+        self.tutor.press("[aria-label='Eraser takes'] input", "What it touches")
         self.tutor.draw([(400, 280), (400, 300), (400, 320)], "mouse")
         self.tutor.wait_items(2)
         pieces = self.strokes()
@@ -106,13 +106,13 @@ class Writing(Tools):
 
     def test_a_student_rubs_out_own_ink_only(self) -> None:
         self.tutor.draw(LINE)
-        self.tutor.press("[role=radio]", "Pens up")
+        self.tutor.press("input[type=radio]", "Pens up")
         noor = self.come_in(self.link, "Noor")
         noor.wait_text("[data-testid=pens-state]", "Pens are up")
         noor.draw([(300, 340), (400, 342), (500, 338)])
         noor.wait_items(2)
         noor.tool("Eraser")
-        noor.press("[aria-label='Eraser takes'] button", "What it touches")
+        noor.press("[aria-label='Eraser takes'] input", "What it touches")
         noor.draw([(400, 280), (400, 320), (400, 360)], "mouse")
         noor.wait_items(3)
         tutors = [stroke for stroke in self.strokes() if stroke.by != self.strokes()[-1].by]
@@ -183,7 +183,7 @@ class Arranging(Tools):
         self.tutor.key(Keys.CONTROL, "x")
         self.tutor.wait_items(0)
         self.tutor.press("[aria-label='Add a page']")
-        self.tutor.press("[role=menuitem]", "Like this one")
+        self.tutor.press("[role=dialog] button", "Like this one")
         self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 2 or None, "the second page")
         self.tutor.key(Keys.CONTROL, "v")
         self.tutor.wait_items(1)
@@ -205,7 +205,7 @@ class Arranging(Tools):
     def test_a_look_is_given_to_what_is_chosen(self) -> None:
         self.figure("Hexagon", (200, 150), (320, 260))
         self.tutor.press("[aria-label=Look]")
-        self.tutor.press("[aria-label=Dashes] button", "Dashed")
+        self.tutor.press("[aria-label=Dashes] input", "Dashed")
         self.tutor.press("[role=dialog] fieldset button[aria-label='#cfe8dc']")
         self.tutor.wait(
             lambda: (isinstance(self.items()[0], ShapeItem) and self.items()[0].fill) or None, "the fill"
@@ -220,12 +220,12 @@ class Paper(Tools):
         self.tutor.press("[aria-label='Page and paper']")
         title = self.tutor.find("[role=dialog] input")
         title.send_keys("Graph of shadows", Keys.TAB)
-        self.tutor.press("[aria-label=Ruling] button", "Graph")
-        self.tutor.press("[aria-label=Paper] button", "Roll")
+        self.tutor.press("[aria-label=Ruling] input", "Graph")
+        self.tutor.press("[aria-label=Paper] input", "Roll")
         self.tutor.press("[role=dialog] button", "Copy")
         self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 2 or None, "the copy")
         self.tutor.press("[aria-label='Page and paper']")
-        self.tutor.press("[aria-label=Ruling] button", "Polar")
+        self.tutor.press("[aria-label=Ruling] input", "Polar")
         self.tutor.press("[role=dialog] button", "Move earlier")
         self.tutor.kept()
         self.tutor.driver.refresh()

@@ -58,7 +58,9 @@ export function handleKey(event: KeyboardEvent, session: Session, surface: Surfa
     if (event.key.length === 1 && event.key !== ' ') session.editing.focus()
     return
   }
-  if (target.closest('input, textarea, select, dialog, [contenteditable]')) return
+  if (takesLetters(target) || target.closest('select, dialog')) return
+  // Arrows and Space are the way among radio buttons and sliders.
+  if (target.matches('input') && (event.key.startsWith('Arrow') || event.key === ' ')) return
   if (event.key === 'Enter' && target.closest('button, a')) return
   const control = event.ctrlKey || event.metaKey
   const done = control ? controlKey(event, session) : plainKey(event, session, surface)

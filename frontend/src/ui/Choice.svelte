@@ -1,4 +1,6 @@
 <script lang="ts" generics="T extends string | number">
+  import Radios from './Radios.svelte'
+
   interface Option {
     value: T
     label: string
@@ -19,13 +21,20 @@
   }
 </script>
 
-<div role="radiogroup" aria-label={label}>
-  <span class="label">{label}</span>
-  {#each options as option (option.value)}
-    <button role="radio" aria-checked={value === option.value} onclick={() => choose(option.value)}>
-      {#if option.dot}<i style:width="{option.dot}px" style:height="{option.dot}px"></i>{/if}{option.label}
-    </button>
-  {/each}
+<div>
+  <span>{label}</span>
+  <Radios
+    {label}
+    {options}
+    name={(option) => option.label}
+    taken={(option) => option.value === value}
+    ontake={(option) => choose(option.value)}
+    look="buttons"
+  >
+    {#snippet face({ dot, label })}
+      {#if dot}<i style:width="{dot}px" style:height="{dot}px"></i>{/if}{label}
+    {/snippet}
+  </Radios>
 </div>
 
 <style>
@@ -34,28 +43,12 @@
     align-items: center;
     gap: 6px;
   }
-  .label {
+  span {
     color: var(--muted);
     font-size: 13px;
     width: 74px;
+    flex: none;
     line-height: 1.2;
-  }
-  button {
-    min-height: 42px;
-    min-width: 42px;
-    padding: 0 13px;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--glass);
-    font-weight: 600;
-    display: flex;
-    align-items: center;
-    gap: 9px;
-    white-space: nowrap;
-  }
-  button[aria-checked='true'] {
-    border-color: var(--leaf);
-    box-shadow: inset 0 0 0 1.5px var(--leaf);
   }
   i {
     background: currentColor;

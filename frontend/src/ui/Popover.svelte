@@ -15,24 +15,24 @@
     below?: boolean
   }
   let { label, face, children, side = 'left', pressed = false, bare = false, below = false }: Props = $props()
+  const id = $props.id()
   let open = $state(false)
-  let whole = $state<HTMLElement>()
-  let button = $state<HTMLButtonElement>()
+  let button: HTMLButtonElement
+  let panel: HTMLElement
   let place = $state('')
 
-  let panel = $state<HTMLElement>()
-  const close = () => (open = false)
+  const close = () => panel.hidePopover()
 
   $effect(() => {
     // A panel wider than what is left of the window moves inwards.
-    const box = panel?.getBoundingClientRect()
-    if (box && box.right > innerWidth - 8) panel!.style.left = `${Math.max(8, innerWidth - 8 - box.width)}px`
+    if (!open) return
+    const box = panel.getBoundingClientRect()
+    if (box.right > innerWidth - 8) panel.style.left = `${Math.max(8, innerWidth - 8 - box.width)}px`
   })
 
-  function toggle() {
-    open = !open
-    // The sill scrolls its contents: the panel lies over the window, above its button.
-    const { left, right, top, bottom } = button!.getBoundingClientRect()
+  /** The sill scrolls its contents: the panel lies over the window, beside its button. */
+  function put() {
+    const { left, right, top, bottom } = button.getBoundingClientRect()
     const edge =
       side === 'left' ? `left:${Math.max(8, left)}px` : `right:${Math.max(8, innerWidth - right)}px`
     const upright = below
@@ -41,21 +41,15 @@
     place = `${edge}; ${upright}`
   }
 
-  function outside(event: PointerEvent) {
-    if (open && !whole?.contains(event.target as Node)) close()
-  }
-
+  /** Escape closes the panel, and means nothing to what lies under it. */
   function onkeydown(event: KeyboardEvent) {
-    if (!open || event.key !== 'Escape') return
-    event.stopPropagation()
-    close()
-    button?.focus()
+    if (open && event.key === 'Escape') event.stopPropagation()
   }
 </script>
 
-<svelte:window onpointerdowncapture={outside} onresize={close} />
+<svelte:window onresize={() => open && close()} />
 
-<div class="whole" bind:this={whole} {onkeydown} role="presentation">
+<div class="whole" {onkeydown} role="presentation">
   <button
     class="face"
     class:bare
@@ -63,14 +57,22 @@
     title={label}
     aria-expanded={open}
     aria-pressed={pressed}
-    bind:this={button}
-    onclick={toggle}>{@render face()}</button
+    popovertarget={id}
+    bind:this={button}>{@render face()}</button
   >
-  {#if open}
-    <div class="panel" bind:this={panel} role="dialog" aria-label={label} style={place}>
-      {@render children(close)}
-    </div>
-  {/if}
+  <div
+    class="panel"
+    {id}
+    popover="auto"
+    role={open ? 'dialog' : undefined}
+    aria-label={open ? label : undefined}
+    style={place}
+    bind:this={panel}
+    onbeforetoggle={(event) => event.newState === 'open' && put()}
+    ontoggle={(event) => (open = event.newState === 'open')}
+  >
+    {#if open}{@render children(close)}{/if}
+  </div>
 </div>
 
 <style>
@@ -107,8 +109,8 @@
     justify-content: center;
   }
   .panel {
-    position: fixed;
-    z-index: 6;
+    inset: auto;
+    margin: 0;
     background: var(--glass);
     color: var(--ink);
     border: 1px solid var(--sand-line);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Radios from '../../ui/Radios.svelte'
   import { KITS, kitName, RIGHT_NAMES } from '../../people/kits'
   import type { Right } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
@@ -19,13 +20,16 @@
 </script>
 
 <div class="panel">
-  <div class="row" role="radiogroup" aria-label="Pen kit">
-    {#each KITS as kit (kit.name)}
-      <button role="radio" aria-checked={name === kit.name} onclick={() => set(kit.rights)}
-        ><b>{kit.name}</b><span>{kit.hint}</span></button
-      >
-    {/each}
-  </div>
+  <Radios
+    label="Pen kit"
+    options={KITS}
+    name={(kit) => kit.name}
+    taken={(kit) => name === kit.name}
+    ontake={(kit) => set(kit.rights)}
+    look="rows"
+  >
+    {#snippet face(kit)}<b>{kit.name}</b><span>{kit.hint}</span>{/snippet}
+  </Radios>
   <div class="rights">
     {#each RIGHT_NAMES as [right, label] (right)}
       <label
@@ -52,25 +56,6 @@
     width: 470px;
     max-width: 100%;
     color: var(--ink);
-  }
-  .row {
-    display: grid;
-    gap: 4px;
-  }
-  button {
-    min-height: 42px;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: none;
-    text-align: left;
-    padding: 0 10px;
-    display: flex;
-    gap: 10px;
-    align-items: center;
-  }
-  button[aria-checked='true'] {
-    border-color: var(--leaf);
-    box-shadow: inset 0 0 0 1.5px var(--leaf);
   }
   b {
     width: 92px;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Radios from '../../ui/Radios.svelte'
   import type { SetPens } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
 
@@ -16,41 +17,12 @@
   ])
 </script>
 
-<div role="radiogroup" aria-label="Who may write">
-  {#each choices as { mode, label, hint } (mode)}
-    <button
-      role="radio"
-      aria-checked={facts.mode === mode}
-      title={hint}
-      onclick={() => session.tell({ command: 'set_pens', mode })}>{label}</button
-    >
-  {/each}
-</div>
-
-<style>
-  div {
-    display: flex;
-    background: #102722;
-    border-radius: 5px;
-    padding: 3px;
-  }
-  button {
-    border: 0;
-    background: none;
-    color: var(--on-frame);
-    font-weight: 600;
-    min-height: 34px;
-    padding: 0 13px;
-    border-radius: var(--radius);
-    white-space: nowrap;
-  }
-  button[aria-checked='true'] {
-    background: var(--sun);
-    color: var(--ink);
-  }
-  @media (max-width: 900px) {
-    button {
-      padding: 0 10px;
-    }
-  }
-</style>
+<Radios
+  label="Who may write"
+  options={choices}
+  name={({ label }) => label}
+  hint={({ hint }) => hint}
+  taken={({ mode }) => facts.mode === mode}
+  ontake={({ mode }) => session.tell({ command: 'set_pens', mode })}
+  look="bar"
+/>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Radios from '../../ui/Radios.svelte'
   import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
   import Slider from '../../ui/Slider.svelte'
@@ -189,13 +190,14 @@
         bind:value={() => Number(size.lying), (lying) => setSize(size.name, Boolean(lying))}
       />
     {/if}
-    <div class="rulings" role="radiogroup" aria-label="Ruling">
-      {#each RULINGS as { value, label } (value)}
-        <button role="radio" aria-checked={paper.ruling === value} onclick={() => set({ ruling: value })}
-          >{label}</button
-        >
-      {/each}
-    </div>
+    <Radios
+      label="Ruling"
+      options={RULINGS}
+      name={({ label }) => label}
+      taken={({ value }) => paper.ruling === value}
+      ontake={({ value }) => set({ ruling: value })}
+      look="buttons"
+    />
     {#if paper.ruling !== 'plain'}
       <Slider
         label="Spacing"
@@ -206,13 +208,16 @@
         onchange={(spacing) => set({ spacing })}
       />
     {/if}
-    <div class="rulings" role="radiogroup" aria-label="Paper colour">
-      {#each PAPER_COLOURS as { name, colour } (colour)}
-        <button role="radio" aria-checked={paper.colour === colour} onclick={() => set({ colour })}
-          ><i style:background={colour}></i>{name}</button
-        >
-      {/each}
-    </div>
+    <Radios
+      label="Paper colour"
+      options={PAPER_COLOURS}
+      name={({ name }) => name}
+      taken={({ colour }) => paper.colour === colour}
+      ontake={({ colour }) => set({ colour })}
+      look="buttons"
+    >
+      {#snippet face({ name, colour })}<i style:background={colour}></i>{name}{/snippet}
+    </Radios>
     <div class="row">
       {#if paper.picture}
         <Button onclick={() => set({ picture: '' })}>Take the picture off the paper</Button>
@@ -272,25 +277,10 @@
   .file {
     display: none;
   }
-  .row,
-  .rulings {
+  .row {
     display: flex;
     flex-wrap: wrap;
     gap: 6px;
-  }
-  .rulings button {
-    min-height: 40px;
-    padding: 0 12px;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--glass);
-    display: flex;
-    align-items: center;
-    gap: 7px;
-  }
-  .rulings button[aria-checked='true'] {
-    border-color: var(--leaf);
-    box-shadow: inset 0 0 0 1.5px var(--leaf);
   }
   i {
     width: 16px;

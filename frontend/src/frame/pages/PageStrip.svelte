@@ -2,6 +2,7 @@
   import Icon from '../../ui/Icon.svelte'
   import { newId } from '../../wire/codec'
   import type { Paper } from '../../wire/generated'
+  import MenuButton from '../../ui/MenuButton.svelte'
   import Popover from '../../ui/Popover.svelte'
   import PagePanel from './PagePanel.svelte'
   import PageThumb from './PageThumb.svelte'
@@ -9,8 +10,6 @@
   import type { Session } from '../../lesson/session.svelte'
 
   let { session }: { session: Session } = $props()
-  let choosing = $state(false)
-  let menu = $state<HTMLElement>()
 
   const head = $derived(session.pages.heads.find((other) => other.id === session.pages.id))
   let dragged = $state('')
@@ -31,7 +30,6 @@
   ])
 
   function add(paper: Paper) {
-    choosing = false
     const at = session.pages.heads.findIndex((head) => head.id === session.pages.id) + 1
     session.do({
       step: 'add_page',
@@ -54,13 +52,7 @@
     event.stopPropagation()
     session.movePage(id, step)
   }
-
-  function outside(event: PointerEvent) {
-    if (choosing && !menu?.contains(event.target as Node)) choosing = false
-  }
 </script>
-
-<svelte:window onpointerdown={outside} onkeydown={(event) => event.key === 'Escape' && (choosing = false)} />
 
 <nav aria-label="Pages">
   <ol>
@@ -99,24 +91,21 @@
     </Popover>
   {/if}
   {#if session.rights.may('add_page')}
-    <div class="add" bind:this={menu}>
-      <button
-        class="plus"
-        aria-expanded={choosing}
-        aria-label="Add a page"
-        title="Add a page"
-        onclick={() => (choosing = !choosing)}
-      >
-        <Icon name="plus" size={20} />
-      </button>
-      {#if choosing}
-        <div class="menu" role="menu">
+    <Popover label="Add a page" side="right">
+      {#snippet face()}<Icon name="plus" size={20} />{/snippet}
+      {#snippet children(close)}
+        <div class="papers">
           {#each PAPERS as { label, hint, paper } (label)}
-            <button role="menuitem" onclick={() => add(paper)}><b>{label}</b> <span>{hint}</span></button>
+            <MenuButton
+              onclick={() => {
+                close()
+                add(paper)
+              }}><b>{label}</b> <span>{hint}</span></MenuButton
+            >
           {/each}
         </div>
-      {/if}
-    </div>
+      {/snippet}
+    </Popover>
   {/if}
 </nav>
 
@@ -177,42 +166,11 @@
     text-overflow: ellipsis;
     white-space: nowrap;
   }
-  .add {
-    position: relative;
-  }
-  .plus {
-    width: 40px;
-    height: 44px;
-    border: 1px dashed var(--sand-line);
-    border-radius: var(--radius);
-    background: none;
+  .papers {
     display: grid;
-    place-items: center;
+    min-width: 260px;
   }
-  .menu {
-    position: absolute;
-    right: 0;
-    bottom: calc(100% + 12px);
-    width: 260px;
-    background: var(--glass);
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    padding: 6px;
-    display: grid;
-    z-index: 5;
-  }
-  .menu button {
-    border: 0;
-    background: none;
-    text-align: left;
-    min-height: 42px;
-    padding: 0 10px;
-    border-radius: 3px;
-  }
-  .menu button:hover {
-    background: var(--sand);
-  }
-  .menu span {
+  .papers span {
     color: var(--muted);
     font-size: 13px;
   }

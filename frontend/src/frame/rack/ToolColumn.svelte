@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Radios from '../../ui/Radios.svelte'
   import type { Surface } from '../board/surface.svelte'
   import Icon from '../../ui/Icon.svelte'
   import type { IconName } from '../../ui/icons'
@@ -67,22 +68,16 @@
       ><Icon name="redo" /><span>Redo</span></button
     >
   </div>
-  <div
-    class="wells"
-    class:dim={!writing}
-    role="radiogroup"
-    aria-label={highlighting ? 'Highlighter colour' : 'Ink'}
-  >
-    {#each wells as { name, colour } (colour)}
-      <button
-        role="radio"
-        aria-checked={chosen === colour}
-        aria-label={name}
-        title={name}
-        style:--well={colour}
-        onclick={() => dip(colour)}
-      ></button>
-    {/each}
+  <div class="wells" class:dim={!writing}>
+    <Radios
+      label={highlighting ? 'Highlighter colour' : 'Ink'}
+      options={wells}
+      name={({ name }) => name}
+      colour={({ colour }) => colour}
+      taken={({ colour }) => chosen === colour}
+      ontake={({ colour }) => dip(colour)}
+      look="inks"
+    />
   </div>
 </nav>
 
@@ -141,27 +136,6 @@
     border-top: 1px solid var(--frame-3);
     padding-top: 8px;
     justify-content: center;
-  }
-  .wells button {
-    width: 26px;
-    height: 34px;
-    border: 0;
-    padding: 0;
-    background: none;
-    display: grid;
-    place-items: center;
-  }
-  .wells button::before {
-    content: '';
-    width: 20px;
-    height: 20px;
-    border-radius: 50%;
-    background: var(--well);
-    box-shadow: inset 0 0 0 1.5px rgb(255 255 255 / 55%);
-  }
-  .wells button[aria-checked='true']::before {
-    outline: 2.5px solid var(--sun);
-    outline-offset: 2px;
   }
   @media (max-width: 900px) {
     .back {

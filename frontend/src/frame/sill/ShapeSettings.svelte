@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Radios from '../../ui/Radios.svelte'
   import Hint from '../../ui/Hint.svelte'
   import Choice from '../../ui/Choice.svelte'
   import ColourField from '../../ui/ColourField.svelte'
@@ -34,18 +35,19 @@
 <Popover label="Figure">
   {#snippet face()}<FigurePicture kind={shape.figure} />{FIGURE_NAMES[shape.figure]}{/snippet}
   {#snippet children(close)}
-    <div class="figures" role="radiogroup" aria-label="Figures">
-      {#each KINDS as kind (kind)}
-        <button
-          role="radio"
-          aria-checked={shape.figure === kind}
-          onclick={() => {
-            set({ figure: kind })
-            close()
-          }}><FigurePicture {kind} /><span>{FIGURE_NAMES[kind]}</span></button
-        >
-      {/each}
-    </div>
+    <Radios
+      label="Figures"
+      options={KINDS}
+      name={(kind) => FIGURE_NAMES[kind]}
+      taken={(kind) => shape.figure === kind}
+      ontake={(figure) => {
+        set({ figure })
+        close()
+      }}
+      look="pictures"
+    >
+      {#snippet face(kind)}<FigurePicture {kind} /><span>{FIGURE_NAMES[kind]}</span>{/snippet}
+    </Radios>
   {/snippet}
 </Popover>
 <Popover label="Line">
@@ -95,30 +97,6 @@
 <Hint>Drag on the board. Shift keeps sides equal.</Hint>
 
 <style>
-  .figures {
-    display: grid;
-    grid-template-columns: repeat(6, 92px);
-    gap: 4px;
-  }
-  .figures button {
-    min-height: 62px;
-    border: 1px solid transparent;
-    border-radius: var(--radius);
-    background: none;
-    display: grid;
-    justify-items: center;
-    align-content: center;
-    gap: 3px;
-    font-size: 12px;
-    padding: 4px 2px;
-  }
-  .figures button:hover {
-    background: var(--sand);
-  }
-  .figures button[aria-checked='true'] {
-    border-color: var(--leaf);
-    box-shadow: inset 0 0 0 1px var(--leaf);
-  }
   .stack {
     display: grid;
     gap: 8px;
@@ -130,10 +108,5 @@
     height: 16px;
     border: 1.5px solid var(--muted);
     border-radius: 3px;
-  }
-  @media (max-width: 600px) {
-    .figures {
-      grid-template-columns: repeat(3, 1fr);
-    }
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Radios from '../../ui/Radios.svelte'
   import Hint from '../../ui/Hint.svelte'
   import type { Surface } from '../board/surface.svelte'
   import Choice from '../../ui/Choice.svelte'
@@ -36,21 +37,18 @@
 {:else if tools.tool === 'text'}
   <TextSettings {session} />
 {:else if tools.tool === 'note'}
-  <div class="wells" role="radiogroup" aria-label="Note colour">
-    {#each NOTE_COLOURS as { name, colour } (colour)}
-      <button
-        role="radio"
-        aria-checked={tools.noteColour === colour}
-        aria-label={name}
-        title={name}
-        style:background={colour}
-        onclick={() => {
-          tools.noteColour = colour
-          tools.keep()
-        }}
-      ></button>
-    {/each}
-  </div>
+  <Radios
+    label="Note colour"
+    options={NOTE_COLOURS}
+    name={({ name }) => name}
+    colour={({ colour }) => colour}
+    taken={({ colour }) => tools.noteColour === colour}
+    ontake={({ colour }) => {
+      tools.noteColour = colour
+      tools.keep()
+    }}
+    look="wells"
+  />
   <Hint>Press on the board and type. Your name goes on it.</Hint>
 {:else if tools.tool === 'table'}
   <Hint>Press where it is to stand. Rows pasted from a spreadsheet become a table too.</Hint>
@@ -128,20 +126,6 @@
 {/if}
 
 <style>
-  .wells {
-    display: flex;
-    gap: 6px;
-  }
-  .wells button {
-    width: 44px;
-    height: 42px;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-  }
-  .wells button[aria-checked='true'] {
-    outline: 2.5px solid var(--leaf);
-    outline-offset: 1px;
-  }
   .check {
     display: flex;
     align-items: center;

@@ -38,7 +38,7 @@ import { readFileSync } from 'node:fs'
 const answers = []
 for (const run of decode(readFileSync(0))) {
   let gaps = 0
-  const replica = new Replica({ changed() {}, landed() {}, send() {}, gap() { gaps++ } })
+  const replica = new Replica({ changed() {}, landed() {}, send() {}, gap() { gaps++ }, waits() {}, settled() {} })
   replica.welcome({ pages: run.heads, seq: run.seq, missed: [] })
   // Our own steps wait for their answer while everything comes in.
   for (const step of run.own) replica.unconfirmed.push({ id: step.id, request: step.request })
