@@ -51,8 +51,11 @@ def signed_in(user: Any, session_key: str, agent: str) -> None:
     )
 
 
-def still_signed_in(user: Any, session_key: str | None, agent: str) -> bool:
-    """Whether a browser's sign-in still holds: it was not ended from another one, nor left idle for too long."""
+def still_signed_in(user: Any, session_key: str | None, agent: str = "") -> bool:
+    """Whether a browser's sign-in still holds: it was not ended from another one, nor left idle for too long.
+
+    ``agent`` is what the browser calls itself, "" when that is not known just now.
+    """
     row = Browser.objects.filter(session_key=session_key).first()
     if row is None:
         # Its session would be gone if it had been ended: this one is from before browsers were listed.
@@ -61,7 +64,9 @@ def still_signed_in(user: Any, session_key: str | None, agent: str) -> bool:
     if row.user_id != user.pk or row.seen_at < now() - IDLE:
         return False
     if row.seen_at < now() - SEEN_EVERY:
-        Browser.objects.filter(pk=row.pk).update(seen_at=now(), name=browser_name(agent))
+        Browser.objects.filter(pk=row.pk).update(
+            seen_at=now(), name=browser_name(agent) if agent else row.name
+        )
     return True
 
 

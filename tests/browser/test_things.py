@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import tempfile
 
+from selenium import webdriver
 from selenium.webdriver.common.keys import Keys
 
 from sunroom.core.board import NoteItem, ShapeItem, TextItem
@@ -50,6 +51,30 @@ class Things(Tools):
         self.take()
         self.tutor.wait(lambda: self.items()[0].text.endswith("!") or None, "the edited text")
         self.assertEqual(self.items()[0].spans[0].script, "sub")
+
+    def test_words_are_edited_by_a_button_and_letters_go_into_them_after_a_setting_was_pressed(self) -> None:
+        self.tutor.tool("Text")
+        self.tutor.draw([(200, 150)], "mouse")
+        self.write("sun")
+        self.tutor.press("[aria-label=Family]")
+        self.tutor.press("[role=dialog] input", "Book")
+        # The keyboard lies with the setting: letters must be neither shortcuts nor lost.
+        webdriver.ActionChains(self.tutor.driver).send_keys("dial").perform()
+        self.write(Keys.ESCAPE)
+        self.tutor.wait_items(1)
+        (text,) = self.items()
+        assert isinstance(text, TextItem)
+        self.assertEqual((text.text, text.family), ("sundial", "serif"))
+        self.tutor.tool("Select")
+        self.tutor.draw([(215, 150)], "mouse")
+        self.tutor.press("[aria-label=Sill] button", "Edit words")
+        self.write("s")
+        self.tutor.press("[aria-label='Add a page']")
+        self.tutor.press("[role=dialog] button", "Like this one")
+        self.tutor.wait(
+            lambda: getattr(self.items()[0], "text", "") == "sundials" or None,
+            "words taken by turning a page",
+        )
 
     def test_a_link_that_no_press_may_open_is_not_taken(self) -> None:
         self.tutor.tool("Text")

@@ -141,6 +141,16 @@ class Accounts(AccountTest):
         Browser.objects.update(seen_at=now() - accounts.IDLE - timedelta(minutes=1))
         self.assertFalse(self.signed_in(self.web))
 
+    def test_a_line_of_a_browser_left_idle_does_not_come_in(self) -> None:
+        link = self.web.start_room("Shadows", "Imani")
+        line = self.web.line("tutor", link)
+        line.welcome()
+        line.close()
+        Browser.objects.update(seen_at=now() - accounts.IDLE - timedelta(minutes=1))
+        again = self.web.line("tutor", link)
+        self.addCleanup(again.close)
+        self.assertEqual(again.hear(Goodbye).reason, "no_seat")
+
     def test_who_may_make_an_account_is_a_setting(self) -> None:
         new = {"username": "saskia", "password": PASSWORD + "s"}
         with override_settings(ACCOUNTS="nobody"):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import random
+from unittest import mock
 
 import msgspec
 import numpy as np
@@ -11,6 +12,7 @@ from django.test import TransactionTestCase
 from sunroom.boards import models, repository, store
 from sunroom.boards.services import create_board
 from sunroom.boards.store import BoardStore, Logged
+from sunroom.boards.traces import traces
 from sunroom.core.board import Board, History, InkItem, PageHead, apply, invert, remaining
 from sunroom.core.board.steps import (
     AddItems,
@@ -24,6 +26,7 @@ from sunroom.core.board.steps import (
     RemovePage,
     Step,
 )
+from sunroom.core.formats.kept import decode_kept
 from sunroom.core.formats.pictures import CleanPicture
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import Lesson, OpenLesson, Said, SetPens, carry_out
@@ -90,6 +93,16 @@ class Boards(TransactionTestCase):
             if chance.random() < 0.1:
                 kept.keep_snapshot(board)
         return row, board, history
+
+    def test_what_happened_to_no_item_is_not_looked_for_in_every_step(self) -> None:
+        row, board, _ = self.written(3, 40)
+        page = board.order[0]
+        with mock.patch("sunroom.boards.traces.decode_kept", wraps=decode_kept) as decoded:
+            self.assertEqual(traces(row.pk, page, "step"), [], "too short for an id")
+            self.assertEqual(decoded.call_count, 0)
+            with mock.patch("sunroom.boards.traces.MOST_DECODED", 5):
+                traces(row.pk, page, page)  # stands in every step of the page
+            self.assertLessEqual(decoded.call_count, 5)
 
     def test_any_log_opens_to_the_same_board_with_or_without_snapshots(self) -> None:
         for seed in range(6):

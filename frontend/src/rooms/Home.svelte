@@ -7,7 +7,7 @@
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from '../wire/api'
   import DeleteBoard from './DeleteBoard.svelte'
-  import BringBoardIn from './BringBoardIn.svelte'
+  import BringFileIn from './BringFileIn.svelte'
   import LastLesson from './LastLesson.svelte'
   import PlanForm from './PlanForm.svelte'
   import RoomSide, { type Changes } from './RoomSide.svelte'
@@ -117,7 +117,13 @@
         <div class="line">
           <h2>Boards</h2>
           <span class="muted">kept all the time</span>
-          <BringBoardIn {link} onbrought={load} />
+          <BringFileIn
+            to="/api/rooms/{link}/packages"
+            what="board"
+            label="Bring a board in"
+            hint="A board that was saved as a package, here or in another room"
+            onbrought={load}
+          />
         </div>
         <WordSearch {link} />
         <ul>

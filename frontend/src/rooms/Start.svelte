@@ -3,9 +3,9 @@
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
-  import type { BoardId, CreatedRoom, Me } from '../wire/generated'
+  import type { BoardId, CreatedRoom, Me, RoomBroughtIn } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
-  import BringRoomIn from './BringRoomIn.svelte'
+  import BringFileIn from './BringFileIn.svelte'
   import { ask, keepOwnerKey, ownByKey, ownerKeys } from '../wire/api'
 
   let me = $state<Me | null>(null)
@@ -41,6 +41,11 @@
       problem = (error as Error).message
       busy = false
     }
+  }
+
+  function openRoom(room: RoomBroughtIn) {
+    if (room.owner_key) keepOwnerKey(room.link, room.owner_key)
+    location.href = `/rooms/${room.link}`
   }
 
   async function signOut() {
@@ -99,7 +104,14 @@
           {/each}
         </ul>
       {/if}
-      <BringRoomIn />
+      <div class="bring">
+        <BringFileIn
+          to="/api/whole-rooms"
+          what="room"
+          label="Bring a room in that was taken along"
+          onbrought={openRoom}
+        />
+      </div>
       {#if me && !me.name}
         <AccountForm onsigned={(signed) => (me = signed)} />
       {/if}
@@ -108,6 +120,9 @@
 </div>
 
 <style>
+  .bring {
+    margin-bottom: 24px;
+  }
   .frame {
     min-height: 100%;
     background: var(--sand);

@@ -16,6 +16,7 @@ from django.http import HttpRequest
 from sunroom.core.lesson.door import SeatFacts, at_door
 from sunroom.lessons import repository as lessons
 from sunroom.rooms import services
+from sunroom.rooms.accounts import still_signed_in
 from sunroom.rooms.hands import hand_of
 from sunroom.rooms.models import Room, Seat
 
@@ -48,6 +49,8 @@ def entrant_of_session(link: str, door: str, session_key: str | None) -> Entrant
     request = HttpRequest()
     request.session = import_module(settings.SESSION_ENGINE).SessionStore(session_key)
     user = get_user(request)
+    if user.is_authenticated and not still_signed_in(user, session_key):
+        return None  # the next page that it opens signs it out
     found = entrant(link, door, user, request.session)
     if found is not None:
         hand_of(found.seat, user, request.session)
