@@ -28,8 +28,8 @@ class Follower {
     if (leads) this.#open!.xs.push(contact.x)
   }
 
-  up(id: number): void {
-    if (this.arbiter.up(id)) this.#end('lifted')
+  up(id: number, at = 0): void {
+    if (this.arbiter.up(id, at)) this.#end('lifted')
   }
 
   #end(how: 'lifted' | 'broken off'): void {
@@ -86,8 +86,15 @@ describe('a pen', () => {
     board.arbiter.near(0)
     board.down(contact(1, 'touch', PALM_MS - 1))
     expect(board.strokes).toEqual([])
-    board.down(contact(2, 'touch', PALM_MS + 1))
+    board.move(contact(9, 'pen', PALM_MS, 5, 5)) // it lies there still
+    board.move(contact(9, 'pen', 2 * PALM_MS, 5, 5))
+    board.down(contact(2, 'touch', 2 * PALM_MS + 1))
     expect(board.strokes.map(({ id }) => id)).toEqual([2])
+    board.up(2)
+    board.down(contact(9, 'pen', 3 * PALM_MS, 5, 5))
+    board.up(9, 9 * PALM_MS)
+    board.down(contact(3, 'touch', 9 * PALM_MS + 100))
+    expect(board.strokes.map(({ id }) => id)).toEqual([2, 9])
   })
 })
 
@@ -176,7 +183,7 @@ describe('whatever touches the board in whatever order', () => {
             }
             if (pen?.id === id) pen.xs.push(x)
           } else if (act === 'up' && down.delete(id)) {
-            board.up(id)
+            board.up(id, at)
             if (pen?.id === id) {
               written.push(pen.xs)
               pen = null
@@ -216,7 +223,7 @@ describe('whatever touches the board in whatever order', () => {
               expect(pinch[1].x - pinch[0].x).toBeCloseTo((x - was.x) / 2)
               expect(pinch[1].y - pinch[0].y).toBeCloseTo((y - was.y) / 2)
             }
-          } else if (places.delete(id)) arbiter.up(id)
+          } else if (places.delete(id)) arbiter.up(id, at)
         }
       }),
     )

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { FakeSocket, head, PAGE, welcome } from './stub'
 import { Editing } from '../src/lesson/editing.svelte'
@@ -60,6 +61,64 @@ describe('undo', () => {
     session['join']()
     socket.hear(welcome({ pages: null, missed, seq: 3, undos: 3 }))
     expect(session.board.undos).toBe(3)
+  })
+
+  test('counts true whatever lands while lines are lost and found', () => {
+    const acts = fc.array(fc.constantFrom('do', 'theirs', 'undo', 'redo', 'lose', 'come', 'again' as const), {
+      maxLength: 40,
+    })
+    fc.assert(
+      fc.property(acts, (list) => {
+        const one = new Session('tutor', 'link', '')
+        const log: object[] = []
+        let [undos, redos, on, heard] = [0, 0, true, 0]
+        const socket = () => FakeSocket.last
+        const say = () => {
+          const missed = log.slice(heard)
+          heard = log.length
+          socket().hear(
+            welcome(
+              one.board.replica.seq < 0
+                ? { seq: log.length, undos, redos }
+                : { pages: null, missed, seq: log.length, undos, redos },
+            ),
+          )
+          for (const page of [PAGE, 'page-two'])
+            socket().hear({ type: 'page_items', page, items: [], last: true })
+        }
+        socket().open()
+        say()
+        for (const act of list) {
+          if (act === 'lose') on = false
+          else if (act === 'come' && !on) {
+            on = true
+            say()
+          } else if (act === 'again' && on) say()
+          else if (
+            act === 'do' ||
+            act === 'theirs' ||
+            (act === 'undo' && undos) ||
+            (act === 'redo' && redos)
+          ) {
+            const how = act === 'undo' || act === 'redo' ? act : 'do'
+            if (act === 'do') [undos, redos] = [undos + 1, 0]
+            if (act === 'undo') [undos, redos] = [undos - 1, redos + 1]
+            if (act === 'redo') [undos, redos] = [undos + 1, redos - 1]
+            const seq = log.length + 1
+            const step = add(`item-${String(seq).padStart(4, '0')}`)
+            const by = act === 'theirs' ? 'seat-b' : 'seat-a'
+            log.push({ seq, id: `step-${seq}`, by, at_ms: 0, how, of: 0, step })
+            if (on) {
+              socket().hear({ type: 'frame', steps: log.slice(heard) })
+              heard = log.length
+            }
+          }
+          if (on) expect([one.board.undos, one.board.redos]).toEqual([undos, redos])
+        }
+        one.close()
+      }),
+      { numRuns: 150 },
+    )
   })
 
   test('goes to the page that it is about, and says so', () => {

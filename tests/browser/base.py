@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import asyncio
+import atexit
+import shutil
 import tempfile
 import threading
 import time
@@ -15,13 +17,14 @@ import uvicorn
 from django.core.cache import cache
 from django.test import TransactionTestCase
 from selenium import webdriver
-from selenium.common.exceptions import StaleElementReferenceException
+from selenium.common.exceptions import StaleElementReferenceException, WebDriverException
 from selenium.webdriver.chrome.service import Service
 from selenium.webdriver.common.action_chains import ActionBuilder
 from selenium.webdriver.common.actions import interaction
 from selenium.webdriver.common.actions.pointer_input import PointerInput
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.command import Command
 from selenium.webdriver.remote.webelement import WebElement
 
 from sunroom.config.asgi import application
@@ -97,6 +100,26 @@ class Browser:
     def close(self) -> None:
         self.driver.quit()
         self._profile.cleanup()
+
+    def as_new(self) -> None:
+        """Forget everything, for another person in another test."""
+        self.driver.execute(Command.W3C_CLEAR_ACTIONS)
+        first, *others = self.driver.window_handles
+        for handle in others:
+            self.driver.switch_to.window(handle)
+            self.driver.close()
+        self.driver.switch_to.window(first)
+        origin = self.driver.execute_script("return location.origin")
+        self.driver.get("about:blank")
+        if origin.startswith("http"):
+            self.driver.execute_cdp_cmd(
+                "Storage.clearDataForOrigin", {"origin": origin, "storageTypes": "all"}
+            )
+        self.driver.execute_cdp_cmd("Network.clearBrowserCookies", {})
+        online = {"offline": False, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
+        self.driver.execute_cdp_cmd("Network.emulateNetworkConditions", online)
+        self.driver.get_log("browser")
+        shutil.rmtree(self.downloads, ignore_errors=True)
 
     # Looking
 
@@ -247,6 +270,23 @@ def wait_for(look: Callable[[], T | None], what: str, seconds: float = WAIT_S) -
         time.sleep(0.02)  # between two looks; nothing depends on its length
 
 
+_idle: list[Browser] = []
+
+
+def _hand_back(browser: Browser) -> None:
+    try:
+        browser.as_new()
+    except WebDriverException:  # it has not survived the test
+        return browser.close()
+    _idle.append(browser)
+
+
+@atexit.register
+def _close_all() -> None:
+    for browser in _idle:
+        browser.close()
+
+
 class BrowserTest(TransactionTestCase):
     """Tests with a live server and browsers that end with the test."""
 
@@ -263,8 +303,10 @@ class BrowserTest(TransactionTestCase):
         self.addCleanup(lambda: self.server.stop())
 
     def browser(self, width: int = 1280, height: int = 800) -> Browser:
-        browser = Browser(width, height)
-        self.addCleanup(browser.close)
+        """One person's browser; they are handed on from test to test, as starting one takes a second."""
+        browser = _idle.pop() if _idle else Browser()
+        browser.resize(width, height)
+        self.addCleanup(_hand_back, browser)
         return browser
 
     def restart(self) -> None:

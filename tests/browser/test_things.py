@@ -82,7 +82,7 @@ class Things(Tools):
         self.write("sundial")
         self.write(Keys.CONTROL, "a")
         self.tutor.press("[aria-label='Lines and links']")
-        field = self.tutor.find("[role=dialog] input")
+        field = self.tutor.find("[role=dialog] input:not([type=radio])")
         field.send_keys("javascript:alert(1)", Keys.TAB)
         self.tutor.wait_text("[role=dialog] [role=alert]", "A link begins with")
 

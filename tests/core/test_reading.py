@@ -10,7 +10,7 @@ import numpy as np
 from bench import reading as measured
 from demo.hand import Hand
 from sunroom.core.reading import Reading as Read
-from sunroom.core.reading import figure_first
+from sunroom.core.reading import figure_first, taken_unasked
 from sunroom.core.reading.closer import is_numeric
 from sunroom.core.reading.decode import beam_search, log_of
 from sunroom.core.reading.lines import find_lines, slant
@@ -174,6 +174,18 @@ class Deciding(TestCase):
         self.assertFalse(figure_first(readings, 0.95, ring, beside))
         large = [ring[0] * 12 - (300, 0)]
         self.assertTrue(figure_first(readings, 0.95, large, beside))
+
+    def test_unasked_only_what_is_sure_is_made_of_ink_and_never_of_a_single_sign(self) -> None:
+        rows = [
+            (("noon", 0.95), 0.0, False, "typeset"),
+            (("noon", 0.89), 0.0, False, ""),
+            (("n", 0.99), 0.0, False, ""),
+            (("noon", 0.95), 0.9, True, "true_up"),
+            (("noon", 0.95), 0.84, True, ""),
+        ]
+        for (text, score), figure, first, taken in rows:
+            self.assertEqual(taken_unasked([Read(text, score)], figure, first), taken, text)
+        self.assertEqual(taken_unasked([], 0.0, False), "")
 
     def test_nothing_to_choose_from_needs_no_choice(self) -> None:
         ring = [np.zeros((3, 2))]

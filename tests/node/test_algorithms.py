@@ -18,7 +18,7 @@ SOURCE = "".join(
     for module in (
         "board/styled.ts", "board/frame.ts", "board/snap.ts", "board/place.ts", "board/text.ts",
         "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts", "ui/time.ts",
-        "board/bays.ts", "board/line-gestures.ts", "people/mark.ts", "lesson/figure-names.ts",
+        "board/bays.ts", "gestures/line-gestures.ts", "frame/board/bays.ts", "people/mark.ts", "lesson/figure-names.ts",
     )
 )  # fmt: skip
 
@@ -130,7 +130,7 @@ class Algorithms(TestCase):
             const page = {{ at: () => [other], head: {{ paper: {{ ruling: '{ruling}', spacing: 40 }} }} }}
             const own = {{ minX: 0, minY: 0, maxX: 50, maxY: 50 }}
             const seen = {{ minX: -999, minY: -999, maxX: 999, maxY: 999 }}
-            return app.snap(page, new Set(['own']), own, {dx}, {dy}, seen, {scale})
+            return app.snap(page, app.catchers(page, new Set(['own']), seen), own, {dx}, {dy}, {scale})
         """
         return ask(code)[0]
 
@@ -266,7 +266,7 @@ class Places(TestCase):
         self.assertEqual(ask(*codes), ["one", "two", "two", "", "two"])
 
     def test_whose_a_bay_is_is_said_in_words(self) -> None:
-        session = "{ nameOf: (seat) => ({ a: 'Noor', b: 'Tomasz' })[seat] ?? 'somebody' }"
+        session = "{ people: { nameOf: (seat) => ({ a: 'Noor', b: 'Tomasz' })[seat] ?? 'somebody' } }"
         bays = [("page", []), ("open", []), ("tutor_side", []), ("people", ["a", "b"]), ("people", [])]
         codes = [
             f"return app.whose({json.dumps({'rule': rule, 'people': people})}, {session})"

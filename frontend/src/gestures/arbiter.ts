@@ -43,6 +43,7 @@ export class Arbiter {
   #fingers = new Map<number, Contact>()
   #pair: [number, number] | null = null
   #penAt = -Infinity
+  #penPlace = [NaN, NaN]
 
   /** The contact that leads, if any. */
   get leader(): number | null {
@@ -55,7 +56,7 @@ export class Arbiter {
 
   down(contact: Contact): Landed {
     // A contact that comes down twice has lost its end.
-    const lost = this.up(contact.id)
+    const lost = this.up(contact.id, contact.at)
     if (contact.kind === 'pen') return this.#penDown(contact, lost)
     if (contact.kind === 'touch') return this.#fingerDown(contact, lost)
     return this.#lead(contact, lost)
@@ -69,7 +70,10 @@ export class Arbiter {
 
   /** A pinch from one place to the next, or whether the contact leads. */
   move(contact: Contact): { leads: boolean; pinch?: [before: Pinch, now: Pinch] } {
-    if (contact.kind === 'pen') this.near(contact.at)
+    // Browsers tell of a pen that lies still once more when the page changes under it.
+    const [x, y] = this.#penPlace
+    if (contact.kind === 'pen' && (contact.x !== x || contact.y !== y)) this.near(contact.at)
+    if (contact.kind === 'pen') this.#penPlace = [contact.x, contact.y]
     const finger = this.#fingers.get(contact.id)
     if (!finger) return { leads: contact.id === this.leader }
     const before = this.#pair?.includes(contact.id) ? this.#measure() : null
@@ -79,9 +83,10 @@ export class Arbiter {
   }
 
   /** A contact has ended; true when what it led ends with it. */
-  up(id: number): boolean {
+  up(id: number, at: number): boolean {
     if (this.#fingers.delete(id) && this.#pair?.includes(id)) this.#pairUp()
     if (this.leader !== id) return false
+    if (this.#leader?.kind === 'pen') this.near(at)
     this.drop()
     return true
   }
@@ -94,6 +99,7 @@ export class Arbiter {
 
   #penDown(contact: Contact, lost: boolean): Landed {
     this.near(contact.at)
+    this.#penPlace = [contact.x, contact.y]
     if (this.#leader?.kind === 'pen') return { givenUp: lost, leads: false }
     // Whatever touches the board already is the hand that holds the pen.
     const givenUp = lost || this.#leader !== null

@@ -131,7 +131,7 @@ export class Gestures {
   }
 
   #up(event: PointerEvent): void {
-    if (!this.#arbiter.up(event.pointerId) || !this.#current) return
+    if (!this.#arbiter.up(event.pointerId, event.timeStamp) || !this.#current) return
     const { gesture } = this.#current
     this.#current = null
     gesture.up(this.#at(event), event)
@@ -139,7 +139,7 @@ export class Gestures {
   }
 
   #cancel(event: PointerEvent): void {
-    if (this.#arbiter.up(event.pointerId)) this.#breakOff()
+    if (this.#arbiter.up(event.pointerId, event.timeStamp)) this.#breakOff()
   }
 
   #leave(): void {

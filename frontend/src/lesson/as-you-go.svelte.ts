@@ -8,9 +8,6 @@ const KEPT = 'sunroom-as-you-go'
 const PAUSE_MS = 1_300
 /** Strokes further apart in time than this are not of one burst. */
 const BURST_MS = 4_000
-/** Below these nothing is taken unasked, whatever was chosen. */
-const SURE_TEXT = 0.9
-const SURE_FIGURE = 0.85
 
 export type AsYouGoMode = 'off' | 'offer' | 'always'
 
@@ -71,11 +68,9 @@ export class AsYouGo {
   }
 
   #takeWhatIsSure(): void {
-    const { readings } = this.offer!
-    const [text, figure] = [readings.readings[0], readings.figures[0]]
-    if (readings.figure_first && figure && figure.score >= SURE_FIGURE) this.trueUp()
-    // A single sign is left as it is: it may be a part of what comes.
-    else if (!readings.figure_first && text && text.text.length > 1 && text.score >= SURE_TEXT) this.typeset()
+    const { unasked } = this.offer!.readings
+    if (unasked === 'true_up') this.trueUp()
+    else if (unasked === 'typeset') this.typeset()
   }
 
   typeset(): void {

@@ -774,6 +774,7 @@ export interface Readings {
   figure_first: boolean
   mind_map: MindMap | null
   problem: string
+  unasked: '' | 'true_up' | 'typeset'
 }
 
 export interface Redo {

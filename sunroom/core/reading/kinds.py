@@ -3,11 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.reading.readings import Reading
+
+Taken = Literal["", "typeset", "true_up"]
 
 #: A figure less likely than this is not offered before a text.
 SURE = 0.5
@@ -17,6 +20,8 @@ VERY_SURE = 0.8
 SHORT_TEXT = 2
 #: Ink up to this many times as large as the writing beside it is writing too.
 LIKE_WRITING = 2.4
+#: Below these nothing is made of ink unasked, whatever was chosen.
+SURE_TEXT, SURE_FIGURE = 0.9, 0.85
 #: Writing further away than this many of its heights is no context.
 NEAR = 6.0
 
@@ -46,6 +51,25 @@ def figure_first(
         return False
     longest = max(len(part) for part in readings[0].text.split()) if readings[0].text.split() else 0
     return figure_score >= (SURE if longest <= SHORT_TEXT else VERY_SURE)
+
+
+def taken_unasked(readings: Sequence[Reading], figure_score: float, figure_first: bool) -> Taken:
+    """What may be made of ink of whoever has said that it always should: "" leaves it as it is.
+
+    Parameters
+    ----------
+    readings : sequence of Reading
+        Best first.
+    figure_score : float
+        Of the best figure, 0 when there is none.
+    figure_first : bool
+        See the function of that name.
+    """
+    if figure_first:
+        return "true_up" if figure_score >= SURE_FIGURE else ""
+    # A single sign is left as it is: it may be a part of what comes.
+    sure = bool(readings) and len(readings[0].text) > 1 and readings[0].score >= SURE_TEXT
+    return "typeset" if sure else ""
 
 
 def in_writing(strokes: Sequence[NDArray[np.float64]], beside: Sequence[NDArray[np.float64]]) -> bool:

@@ -16,7 +16,7 @@ from sunroom.core.ink import Ends, Nib
 from sunroom.core.lesson import Command, Lesson, Said
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
-from sunroom.core.reading import Reading
+from sunroom.core.reading import Reading, Taken
 from sunroom.core.shapes import Figure
 
 Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
@@ -378,7 +378,8 @@ class MindMap(msgspec.Struct, frozen=True):
 class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     """What ink could be: texts and figures, best first; ``problem`` when it could not be read.
 
-    ``figure_first``: the figure is likelier meant. ``sketch`` has its figures when there are several,
+    ``figure_first``: the figure is likelier meant; ``unasked``: what may be made of it for whoever always takes what
+    is sure. ``sketch`` has its figures when there are several,
     ``even`` the same made even, when they nearly are.
     """
 
@@ -391,6 +392,7 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     figure_first: bool = False
     mind_map: MindMap | None = None
     problem: str = ""
+    unasked: Taken = ""
 
 
 class Heard(msgspec.Struct, frozen=True, tag_field="type", tag="heard"):

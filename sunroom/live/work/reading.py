@@ -10,6 +10,7 @@ from sunroom.core.board import Board, InkItem, Page, ShapeItem
 from sunroom.core.board.beside import figures_beside, ink_beside, word_beside
 from sunroom.core.board.items import item_box
 from sunroom.core.errors import MalformedError
+from sunroom.core.reading import taken_unasked
 from sunroom.core.reading.own_hand import Sample
 from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.core.shapes.even import Neighbour
@@ -74,6 +75,7 @@ async def read(board: Board, message: Read, language: str) -> Readings:
         found.figure_first,
         _mind_map(found, ids, word.id if word else ""),
         problem,
+        taken_unasked(found.readings, found.figures[0].score if found.figures else 0.0, found.figure_first),
     )
 
 
