@@ -142,6 +142,7 @@ class Writing(BoardTest):
         pen = [wait, ("move", 300, 300), ("pointerDown", 0, 0), ("move", 360, 310), ("move", 420, 300), ("move", 480, 320), ("move", 540, 300), ("pointerUp", 0, 0)]  # fmt: skip
         sources = [act("touch", palm), act("touch", [("wait", 1, 0), *late[1:]]), act("pen", pen)]
         self.tutor.driver.execute("actions", {"actions": sources})
+        self.tutor.spoiled = True  # the driver's fingers of then are never let go
         self.tutor.wait_items(1)
         (stroke,) = self.strokes()
         self.assertGreater(float(np.ptp(unpack_samples(stroke.samples)[:, 0])), 200)
