@@ -38,7 +38,9 @@ class Stage:
         """One of the sample lesson's people, or its tutor, on the first board."""
         browser = self.browser(width, height)
         browser.open(f"{self.base}/demo/{name}")
-        script = "return document.fonts.status === 'loaded' && performance.getEntriesByName('page-drawn').length"
+        script = (
+            "return document.fonts.status === 'loaded' && performance.getEntriesByName('page-drawn').length"
+        )
         browser.wait(lambda: browser.driver.execute_script(script), "the first picture")
         return browser
 

@@ -8,8 +8,8 @@ from unittest import TestCase
 
 from selenium.webdriver.common.keys import Keys
 
-from tests.node.test_algorithms import ask
 from tests.browser.test_tools import LINE, Tools
+from tests.node.test_algorithms import ask
 
 CSS = (Path(__file__).parents[2] / "frontend" / "src" / "app.css").read_text()
 
