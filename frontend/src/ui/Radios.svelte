@@ -20,6 +20,7 @@
   const group = $props.id()
   let whole: HTMLElement
 
+  // A press of the pointer leaves the arrow keys to the board; who comes by the keyboard stays among the buttons.
   async function take(option: T) {
     ontake(option)
     await tick()
@@ -42,6 +43,7 @@
         aria-label={name(option)}
         checked={taken(option)}
         onchange={() => take(option)}
+        onclick={(event) => event.detail && event.currentTarget.blur()}
       />
       {#if face}{@render face(option)}{:else if !colour}{name(option)}{/if}
     </label>

@@ -71,7 +71,7 @@ class History:
             while source and self._let_go(source.pop()).seq != of:
                 pass
         given = step if isinstance(step, ChangeItems | ReplaceItems | ChangePage) else None
-        entry = WayBack(seq, inverse, given, weight(inverse))
+        entry = WayBack(seq, inverse, given, weight(inverse) + (weight(given) if given else 0))
         self._weight += entry.weight
         (undone if how == "undo" else done).append(entry)
         self._drop(done, len(done) - DEPTH)
