@@ -132,8 +132,8 @@ def _words_back(board: Board, back: ReplaceItems, given: ReplaceItems) -> Replac
     new = []
     for before in back.items:
         now, mine = items.get(before.id), were_given.get(before.id)
-        if now is None or mine is None or type(now) is not type(mine):
-            new.append(before)  # another thing stood in its place
+        if now is None or mine is None or not type(now) is type(mine) is type(before):
+            new.append(before)  # another thing stands in its place
         elif (item := _item_back(now, before, mine)) is not None:
             new.append(item)
     left = {item.id for item in back.items} - {item.id for item in new}
