@@ -17,7 +17,11 @@ import uvicorn
 from django.core.cache import cache
 from django.test import TransactionTestCase
 from selenium import webdriver
-from selenium.common.exceptions import StaleElementReferenceException, WebDriverException
+from selenium.common.exceptions import (
+    ElementClickInterceptedException,
+    StaleElementReferenceException,
+    WebDriverException,
+)
 from selenium.webdriver.chrome.service import Service
 from selenium.webdriver.common.action_chains import ActionBuilder
 from selenium.webdriver.common.actions import interaction
@@ -142,7 +146,16 @@ class Browser:
         return self.wait(look, f"{css} with {text!r}")
 
     def press(self, css: str, text: str = "") -> None:
-        self.find(css, text).click()
+        """Press the first element that matches, when nothing lies over it: what has just come may still move it."""
+
+        def pressed() -> bool:
+            try:
+                self.find(css, text).click()
+            except ElementClickInterceptedException:
+                return False
+            return True
+
+        self.wait(lambda: pressed() or None, f"{css} with {text!r} to be free")
 
     def text(self, css: str) -> str:
         """Text of the first match; "" when there is none."""
