@@ -8,6 +8,7 @@
   import DoorFrame from './DoorFrame.svelte'
 
   let { door, link }: { door: 'student' | 'onlooker'; link: string } = $props()
+  const WHILE_TYPING_MS = 600
   const lesson = () => import('../frame/Lesson.svelte')
   /** A screen in a classroom: the board alone, as the tutor sees it. */
   const projector = location.search === '?projector'
@@ -21,7 +22,6 @@
   const focus = (element: HTMLElement) => element.focus()
 
   onMount(async () => {
-    void lesson().catch(() => {}) // it comes while the name is typed
     try {
       sign = await ask<DoorSign>('GET', `/api/doors/${door}/${link}`)
       document.title = `${sign.title} · Sun Room`
@@ -31,6 +31,8 @@
     } catch (error) {
       problem = (error as Error).message
     }
+    // It comes while the name is typed, and does not hold up the field for that.
+    setTimeout(() => void lesson().catch(() => {}), WHILE_TYPING_MS)
   })
 
   async function enter(as: string) {
