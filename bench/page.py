@@ -18,7 +18,7 @@ from tests.server.client import Web
 
 STROKES = 10_000
 COLUMNS = 100
-OPEN_AIM_S, SWITCH_AIM_S, FRAMES_AIM, MEMORY_AIM_MB = 1.5, 0.5, 50.0, 60.0
+OPEN_AIM_S, SWITCH_AIM_MS, FRAMES_AIM, MEMORY_AIM_MB = 1.5, 500.0, 50.0, 60.0
 MOVE_AIM = {STROKES: 30.0, 4 * STROKES: 20.0}
 
 PAN = """
@@ -57,7 +57,8 @@ const start = performance.now()
 document.querySelector('[data-testid=board]').dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
 requestAnimationFrame(function look() {
   if (count() === before) return requestAnimationFrame(look)
-  done(performance.getEntriesByName('page-drawn').at(-1).startTime - start)
+  const took = performance.getEntriesByName('page-drawn').at(-1).startTime - start
+  setTimeout(() => done(took), 500) // nothing of this turn is counted to the next
 })
 """
 ADD = """
@@ -94,7 +95,7 @@ def _rows(strokes: int, empty: dict[str, float], full: dict[str, float], aims: b
 
     return [
         row("first picture", "open_s", "s", "≤ 1.5 s", lambda v: v <= OPEN_AIM_S),
-        row("turning to the page", "switch_s", "s", "≤ 0.5 s", lambda v: v <= SWITCH_AIM_S),
+        row("turning to the page", "switch_ms", "ms", "≤ 500 ms", lambda v: v <= SWITCH_AIM_MS),
         row("pan at 100 %", "pan_fps", "frames/s", "≥ 50", lambda v: v >= FRAMES_AIM),
         row("pan of the whole page", "pan_whole_fps", "frames/s", "≥ 50", lambda v: v >= FRAMES_AIM),
         row("zoom", "zoom_fps", "frames/s", "≥ 50", lambda v: v >= FRAMES_AIM),
@@ -155,14 +156,14 @@ def _measure(strokes: int) -> dict[str, float]:
                     browser.press("[aria-label='Zoom in']")
             browser.driver.execute_async_script(PAN.replace("EVENT", "deltaX: away, deltaY: away"))
             near = browser.driver.execute_async_script(PAN.replace("EVENT", "deltaX: away, deltaY: away"))
-            switch_s = _switch(browser)
+            switch_ms = _switch(browser)
             add_ms = browser.driver.execute_script(ADD)
             memory_mb = server.memory_mb() - before_mb
         finally:
             browser.close()
     return {
         "open_s": open_s, "pan_fps": near[0], "pan_whole_fps": whole[0], "zoom_fps": zoom[0], "add_ms": add_ms, "memory_mb": memory_mb,
-        "move_fps": move_fps, "switch_s": switch_s,
+        "move_fps": move_fps, "switch_ms": switch_ms,
     }  # fmt: skip
 
 
@@ -178,17 +179,17 @@ def _move(browser: Browser) -> float:
 
 
 def _switch(browser: Browser) -> float:
-    """Turn to an empty page and back to the full one; seconds until that is drawn, the middle of five."""
+    """Turn to an empty page and back to the full one; milliseconds until that is drawn, the middle of five."""
     browser.press("[aria-label='Add a page']")
     browser.press("[role=dialog] button", "Like this one")
     browser.wait_items(0)
-    browser.driver.execute_script("window.blur()")
+    time.sleep(1)  # until that page is drawn
     times = []
     for _ in range(5):
         times.append(browser.driver.execute_async_script(SWITCH, "PageUp"))
         browser.driver.execute_async_script(SWITCH, "PageDown")
     browser.driver.execute_async_script(SWITCH, "PageUp")
-    return sorted(times)[2] / 1000
+    return sorted(times)[2]
 
 
 def _fill(server: Running, strokes: int) -> None:
