@@ -95,6 +95,18 @@ class TwoPeople(TestCase):
         room.go("seat-a", "undo")
         self.assertEqual(room.table.cells[0], "star")
 
+    def test_a_row_stays_high_enough_for_what_another_wrote_in_it_meanwhile(self) -> None:
+        room = Table()
+        words = "as high as the sun stands at noon " * 6
+        room.do("seat-a", SetCell(PAGE, "table-01", 0, 0, words))
+        room.do("seat-b", SetCell(PAGE, "table-01", 0, 1, words))
+        high = room.table.rows[0]
+        self.assertGreater(high, 40.0)
+        room.go("seat-a", "undo")
+        self.assertEqual((room.table.cells[:2], room.table.rows[0]), (("a", words), high))
+        room.go("seat-b", "undo")
+        self.assertEqual(room.table.cells[:2], ("a", "b"))
+
     def test_a_row_comes_and_goes_and_a_full_cell_takes_no_nonsense(self) -> None:
         room = Table()
         room.do("seat-a", ChangeTable(PAGE, "table-01", rows=1, columns=1))

@@ -147,6 +147,7 @@ def _item_back(now: Item, before: Item, mine: Item) -> Item | None:
     changed = {n: getattr(before, n) for n in names if getattr(before, n) != getattr(mine, n)}
     if isinstance(now, TableItem) and isinstance(before, TableItem) and isinstance(mine, TableItem):
         same_cells = len(before.cells) == len(mine.cells) and len(now.columns) == len(mine.columns)
+        same_cells &= all(len(table.lines) == len(table.cells) for table in (now, before))
         if same_cells and "columns" not in changed:
             return _cells_back(now, before, mine)
     return _as_it_was(now, mine, changed)
@@ -159,13 +160,14 @@ def _as_it_was(now: Item, mine: Item, changed: dict[str, Any]) -> Item | None:
 
 
 def _cells_back(now: TableItem, before: TableItem, mine: TableItem) -> TableItem | None:
-    """A table with those of its cells as they were that nobody has written in since; its rows stay as high as now."""
+    """A table with those of its cells as they were that nobody has written in since."""
     cells, lines = list(now.cells), list(now.lines)
     for at, (was, given) in enumerate(zip(before.cells, mine.cells, strict=True)):
         if was != given and at < len(cells) and cells[at] == given:
             cells[at], lines[at] = was, before.lines[at]
     head = before.head if now.head == mine.head else now.head
-    rows = before.rows if now.rows == mine.rows else now.rows
+    # Rows stay as high as they are for what others have written meanwhile.
+    rows = before.rows if now.cells == mine.cells and now.rows == mine.rows else now.rows
     back = msgspec.structs.replace(now, cells=tuple(cells), lines=tuple(lines), head=head, rows=rows)
     return back if back != now else None
 
