@@ -7,9 +7,20 @@ from typing import Any
 import msgspec
 import numpy as np
 
-from sunroom.core.board import InkItem, PageHead
+from sunroom.boards import models, store
+from sunroom.core.board import InkItem, PageHead, TableItem
 from sunroom.core.board.pages import Bay
-from sunroom.core.board.requests import CopyPage, MoveEnds, Undo
+from sunroom.core.board.requests import (
+    ChangeTable,
+    CopyPage,
+    DropBay,
+    EditPage,
+    MoveEnds,
+    PutBay,
+    Redo,
+    SetCell,
+    Undo,
+)
 from sunroom.core.board.steps import AddItems, ChangePage, MoveItems, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import (
@@ -83,7 +94,8 @@ class Forged(ClassTest):
     """A scripted client tries what is forbidden: each gets a reason and nothing changes."""
 
     def test_a_flood_of_forgeries_changes_nothing(self) -> None:
-        self.do(self.tutor, AddItems(self.page, (stroke("tutors-1"),)))
+        table = TableItem(id="tutors-2", columns=(80.0,), rows=(40.0,), cells=("noon",), colour="#16222b")
+        self.do(self.tutor, AddItems(self.page, (stroke("tutors-1"), table)))
         noor, seat = self.student("Noor")
         tutor_seat = self.tutor.heard[0].seat
         lesson = self.tutor.heard[0].lesson
@@ -95,6 +107,12 @@ class Forged(ClassTest):
             MoveEnds(self.page, "tutors-1", (0, 0), (1, 1)),
             ChangePage(PageHead(self.page, writers="open")),
             CopyPage(self.page, "page-002", "Mine", seat),
+            SetCell(self.page, "tutors-2", 0, 0, "mine"),
+            ChangeTable(self.page, "tutors-2", rows=1),
+            EditPage(self.page, title="Mine"),
+            EditPage(self.page, writers="open"),
+            PutBay(self.page, Bay("bay-mine", 0, 0, 200, 200, "Mine", "people", (seat,))),
+            DropBay(self.page, "bay-mine"),
             Undo(),
         ]
         before = self.state()
@@ -117,6 +135,19 @@ class Forged(ClassTest):
             (fresh.facts.mode, fresh.facts.kits, fresh.door),
             (lesson.facts.mode, lesson.facts.kits, lesson.door),
         )
+
+    def test_two_write_in_one_table_at_once_and_both_are_there_when_it_is_opened_again(self) -> None:
+        self.tell(SetPens("up"))
+        noor, seat = self.student("Noor")
+        self.tell(SetRights(("write", "text", "change_others"), seat))
+        table = TableItem(id="table-01", columns=(80.0, 80.0), rows=(40.0,), cells=("", ""), colour="#16222b")
+        self.do(self.tutor, AddItems(self.page, (table,)))
+        self.do(noor, SetCell(self.page, "table-01", 0, 0, "sun"))
+        self.do(self.tutor, SetCell(self.page, "table-01", 0, 1, "moon"))
+        self.do(noor, Undo())
+        self.do(noor, Redo())
+        item = store.load(models.Board.objects.get().pk).pages[self.page].items["table-01"]
+        self.assertEqual(getattr(item, "cells", ()), ("sun", "moon"))
 
     def test_ink_that_claims_another_writer_is_its_sender_s(self) -> None:
         self.tell(SetPens("up"))
