@@ -141,6 +141,8 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
       return Boolean(best) || session.chosen.editWords()
     }
     case 'Escape':
+      // An open panel closes by it, even when what was pressed in it has given the focus back to the board.
+      if (document.querySelector(':popover-open')) return false
       if (surface.gestures.busy) surface.gestures.giveUp()
       else session.selection.choose([])
       return true
