@@ -151,9 +151,9 @@ def _measure(strokes: int) -> dict[str, float]:
             )
             if strokes:  # to 100 %, and until it is drawn
                 for _ in range(24):
-                    if int(browser.find(".readout .figure").text.split()[-1].rstrip("%")) >= 90:
+                    if browser.percent >= 90:
                         break
-                    browser.press("[aria-label='Zoom in']")
+                    browser.key("+")
             browser.driver.execute_async_script(PAN.replace("EVENT", "deltaX: away, deltaY: away"))
             near = browser.driver.execute_async_script(PAN.replace("EVENT", "deltaX: away, deltaY: away"))
             switch_ms = _switch(browser)

@@ -74,7 +74,7 @@ def tutor_lesson(stage: Stage) -> None:
     """Pens passed to one student, another's hand up."""
     tutor = stage.person("tutor")
     students = {name: stage.person(name) for name in ("noor", "tomasz", "wairimu")}
-    students["noor"].press("header button", "Put hand up")
+    students["noor"].press("button", "Put hand up")
     tutor.find("[data-testid=person]", "hand up")
     tutor.press("[aria-label='Pass a pen to Tomasz']")
     stage.keep(tutor, "tutor-lesson")
@@ -129,8 +129,8 @@ def people(stage: Stage) -> None:
     """Hands up with their words, the chat, and what one person's pen may do."""
     tutor = stage.person("tutor")
     noor, wairimu = stage.person("noor"), stage.person("wairimu")
-    noor.press("header button", "Put hand up")
-    noor.press("[aria-label='Your hand']")
+    noor.press("button", "Put hand up")
+    noor.press("[aria-label='Put it up with a word']")
     noor.press("[role=dialog] button", "I have an answer")
     noor.find("[aria-label='Say something']").send_keys("Is the shadow ever zero?", Keys.ENTER)
     wairimu.find("[aria-label='Say something']").send_keys("At the equator it is", Keys.ENTER)
@@ -272,7 +272,7 @@ def mind_map(stage: Stage) -> None:
 def practice_page(stage: Stage) -> None:
     """A practice page that has been begun."""
     tutor = stage.person("tutor")
-    tutor.press("[aria-label=You]")
+    tutor.press("[aria-label='Your menu']")
     tutor.press("[role=dialog] button", "Practice page")
     board, hand = tutor.find("[data-testid=board]").rect, Hand(9, 0.4)
     letters = "abcdefghijklmnopq0123"

@@ -24,6 +24,8 @@ from sunroom import resources
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.inkml import read_inkml
 from sunroom.core.ink.samples import MAX_COORDINATE, MAX_SAMPLES
+from sunroom.core.sentences import said
+from sunroom.words import say
 
 Strokes = list[NDArray[np.float64]]
 
@@ -78,7 +80,9 @@ def _inputs(source: Any) -> Iterator[Strokes | dict[str, Any]]:
         if len(line) > MAX_LINE_BYTES:
             while line and not line.endswith(b"\n"):
                 line = source.readline(MAX_LINE_BYTES + 1)
-            yield _error(MalformedError("line", f"The line is longer than {MAX_LINE_BYTES // 1_000_000} MB."))
+            yield _error(
+                MalformedError("line", said("the-line-is-longer-than", mb=MAX_LINE_BYTES // 1_000_000))
+            )
         elif line.strip():
             try:
                 yield _strokes(line)
@@ -91,22 +95,20 @@ def _strokes(line: bytes) -> Strokes:
     try:
         rows = msgspec.json.decode(line, type=Line).strokes
     except (msgspec.DecodeError, UnicodeDecodeError, RecursionError) as error:
-        raise MalformedError("line", f"The line is not as expected: {error}.") from error
+        raise MalformedError("line", said("the-line-is-not-as", error=str(error))) from error
     strokes = []
     for stroke in rows:
         if not 1 <= len(stroke) <= MAX_SAMPLES or not all(2 <= len(point) <= 4 for point in stroke):
-            raise MalformedError(
-                "strokes", f"A stroke has 1 to {MAX_SAMPLES:,} points of two to four numbers."
-            )
+            raise MalformedError("strokes", said("a-stroke-has-1-to", samples=MAX_SAMPLES))
         samples = np.array([[*point, *(0.5, 0.0)[len(point) - 2 :]] for point in stroke])
         if not bool((np.abs(samples[:, :2]) <= MAX_COORDINATE).all()):
-            raise MalformedError("strokes", "A point is not finite or lies off every board.")
+            raise MalformedError("strokes", said("a-point-is-not-finite"))
         strokes.append(samples)
     return strokes
 
 
 def _error(error: MalformedError) -> dict[str, Any]:
-    return {"error": {"field": error.field, "message": str(error)}}
+    return {"error": {"field": error.field, "message": say(error.sentence.key, error.sentence.values)}}
 
 
 if __name__ == "__main__":

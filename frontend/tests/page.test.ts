@@ -152,7 +152,7 @@ describe('a page', () => {
     const far = { minX: -99, minY: 400, maxX: 1e6, maxY: 600 }
     const near = { minX: -99, minY: -99, maxX: 1e6, maxY: 99 }
     expect([screen.page.at(far).length, screen.page.at(near).length]).toEqual([1_000, 0])
-    screen.replica.refused(id, 'locked', 'That is locked.')
+    screen.replica.refused(id, 'locked', { key: 'reason-locked' })
     expect([screen.page.at(far).length, screen.page.at(near).length]).toEqual([0, 1_000])
     screen.replica.do({ step: 'remove_items', page: PAGE, ids: ids.slice(0, 700) })
     expect(screen.page.at(near).length).toBe(300)

@@ -21,6 +21,10 @@ class Board(models.Model):
     #: What its log takes on the disk.
     log_bytes = models.PositiveBigIntegerField(default=0)
     order = models.JSONField(default=list)
+    #: Its place among the boards of the room; of equals the older one is first.
+    place = models.PositiveIntegerField(default=0)
+    #: When it was put away; None for one that is in use.
+    away_at = models.DateTimeField(null=True)
 
 
 class LoggedStep(models.Model):

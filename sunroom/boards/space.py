@@ -7,12 +7,8 @@ from django.db.models import F, Sum
 from django.db.models.functions import Coalesce, Length
 
 from sunroom.boards import models
+from sunroom.core.sentences import Sentence, said
 from sunroom.rooms.requests import Problem
-
-FULL = (
-    "This room has used all its space on the server ({most} MB). Nothing of it is lost. "
-    "Delete boards on the room's home, or ask whoever runs the server for more."
-)
 
 
 def most_bytes() -> int:
@@ -34,5 +30,5 @@ def check_space(room_id: int, more_bytes: int) -> None:
         raise Problem(409, full_sentence())
 
 
-def full_sentence() -> str:
-    return FULL.format(most=f"{most_bytes() // 1_000_000:,}")
+def full_sentence() -> Sentence:
+    return said("room-is-full", mb=most_bytes() // 1_000_000)

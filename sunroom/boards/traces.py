@@ -12,7 +12,7 @@ LEAST_ID, MOST_DECODED = 6, 2_000
 
 
 def traces(board_id: int, page_id: str, item_id: str) -> list[tuple[int, str, str]]:
-    """What happened to an item: when, by which seat, and a word for it; the oldest first."""
+    """What happened to an item: when, by which seat, and a word for it (“made”, “made-undo”); the oldest first."""
     rows = models.LoggedStep.objects.filter(board_id=board_id).order_by("seq")
     wanted, room = item_id.encode(), MOST_DECODED
     found: list[tuple[int, str, str]] = []
@@ -28,14 +28,14 @@ def traces(board_id: int, page_id: str, item_id: str) -> list[tuple[int, str, st
                 break  # an "id" that every step has in it is no item's
             word = _done_to(decode_kept("step", bytes(body), version), page_id, item_id)
             if word:
-                found.append((at_ms, seat, word if how == "do" else f"{word} by {how}"))
+                found.append((at_ms, seat, word if how == "do" else f"{word}-{how}"))
     return found
 
 
 def _done_to(step: Step, page_id: str, item_id: str) -> str:
     """What a step did to an item; "" when nothing."""
     if isinstance(step, AddPage):
-        return "made with its page" if any(item.id == item_id for item in step.items) else ""
+        return "made_with_page" if any(item.id == item_id for item in step.items) else ""
     if getattr(step, "page", "") != page_id:
         return ""
     before = item_id in getattr(step, "ids", ())

@@ -71,7 +71,7 @@ async def _pass_over(receive: Any) -> None:
 
 async def _refuse(send: Any, most: int) -> None:
     size = f"{most / 1_000_000:g} MB" if most >= 1_000_000 else f"{most // 1_000} KB"
-    body = json.dumps({"problem": f"That is too large: {size} are the most that can be sent here."}).encode()
+    body = json.dumps({"problem": {"key": "body-too-large", "values": {"size": size}}}).encode()
     headers = [(b"content-type", b"application/json"), (b"connection", b"close")]
     await send({"type": "http.response.start", "status": 413, "headers": headers})
     await send({"type": "http.response.body", "body": body})

@@ -14,6 +14,7 @@ from django.shortcuts import get_object_or_404, render
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_GET
 
+from sunroom.boards.services import boards_of
 from sunroom.resources import BUILT_FRONTEND
 from sunroom.rooms import accounts, services
 from sunroom.rooms.models import Room, Seat
@@ -65,7 +66,7 @@ def demo_person(request: HttpRequest, name: str) -> HttpResponse:
         request.session.save()
         agent = request.headers.get("User-Agent", "")
         accounts.signed_in(room.owner, request.session.session_key or "", agent)
-        return HttpResponseRedirect(f"/rooms/{room.link}/boards/{room.boards.order_by('id')[0].uid}")
+        return HttpResponseRedirect(f"/rooms/{room.link}/boards/{boards_of(room.pk)[0].uid}")
     seat = get_object_or_404(Seat, room=room, role="student", name__iexact=name)
     services.sit_down(seat, request.session)
     return HttpResponseRedirect(f"/r/{room.link}")

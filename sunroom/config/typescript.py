@@ -1,6 +1,6 @@
-"""Make frontend/src/wire/generated.ts from the wire's structs: `./run types`.
+"""Make the browser's types: those of the wire from its structs, those of the sentences from the catalogue: `./run types`.
 
-With --check nothing is written; the exit code says whether the file is fresh.
+With --check nothing is written; the exit code says whether the files are fresh.
 """
 
 from __future__ import annotations
@@ -29,12 +29,13 @@ from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
 from sunroom.core.text.fonts import LINE_HEIGHT  # noqa: E402
-from sunroom.live.doors import accounts, devices, files, hands, home, search  # noqa: E402
+from sunroom.live.doors import accounts, boards, devices, files, hands, home, search  # noqa: E402
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
+from sunroom.words import LANGUAGES, catalogue  # noqa: E402
 
-OUT = ROOT / "frontend" / "src" / "wire" / "generated.ts"
+SRC = ROOT / "frontend" / "src"
 
 #: Unions that get a name of their own in TypeScript.
 UNIONS: dict[str, Any] = {
@@ -62,7 +63,7 @@ ANSWERS = (
     rooms.CreatedRoom,
     rooms.DoorSign,
     home.RoomHome,
-    home.BoardId,
+    boards.BoardId,
     accounts.AccountPage,
     whole_rooms.RoomLinks,
     whole_rooms.RoomBroughtIn,
@@ -76,16 +77,25 @@ ANSWERS = (
 
 
 def main() -> int:
-    text = generate()
+    files = {SRC / "wire" / "generated.ts": generate(), SRC / "words" / "generated.ts": sentences()}
     if "--check" in sys.argv:
-        fresh = OUT.exists() and OUT.read_text() == text
+        fresh = all(file.exists() and file.read_text() == text for file, text in files.items())
         print(
             "The generated types are fresh." if fresh else "The generated types are stale: run ./run types."
         )
         return 0 if fresh else 1
-    OUT.parent.mkdir(parents=True, exist_ok=True)
-    OUT.write_text(text)
+    for file, text in files.items():
+        file.write_text(text)
     return 0
+
+
+def sentences() -> str:
+    """The keys of the catalogue, and what has to be said with each."""
+    lines = ["// Made by ./run types from sunroom/words/en.ftl. Do not edit.", "", "export interface Words {"]
+    for key, names in sorted(catalogue(LANGUAGES[0]).items()):
+        values = "; ".join(f"{name}: string | number" for name in sorted(names))
+        lines.append(f"  '{key}': {f'{{ {values} }}' if names else 'null'}")
+    return "\n".join([*lines, "}", ""])
 
 
 def generate() -> str:
@@ -179,12 +189,14 @@ def _written(kind: Any) -> str:
             for name, union in UNIONS.items():
                 if names == set(get_args(union)):
                     return name
-            return " | ".join(_written(member) for member in kind.types)
+            return " | ".join(dict.fromkeys(_written(member) for member in kind.types))
         case inspect.VarTupleType() | inspect.ListType():
             inner = _written(kind.item_type)
             return f"({inner})[]" if " " in inner else f"{inner}[]"
         case inspect.TupleType():
             return f"[{', '.join(_written(member) for member in kind.item_types)}]"
+        case inspect.DictType():
+            return f"Record<{_written(kind.key_type)}, {_written(kind.value_type)}>"
         case inspect.LiteralType():
             for name, values in ALIASES.items():
                 if set(get_args(values)) == set(kind.values):

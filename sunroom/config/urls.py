@@ -6,7 +6,7 @@ from django.conf import settings
 from django.urls import path
 
 from sunroom.config import pages
-from sunroom.live.doors import accounts, devices, files, hands, home, search
+from sunroom.live.doors import accounts, boards, devices, files, hands, home, search
 from sunroom.live.doors import rooms as whole_rooms
 from sunroom.rooms import views as rooms
 
@@ -33,16 +33,18 @@ urlpatterns = [
     path("api/rooms/<slug:link>/own", rooms.own),
     path("api/rooms/<slug:link>/links", whole_rooms.links),
     path("api/rooms/<slug:link>/all", whole_rooms.delete),
-    path("api/rooms/<slug:link>/boards/<slug:board>", whole_rooms.delete_board),
+    path("api/rooms/<slug:link>/boards/<slug:board>", boards.board),
+    path("api/rooms/<slug:link>/boards/<slug:board>/copy", boards.copy),
     path("api/whole-rooms", whole_rooms.bring_in),
     path("rooms/<slug:link>/room.zip", whole_rooms.package),
     path("api/rooms/<slug:link>/claim", rooms.claim),
-    path("api/rooms/<slug:link>/boards", home.boards),
-    path("api/rooms/<slug:link>/packages", files.bring_in_board),
+    path("api/rooms/<slug:link>/boards", boards.boards),
+    path("api/rooms/<slug:link>/packages", boards.bring_in_board),
     path("api/rooms/<slug:link>/words", search.words),
     path("api/doors/<slug:door>/<slug:link>", rooms.door),
     path("api/doors/<slug:door>/<slug:link>/hand", hands.hand),
     path("api/doors/<slug:door>/<slug:link>/hand.inkml", hands.hand_inkml),
+    path("api/doors/<slug:door>/<slug:link>/link.svg", devices.link_picture),
     path("api/devices", devices.pair),
     path("api/devices/invited", devices.invited),
     path("api/devices/<slug:code>.svg", devices.picture),

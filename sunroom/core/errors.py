@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from sunroom.core.sentences import Sentence
+
 
 class SunRoomError(Exception):
     """Base of every error the core raises on purpose."""
@@ -14,8 +16,11 @@ class MalformedError(SunRoomError):
     ----------
     field : str
         What was malformed, as named in the message that carried it.
+    sentence : Sentence
+        What is said of it to the person.
     """
 
-    def __init__(self, field: str, sentence: str) -> None:
-        super().__init__(sentence)
+    def __init__(self, field: str, sentence: Sentence) -> None:
+        super().__init__(str(sentence))
         self.field = field
+        self.sentence = sentence

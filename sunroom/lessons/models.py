@@ -37,4 +37,6 @@ class RecordLine(models.Model):
     seat = models.CharField(max_length=20)
     name = models.CharField(max_length=40)
     what = models.CharField(max_length=4)
+    #: Key of the sentence and its values as JSON; lines of before have a whole sentence in the key's place.
     text = models.CharField(max_length=200, blank=True)
+    values = models.CharField(max_length=1500, blank=True)

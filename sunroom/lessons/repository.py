@@ -11,6 +11,7 @@ from sunroom.core.formats.kept import VERSIONS, decode_kept, encode_kept
 from sunroom.core.lesson import Lesson, Said
 from sunroom.core.lesson.record import Entry
 from sunroom.core.pens import Facts
+from sunroom.core.sentences import Sentence
 from sunroom.lessons import models
 from sunroom.rooms.models import Room
 
@@ -52,15 +53,29 @@ def said(room_id: int) -> list[Said]:
 
 def write_down(room_id: int, entries: Sequence[Entry]) -> None:
     """Write lines of the record."""
-    rows = [models.RecordLine(room_id=room_id, **msgspec.structs.asdict(entry)) for entry in entries]
+    rows = [
+        models.RecordLine(
+            room_id=room_id,
+            at_ms=entry.at_ms,
+            seat=entry.seat,
+            name=entry.name,
+            what=entry.what,
+            text=entry.said.key,
+            values=msgspec.json.encode(entry.said.values).decode() if entry.said.values else "",
+        )
+        for entry in entries
+    ]
     models.RecordLine.objects.bulk_create(rows)
 
 
 def record(room_id: int, since_ms: int) -> list[Entry]:
     """The room's record from a moment on, in order."""
     rows = models.RecordLine.objects.filter(room_id=room_id, at_ms__gte=since_ms).order_by("id")
-    fields = rows.values_list("at_ms", "seat", "name", "what", "text")
-    return [Entry(*row) for row in fields]  # type: ignore[arg-type]
+    fields = rows.values_list("at_ms", "seat", "name", "what", "text", "values")
+    return [
+        Entry(at_ms, seat, name, what, Sentence(key, msgspec.json.decode(values) if values else {}))  # type: ignore[arg-type]
+        for at_ms, seat, name, what, key, values in fields
+    ]
 
 
 def _moment(ms: int | None) -> datetime | None:

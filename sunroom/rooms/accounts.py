@@ -18,6 +18,7 @@ from django.utils.encoding import force_bytes
 from django.utils.http import urlsafe_base64_decode, urlsafe_base64_encode
 from django.utils.timezone import now
 
+from sunroom.core.sentences import Sentence, said
 from sunroom.rooms.models import Browser, Invitation
 
 #: A browser that an account was not used on for so long is signed out.
@@ -35,6 +36,10 @@ _CALLED = {"Edg": "Edge", "Macintosh": "Mac", "CrOS": "Chromebook"}
 
 class AccountError(ValueError):
     """What cannot be done; the sentence says why."""
+
+    def __init__(self, sentence: Sentence) -> None:
+        super().__init__(str(sentence))
+        self.sentence = sentence
 
 
 def browser_name(agent: str) -> str:
@@ -85,11 +90,13 @@ def end_browsers(user: Any, which: int | None = None, keep: str | None = None) -
 def check_password(password: str, user: Any) -> None:
     """Hold a new password to the rules; raises AccountError."""
     if len(password) > MAX_PASSWORD:
-        raise AccountError(f"A password has at most {MAX_PASSWORD} characters.")
+        raise AccountError(said("a-password-has-at-most", password=MAX_PASSWORD))
     try:
         validate_password(password, user)
     except ValidationError as error:
-        raise AccountError(" ".join(error.messages)) from error
+        fault = error.error_list[0]
+        key = f"{(fault.code or 'password-not-good').replace('_', '-')}"
+        raise AccountError(said(key, least=(fault.params or {}).get("min_length", 0))) from error
 
 
 def send_recovery(who: str, page: str) -> None:
@@ -119,7 +126,7 @@ def user_of_recovery(uid: str, token: str) -> Any:
     except (ValueError, OverflowError, UnicodeDecodeError):
         user = None
     if user is None or not default_token_generator.check_token(user, token):
-        raise AccountError("That link is not good, or not any more. Ask for a new one.")
+        raise AccountError(said("that-link-is-not-good"))
     return user
 
 
@@ -134,11 +141,9 @@ def check_may_make_account(invitation: str) -> None:
     if settings.ACCOUNTS == "open":
         return
     if settings.ACCOUNTS == "nobody":
-        raise AccountError("Accounts on this server are made by whoever runs it.")
+        raise AccountError(said("accounts-on-this-server-are"))
     good = Invitation.objects.filter(
         code=invitation, used=False, made_at__gte=now() - INVITATION_GOOD_FOR
     ).update(used=True)
     if not good:
-        raise AccountError(
-            "Accounts on this server are by invitation. This one is none, is used, or too old."
-        )
+        raise AccountError(said("accounts-on-this-server-are-2"))

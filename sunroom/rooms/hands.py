@@ -13,6 +13,7 @@ from django.db.models import F
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import unpack_samples
 from sunroom.core.reading.own_hand import HandInk
+from sunroom.core.sentences import said
 from sunroom.rooms.models import Hand, HandSample, Seat
 from sunroom.rooms.services import new_uid
 
@@ -70,11 +71,11 @@ def keep_sample(hand: Hand, character: str, strokes: Sequence[bytes], taught: bo
         When it is not one character, or its strokes are none or too many or too long.
     """
     if len(character) != 1 or not character.isprintable() or character.isspace():
-        raise MalformedError("character", "A sample is of one character.")
+        raise MalformedError("character", said("a-sample-is-of-one"))
     if not 0 < len(strokes) <= MOST_STROKES:
-        raise MalformedError("strokes", f"A character is between 1 and {MOST_STROKES} strokes.")
+        raise MalformedError("strokes", said("a-character-is-between-1", strokes=MOST_STROKES))
     if any(len(unpack_samples(stroke)) > MOST_SAMPLES for stroke in strokes):
-        raise MalformedError("strokes", "A stroke of a character is not so long.")
+        raise MalformedError("strokes", said("a-stroke-of-a-character"))
     with transaction.atomic():
         made = HandSample.objects.create(
             hand=hand, character=character, taught=taught, strokes=_encoder.encode(tuple(strokes))
@@ -102,7 +103,7 @@ def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> None:
             except MalformedError:
                 continue
     if not kept:
-        raise MalformedError("inkml", "No sample of a single character is in this file.")
+        raise MalformedError("inkml", said("no-sample-of-a-single"))
 
 
 def throw_away(hand: Hand, sample: int | None = None) -> None:

@@ -5,11 +5,17 @@ from __future__ import annotations
 import unicodedata
 from collections.abc import Iterable
 
+from sunroom.core.sentences import Sentence, said
+
 MAX_NAME = 40
 
 
 class BadName(ValueError):
     """A name that cannot be used; the sentence says why."""
+
+    def __init__(self, sentence: Sentence) -> None:
+        super().__init__(str(sentence))
+        self.sentence = sentence
 
 
 def clean_name(name: str, what: str = "name", longest: int = MAX_NAME) -> str:
@@ -22,11 +28,11 @@ def clean_name(name: str, what: str = "name", longest: int = MAX_NAME) -> str:
     """
     text = " ".join(unicodedata.normalize("NFC", name).split())
     if not text:
-        raise BadName(f"Type a {what} first.")
+        raise BadName(said("name-missing", what=what))
     if len(text) > longest:
-        raise BadName(f"That {what} has {len(text)} characters; {longest} are the most.")
+        raise BadName(said("name-too-long", what=what, count=len(text), most=longest))
     if any(unicodedata.category(character) in ("Cc", "Cf", "Co", "Cs", "Cn") for character in text):
-        raise BadName(f"That {what} has a character that cannot be seen. Type it again.")
+        raise BadName(said("name-unseen", what=what))
     return text
 
 

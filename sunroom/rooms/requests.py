@@ -11,6 +11,7 @@ import msgspec
 from django.core.cache import cache
 from django.http import HttpRequest, HttpResponse
 
+from sunroom.core.sentences import Sentence, said
 from sunroom.rooms.names import BadName
 from sunroom.rooms.services import NoRoom
 
@@ -22,8 +23,9 @@ View = Callable[..., HttpResponse]
 class Problem(Exception):
     """A request that cannot be done: the sentence is shown to the person."""
 
-    def __init__(self, status: int, sentence: str) -> None:
-        super().__init__(sentence)
+    def __init__(self, status: int, sentence: Sentence) -> None:
+        super().__init__(str(sentence))
+        self.sentence = sentence
         self.status = status
 
 
@@ -32,7 +34,7 @@ def body(request: HttpRequest, kind: type[T]) -> T:
     try:
         return msgspec.json.decode(request.body, type=kind)
     except (msgspec.DecodeError, UnicodeDecodeError) as error:
-        raise Problem(400, f"The request could not be understood: {error}.") from error
+        raise Problem(400, said("the-request-could-not-be", error=str(error))) from error
 
 
 def answer(value: object, status: int = 200) -> HttpResponse:
@@ -49,9 +51,9 @@ def answers_problems(view: View) -> View:
         try:
             return view(request, *arguments, **names)
         except Problem as problem:
-            return answer({"problem": str(problem)}, problem.status)
+            return answer({"problem": problem.sentence}, problem.status)
         except BadName as problem:
-            return answer({"problem": str(problem)}, 400)
+            return answer({"problem": problem.sentence}, 400)
         except NoRoom as problem:
             return answer({"problem": problem.sentence}, 404)
 
@@ -72,4 +74,4 @@ def allow_for(whom: str, times: int, seconds: int) -> None:
     except ValueError:  # it ran out between the two lines
         return
     if tries > times:
-        raise Problem(429, "That was tried too often. Wait a minute and try again.")
+        raise Problem(429, said("that-was-tried-too-often"))

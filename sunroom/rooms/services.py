@@ -14,6 +14,7 @@ from django.db import transaction
 from django.db.models import QuerySet
 from django.utils.timezone import now
 
+from sunroom.core.sentences import Sentence, said
 from sunroom.rooms.models import Pairing, Room, Seat
 from sunroom.rooms.names import BadName, clean_name, distinct
 
@@ -32,11 +33,15 @@ PAIR_CODE_GOOD_FOR = timedelta(minutes=10)
 class BadCode(ValueError):
     """A pairing code that lets nobody in; the sentence says why."""
 
+    def __init__(self, sentence: Sentence) -> None:
+        super().__init__(str(sentence))
+        self.sentence = sentence
+
 
 class NoRoom(LookupError):
     """The link leads to no room."""
 
-    sentence = "There is no room at this address. Check the link with your tutor."
+    sentence = said("there-is-no-room-at")
 
 
 def new_link() -> str:
@@ -160,9 +165,9 @@ def admit(seat_uid: str, admitted: bool) -> None:
     Seat.objects.filter(uid=seat_uid).update(admitted=admitted)
 
 
-def send_away(seat_uid: str) -> None:
-    """Keep that a person was sent away and stays out."""
-    Seat.objects.filter(uid=seat_uid).update(sent_away=True)
+def send_away(seat_uid: str, away: bool = True) -> None:
+    """Keep that a person was sent away and stays out, or may come in again."""
+    Seat.objects.filter(uid=seat_uid).update(sent_away=away)
 
 
 def seen(seat_uid: str) -> None:
@@ -176,7 +181,7 @@ def check_seat_free(room: Room) -> None:
         return
     unused = Seat.objects.filter(room=room, door="student", seen_at=None, created_at__lt=now() - UNUSED_AFTER)
     if not unused.delete()[0]:
-        raise BadName("Every seat in this room is taken. Ask the tutor.")
+        raise BadName(said("every-seat-in-this-room"))
 
 
 def change_link(room: Room, door: Door) -> str:
@@ -213,7 +218,7 @@ def invited_seat(code: str) -> Seat:
     plain = "".join(code.split()).casefold()
     pairing = Pairing.objects.select_related("seat__room").filter(code=plain, used=False).first()
     if pairing is None:
-        raise BadCode("That code is not good, or not any more. Ask for a new one on the first device.")
+        raise BadCode(said("that-code-is-not-good"))
     return pairing.seat
 
 
@@ -230,7 +235,7 @@ def pair_device(code: str, session: SessionBase) -> Seat:
         _stale().delete()
         pairing = Pairing.objects.select_related("seat__room").filter(code=plain, used=False).first()
         if pairing is None:
-            raise BadCode("That code is not good, or not any more. Ask for a new one on the first device.")
+            raise BadCode(said("that-code-is-not-good"))
         pairing.used = True
         pairing.save(update_fields=["used"])
     seat = pairing.seat

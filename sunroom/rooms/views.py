@@ -10,6 +10,7 @@ from django.db.models import Q
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
+from sunroom.core.sentences import said
 from sunroom.rooms import accounts, services
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
@@ -103,7 +104,7 @@ def sign_in(request: HttpRequest) -> HttpResponse:
         user = authenticate(request, username=given.username, password=given.password)
     if user is None:
         note("sign-in refused", address_of(request), account=given.username)
-        raise Problem(403, "That name and password do not belong together.")
+        raise Problem(403, said("that-name-and-password-do"))
     _login(request, user)
     return answer(me_of(request))
 
@@ -125,7 +126,7 @@ def account(request: HttpRequest) -> HttpResponse:
     allow(request, "account", 60, 600)
     given = body(request, NewAccount)
     users = get_user_model()
-    user = users(username=clean_name(given.username, "user name", 60), email=given.mail.strip())
+    user = users(username=clean_name(given.username, "name", 60), email=given.mail.strip())
     user.first_name = clean_name(given.name) if given.name.strip() else ""
     try:
         accounts.check_password(given.password, user)
@@ -135,11 +136,11 @@ def account(request: HttpRequest) -> HttpResponse:
             accounts.check_may_make_account(given.invitation)
             user.save()
     except accounts.AccountError as error:
-        raise Problem(400, str(error)) from error
+        raise Problem(400, error.sentence) from error
     except ValidationError as error:
-        raise Problem(400, " ".join(error.messages)) from error
+        raise Problem(400, said("user-name-not-good")) from error
     except IntegrityError as error:
-        raise Problem(400, "Somebody has that user name already. Choose another.") from error
+        raise Problem(400, said("somebody-has-that-user-name")) from error
     _login(request, user)
     return answer(me_of(request), 201)
 
@@ -165,7 +166,7 @@ def own(request: HttpRequest, link: str) -> HttpResponse:
     room = services.find_room(link, "tutor")
     if not services.own_by_key(room, body(request, OwnerKey).key, request.session):
         note("owner key refused", address_of(request), room=room.pk)
-        raise Problem(403, "This key does not open the room. It may have been claimed by an account.")
+        raise Problem(403, said("this-key-does-not-open"))
     return answer(me_of(request))
 
 
@@ -175,9 +176,9 @@ def claim(request: HttpRequest, link: str) -> HttpResponse:
     """Give a room started without an account to the account signed in."""
     room = services.find_room(link, "tutor")
     if not request.user.is_authenticated:
-        raise Problem(403, "Sign in first, then keep the room with your account.")
+        raise Problem(403, said("sign-in-first-then-keep"))
     if not services.owns(room, request.user, request.session):
-        raise Problem(403, "Only the person who started this room can keep it.")
+        raise Problem(403, said("only-the-person-who-started"))
     services.claim(room, request.user)
     return answer(me_of(request))
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import asyncio
 import atexit
+import re
 import shutil
 import tempfile
 import threading
@@ -199,10 +200,66 @@ class Browser:
         """Wait until all of ours is on the server's disk."""
         self.wait(lambda: self.text("[data-testid=kept]").startswith("Kept") or None, "everything to be kept")
 
+    @property
+    def percent(self) -> int:
+        """How large the page is shown."""
+        return int(re.sub(r"\D", "", self.find("[data-testid=zoom]").text))
+
+    @property
+    def whole(self) -> bool:
+        """Whether the view keeps to the whole page."""
+        return self.find("[data-testid=board]").get_attribute("data-whole") == "true"
+
+    @property
+    def page_count(self) -> int:
+        return int(self.find("nav[aria-label=Pages] b").text.split()[-1])
+
     # Doing
 
+    def film(self) -> None:
+        """All pages as pictures."""
+        if not self.all("[role=dialog][aria-label='All pages']"):
+            self.press("[aria-label='All pages']")
+            self.find("[role=dialog][aria-label='All pages']")
+
+    def page_panel(self) -> None:
+        self.film()
+        self.press("[aria-label='Page and paper']")
+        self.find("[role=dialog][aria-label='Page and paper']")
+
+    def close_panels(self) -> None:
+        self.driver.execute_script(
+            "document.querySelectorAll(':popover-open').forEach((panel) => panel.hidePopover())"
+        )
+
+    def class_panel(self, name: str = "Class") -> None:
+        """One of what the tutor side does with the class: “Class”, “Ask”, “Time”."""
+        self.press(f"[aria-label={name}]")
+        self.find(f"[role=dialog][aria-label={name}]")
+
+    def wrap_up(self) -> None:
+        """End the lesson."""
+        self.press("[aria-label='Wrap up']")
+        self.press("[role=dialog] button", "End the lesson")
+
+    def chat(self) -> None:
+        if not self.all("section[aria-label=Chat]"):
+            self.press("aside button", "Chat")
+            self.find("section[aria-label=Chat]")
+
     def tool(self, name: str) -> None:
-        self.press("nav[aria-label=Tools] button", name)
+        """Take a tool from the rack, or from All tools when it does not stand there."""
+        self.find("nav[aria-label=Tools] button")
+        if not any(name in button.text for button in self.all("nav[aria-label=Tools] button.tool")):
+            self.press("[aria-label='All tools']")
+            return self.press("[role=dialog][aria-label='All tools'] .tools button", name)
+        self.press("nav[aria-label=Tools] button.tool", name)
+
+    def part(self, css: str, text: str = "") -> None:
+        """Press what stands on the sill, or under More when there is no room for it."""
+        if not self.all(css):
+            self.press("[aria-label=Sill] [aria-label=More]")
+        self.press(css, text)
 
     def key(self, *keys: str) -> None:
         """Keys pressed together on the board."""

@@ -88,12 +88,12 @@ class Writing(BoardTest):
         self.tutor.line()
         self.tutor.draw([(300, 500), (400, 520)], "touch")
         self.tutor.kept()
-        self.assertIn("Whole page", self.tutor.text(".readout"), "what comes right after a pen is its hand")
+        self.assertTrue(self.tutor.whole, "what comes right after a pen is its hand")
         time.sleep(0.5)  # until it counts as a finger
         self.tutor.draw([(300, 500), (400, 520)], "touch")
         self.tutor.draw([(300, 400), (400, 420)], "pen")
         self.tutor.wait_items(2)
-        self.assertNotIn("Whole page", self.tutor.text(".readout"))
+        self.assertFalse(self.tutor.whole)
 
     def test_a_palm_under_the_pen_takes_no_stroke_and_moves_no_paper(self) -> None:
         box = self.tutor.find("[data-testid=board]").rect
@@ -146,7 +146,7 @@ class Writing(BoardTest):
         self.tutor.wait_items(1)
         (stroke,) = self.strokes()
         self.assertGreater(float(np.ptp(unpack_samples(stroke.samples)[:, 0])), 200)
-        self.assertIn("Whole page", self.tutor.text(".readout"))
+        self.assertTrue(self.tutor.whole)
 
     def test_ink_and_nib_are_those_that_were_chosen(self) -> None:
         self.tutor.press("[aria-label=Pens] input[aria-label^=Brush]")
@@ -175,7 +175,7 @@ class Writing(BoardTest):
         self.assertEqual(self.tutor.items, 0)
 
     def percent(self) -> int:
-        return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%"))
+        return self.tutor.percent
 
 
 class Changing(BoardTest):
@@ -185,9 +185,9 @@ class Changing(BoardTest):
         self.tutor.tool("Eraser")
         self.tutor.draw([(360, 280), (360, 320), (360, 360)], "mouse")
         self.tutor.wait_items(1)
-        self.tutor.tool("Undo")
+        self.tutor.press("[aria-label=Undo]")
         self.tutor.wait_items(3)
-        self.tutor.tool("Redo")
+        self.tutor.press("[aria-label=Redo]")
         self.tutor.wait_items(1)
 
     def test_box_lasso_and_press_select_and_a_drag_moves(self) -> None:
@@ -199,7 +199,7 @@ class Changing(BoardTest):
         self.tutor.key(Keys.ESCAPE)
         self.tutor.press("[aria-label='Select by'] input", "Lasso")
         self.tutor.draw([(280, 370), (380, 370), (390, 430), (280, 430), (275, 372)], "mouse")
-        self.tutor.wait_text(".what", "1 stroke of yours")
+        self.tutor.wait_text(".what", "one stroke of yours")
         before = [stroke.y for stroke in self.strokes()]
         self.tutor.draw([(330, 400), (330, 430), (330, 460)], "mouse")
         self.tutor.wait(lambda: [s.y for s in self.strokes()] != before or None, "the move")
@@ -260,22 +260,21 @@ class Pages(BoardTest):
         self.tutor.wait_items(1)
         self.assertEqual(self.page(1).head.paper.kind, "sheet")
         self.tutor.key(Keys.PAGE_DOWN)
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         self.tutor.press("[role=dialog] button", "Remove")
-        self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 1 or None, "the page to go")
+        self.tutor.wait(lambda: self.tutor.page_count == 1 or None, "the page to go")
         self.tutor.key(Keys.CONTROL, "z")
-        self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 2 or None, "the page to come back")
+        self.tutor.wait(lambda: self.tutor.page_count == 2 or None, "the page to come back")
 
     def test_the_view_pans_zooms_and_fits(self) -> None:
-        readout = ".readout .figure"
-        self.tutor.wait_text(readout, "Whole page")
-        self.tutor.press("[aria-label='Zoom in']")
-        self.tutor.wait(lambda: "Whole" not in self.tutor.text(readout) or None, "the zoom")
+        self.tutor.wait(lambda: self.tutor.whole or None, "the whole page")
+        self.tutor.key("+")
+        self.tutor.wait(lambda: not self.tutor.whole or None, "the zoom")
         self.tutor.key("0")
-        self.tutor.wait_text(readout, "Whole page")
+        self.tutor.wait(lambda: self.tutor.whole or None, "the whole page")
         self.tutor.tool("Move")
         self.tutor.draw([(300, 300), (360, 340)], "mouse")
-        self.tutor.wait(lambda: "Whole" not in self.tutor.text(readout) or None, "the pan")
+        self.tutor.wait(lambda: not self.tutor.whole or None, "the pan")
         self.assertEqual(self.tutor.items, 0)
 
     def test_keys_choose_tools_and_a_sheet_lists_them(self) -> None:

@@ -22,7 +22,7 @@ class PracticePage(Inking):
                 self.tutor.draw(stroke[few, :2] + place)
 
     def open_page(self) -> None:
-        self.tutor.press("[aria-label=You]")
+        self.tutor.press("[aria-label='Your menu']")
         self.tutor.press("[role=dialog] button", "Practice page")
 
     def progress(self, text: str) -> None:

@@ -59,7 +59,7 @@ class Kept(BrowserTest):
         tutor.press("input[type=radio]", "Pens down")
         tutor.wait_text("input:checked", "Pens down")
         self.offline(noor, False)
-        noor.wait_text("[data-testid=set-aside]", "1 stroke not on the board yet")
+        noor.wait_text("[data-testid=set-aside]", "One stroke not on the board yet")
         self.assertIn("Pens are down", noor.text("[data-testid=set-aside]"))
         self.assertEqual((noor.items, tutor.items), (0, 0))
         tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")

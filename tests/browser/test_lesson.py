@@ -51,7 +51,7 @@ class WholeLesson(BrowserTest):
         noor.wait_items(2)
         tutor.tool("Select")
         tutor.draw([(540, 180), (720, 200), (730, 320)], "mouse")
-        tutor.find("[data-testid=true-up]", "rectangle").click()
+        tutor.find("[data-testid=true-up]", "Rectangle").click()
         tutor.find("[data-testid=as-written]")
         tutor.kept()
         tutor.driver.refresh()
@@ -64,7 +64,7 @@ class WholeLesson(BrowserTest):
         noor.wait_items(2)
 
         # A pen is passed to the student and taken back.
-        noor.press("header button", "Put hand up")
+        noor.press("button", "Put hand up")
         tutor.wait_text("[data-testid=person]", "hand up, first")
         tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")
         noor.wait_text("[data-testid=pens-state]", "You have a pen")
@@ -78,19 +78,20 @@ class WholeLesson(BrowserTest):
 
         # The board is saved, and there the next day, after the server has been off.
         tutor.kept()
-        tutor.press("header a", "PDF")
+        tutor.press("[aria-label='Take away']")
+        tutor.press("[role=dialog] a", "PDF")
         (file,) = wait_for(lambda: list(tutor.downloads.glob("*.pdf")), "the PDF")
         self.assertRegex(file.name, r"^Shadows and sundials \d{4}-\d\d-\d\d\.pdf$")
         self.assertIn("noon", pypdfium2.PdfDocument(file)[0].get_textpage().get_text_range().lower())
-        tutor.press("header button", "End")
-        tutor.wait_text("header button", "Open the lesson")
+        tutor.wrap_up()
+        tutor.wait_text("header button", "Go on with the lesson")
         noor.wait_text("[data-testid=say]", "There is no lesson on")
         self.restart()
         tutor.open(f"{self.server.url}/rooms/{link}")
         tutor.find("img[alt^='First page']")
         tutor.press("a.board")
         tutor.wait_items(3)
-        self.assertEqual([tutor.problems(), noor.problems()], [[], []])
+        self.assertEqual(tutor.problems() + noor.problems(), [])
 
     def test_a_student_keeps_the_seat_over_a_reload_and_names_are_told_apart(self) -> None:
         tutor, link = self.open_room()
@@ -99,7 +100,7 @@ class WholeLesson(BrowserTest):
         noor.find("[data-testid=person][data-name=Noor]")
         other = self.come_in(link, "noor")
         other.find("[data-testid=person][data-name='noor 2']")
-        tutor.wait_text("aside[aria-label=People]", "Here now · 3")
+        tutor.wait_text("aside[aria-label=People]", "Here · 3")
 
     def test_the_porch_explains_a_name_that_cannot_be_used_and_a_wrong_link(self) -> None:
         _, link = self.open_room()

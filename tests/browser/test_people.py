@@ -36,15 +36,17 @@ class People(Tools):
 
     def test_hands_say_a_word_and_the_pen_goes_to_the_next(self) -> None:
         tomasz = self.come_in(self.link, "Tomasz")
-        self.noor.press("header button", "Put hand up")
-        self.noor.press("[aria-label='Your hand']")
+        self.noor.press("button", "Put hand up")
+        self.noor.press("[aria-label='Put it up with a word']")
         self.noor.press("[role=dialog] button", "I am stuck")
-        self.tutor.wait_text("[data-name=Noor]", "hand up, first: stuck")
-        tomasz.press("header button", "Put hand up")
+        self.tutor.wait_text("[data-name=Noor]", "hand up, first · I am stuck")
+        tomasz.press("button", "Put hand up")
         self.tutor.wait_text("[data-name=Tomasz]", "number 2")
-        self.tutor.press("button", "Pass to next")
+        self.tutor.class_panel()
+        self.tutor.press("[role=dialog] button", "Pass to next")
         self.noor.wait_text("[data-testid=pens-state]", "You have a pen")
-        self.tutor.press("button", "Pass to next")
+        self.tutor.class_panel()
+        self.tutor.press("[role=dialog] button", "Pass to next")
         tomasz.wait_text("[data-testid=pens-state]", "You have a pen")
         self.noor.wait_text("[data-testid=pens-state]", "You have no pen just now")
 
@@ -53,7 +55,7 @@ class People(Tools):
         self.noor.find("[aria-label='Who may write']")
         self.noor.draw(LINE)
         self.tutor.wait_items(1)
-        self.assertFalse([b for b in self.noor.all("header button") if "End" in b.text])
+        self.assertEqual(self.noor.all("[aria-label='Wrap up']"), [])
         self.more("Noor", "Make Noor a student again")
         self.noor.wait_text("[data-testid=pens-state]", "Pens are down")
         self.noor.driver.refresh()
@@ -68,32 +70,39 @@ class People(Tools):
         self.noor.wait_text("[role=alert]", "The tutor has sent you out of this room.")
 
     def test_a_page_has_its_own_rule_and_shows_it(self) -> None:
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         self.tutor.press("[aria-label='Who writes here'] input", "Open to students")
+        self.tutor.film()
         self.tutor.wait_text("button.page em", "open")
+        self.tutor.close_panels()
         self.noor.find("[aria-label=Pens]")
         self.noor.draw(LINE)
         self.tutor.wait_items(1)
         self.tutor.press("input[type=radio]", "Pens up")
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         self.tutor.press("[aria-label='Who writes here'] input", "Tutor side only")
         self.noor.wait_text("[data-testid=say]", "Only the tutor writes on this page.")
 
     def test_the_chat_is_heard_by_those_it_is_for_and_kept(self) -> None:
         tomasz = self.come_in(self.link, "Tomasz")
         self.say(self.noor, "When is noon?")
+        tomasz.chat()
         tomasz.wait_text("section[aria-label=Chat]", "When is noon?")
         self.noor.press("[aria-label='Say it to'] option", "To the tutor")
         self.say(self.noor, "I am lost, see https://example.org/sun")
+        self.tutor.chat()
         self.tutor.wait_text("section[aria-label=Chat]", "I am lost")
         self.assertTrue(self.tutor.find("section[aria-label=Chat] a").get_attribute("href").endswith("/sun"))
         self.say(tomasz, "At 13:20 here")
+        self.noor.chat()
         self.noor.wait_text("section[aria-label=Chat]", "At 13:20 here")
         self.assertNotIn("lost", tomasz.text("section[aria-label=Chat]"))
         self.tutor.driver.refresh()
+        self.tutor.chat()
         self.tutor.wait_text("section[aria-label=Chat]", "I am lost")
 
     def say(self, browser, text: str) -> None:
+        browser.chat()
         browser.find("[aria-label='Say something']").send_keys(text, Keys.ENTER)
 
     def test_look_here_brings_everyone_and_keep_together_holds_them(self) -> None:
@@ -102,30 +111,34 @@ class People(Tools):
         self.tutor.wait_items(0)
         self.tutor.draw(LINE)
         for _ in range(3):
-            self.tutor.press("[aria-label='Zoom in']")
+            self.tutor.key("+")
         self.assertEqual(self.noor.items, 0)
         self.tutor.press("button", "Look here")
         self.noor.wait_text("[data-testid=say]", "Imani: look here.")
         self.noor.wait_items(1)
-        self.assertAlmostEqual(self.percent(self.noor), self.percent(self.tutor), delta=3)
-        self.tutor.press("button", "Keep together")
-        self.noor.wait_text("[role=status].held", "Imani keeps everyone together here.")
+        self.assertAlmostEqual(self.percent(self.noor), self.percent(self.tutor), delta=12)
+        self.tutor.press("aside button", "Together")
+        self.noor.wait_text("[data-testid=say]", "Imani keeps everyone together here.")
         held = self.percent(self.noor)
-        self.noor.press("[aria-label='Zoom out']")
+        self.noor.key("-")
         self.assertEqual(self.percent(self.noor), held, "nobody looks elsewhere")
-        self.noor.press("[aria-label='Zoom in']")
+        self.noor.key("+")
         self.assertGreater(self.percent(self.noor), held, "but closer")
-        self.tutor.press("[aria-label='Zoom out']")
+        self.tutor.key("-")
         self.noor.wait(lambda: self.percent(self.noor) < held or None, "the view to follow")
-        self.tutor.press("button", "Let everyone go")
-        self.noor.wait(lambda: not self.noor.all(".held") or None, "the hold to end")
-        self.noor.press("[aria-label='Zoom out']")
+        self.tutor.press("aside button", "Let go")
+        self.noor.wait(
+            lambda: "together" not in self.noor.text("[data-testid=say]") or None, "the hold to end"
+        )
+        self.noor.key("-")
 
     def test_nobody_is_held_by_somebody_who_has_gone(self) -> None:
-        self.tutor.press("button", "Keep together")
-        self.noor.find(".held")
+        self.tutor.press("aside button", "Together")
+        self.noor.wait_text("[data-testid=say]", "keeps everyone together")
         self.tutor.open("about:blank")
-        self.noor.wait(lambda: not self.noor.all(".held") or None, "the hold to end")
+        self.noor.wait(
+            lambda: "together" not in self.noor.text("[data-testid=say]") or None, "the hold to end"
+        )
 
     def percent(self, browser) -> int:
-        return int(browser.find(".readout .figure").text.split()[-1].rstrip("%"))
+        return browser.percent

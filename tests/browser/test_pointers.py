@@ -78,7 +78,7 @@ class Pointers(Tools):
             [(x - 60, y), (x - 52, y + 30), (x - 52, y + 30)],
             [(x + 60, y), (x + 52, y - 30), (x + 52, y - 30)],
         )
-        self.assertIn("Whole page", self.tutor.text(".readout"))
+        self.assertTrue(self.tutor.whole)
         self.tutor.tool("Pen")
         # Ink along the turned edge rises by the angle of the two fingers: 30°.
         self.tutor.draw([(x - 120, y + 20), (x - 60, y), (x + 20, y - 50), (x + 100, y - 95)])

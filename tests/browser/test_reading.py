@@ -154,7 +154,7 @@ class Converting(Inking):
     def test_what_was_written_last_is_offered_when_that_is_wanted(self) -> None:
         self.write("at", 200, 230)
         self.assertEqual(self.tutor.all("[aria-label='What was written last']"), [])
-        self.tutor.press("[aria-label=You]")
+        self.tutor.press("[aria-label='Your menu']")
         self.tutor.press("[aria-label='Read as I write'] input", "Offer")
         self.tutor.key(Keys.ESCAPE)
         self.write("shadow", 400, 230)
@@ -164,7 +164,7 @@ class Converting(Inking):
         )
 
     def test_a_letter_is_never_made_a_figure_unasked(self) -> None:
-        self.tutor.press("[aria-label=You]")
+        self.tutor.press("[aria-label='Your menu']")
         self.tutor.press("[aria-label='Read as I write'] input", "Always take")
         self.tutor.key(Keys.ESCAPE)
         self.write("noon", 200, 230)

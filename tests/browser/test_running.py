@@ -14,10 +14,6 @@ class Running(Tools):
         self.noor = self.come_in(self.link, "Noor")
         self.tutor.find("[data-testid=person]", "Noor")
 
-    def class_panel(self) -> None:
-        self.tutor.press("[aria-label=Class]")
-        self.tutor.find("[role=dialog][aria-label=Class]")
-
     def more(self, name: str, button: str) -> None:
         self.tutor.press(f"[aria-label='More about {name}']")
         self.tutor.press("[role=dialog] button", button)
@@ -32,7 +28,7 @@ class Running(Tools):
 
 class Doors(Running):
     def test_a_knock_is_seen_and_answered_and_who_is_in_stays_in(self) -> None:
-        self.class_panel()
+        self.tutor.class_panel()
         self.tutor.press("[aria-label='Come in by'] input", "Knock")
         self.tutor.key(Keys.ESCAPE)
         tomasz = self.at_door("Tomasz")
@@ -46,7 +42,7 @@ class Doors(Running):
         self.noor.find("nav[aria-label=Tools]")
 
     def test_a_code_is_asked_for_and_a_wrong_one_says_so(self) -> None:
-        self.class_panel()
+        self.tutor.class_panel()
         self.tutor.press("[aria-label='Come in by'] input", "Code")
         self.tutor.find("[aria-label='Code of the door']").send_keys("gnomon")
         self.tutor.press("[role=dialog] button", "Set the code")
@@ -89,9 +85,9 @@ class Places(Running):
         self.noor.wait_text("[data-testid=set-aside]", "not on the board yet")
         self.assertEqual(self.tutor.items, 1)
         tomasz.wait_text("[data-testid=pens-state]", "Pens are down")
-        whole = self.noor.text(".readout .figure")
+        whole = self.noor.percent
         self.noor.key("j")
-        self.noor.wait(lambda: self.noor.text(".readout .figure") != whole or None, "the view of the bay")
+        self.noor.wait(lambda: self.noor.percent != whole or None, "the view of the bay")
 
     def test_a_bay_is_changed_and_removed_and_undo_brings_it_back(self) -> None:
         self.bay()
@@ -103,13 +99,15 @@ class Places(Running):
     def test_each_student_gets_a_desk_of_their_own(self) -> None:
         tomasz = self.come_in(self.link, "Tomasz")
         self.tutor.draw(LINE)
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         self.tutor.press("[role=dialog] button", "A desk for each of 2")
-        self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 3 or None, "two desks")
-        names = [button.get_attribute("title") for button in self.tutor.all("button.page")]
-        self.assertEqual(names[1:], ["Noor", "Tomasz"])
+        self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "two desks")
+        self.tutor.film()
+        names = [button.text.split() for button in self.tutor.all("button.page")]
+        self.assertEqual(names[1:], [["2", "Noor", "Noor"], ["3", "Tomasz", "Tomasz"]])
+        self.tutor.close_panels()
         for person in (self.noor, tomasz):
-            person.wait(lambda person=person: len(person.all("button.page")) == 3 or None, "the desks")
+            person.wait(lambda person=person: person.page_count == 3 or None, "the desks")
             person.key(Keys.PAGE_DOWN)
         self.noor.wait_text("[data-testid=pens-state]", "You can write on this page")
         tomasz.wait_text("[data-testid=say]", "This desk belongs to somebody else.")
@@ -122,7 +120,7 @@ class Eyes(Running):
         self.more("Noor", "See as Noor does")
         self.tutor.wait_text("[role=status]", "You see the lesson as Noor does")
         self.tutor.wait_text("[data-testid=pens-state]", "Pens are down")
-        self.tutor.find("header button", "Put hand up")
+        self.tutor.find("button", "Put hand up")
         self.assertEqual(self.tutor.all("[aria-label='Who may write']"), [])
         self.tutor.draw(LINE)
         self.assertEqual(self.tutor.items, 0)
@@ -134,13 +132,12 @@ class Eyes(Running):
     def test_a_student_is_followed_until_the_tutor_moves(self) -> None:
         self.more("Noor", "Follow Noor")
         self.tutor.wait_text("[role=status]", "You follow Noor")
-        self.noor.press("[aria-label='Zoom in']")
-        self.noor.press("[aria-label='Zoom in']")
-        whole = "Whole"
-        self.tutor.wait(lambda: whole not in self.tutor.text(".readout .figure") or None, "the followed view")
-        self.tutor.press("[aria-label='Zoom out']")
+        self.noor.key("+")
+        self.noor.key("+")
+        self.tutor.wait(lambda: not self.tutor.whole or None, "the followed view")
+        self.tutor.key("-")
         self.tutor.wait(
-            lambda: "You follow" not in self.tutor.text("main") or None, "the tutor to go their own way"
+            lambda: "You follow" not in self.tutor.text(".says") or None, "the tutor to go their own way"
         )
 
     def test_a_projector_shows_the_board_alone_where_the_tutor_looks(self) -> None:
@@ -157,15 +154,14 @@ class Eyes(Running):
         self.assertEqual(wall.all("header"), [])
         self.tutor.find("[data-testid=person]", "Onlooker")
         for _ in range(3):
-            self.tutor.press("[aria-label='Zoom in']")
-        wall.wait(lambda: "Whole" not in wall.text(".readout .figure") or None, "the tutor's view")
+            self.tutor.key("+")
+        wall.wait(lambda: not wall.whole or None, "the tutor's view")
 
 
 class Asking(Running):
     def test_a_question_is_answered_counted_and_shown(self) -> None:
         tomasz = self.come_in(self.link, "Tomasz")
-        self.class_panel()
-        self.tutor.press("[role=dialog] button", "Write a question")
+        self.tutor.class_panel("Ask")
         self.tutor.find("[aria-label='The question']").send_keys("How long at noon?")
         answers = self.tutor.find("[aria-label^=Answers]")
         answers.send_keys(Keys.CONTROL, "a")
@@ -173,34 +169,33 @@ class Asking(Running):
         self.tutor.press("[role=dialog] button", "Ask it")
         self.noor.press("[aria-label=Question] button", "1 m")
         self.tutor.wait_text("[aria-label=Question]", "1 of 2 answered")
-        self.assertEqual(
-            self.tutor.find("[aria-label=Question] button", "1 m").get_attribute("title"), "Noor"
-        )
+        self.tutor.press("[aria-label=Question] button", "Who said what")
+        self.tutor.wait_text("[aria-label=Question] .options button:nth-child(2)", "Noor")
         self.assertEqual(tomasz.all("[aria-label=Question] button b"), [], "no numbers before they are shown")
         self.tutor.press("button", "Show to everybody")
         tomasz.wait(lambda: tomasz.all("[aria-label=Question] button b") or None, "the numbers")
         self.tutor.press("button", "Put away")
         self.noor.wait(lambda: not self.noor.all("[aria-label=Question]") or None, "the question to go")
 
-    def test_signs_fade_and_a_countdown_is_seen_by_all(self) -> None:
-        self.noor.press("[aria-label='Show a sign'] [aria-label='I am lost']")
-        self.tutor.find("[data-name=Noor] [aria-label='I am lost']")
-        self.class_panel()
-        self.tutor.find("[aria-label='What the time is for']").send_keys("Measure")
+    def test_signs_stay_until_seen_and_a_countdown_is_seen_by_all(self) -> None:
+        self.noor.press("[aria-label='Show a sign']")
+        self.noor.press("[role=dialog] button", "I am lost")
+        self.tutor.wait_text("[data-name=Noor]", "I am lost")
+        self.tutor.wait_text("aside", "I am lost · 1")
+        self.tutor.class_panel("Time")
+        self.tutor.find("[aria-label^='What for']").send_keys("Measure")
         self.tutor.press("[role=dialog] button", "1 min")
-        self.noor.wait_text("[role=timer]", "Measure 0")
-        self.tutor.wait(
-            lambda: not self.tutor.all("[data-name=Noor] [aria-label='I am lost']") or None,
-            "the sign to fade",
-        )
+        self.noor.wait_text("[role=timer]", "Measure: 0")
+        self.tutor.press("[aria-label='Seen: clear the signs']")
+        self.tutor.wait(lambda: "I am lost" not in self.tutor.text("aside") or None, "the sign to go")
 
     def test_a_paused_lesson_stops_pens_and_goes_on(self) -> None:
         self.tutor.press("input[type=radio]", "Pens up")
         self.noor.wait_text("[data-testid=pens-state]", "Pens are up")
-        self.class_panel()
+        self.tutor.class_panel()
         self.tutor.press("[role=dialog] button", "Pause the lesson")
         self.noor.wait_text("[data-testid=pens-state]", "The lesson is paused")
-        self.class_panel()
+        self.tutor.class_panel()
         self.tutor.press("[role=dialog] button", "Go on with the lesson")
         self.noor.wait_text("[data-testid=pens-state]", "Pens are up")
 
@@ -212,12 +207,12 @@ class Who(Running):
         self.noor.draw(LINE)
         self.tutor.wait_items(1)
         before = self.over_pixels(self.tutor)
-        self.class_panel()
+        self.tutor.class_panel()
         self.tutor.press("[role=dialog] button", "Show who wrote what")
         self.tutor.wait(lambda: self.over_pixels(self.tutor) > before + 100 or None, "the names")
         self.tutor.tool("Select")
         self.tutor.draw([(400, 300)], "mouse")
-        self.tutor.press("[aria-label='Who made this']")
+        self.tutor.part("[aria-label='Who made this']")
         self.tutor.wait_text("[role=dialog] li", "made by Noor")
 
     def test_one_student_s_work_is_cleared_in_one_step_and_asked_once(self) -> None:
@@ -227,7 +222,7 @@ class Who(Running):
         for shift in (60, 120):
             self.noor.draw([(x, y + shift) for x, y in LINE])
         self.tutor.wait_items(3)
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         self.tutor.press("[role=dialog] button", "Noor’s work")
         self.tutor.press("[role=dialog] button", "Yes, clear it")
         self.tutor.wait_items(1)
@@ -242,7 +237,7 @@ class Who(Running):
         field.send_keys("Noor K.", Keys.ENTER)
         self.noor.wait_text("aside", "you are Noor K.")
         self.tutor.press("button", "Choose some")
-        self.tutor.press("button", "All")
+        self.tutor.press("aside button", "All")
         self.tutor.press("button", "Pass pens")
         for person in (self.noor, tomasz):
             person.wait_text("[data-testid=pens-state]", "You have a pen")
@@ -251,7 +246,7 @@ class Who(Running):
 class Devices(Running):
     def test_a_tablet_writes_in_the_same_seat_until_it_is_unpaired(self) -> None:
         self.tutor.press("input[type=radio]", "Pens up")
-        self.noor.press("[aria-label=You]")
+        self.noor.press("[aria-label='Your menu']")
         self.noor.press("[role=dialog] button", "Pair a device")
         code = self.noor.find("[role=dialog] .code").text
         tablet = self.browser(820, 1180)
@@ -262,16 +257,16 @@ class Devices(Running):
         tablet.draw(LINE)
         self.noor.wait_items(1)
         self.noor.key(Keys.ESCAPE)
-        self.noor.tool("Undo")
+        self.noor.press("[aria-label=Undo]")
         self.tutor.wait_items(0)
-        self.noor.press("[aria-label=You]")
+        self.noor.press("[aria-label='Your menu']")
         self.noor.press("[role=dialog] button", "End all pairings")
         tablet.wait_text("[role=alertdialog]", "This device is no longer paired.")
 
 
 class Plans(Running):
     def test_a_plan_is_kept_and_shown_on_the_room_s_home(self) -> None:
-        self.tutor.press("header button", "End")
+        self.tutor.wrap_up()
         self.tutor.kept()
         self.tutor.open(f"{self.server.url}/rooms/{self.link}")
         self.tutor.find("[aria-label='Plan of the next lesson'] input").send_keys("Hour lines")
@@ -281,8 +276,9 @@ class Plans(Running):
         self.tutor.press("[aria-label='Plan of the next lesson'] button")
         self.tutor.wait_text("h2", "Next: Hour lines")
         self.tutor.press("a", "Open the lesson")
-        self.tutor.wait_text("[aria-label=Pages]", "Tasks")
-        titles = [line[2:] for line in self.tutor.text("[aria-label=Pages]").splitlines() if line[1:2] == " "]
+        self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "the pages of the plan")
+        self.tutor.film()
+        titles = [button.text.split(maxsplit=1)[1] for button in self.tutor.all("button.page")]
         self.assertEqual(titles, ["Warm-up", "Measure", "Tasks"])
         self.noor.wait_text("[data-testid=pens-state]", "Pens are down")
 
@@ -292,10 +288,12 @@ class Helping(Running):
         self.more("Noor", "Make Noor a helper")
         self.noor.find("[aria-label='Who may write']")
         self.more("Noor", "Hand the room over to Noor")
-        self.noor.find("header button", "End")
+        self.noor.find("[aria-label='Wrap up']")
         self.tutor.press("header button", "Take the room back")
-        self.tutor.find("header button", "End")
-        self.noor.wait(lambda: "End" not in self.noor.text("header") or None, "Noor to be a helper again")
+        self.tutor.find("[aria-label='Wrap up']")
+        self.noor.wait(
+            lambda: not self.noor.all("[aria-label='Wrap up']") or None, "Noor to be a helper again"
+        )
 
     def test_a_kit_is_kept_for_later_lessons_when_that_is_wanted(self) -> None:
         self.tutor.press("[aria-label='What pens may do']")
@@ -303,22 +301,23 @@ class Helping(Running):
         self.tutor.press("[role=dialog] label", "Also in later lessons")
         self.tutor.key(Keys.ESCAPE)
         self.tutor.kept()
-        self.tutor.press("header button", "End")
-        self.tutor.press("header button", "Open the lesson")
-        self.tutor.wait_text("[aria-label='What pens may do']", "notes only")
+        self.tutor.wrap_up()
+        self.tutor.open(f"{self.server.url}/rooms/{self.link}")
+        self.tutor.press("a", "Open the lesson")
+        self.tutor.wait_text("[aria-label='What pens may do']", "May: notes")
 
     def test_somebody_who_went_is_still_listed_with_the_time(self) -> None:
         tomasz = self.come_in(self.link, "Tomasz")
         self.tutor.find("[data-testid=person]", "Tomasz")
         tomasz.open("about:blank")
         self.tutor.wait_text(".gone", "Tomasz")
-        self.tutor.wait_text("aside", "Here now · 2")
+        self.tutor.wait_text("aside", "Here · 2")
 
     def test_sounds_can_be_switched_off_each_and_stay_off(self) -> None:
-        self.tutor.press("[aria-label=You]")
+        self.tutor.press("[aria-label='Your menu']")
         self.tutor.press("[role=dialog] label", "A knock at the door")
         self.tutor.driver.refresh()
-        self.tutor.press("[aria-label=You]")
+        self.tutor.press("[aria-label='Your menu']")
         box = self.tutor.find("[role=dialog] label", "A knock at the door").find_element(
             "css selector", "input"
         )
@@ -335,19 +334,20 @@ class Background(Running):
         self.assertEqual(self.tutor.all(".what"), [])
         self.tutor.key(Keys.CONTROL, "a")
         self.assertEqual(self.tutor.all(".what"), [])
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         self.tutor.press("[role=dialog] button", "Unpin the background (1)")
         self.tutor.wait(lambda: not self.items()[0].pinned or None, "the pin to go")
         self.tutor.draw([(300, 270)], "mouse")
-        self.tutor.wait_text(".what", "1 figure of yours")
+        self.tutor.wait_text(".what", "one figure of yours")
 
 
 class Narrow(Running):
     def test_on_a_tablet_the_chat_is_opened_by_a_button_that_counts_what_is_new(self) -> None:
         self.noor.resize(820, 1180)
+        self.tutor.chat()
         self.tutor.find("[aria-label='Say something']").send_keys("Look at the table", Keys.ENTER)
-        self.noor.wait_text("button.talk", "Chat · 1")
-        self.noor.press("button.talk")
+        self.noor.wait_text("[aria-label=Chat]", "1")
+        self.noor.press("[aria-label=Chat]")
         self.noor.wait_text("section[aria-label=Chat]", "Look at the table")
         self.tutor.find("[aria-label='Say something']").send_keys("And the graph", Keys.ENTER)
         self.noor.wait_text("section[aria-label=Chat]", "And the graph")
@@ -363,8 +363,7 @@ class Onlooking(Running):
         parent = self.browser()
         parent.open(f"{self.server.url}/watch/{link}")
         parent.find("[data-testid=board]")
-        self.class_panel()
-        self.tutor.press("[role=dialog] button", "Write a question")
+        self.tutor.class_panel("Ask")
         self.tutor.press("[role=dialog] button", "Ask it")
         button = parent.find("[aria-label=Question] button", "yes")
         self.assertFalse(button.is_enabled())

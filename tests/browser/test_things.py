@@ -114,7 +114,7 @@ class Things(Tools):
         self.write("2.14")
         self.take()
         self.tutor.press("[aria-label='Rows and columns']")
-        self.tutor.press("[role=dialog] button", "Add a column")
+        self.tutor.press("[role=dialog] [aria-label='Add a column']")
         self.tutor.wait(lambda: len(self.table().columns) == 4 or None, "the column")
         self.assertEqual(self.table().cells[:6], ("sun height", "shadow", "note", "", "25°", "2.14"))
 
@@ -189,7 +189,7 @@ class Things(Tools):
             noor = self.come_in(self.link, "Noor")
             noor.wait_items(1)
             noor.wait(lambda: self.shows_red(noor) or None, "the picture")
-            self.tutor.press("[aria-label='Page and paper']")
+            self.tutor.page_panel()
             self.tutor.find("[aria-label='Picture as paper']").send_keys(file.name)
             self.tutor.wait(lambda: self.page().head.paper.picture or None, "the paper's picture")
         (item,) = self.items()

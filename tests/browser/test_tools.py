@@ -32,7 +32,7 @@ class Tools(BoardTest):
 
     def scale(self) -> float:
         """Screen px for each board unit, as the view says."""
-        return int(self.tutor.find(".readout .figure").text.split()[-1].rstrip("%")) / 100
+        return self.tutor.percent / 100
 
     def arrange(self, label: str) -> None:
         if not self.tutor.all("[role=dialog][aria-label=Arrange]"):
@@ -184,7 +184,7 @@ class Arranging(Tools):
         self.tutor.wait_items(0)
         self.tutor.press("[aria-label='Add a page']")
         self.tutor.press("[role=dialog] button", "Like this one")
-        self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 2 or None, "the second page")
+        self.tutor.wait(lambda: self.tutor.page_count == 2 or None, "the second page")
         self.tutor.key(Keys.CONTROL, "v")
         self.tutor.wait_items(1)
         (after,) = self.items(1)
@@ -217,19 +217,19 @@ class Arranging(Tools):
 
 class Paper(Tools):
     def test_paper_and_order_of_pages_are_changed_and_there_after_a_reload(self) -> None:
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.page_panel()
         title = self.tutor.find("[role=dialog] input")
         title.send_keys("Graph of shadows", Keys.TAB)
         self.tutor.press("[aria-label=Ruling] input", "Graph")
         self.tutor.press("[aria-label=Paper] input", "Roll")
         self.tutor.press("[role=dialog] button", "Copy")
-        self.tutor.wait(lambda: len(self.tutor.all("button.page")) == 2 or None, "the copy")
-        self.tutor.press("[aria-label='Page and paper']")
+        self.tutor.wait(lambda: self.tutor.page_count == 2 or None, "the copy")
+        self.tutor.page_panel()
         self.tutor.press("[aria-label=Ruling] input", "Polar")
         self.tutor.press("[role=dialog] button", "Move earlier")
         self.tutor.kept()
         self.tutor.driver.refresh()
-        self.tutor.find("button.page")
+        self.tutor.wait(lambda: self.tutor.page_count == 2 or None, "the pages")
         first, second = self.page(0).head, self.page(1).head
         self.assertEqual((first.paper.ruling, second.paper.ruling), ("polar", "graph"))
         self.assertEqual((second.title, second.paper.kind), ("Graph of shadows", "roll"))
@@ -243,5 +243,5 @@ class Paper(Tools):
         # The line has gone up by half the board's height: it is pressed where it is now.
         self.tutor.draw([(400, 300 - height // 2 + 1)], "mouse")
         self.tutor.key(Keys.CONTROL, "a")
-        self.tutor.wait_text(".what", "1 stroke of yours")
-        self.assertNotIn("Whole page", self.tutor.text(".readout"))
+        self.tutor.wait_text(".what", "one stroke of yours")
+        self.assertFalse(self.tutor.whole)

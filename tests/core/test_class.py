@@ -36,6 +36,7 @@ from sunroom.core.lesson import (
 from sunroom.core.lesson.commands import Command, LowerHand, action_of
 from sunroom.core.lesson.record import asked, described
 from sunroom.core.pens import ACTIONS, Actor, Facts, Target, decide
+from tests.words import said_by
 
 NOOR = Actor("noor", "student", "Noor")
 QUESTION = AskCheck("check-1", "How long at noon?", ("0.5 m", "1 m", "2 m"))
@@ -180,7 +181,9 @@ class Questions(ClassTest):
     def test_what_it_came_to_is_written_down(self) -> None:
         lesson = self.answered(("noor", 1), ("tomasz", 1))
         assert lesson.check is not None
-        self.assertEqual(asked(lesson.check), "asked “How long at noon?”: 0.5 m 0; 1 m 2; 2 m 0")
+        self.assertEqual(
+            said_by(asked(lesson.check)), "Imani asked “How long at noon?”: 0.5 m 0; 1 m 2; 2 m 0."
+        )
         self.assertIsNone(carry_out(lesson, EndCheck(), "tutor", 4_000).check)
 
 
@@ -226,5 +229,5 @@ class RuleBook(TestCase):
         for command in self.COMMANDS:
             if not isinstance(command, SetPlan | SetCountdown | AskCheck | ShareCheck | EndCheck | LowerHand):
                 self.assertTrue(described(command, names), command)
-        self.assertEqual(described(Admit("tomasz"), names), "let Tomasz in")
-        self.assertEqual(described(HandOver(""), names), "took the room back")
+        self.assertEqual(said_by(described(Admit("tomasz"), names)), "Imani let Tomasz in.")
+        self.assertEqual(said_by(described(HandOver(""), names)), "Imani took the room back.")

@@ -23,6 +23,7 @@ from sunroom.core.lesson import (
 )
 from sunroom.core.lesson.record import Entry, described, minutes_present
 from sunroom.core.pens import KITS, Actor, Facts, Target, decide
+from tests.words import said_by
 
 NOOR, TOMASZ = Actor("seat-n", "student", "Noor"), Actor("seat-t", "student", "Tomasz")
 IMANI, SASKIA = Actor("seat-i", "tutor", "Imani"), Actor("seat-s", "helper", "Saskia")
@@ -138,11 +139,11 @@ class Record(TestCase):
     def test_every_change_of_rights_has_its_words_and_a_hand_has_none(self) -> None:
         names = {"seat-n": "Noor"}
         table = {
-            SetPens("up"): "put pens up",
-            PassPen("seat-n", 3): "passed a pen to Noor for 3 minutes",
-            SetRights((), "seat-n"): "changed what Noor's pen may do",
-            SendAway("seat-x"): "sent somebody away",
+            SetPens("up"): "Imani put pens up.",
+            PassPen("seat-n", 3): "Imani passed a pen to Noor for 3 minutes.",
+            SetRights((), "seat-n"): "Imani changed what Noor’s pen may do.",
+            SendAway("seat-x"): "Imani sent ? away.",
             RaiseHand(): "",
         }
         for command, words in table.items():
-            self.assertEqual(described(command, names), words)
+            self.assertEqual(said_by(described(command, names)), words)

@@ -23,6 +23,7 @@ from sunroom.core.formats.package import PackedPage, read_package, with_pictures
 from sunroom.resources import typesetter
 from tests.core.test_pictures import picture
 from tests.strategies import ink_items, items
+from tests.words import in_words
 
 ME = "seat-me"
 
@@ -123,7 +124,7 @@ class Refused(TestCase):
     def refused(self, data: bytes, words: str) -> None:
         with self.assertRaises(MalformedError) as caught:
             read_package(data, ME, typesetter())
-        self.assertIn(words, str(caught.exception))
+        self.assertIn(words, in_words(caught.exception))
 
     def test_what_is_no_package(self) -> None:
         whole = with_board(lambda board: None)

@@ -36,6 +36,7 @@ from sunroom.core.pens import (
 )
 from sunroom.core.pens.rules import GRACE_MS, LEADING, REASONS
 from tests import strategies as make
+from tests.words import in_words
 
 TUTOR, HELPER = Actor("tutor", "tutor"), Actor("helper", "helper")
 NOOR, TOMASZ = Actor("noor", "student", "Noor"), Actor("tomasz", "student", "Tomasz")
@@ -116,12 +117,12 @@ class Table(TestCase):
             self.assertEqual(
                 (verdict.allowed, verdict.reason), (allowed, reason), (actor.name, action, facts.mode)
             )
-            self.assertTrue(verdict.sentence.endswith("."))
+            self.assertTrue(in_words(verdict.sentence).endswith("."))
 
     def test_the_sentence_names_who_is_writing(self) -> None:
         verdict = decide(NOOR, "add_ink", Target(), Facts(writer="Imani"), NOW)
         self.assertEqual(
-            verdict.sentence, "Pens are down. Imani is writing. Put your hand up to ask for a pen."
+            in_words(verdict.sentence), "Pens are down. Imani is writing. Put your hand up to ask for a pen."
         )
 
     def test_a_stroke_begun_before_pens_went_down_may_end(self) -> None:

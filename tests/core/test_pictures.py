@@ -15,6 +15,7 @@ from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.formats.pictures import MAX_BYTES, MAX_SIDE_PX, clean_picture
 from sunroom.resources import typesetter
 from tests.core.test_formats import page_with
+from tests.words import in_words
 
 
 def picture(
@@ -58,7 +59,7 @@ class Cleaning(TestCase):
         for data in bad:
             with self.assertRaises(MalformedError) as caught:
                 clean_picture(data)
-            self.assertTrue(str(caught.exception).endswith("."))
+            self.assertTrue(in_words(caught.exception).endswith("."))
 
 
 class InFiles(TestCase):

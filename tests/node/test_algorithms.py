@@ -11,23 +11,26 @@ from unittest import TestCase
 import numpy as np
 
 from sunroom.core.geometry import Affine
+from sunroom.words import FOLDER
 from tests.core.test_ink import run_in_node
 
 SOURCE = "".join(
     f"export * from '/src/{module}'\n"
     for module in (
         "board/styled.ts", "board/frame.ts", "board/snap.ts", "board/place.ts", "board/text.ts",
-        "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts", "ui/time.ts",
-        "board/bays.ts", "gestures/line-gestures.ts", "frame/board/bays.ts", "people/mark.ts", "lesson/figure-names.ts",
+        "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts", "words/time.ts",
+        "board/bays.ts", "gestures/line-gestures.ts", "frame/board/bays.ts", "lesson/mark.ts", "lesson/figure-names.ts",
     )
 )  # fmt: skip
+SOURCE += "export { speech } from '/src/words/words.svelte'\n"
 
 SCRIPT = """
 import * as app from './golden.js'
 import { readFileSync } from 'node:fs'
+app.speech.take('en', readFileSync('ENGLISH', 'utf8'))
 const answers = JSON.parse(readFileSync(0, 'utf8')).map((code) => new Function('app', code)(app))
 console.log(JSON.stringify(answers))
-"""
+""".replace("ENGLISH", str(FOLDER / "en.ftl"))
 
 
 def ask(*codes: str) -> list[Any]:
@@ -310,8 +313,8 @@ class Places(TestCase):
 
     def test_figures_are_called_by_their_kind_and_form(self) -> None:
         figures = [
-            ("arrow", "", "arrow"), ("double_arrow", "", "double arrow"), ("triangle", "right", "right triangle"),
-            ("triangle", "", "triangle"), ("number_line", "", "number line"), ("polyline", "", "polyline"),
+            ("arrow", "", "Arrow"), ("double_arrow", "", "Double arrow"), ("triangle", "right", "Right triangle"),
+            ("triangle", "", "Triangle"), ("number_line", "", "Number line"), ("polyline", "", "Polyline"),
         ]  # fmt: skip
         codes = [
             f"return app.nameOf({json.dumps({'kind': kind, 'form': form})})" for kind, form, _ in figures

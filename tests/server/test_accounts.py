@@ -25,6 +25,7 @@ from sunroom.rooms.models import Browser, Pairing, Room, Seat
 from tests.browser.base import LiveServer
 from tests.server.client import Web
 from tests.server.test_live import LiveTest, stroke
+from tests.words import in_words
 
 PASSWORD, OTHER = "hour-lines-at-noon", "gnomon-and-shadow"
 
@@ -213,7 +214,7 @@ class WholeRooms(LiveTest):
         for bad in (b"", b"PK", file[:300], b"x" * 1_000):
             status, told = elsewhere.ask("POST", "/api/whole-rooms", bad)
             self.assertEqual(status, 400)
-            self.assertTrue(told["problem"].endswith("."))
+            self.assertTrue(in_words(told["problem"]).endswith("."))
         self.assertEqual(Room.objects.count(), 2, "nothing is left of what could not be brought in")
 
     def test_a_room_is_deleted_only_by_its_owner_and_by_name(self) -> None:
@@ -246,7 +247,7 @@ class WholeRooms(LiveTest):
         with override_settings(ROOM_MB=0.00001):
             status, told = self.web.ask("POST", f"/api/boards/{self.board}/pictures", b"\x89PNG" + b"x" * 900)
         self.assertEqual(status, 409)
-        self.assertIn("Delete boards on the room's home", told["problem"])
+        self.assertIn("Delete boards on the room’s home", in_words(told["problem"]))
 
 
 class Server(AccountTest):

@@ -16,6 +16,7 @@ from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.live.wire.messages import LineTaught, Read, Readings, Teach
 from sunroom.live.work import reading, workers
 from tests.server.test_live import stroke
+from tests.words import in_words
 
 PAGE = "page-001"
 
@@ -48,7 +49,7 @@ class Asking(TestCase):
     async def test_lines_name_their_strokes_and_say_where_and_how_they_run(self) -> None:
         word = ink(Hand(9, 0.3).write("noon", 100, 100, 54), "noon")
         answer = await self.ask(self.board(*word), [item.id for item in word])
-        self.assertEqual((answer.ref, answer.problem), (7, ""))
+        self.assertEqual((answer.ref, in_words(answer.problem)), (7, ""))
         self.assertEqual(answer.readings[0].text, "noon")
         (line,) = answer.lines
         self.assertEqual(set(line.ids), {item.id for item in word})
@@ -66,13 +67,13 @@ class Asking(TestCase):
         self.assertEqual(len(self.asked[0][0]), len(word))
         for nothing in ([], ["typed-01"], ["gone-001"], [item.id for item in marked]):
             answer = await self.ask(board, nothing)
-            self.assertEqual((answer.problem, self.asked), ("There is no ink to read.", []))
+            self.assertEqual((in_words(answer.problem), self.asked), ("There is no ink to read.", []))
         self.assertTrue((await self.ask(board, ids, "page-gone")).problem)
 
     async def test_too_much_is_said_before_it_is_read(self) -> None:
         many = [stroke(f"stroke-{number:04d}") for number in range(MAX_STROKES + 1)]
         answer = await self.ask(self.board(*many), [item.id for item in many])
-        self.assertIn(f"more than {MAX_STROKES} strokes", answer.problem)
+        self.assertIn(f"more than {MAX_STROKES} strokes", in_words(answer.problem))
         self.assertEqual(self.asked, [])
 
     async def test_it_is_read_by_the_hand_of_whoever_wrote_most_of_it(self) -> None:
@@ -88,7 +89,7 @@ class Asking(TestCase):
             self.assertLogs("sunroom.live.work.reading", "ERROR"),
         ):
             answer = await self.ask(board, ["stroke-01"])
-        self.assertIn("could not be read just now", answer.problem)
+        self.assertIn("could not be read just now", in_words(answer.problem))
         self.assertIn("stroke-01", board.pages[PAGE].items)
 
     def test_only_one_s_own_ink_teaches_and_not_too_much_of_it(self) -> None:

@@ -24,6 +24,7 @@ from sunroom.core.lesson import (
     ToPorch,
     TurnAway,
 )
+from sunroom.core.sentences import Sentence
 from sunroom.live.wire.messages import (
     AtDoor,
     AtPorch,
@@ -53,6 +54,7 @@ from sunroom.rooms.models import Seat
 from tests.browser.base import wait_for
 from tests.server.client import Line, Web
 from tests.server.test_live import LiveTest, stroke
+from tests.words import said_by
 
 
 class ClassTest(LiveTest):
@@ -202,7 +204,10 @@ class Questions(ClassTest):
         self.assertEqual(lesson.check.answers, (("", 1),))
         self.tell(EndCheck())
         home = json.loads(self.tutor_web.get(f"/api/rooms/{self.link}"))
-        self.assertIn("asked “How long?”: 1 m 0; 2 m 1", [entry["text"] for entry in home["record"]])
+        self.assertIn(
+            "Imani asked “How long?”: 1 m 0; 2 m 1.",
+            [said_by(Sentence(**entry["said"])) for entry in home["record"]],
+        )
 
     def test_a_student_asks_nothing_and_onlookers_do_not_answer(self) -> None:
         noor, _ = self.student("Noor")
@@ -276,7 +281,7 @@ class Eyes(ClassTest):
         found = self.tutor.hear(Inspected)
         self.assertEqual(
             [(trace.name, trace.what) for trace in found.traces],
-            [("Noor", "made"), ("Imani", "moved"), ("Imani", "moved by undo")],
+            [("Noor", "made"), ("Imani", "moved"), ("Imani", "moved-undo")],
         )
 
 

@@ -147,7 +147,7 @@ class Traces(SeatTest):
                 ("imani", "moved"),
                 ("imani", "changed"),
                 ("imani", "removed"),
-                ("imani", "made by undo"),
+                ("imani", "made-undo"),
             ],
         )
 
@@ -161,7 +161,7 @@ class Traces(SeatTest):
         self.log(AddPage(PageHead("page-copy"), 1, (stroke("stroke-9"),)), "imani")
         self.assertEqual(
             [word for *_, word in traces(self.board.pk, "page-copy", "stroke-9")],
-            ["made with its page"],
+            ["made_with_page"],
         )
         self.assertEqual(self.what("nothing-1"), [])
         self.log(AddItems(self.page, (stroke("stroke-10"),)), "noor")

@@ -22,6 +22,7 @@ from sunroom.rooms.hands import MOST_OF_A_CHARACTER
 from tests.browser.base import wait_for
 from tests.server.client import Web
 from tests.server.test_live import LiveTest
+from tests.words import in_words
 
 Rows = list[list[list[float]]]
 
@@ -73,7 +74,7 @@ class Hands(LiveTest):
             with self.assertRaises(HTTPError) as caught:
                 self.practise(self.tutor_web, character, strokes)
             self.assertEqual(caught.exception.code, 400, (character, strokes))
-            self.assertTrue(json.loads(caught.exception.read())["problem"].endswith("."))
+            self.assertTrue(in_words(json.loads(caught.exception.read())["problem"]).endswith("."))
         self.assertEqual(self.samples(self.tutor_web), [])
 
     def test_nobody_sees_the_hand_of_somebody_else(self) -> None:
@@ -144,7 +145,7 @@ class Hands(LiveTest):
             with self.assertRaises(HTTPError) as caught:
                 self.bring_in(self.tutor_web, bad)
             self.assertEqual(caught.exception.code, status)
-            self.assertTrue(json.loads(caught.exception.read())["problem"].endswith("."))
+            self.assertTrue(in_words(json.loads(caught.exception.read())["problem"]).endswith("."))
         self.assertEqual(self.samples(self.tutor_web), ["a", "b"])
 
     # Corrections

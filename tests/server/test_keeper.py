@@ -6,10 +6,12 @@ import asyncio
 from unittest import IsolatedAsyncioTestCase, TestCase, mock
 
 from sunroom.core.pens import Actor
+from sunroom.core.sentences import Sentence, said
 from sunroom.live.keeping import keeper
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.room.member import MAX_BYTES, MAX_FRAMES, Member
 from sunroom.live.wire.pace import Pace
+from tests.words import in_words
 
 
 class Disk:
@@ -30,7 +32,7 @@ class Disk:
 
 class Keeping(IsolatedAsyncioTestCase):
     async def asyncSetUp(self) -> None:
-        self.told: list[str] = []
+        self.told: list[Sentence] = []
         # The keeper's thread is not this test's: nothing here opens a database.
         self.enterContext(mock.patch.object(keeper, "_write_all", self.write))
         self.enterContext(mock.patch.object(keeper, "RETRY_S", (0.0,)))
@@ -56,8 +58,8 @@ class Keeping(IsolatedAsyncioTestCase):
             self.keeper.keep(disk.store, "the last stroke", lambda: seen.append("kept"))
             await self.keeper.settled()
         self.assertEqual((disk.rows, seen), (["the last stroke"], ["kept"]))
-        self.assertTrue(self.told[0].startswith("The board cannot be kept just now."))
-        self.assertEqual(self.told[-1], "")
+        self.assertTrue(in_words(self.told[0]).startswith("The board cannot be kept just now."))
+        self.assertEqual(self.told[-1], said(""))
         self.keeper.keep(disk.store, "the next")
         await self.keeper.settled()
         self.assertEqual(disk.rows[-1], "the next")

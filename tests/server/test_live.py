@@ -37,6 +37,7 @@ from sunroom.core.lesson import (
     SetRole,
     TakePen,
 )
+from sunroom.core.sentences import Sentence
 from sunroom.live.wire.messages import (
     Answered,
     Do,
@@ -57,6 +58,7 @@ from sunroom.live.wire.messages import (
 )
 from tests.browser.base import LiveServer
 from tests.server.client import Line, Web
+from tests.words import in_words, said_by
 
 
 def stroke(item_id: str, **more: Any) -> InkItem:
@@ -121,7 +123,7 @@ class LiveTest(TransactionTestCase):
         answer = self.do(line, request)
         self.assertIsInstance(answer, Refused, request)
         self.assertEqual(answer.reason, reason)
-        self.assertTrue(answer.sentence.endswith("."))
+        self.assertTrue(in_words(answer.sentence).endswith("."))
         self.assertEqual(self.state(), before)
         return answer
 
@@ -236,7 +238,7 @@ class Pens(LiveTest):
         student.hear(You, lambda you: you.standing.writing.reason == "passed")
         self.tell(SetPens("down"))
         told = student.hear(You, lambda you: not you.standing.writing.allowed)
-        self.assertIn("Imani is writing", told.standing.writing.sentence)
+        self.assertIn("Imani is writing", in_words(told.standing.writing.sentence))
 
     def test_a_stroke_begun_before_pens_went_down_is_kept_and_none_begun_after(self) -> None:
         student, _ = self.student()
@@ -333,8 +335,8 @@ class Pens(LiveTest):
         self.tell(EndLesson())
         home = msgspec.json.decode(self.tutor_web.get(f"/api/rooms/{self.link}"))
         self.assertEqual(
-            [entry["text"] for entry in home["record"]],
-            ["put pens up", "made Noor a helper", "ended the lesson"],
+            [said_by(Sentence(**entry["said"])) for entry in home["record"]],
+            ["Imani put pens up.", "Imani made Noor a helper.", "Imani ended the lesson."],
         )
         self.assertEqual({person["name"] for person in home["attendance"]}, {"Imani", "Noor"})
 

@@ -19,7 +19,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.ink.samples import MAX_SAMPLES
-from sunroom.core.lesson import HandOver, Lesson, Rename, SendAway, SetPens, SetRole
+from sunroom.core.lesson import Forget, HandOver, Lesson, LetBack, Rename, SendAway, SetPens, SetRole
 from sunroom.core.pens import Actor, Facts
 from sunroom.live.room import board as live_board
 from sunroom.live.room import room as live_room
@@ -48,6 +48,7 @@ from sunroom.live.wire.messages import (
     Wet,
 )
 from tests.server.test_live import stroke
+from tests.words import said_by
 
 PAGE = "page-001"
 VIEW = Box(0, 0, 100, 80)
@@ -220,8 +221,12 @@ class Telling(RoomTest):
         items = tuple(stroke(f"stroke-{number:02d}") for number in range(12))
         await self.room.do(self.tutor, Do("step-001", AddItems(PAGE, items)))
         await self.room.do(self.tutor, Do("step-002", RemoveItems(PAGE, tuple(item.id for item in items))))
-        kept = [row.text for name, row in self.room.keeper.rows if name == "record"]  # type: ignore[attr-defined]
-        self.assertIn("cleared 12 things", kept)
+        kept = [
+            said_by(row.said)
+            for name, row in self.room.keeper.rows  # type: ignore[attr-defined]
+            if name == "record" and row.said.key
+        ]
+        self.assertIn("Imani cleared 12 things.", kept)
 
 
 class Looking(RoomTest):
@@ -306,7 +311,13 @@ class Seats(RoomTest):
     async def test_who_is_sent_away_is_told_and_gone_and_nobody_does_that_to_the_tutor(self) -> None:
         self.room.seats.carry_out(self.tutor, SendAway("noor"))
         self.assertEqual([bye.reason for bye in await self.told(self.noor, Goodbye)], ["sent_away"])
-        self.assertNotIn("noor", [p.seat for p in self.room.seats.people()])
+        self.assertEqual([p.seat for p in self.room.seats.people() if p.tabs], ["imani"])
+        (gone,) = [p for p in self.room.seats.people() if not p.tabs]
+        self.assertEqual((gone.seat, gone.sent_away), ("noor", True))
+        self.room.seats.carry_out(self.tutor, LetBack("noor"))
+        self.assertFalse(self.room.seats.people()[-1].sent_away)
+        self.room.seats.carry_out(self.tutor, Forget("noor"))
+        self.assertEqual([p.seat for p in self.room.seats.people()], ["imani"])
         for seat in ("imani", "nobody"):
             with self.assertRaises(MalformedError):
                 self.room.seats.carry_out(self.tutor, SendAway(seat))

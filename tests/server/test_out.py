@@ -36,6 +36,7 @@ from sunroom.rooms.models import Seat
 from tests.browser.base import wait_for
 from tests.server.client import Line, Web
 from tests.server.test_live import LiveTest, stroke
+from tests.words import in_words
 
 
 class OutTest(LiveTest):
@@ -351,7 +352,7 @@ class Limits(OutTest):
         for live in next(iter(registry._registries.values()))._rooms.values():
             live.steps._free = -1
         told = self.refused(self.tutor, AddItems(self.page, (stroke("stroke-2"),)), "room_full")
-        self.assertIn("Delete boards on the room's home", told.sentence)
+        self.assertIn("Delete boards on the room’s home", in_words(told.sentence))
         from sunroom.core.board.steps import RemoveItems
 
         self.assertEqual(self.do(self.tutor, RemoveItems(self.page, ("stroke-1",))).step.ids, ("stroke-1",))

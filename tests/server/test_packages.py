@@ -15,6 +15,7 @@ from sunroom.live.work import workers
 from tests.core.test_pictures import picture
 from tests.server.client import Web
 from tests.server.test_live import LiveTest, stroke
+from tests.words import in_words
 
 
 class Packages(LiveTest):
@@ -72,7 +73,7 @@ class Packages(LiveTest):
         for data, words in ((b"noon", "no package"), (self.package(), "picture")):
             status, told = self.send(self.tutor_web, f"/api/rooms/{self.link}/packages", data)
             self.assertEqual(status, 400)
-            self.assertIn(words, told["problem"])
+            self.assertIn(words, in_words(told["problem"]))
         self.assertEqual((Board.objects.count(), Picture.objects.count()), (1, 0))
 
     def test_packages_are_the_owners(self) -> None:
@@ -83,5 +84,5 @@ class Packages(LiveTest):
         self.assertEqual(caught.exception.code, 404)
         status, told = self.send(student, f"/api/rooms/{self.link}/packages", self.package())
         self.assertEqual(status, 403)
-        self.assertIn("tutor's side", told["problem"])
+        self.assertIn("tutor’s side", in_words(told["problem"]))
         self.assertEqual(Board.objects.count(), 1)

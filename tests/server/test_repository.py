@@ -31,6 +31,7 @@ from sunroom.core.formats.pictures import CleanPicture
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import Lesson, OpenLesson, Said, SetPens, carry_out
 from sunroom.core.lesson.record import Entry
+from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.rooms.models import Room
 
@@ -163,7 +164,7 @@ class Lessons(TransactionTestCase):
         lessons.keep_said(self.room.pk, lines[:2])
         lessons.keep_said(self.room.pk, lines[2:])
         self.assertEqual(lessons.said(self.room.pk), lines)
-        entries = [Entry(10 * n, "seat-i", "Imani", "did", f"thing {n}") for n in range(4)]
+        entries = [Entry(10 * n, "seat-i", "Imani", "did", said("did-clear", count=n)) for n in range(4)]
         lessons.write_down(self.room.pk, entries)
         self.assertEqual(lessons.record(self.room.pk, 20), entries[2:])
 

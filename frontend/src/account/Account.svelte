@@ -5,8 +5,9 @@
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
-  import { when } from '../ui/time'
+  import { when } from '../words/time'
   import type { AccountPage, Me } from '../wire/generated'
+  import { t } from '../words/words.svelte'
 
   let page = $state.raw<AccountPage | null>(null)
   let unknown = $state(false)
@@ -20,7 +21,7 @@
   let problem = $state('')
 
   onMount(() => {
-    document.title = 'Your account · Sun Room'
+    document.title = t('your-account-sun-room')
     void load()
   })
 
@@ -52,14 +53,14 @@
 
   function change(event: SubmitEvent) {
     event.preventDefault()
-    void carryOut(() => ask<AccountPage>('PATCH', '/api/account', { name, mail }), 'Your details are kept.')
+    void carryOut(() => ask<AccountPage>('PATCH', '/api/account', { name, mail }), t('your-details-are-kept'))
   }
 
   async function changePassword(event: SubmitEvent) {
     event.preventDefault()
     await carryOut(
       () => ask<AccountPage>('POST', '/api/account/password', { old, new: fresh }),
-      'The password is changed. All other browsers are signed out.',
+      t('the-password-is-changed-all'),
     )
     if (done) old = fresh = ''
   }
@@ -67,7 +68,7 @@
   function end(id: number | null) {
     void carryOut(
       () => ask<AccountPage>('POST', '/api/account/browsers', { id }),
-      id === null ? 'All other browsers are signed out.' : 'That browser is signed out.',
+      id === null ? t('all-other-browsers-are-signed') : t('that-browser-is-signed-out'),
     )
   }
 
@@ -84,96 +85,105 @@
 </script>
 
 <div class="frame">
-  <header><Brand /><a href="/">Your rooms</a></header>
+  <header><Brand /><a href="/">{t('your-rooms')}</a></header>
   <main>
     {#if unknown}
       <AccountForm onsigned={load} />
     {:else if page}
-      <h1>Your account</h1>
-      <p class="muted">You sign in as <b>{page.username}</b>.</p>
+      <h1>{t('your-account')}</h1>
+      <p class="muted">{t('you-sign-in-as', { name: page.username })}</p>
       <p class="done" role="status">{done}</p>
       {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
       <section>
-        <h2>Details</h2>
+        <h2>{t('details')}</h2>
         <form onsubmit={change}>
-          <Field label="Your name, as students see it" bind:value={name} autocomplete="name" maxlength={40} />
-          <Field label="Mail address" type="email" bind:value={mail} autocomplete="email" maxlength={254} />
+          <Field
+            label={t('your-name-as-students-see')}
+            bind:value={name}
+            autocomplete="name"
+            maxlength={40}
+          />
+          <Field
+            label={t('mail-address')}
+            type="email"
+            bind:value={mail}
+            autocomplete="email"
+            maxlength={254}
+          />
           <p class="muted">
-            The mail address is only for a new password, when you have forgotten the old one.
+            {t('the-mail-address-is-only')}
           </p>
-          <div><Button type="submit" kind="go">Keep these</Button></div>
+          <div><Button type="submit" kind="go">{t('keep-these')}</Button></div>
         </form>
       </section>
       <section>
-        <h2>Password</h2>
+        <h2>{t('password')}</h2>
         <form onsubmit={changePassword}>
           <Field
-            label="Old password"
+            label={t('old-password')}
             type="password"
             bind:value={old}
             autocomplete="current-password"
             required
           />
           <Field
-            label="New password"
+            label={t('new-password')}
             type="password"
             bind:value={fresh}
             autocomplete="new-password"
             required
           />
-          <div><Button type="submit">Change the password</Button></div>
+          <div><Button type="submit">{t('change-the-password')}</Button></div>
         </form>
       </section>
       <section>
-        <h2>Signed in on</h2>
+        <h2>{t('signed-in-on')}</h2>
         <ul>
           {#each page.browsers as browser (browser.id)}
             <li>
               <span>{browser.name}</span>
-              <span class="muted">{browser.this ? 'this browser' : `last used ${when(browser.seen_ms)}`}</span
+              <span class="muted"
+                >{browser.this ? t('this-browser') : t('last-used', { when: when(browser.seen_ms) })}</span
               >
               {#if !browser.this}
-                <Button kind="quiet" aria-label="Sign out {browser.name}" onclick={() => end(browser.id)}
-                  >Sign out</Button
+                <Button
+                  kind="quiet"
+                  aria-label={t('sign-out-browser', { name: browser.name })}
+                  onclick={() => end(browser.id)}>{t('sign-out')}</Button
                 >
               {/if}
             </li>
           {/each}
         </ul>
         {#if page.browsers.length > 1}
-          <div><Button onclick={() => end(null)}>Sign out all others</Button></div>
+          <div><Button onclick={() => end(null)}>{t('sign-out-all-others')}</Button></div>
         {/if}
       </section>
       <section>
-        <h2>Delete the account</h2>
+        <h2>{t('delete-the-account')}</h2>
         <p class="muted">
-          {page.rooms === 0
-            ? 'You own no room.'
-            : page.rooms === 1
-              ? 'Your room goes with it: its boards, pictures, chat, record and all seats.'
-              : `Your ${page.rooms} rooms go with it: their boards, pictures, chats, records and all seats.`}
-          Your own hand goes too. Nothing of it can be brought back; take your rooms along first.
+          {t('account-goes', { rooms: page.rooms })}
         </p>
         {#if ending}
           <form onsubmit={deleteAccount}>
             <Field
-              label="Your password"
+              label={t('your-password')}
               type="password"
               bind:value={password}
               autocomplete="current-password"
               required
             />
             <div class="row">
-              <Button type="submit" kind="stop">Delete everything of mine</Button>
-              <Button onclick={() => (ending = false)}>Keep the account</Button>
+              <Button type="submit" kind="stop">{t('delete-everything-of-mine')}</Button>
+              <Button onclick={() => (ending = false)}>{t('keep-the-account')}</Button>
             </div>
           </form>
         {:else}
-          <div><Button kind="stop" onclick={() => (ending = true)}>Delete the account</Button></div>
+          <div><Button kind="stop" onclick={() => (ending = true)}>{t('delete-the-account')}</Button></div>
         {/if}
       </section>
     {:else}
-      <p class="muted">Opening your account.</p>
+      <p class="muted">{t('opening-your-account')}</p>
     {/if}
   </main>
 </div>

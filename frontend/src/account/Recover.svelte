@@ -3,6 +3,7 @@
   import { ask } from '../wire/api'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
+  import { t } from '../words/words.svelte'
 
   /** The end of a mailed link. */
   let { uid, token }: { uid: string; token: string } = $props()
@@ -22,21 +23,21 @@
   }
 </script>
 
-<DoorFrame title="A new password">
+<DoorFrame title={t('a-new-password')}>
   {#if done}
-    <p role="status">The password is changed, and every browser is signed out.</p>
-    <p><a href="/">Sign in with it</a></p>
+    <p role="status">{t('the-password-is-changed-and')}</p>
+    <p><a href="/">{t('sign-in-with-it')}</a></p>
   {:else}
     <form onsubmit={reset}>
       <Field
-        label="New password"
+        label={t('new-password')}
         type="password"
         bind:value={password}
         {problem}
         autocomplete="new-password"
         required
       />
-      <Button kind="go" type="submit">Change the password</Button>
+      <Button kind="go" type="submit">{t('change-the-password')}</Button>
     </form>
   {/if}
 </DoorFrame>

@@ -109,3 +109,12 @@ function within([x, y]: Point, path: Point[]): boolean {
   }
   return inside
 }
+
+/** The smallest closed figure around a place, though it has no fill there: for its words. */
+export function around(page: Page, [x, y]: Point): Item | undefined {
+  const size = (entry: Entry) => (entry.maxX - entry.minX) * (entry.maxY - entry.minY)
+  return page
+    .at({ minX: x, minY: y, maxX: x, maxY: y })
+    .filter(({ item }) => item.kind === 'shape' && item.closed)
+    .sort((a, b) => size(a) - size(b))[0]?.item
+}

@@ -11,6 +11,9 @@ import { RULER_PX, type Ruler } from './ruler.svelte'
 import type { Guide } from './snap'
 import type { Look } from './wet'
 
+/** A centimetre in board units, which are 96 to the inch; and how far apart marks stand, in mm. */
+const CM = 96 / 2.54
+const STEPS = [1, 5, 10, 50, 100]
 const SELECTED_COLOUR = '#2f7d5b'
 const BAY_COLOUR = '#5e6a66'
 const BAY_MINE = '#f2a81d'
@@ -20,6 +23,7 @@ export const TRAIL_MS = 900
 export const RING_MS = 600
 
 export interface Trail {
+  colour?: string
   name: string
   page: string
   points: { x: number; y: number; at: number }[]
@@ -181,8 +185,8 @@ export class Overlay {
     context.fillRect(-half, -wide, ruler.length, 2 * wide)
     context.strokeRect(-half, -wide, ruler.length, 2 * wide)
     context.beginPath()
-    // A mark every ten units, or further apart where they would run together.
-    const step = 10 * Math.max(1, Math.ceil(5 / (10 * this.#scale)))
+    // A mark every millimetre of the paper, or further apart where they would run together; a number every ten.
+    const step = (CM / 10) * (STEPS.find((mm) => (mm * CM * this.#scale) / 10 >= 5) ?? STEPS.at(-1)!)
     for (let n = 0; n * step <= ruler.length; n++) {
       const long = n % 10 === 0 ? 15 : n % 5 === 0 ? 11 : 7
       for (const side of [-1, 1]) {
@@ -191,13 +195,19 @@ export class Overlay {
       }
     }
     context.stroke()
+    context.fillStyle = '#16222b'
+    context.font = `${11 * unit}px "Atkinson Hyperlegible Next", sans-serif`
+    context.textAlign = 'center'
+    context.textBaseline = 'top'
+    for (let n = 10; (n + 1) * step <= ruler.length; n += 10)
+      context.fillText(String(Math.round((n * step) / CM)), -half + n * step, -wide + 16 * unit)
     // The reading stays upright for the one who looks at it.
     if (Math.abs(ruler.angle) > Math.PI / 2) context.rotate(Math.PI)
     context.fillStyle = '#16222b'
     context.font = `600 ${14 * unit}px "Atkinson Hyperlegible Next", sans-serif`
     context.textAlign = 'center'
     context.textBaseline = 'middle'
-    context.fillText(`${ruler.degrees}°  ·  ${Math.round(ruler.length)}`, 0, 0)
+    context.fillText(`${ruler.degrees}° · ${(ruler.length / CM).toFixed(1)} cm`, 0, 8 * unit)
     context.restore()
   }
 
@@ -315,7 +325,7 @@ export class Overlay {
   }
 
   /** An arrow with its tip at a place and its owner's name on it. */
-  arrow({ x, y, name }: { x: number; y: number; name: string }): void {
+  arrow({ x, y, name, colour }: { x: number; y: number; name: string; colour?: string }): void {
     const context = this.#context
     context.save()
     context.translate(x, y)
@@ -329,11 +339,33 @@ export class Overlay {
     context.lineTo(16 + wide, 13)
     context.lineTo(16, 13)
     context.closePath()
-    context.fillStyle = POINTER_COLOUR
+    context.fillStyle = colour ?? POINTER_COLOUR
     context.fill()
     context.fillStyle = '#fff'
     context.textBaseline = 'middle'
     context.fillText(name, 24, 0.5)
+    context.restore()
+  }
+
+  /** At the edge of what is seen: somebody writes or points further out, towards ``angle`` (radians). */
+  beyond(x: number, y: number, angle: number, name: string, colour: string): void {
+    const context = this.#context
+    context.save()
+    context.translate(x, y)
+    context.scale(1 / this.#scale, 1 / this.#scale)
+    context.fillStyle = colour
+    context.beginPath()
+    context.moveTo(12 * Math.cos(angle), 12 * Math.sin(angle))
+    for (const turn of [2.5, -2.5]) context.lineTo(10 * Math.cos(angle + turn), 10 * Math.sin(angle + turn))
+    context.fill()
+    context.font = '600 12px "Atkinson Hyperlegible Next", sans-serif'
+    context.textAlign = Math.cos(angle) > 0.4 ? 'right' : Math.cos(angle) < -0.4 ? 'left' : 'center'
+    context.textBaseline = 'middle'
+    context.lineWidth = 4
+    context.strokeStyle = PAPER_COLOUR
+    const [tx, ty] = [-18 * Math.cos(angle), -18 * Math.sin(angle)]
+    context.strokeText(name, tx, ty)
+    context.fillText(name, tx, ty)
     context.restore()
   }
 
@@ -360,19 +392,19 @@ export class Overlay {
     context.fill()
     context.beginPath()
     context.arc(tip.x, tip.y, 4.5 * unit, 0, 2 * Math.PI)
-    context.fillStyle = POINTER_COLOUR
+    context.fillStyle = trail.colour ?? POINTER_COLOUR
     context.fill()
-    if (trail.name) this.#name(trail.name, tip.x + 14 * unit, tip.y + 5 * unit)
+    if (trail.name) this.#name(trail.name, tip.x + 14 * unit, tip.y + 5 * unit, trail.colour)
   }
 
-  #name(name: string, x: number, y: number): void {
+  #name(name: string, x: number, y: number, colour = POINTER_COLOUR): void {
     const context = this.#context
     context.font = `600 ${13 / this.#scale}px 'Atkinson Hyperlegible Next', sans-serif`
     context.lineWidth = 4 / this.#scale
     context.strokeStyle = PAPER_COLOUR
     context.lineJoin = 'round'
     context.strokeText(name, x, y)
-    context.fillStyle = POINTER_COLOUR
+    context.fillStyle = colour
     context.fillText(name, x, y)
   }
 }

@@ -3,7 +3,7 @@
  * the refused ones set aside so that nothing anyone wrote is lost.
  */
 import { newId } from '../wire/codec'
-import type { Frame, Item, Logged, PageHead, Request, Welcome } from '../wire/generated'
+import type { Frame, Item, Logged, PageHead, Request, Sentence, Welcome } from '../wire/generated'
 import { sketchOf } from './figure'
 import { Page, idsOf, type ItemStep } from './page'
 
@@ -14,7 +14,7 @@ export interface Unconfirmed {
 
 /** Something of ours that was refused, and why. */
 export interface SetAside extends Unconfirmed {
-  sentence: string
+  sentence: Sentence | null
 }
 
 /** Requests that bring something new: when they are refused it is set aside. */
@@ -27,7 +27,7 @@ export interface ReplicaEvents {
   landed(logged: Logged): void
   send(id: string, request: Request): void
   /** A step waits for its answer, or was refused and is set aside for a reason. */
-  waits(id: string, request: Request, sentence: string): void
+  waits(id: string, request: Request, sentence: Sentence | null): void
   /** Nothing need be remembered of a step any more. */
   settled(id: string): void
   /** A number is missing: the line must be opened anew. */
@@ -52,7 +52,7 @@ export class Replica {
   do(request: Request): string {
     const id = newId()
     this.unconfirmed.push({ id, request })
-    this.#events.waits(id, request, '')
+    this.#events.waits(id, request, null)
     this.#showOwn(request)
     this.#events.send(id, request)
     this.#events.changed()
@@ -121,7 +121,7 @@ export class Replica {
   }
 
   /** A refused step: new work is set aside, all else goes back to how it was. */
-  refused(id: string, reason: string, sentence: string): Request | undefined {
+  refused(id: string, reason: string, sentence: Sentence | null): Request | undefined {
     const request = this.#drop(id)
     if (request && BRINGING.includes(request.step) && reason !== 'id_taken') {
       this.setAside = [...this.setAside, { id, request, sentence }]

@@ -13,11 +13,11 @@ export class Traces {
   #wet = new Map<string, OthersStroke>()
   #trails = new Map<string, Trail>()
   #rings: { page: string; x: number; y: number; at: number }[] = []
-  #arrows = new Map<string, { page: string; x: number; y: number; name: string }>()
+  #arrows = new Map<string, { page: string; x: number; y: number; name: string; colour?: string }>()
 
   /** More of others' wet ink; our own, of ``connection``, is drawn as it is written. */
   wet(all: WetInk[], ours: string): void {
-    for (const { connection, wet } of all) {
+    for (const { connection, seat, wet } of all) {
       if (connection === ours) continue
       if (wet.over) {
         this.#wet.delete(wet.id)
@@ -27,7 +27,7 @@ export class Traces {
       if (!stroke) {
         const { nib, colour, width, opacity, ends } = wet
         const look = { nib, colour, width, opacity, ends }
-        this.#wet.set(wet.id, (stroke = { page: wet.page, look, samples: [], heardAt: 0 }))
+        this.#wet.set(wet.id, (stroke = { page: wet.page, seat, look, samples: [], heardAt: 0 }))
       }
       // A part that was missed leaves a straight piece, until the stroke itself comes.
       stroke.samples.push(...unpackSamples(wet.samples))
@@ -41,15 +41,15 @@ export class Traces {
   }
 
   /** A pointer's place, and that it fades; or an arrow that stays until it is cleared. */
-  point(seat: string, point: Point, name: string): void {
+  point(seat: string, point: Point, name: string, colour?: string): void {
     const { page, x, y, on, stay } = point
     if (stay) {
-      if (on) this.#arrows.set(seat, { page, x, y, name })
+      if (on) this.#arrows.set(seat, { page, x, y, name, colour })
       else this.#arrows.delete(seat)
       this.hasArrows = this.#arrows.size > 0
       return
     }
-    const trail = this.#trails.get(seat) ?? { name, page, points: [], on: false }
+    const trail = this.#trails.get(seat) ?? { name, colour, page, points: [], on: false }
     // A press is seen as a ring, also when the pointer is not moved.
     if (on && !trail.on) this.#rings.push({ page, x, y, at: performance.now() })
     trail.on = on
@@ -67,6 +67,21 @@ export class Traces {
       else if (stroke.page === pageId) overlay.wet(stroke.samples, stroke.look)
     }
     return this.#wet.size > 0
+  }
+
+  /** Where others write or point on a page just now, by seat. */
+  places(now: number, pageId: string): Map<string, { x: number; y: number }> {
+    const found = new Map<string, { x: number; y: number }>()
+    for (const { page, seat, samples, heardAt } of this.#wet.values()) {
+      const last = samples.length - 4
+      if (page === pageId && last >= 0 && now - heardAt < 2 * TRAIL_MS)
+        found.set(seat, { x: samples[last]!, y: samples[last + 1]! })
+    }
+    for (const [seat, { page, points }] of this.#trails) {
+      const last = points.at(-1)
+      if (page === pageId && last) found.set(seat, last)
+    }
+    return found
   }
 
   /** Draw the pointers on a page; whether one is still fading. */

@@ -127,6 +127,7 @@ export class WetStroke {
 
 /** A stroke that somebody else is drawing. */
 export interface OthersStroke {
+  seat: string
   page: string
   look: Look
   samples: number[]

@@ -7,6 +7,10 @@
   import { ownByKey } from '../wire/api'
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
+  import Icon from '../ui/Icon.svelte'
+  import { looks } from '../ui/looks.svelte'
+  import { screen } from '../ui/screen.svelte'
+  import { speech, t, told } from '../words/words.svelte'
   import type { Lead } from '../wire/generated'
   import Header from './header/Header.svelte'
   import KeysSheet from './KeysSheet.svelte'
@@ -15,7 +19,9 @@
   import type { Door } from '../lesson/inside'
   import { Session } from '../lesson/session.svelte'
   import Sill from './sill/Sill.svelte'
-  import ToolColumn from './rack/ToolColumn.svelte'
+  import SayLine from './sill/SayLine.svelte'
+  import Question from './sill/Question.svelte'
+  import Rack from './rack/Rack.svelte'
 
   interface Props {
     door: Door
@@ -28,6 +34,7 @@
   let session = $state.raw(untrack(() => new Session(door, link, board)))
   let surface = $state.raw<Surface | null>(null)
   let keysShown = $state(false)
+  let peopleShown = $state(false)
   let triedKey = false
 
   onDestroy(() => session.close())
@@ -53,7 +60,7 @@
       return
     const wanted = new URLSearchParams(location.search)
     if (wanted.has('open')) {
-      if (!session.lesson?.facts.open) session.tell({ command: 'open_lesson' })
+      if (!session.lesson?.facts.open) session.tell({ command: 'open_lesson', again: false })
       untrack(() => addPlannedPages(session))
     }
     if (wanted.has('page')) untrack(() => session.pages.turnTo(wanted.get('page') ?? ''))
@@ -73,6 +80,8 @@
   $effect(() => {
     if (projector && session.line === 'open' && tutorSeat) untrack(() => session.attention.follow(tutorSeat))
   })
+
+  const out = $derived(Boolean(session.goodbye && !session.goodbye.again))
 
   function onclipboard(event: ClipboardEvent) {
     if (surface) handleClipboard(event, session, surface)
@@ -97,52 +106,112 @@
 {:else if session.goodbye && !session.welcome}
   <div class="shut">
     <Brand />
-    <h1>{session.goodbye.reason === 'between_closed' ? 'The room is closed' : 'No way in here'}</h1>
-    <p role="alert">{session.goodbye.sentence}</p>
-    {#if session.goodbye.again}<p class="muted">This page lets you in by itself when it opens.</p>{/if}
-    {#if door === 'tutor'}<p><a href="/rooms/{link}">Sign in to the room</a></p>{/if}
+    <h1>{session.goodbye.reason === 'between_closed' ? t('room-closed') : t('no-way-in')}</h1>
+    <p role="alert">{told(session.goodbye.sentence)}</p>
+    {#if session.goodbye.again}<p class="muted">{t('lets-you-in')}</p>{/if}
+    {#if door === 'tutor'}<p><a href="/rooms/{link}">{t('sign-in-to-room')}</a></p>{/if}
     {#if session.goodbye.reason === 'to_porch'}
-      <Button kind="cream" onclick={() => location.reload()}>Knock</Button>
+      <Button kind="cream" onclick={() => location.reload()}>{t('knock')}</Button>
     {/if}
   </div>
 {:else}
-  <div class="lesson" class:onlooker={door === 'onlooker'} class:projector>
-    {#if !projector}<Header {session} {link} onboard={(id) => openBoard(id)} />{/if}
-    {#if door !== 'onlooker'}<ToolColumn {session} {surface} />{/if}
+  <div
+    class="lesson"
+    class:projector
+    class:bare={looks.boardOnly && !projector}
+    class:low={screen.low && !screen.phone}
+  >
+    {#key speech.language}
+      {#if !projector && !looks.boardOnly}
+        <Header
+          {session}
+          {link}
+          onboard={(id) => openBoard(id)}
+          onkeys={() => (keysShown = true)}
+          onpeople={() => (peopleShown = true)}
+        />
+      {/if}
+      {#if door !== 'onlooker' && !looks.boardOnly && (session.rights.makes || !screen.phone)}
+        <Rack {session} {surface} />
+      {/if}
+    {/key}
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />
     {/key}
+    {#if looks.boardOnly && !projector}
+      <button class="out" onclick={() => (looks.boardOnly = false)}
+        ><Icon name="close" size={16} />{t('board-only-end')}</button
+      >
+    {/if}
     {#if !projector}
-      <Sill {session} {surface} onkeys={() => (keysShown = true)} />
-      <People {session} />
+      {#key speech.language}
+        <Question {session} />
+        <SayLine {session} />
+        <Sill {session} {surface} alone={screen.sheets || looks.folded || looks.boardOnly} />
+        {#if screen.sheets || looks.boardOnly}
+          {#if peopleShown}
+            <div class="people"><People {session} {link} onclose={() => (peopleShown = false)} /></div>
+          {/if}
+        {:else}
+          <People {session} {link} strip={screen.narrow ? 'across' : looks.folded ? 'down' : null} />
+        {/if}
+      {/key}
+    {/if}
+    {#if out}
+      <!-- Who is out does not see the board any more. -->
+      <div class="over" role="alertdialog" aria-label={t('out-of-room')}>
+        <div>
+          <h1>{t('out-of-room')}</h1>
+          <p>{told(session.goodbye!.sentence)}</p>
+          {#if session.goodbye!.reason === 'to_porch'}
+            <Button kind="go" onclick={() => location.reload()}>{t('knock')}</Button>
+          {/if}
+        </div>
+      </div>
     {/if}
   </div>
-  {#if session.goodbye}
-    <div class="over" role="alertdialog" aria-label="The line is closed">
-      <p>{session.goodbye.sentence}</p>
-      {#if session.goodbye.reason === 'to_porch'}
-        <Button onclick={() => location.reload()}>Knock</Button>
-      {/if}
-    </div>
-  {/if}
-  {#if keysShown}<KeysSheet onclose={() => (keysShown = false)} />{/if}
+  {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}
 
 <style>
   .lesson {
     height: 100dvh;
     display: grid;
-    grid-template: 52px minmax(0, 1fr) auto / 96px minmax(0, 1fr) 240px;
-    grid-template-areas: 'header header header' 'tools board people' 'sill sill people';
+    grid-template: 52px minmax(0, 1fr) auto auto auto / auto minmax(0, 1fr) auto;
+    grid-template-areas:
+      'header header header' 'tools board people' 'question question question' 'says says says'
+      'sill sill sill';
     background: var(--frame);
     overflow: hidden;
-  }
-  .onlooker {
-    grid-template-columns: 0 minmax(0, 1fr) 240px;
+    position: relative;
   }
   .lesson.projector {
     grid-template: minmax(0, 1fr) / minmax(0, 1fr);
     grid-template-areas: 'board';
+  }
+  .lesson.bare {
+    grid-template-rows: 0 minmax(0, 1fr) auto auto auto;
+  }
+  .people {
+    position: absolute;
+    inset: auto 0 0;
+    z-index: 4;
+    display: grid;
+    border-top: 4px solid var(--sun);
+  }
+  .out {
+    position: absolute;
+    inset-inline-end: 8px;
+    inset-block-start: 8px;
+    min-height: 40px;
+    padding: 0 12px;
+    border: 1px solid var(--frame-3);
+    border-radius: var(--radius);
+    background: var(--frame);
+    color: var(--on-frame);
+    display: flex;
+    align-items: center;
+    gap: 8px;
   }
   .shut {
     min-height: 100dvh;
@@ -162,27 +231,35 @@
     margin-top: 12px;
   }
   .over {
-    position: fixed;
-    inset: auto 0 0;
-    background: var(--sun-pale);
-    border-top: 3px solid var(--sun);
-    padding: 18px;
+    position: absolute;
+    inset: 52px 0 0;
+    z-index: 6;
+    background: var(--sand);
+    display: grid;
+    place-items: center;
+    padding: 24px;
     text-align: center;
-    font-weight: 600;
   }
-  @media (max-width: 900px) {
-    .lesson {
-      grid-template: 52px auto minmax(0, 1fr) auto / 76px minmax(0, 1fr);
-      grid-template-areas: 'header header' 'people people' 'tools board' 'sill sill';
+  .over h1 {
+    font: 600 28px/1.15 var(--title);
+    margin-bottom: 12px;
+  }
+  .over p {
+    margin-bottom: 18px;
+  }
+  @media (max-width: 1000px) {
+    .lesson:not(.projector) {
+      grid-template: 52px auto minmax(0, 1fr) auto auto auto / auto minmax(0, 1fr);
+      grid-template-areas: 'header header' 'people people' 'tools board' 'question question' 'says says' 'sill sill';
     }
-    .onlooker {
-      grid-template-columns: 0 minmax(0, 1fr);
+    .lesson.bare {
+      grid-template-rows: 0 0 minmax(0, 1fr) auto auto auto;
     }
   }
   @media (max-width: 600px) {
-    .lesson {
-      grid-template: auto auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
-      grid-template-areas: 'header' 'people' 'board' 'sill' 'tools';
+    .lesson:not(.projector) {
+      grid-template: 48px minmax(0, 1fr) auto auto auto auto / minmax(0, 1fr);
+      grid-template-areas: 'header' 'board' 'question' 'says' 'sill' 'tools';
     }
   }
 </style>

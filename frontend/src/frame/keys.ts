@@ -3,51 +3,40 @@ import { turnMap } from '../board/frame'
 import type { Surface } from './board/surface.svelte'
 import { asHtml, asText, copied } from '../lesson/clipboard'
 import type { Session } from '../lesson/session.svelte'
-import type { Tool } from '../lesson/tools.svelte'
+import { looks } from '../ui/looks.svelte'
+import type { Plain } from '../words/words.svelte'
+import { bringFiles } from './bring'
+import { takeTool, TOOLS } from './tools'
 
-const TOOL_KEYS: Record<string, Tool> = {
-  s: 'select',
-  p: 'pen',
-  h: 'highlight',
-  e: 'eraser',
-  t: 'text',
-  f: 'shape',
-  k: 'note',
-  b: 'table',
-  i: 'stamp',
-  o: 'pointer',
-  m: 'hand',
-}
-
-export const KEYS: [string, string][] = [
-  ['S P H E', 'Select, pen, highlight, eraser'],
-  ['T F K B I', 'Text, figure, note, table, stamp'],
-  ['O M', 'Pointer, move the paper'],
-  ['R', 'The ruler: lay it down, take it away'],
-  ['1 to 4', 'The ready pens'],
-  ['Shift while drawing', 'Straight, in steps of 15°; equal sides'],
-  ['Ctrl Z', 'Undo your last step'],
-  ['Ctrl Shift Z', 'Redo it'],
-  ['Delete', 'Remove what is selected'],
-  ['Arrow keys', 'Move what is selected, or the paper'],
-  ['Ctrl A', 'Select all on the page'],
-  [', and .', 'Select the thing before, the thing after'],
-  ['Ctrl C, X, V', 'Copy, cut, paste, also between boards'],
-  ['Ctrl D', 'Duplicate; again repeats the offset'],
-  ['Ctrl G, Ctrl Shift G', 'Group, ungroup'],
-  ['Ctrl ] and [', 'One forward, one back'],
-  ['Alt and arrow keys', 'Turn what is selected by 1°, with Shift by 15°'],
-  ['Enter', 'Typeset the selected ink; edit the selected words'],
-  ['Esc', 'Give up, or select nothing'],
-  ['Page Up, Page Down', 'Turn pages'],
-  ['N', 'Half a page down'],
-  ['J, Shift J', 'The next bay, the one before'],
-  ['+ −', 'Zoom in and out'],
-  ['0', 'Show the whole page'],
-  ['Space and drag', 'Move the paper'],
-  ['?', 'These keys'],
+/** All keys but those of the tools, which stand with the tools. */
+export const KEYS: { keys: string; word: Plain; tutorSide?: boolean }[] = [
+  { keys: '1 2 3 4', word: 'key-pens' },
+  { keys: 'Shift U', word: 'key-pens-up', tutorSide: true },
+  { keys: 'Shift D', word: 'key-pens-down', tutorSide: true },
+  { keys: 'Shift L', word: 'key-look-here', tutorSide: true },
+  { keys: 'Shift N', word: 'key-pass-next', tutorSide: true },
+  { keys: 'Ctrl Z', word: 'key-undo' },
+  { keys: 'Ctrl Shift Z', word: 'key-redo' },
+  { keys: 'Delete', word: 'key-remove' },
+  { keys: '← ↑ → ↓', word: 'key-arrows' },
+  { keys: 'Ctrl A', word: 'key-all' },
+  { keys: ', .', word: 'key-next' },
+  { keys: 'Ctrl C X V', word: 'key-copy' },
+  { keys: 'Ctrl D', word: 'key-duplicate' },
+  { keys: 'Ctrl G', word: 'key-group' },
+  { keys: 'Ctrl ] [', word: 'key-order' },
+  { keys: 'Alt ← →', word: 'key-turn' },
+  { keys: 'Enter', word: 'key-enter' },
+  { keys: 'Shift', word: 'key-shift' },
+  { keys: 'Esc', word: 'key-escape' },
+  { keys: 'Page ↑ ↓', word: 'key-pages' },
+  { keys: 'N', word: 'key-half-page' },
+  { keys: 'J, Shift J', word: 'key-bays' },
+  { keys: '+ −', word: 'key-zoom' },
+  { keys: '0', word: 'key-whole-page' },
+  { keys: 'Space', word: 'key-space' },
+  { keys: '?', word: 'key-keys' },
 ]
-
 const NUDGE = 10
 const PAN_PX = 80
 
@@ -104,7 +93,30 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
   return false
 }
 
+/** What the tutor side does with the whole lesson, by Shift and a letter. */
+function lessonKey(event: KeyboardEvent, session: Session): boolean {
+  if (!event.shiftKey || !session.people.tutorSide) return false
+  const open = Boolean(session.lesson?.facts.open)
+  switch (event.key.toLowerCase()) {
+    case 'u':
+      if (open) session.tell({ command: 'set_pens', mode: 'up' })
+      return open
+    case 'd':
+      if (open) session.tell({ command: 'set_pens', mode: 'down' })
+      return open
+    case 'n':
+      if (open) session.tell({ command: 'pass_to_next' })
+      return open
+    case 'l':
+      session.attention.lead(session.attention.keeping)
+      return true
+  }
+  return false
+}
+
 function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boolean {
+  if (!looks.letterKeys && /^[\p{L}\d]$/u.test(event.key)) return false
+  if (lessonKey(event, session)) return true
   const arrows: Record<string, [number, number]> = {
     ArrowLeft: [-1, 0],
     ArrowRight: [1, 0],
@@ -183,15 +195,11 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
       session.tools.keep()
       return true
     }
-    if (event.key.toLowerCase() === 'r') {
-      surface.toggleRuler()
-      return true
-    }
   }
-  const tool = TOOL_KEYS[event.key.toLowerCase()]
-  if (!tool || session.door === 'onlooker' || event.altKey) return false
-  session.take(tool)
-  surface.redrawOver()
+  const facts = TOOLS.find(({ key }) => key === event.key.toLowerCase())
+  if (!facts || session.door === 'onlooker' || event.altKey) return false
+  if (facts.tutorSide && !session.people.tutorSide) return false
+  takeTool(facts, session, surface)
   return true
 }
 
@@ -200,10 +208,10 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
   const target = event.target as HTMLElement
   if (target.closest?.('input, textarea, [contenteditable]') || !event.clipboardData) return
   if (event.type === 'paste') {
-    const picture = [...event.clipboardData.files].find((file) => file.type.startsWith('image/'))
-    if (picture) {
+    const files = [...event.clipboardData.files]
+    if (files.length) {
       event.preventDefault()
-      return void session.pictures.put(picture, surface.middle(), surface.view.width / surface.view.scale)
+      return bringFiles(files, session, surface, surface.middle())
     }
     const text = event.clipboardData.getData('text/plain').trim()
     const own = copied().items

@@ -10,7 +10,8 @@ import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
 import { LineEndGesture } from './line-gestures'
 import { InkGesture } from './ink-gesture'
-import { SetDownGesture, ShapeGesture } from './make-gestures'
+import { SetDownGesture, ShapeGesture, TextGesture } from './make-gestures'
+import { topmost } from '../board/hit'
 import { SelectGesture } from './select-gestures'
 import { EraserGesture, HandGesture, PointerGesture } from './tool-gestures'
 
@@ -19,6 +20,9 @@ interface Meaning {
   /** The gesture of a press at a place; null when the press itself was all, as with words to be typed. */
   begin(canvas: Canvas, at: Point): Gesture | null
 }
+
+/** A text that is pressed this near is edited. */
+const NEAR_PX = 4
 
 const EMPTY_TABLE = [
   ['', '', ''],
@@ -39,7 +43,18 @@ const BY_TOOL: Record<Tool, Meaning> = {
   select: { begin: (canvas, at) => LineEndGesture.at(canvas, at) ?? new SelectGesture(canvas) },
   shape: { needs: 'add_shape', begin: (canvas) => new ShapeGesture(canvas) },
   bay: { needs: 'set_pens', begin: (canvas) => new BayGesture(canvas) },
-  text: { needs: 'add_text', begin: ({ session }, at) => type(session, Editing.newText(session, at)) },
+  text: {
+    needs: 'add_text',
+    begin: (canvas, at) => {
+      const { session, view } = canvas
+      const there = session.pages.now && topmost(session.pages.now, at, NEAR_PX / view.scale)?.item
+      if (there?.kind === 'text' && session.rights.may('change', there)) {
+        const editing = Editing.of(session, there, at)
+        if (editing) return type(session, editing)
+      }
+      return new TextGesture(canvas)
+    },
+  },
   note: { needs: 'add_note', begin: ({ session }, at) => type(session, Editing.newNote(session, at)) },
   table: {
     needs: 'add_text',

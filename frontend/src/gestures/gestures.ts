@@ -1,5 +1,5 @@
 /** From pointer events to what they mean: a stroke, a rub, a choice, a pan or a pinch. */
-import { topmost } from '../board/hit'
+import { around, topmost } from '../board/hit'
 import type { Overlay } from '../board/overlay'
 import type { Point } from '../board/place'
 import { Editing } from '../lesson/editing.svelte'
@@ -11,7 +11,9 @@ import { InkGesture } from './ink-gesture'
 import { RulerGesture } from './make-gestures'
 import { drawChosen, SelectGesture } from './select-gestures'
 import { EraserGesture, HandGesture } from './tool-gestures'
+import type { Tool } from '../lesson/tools.svelte'
 
+const INKING: readonly Tool[] = ['pen', 'highlight', 'eraser', 'pointer']
 const WHEEL_ZOOM = 0.0016
 const DOUBLE_PX = 8
 export class Gestures {
@@ -110,7 +112,9 @@ export class Gestures {
     if (panning) return new HandGesture(canvas)
     const part = event.button === 0 ? canvas.ruler.partAt(this.#at(event), canvas.view.scale) : null
     if (part) return new RulerGesture(canvas.ruler, part)
-    if (event.pointerType === 'touch' && this.#arbiter.penSeen) return new HandGesture(canvas)
+    // Where a pen writes, a finger moves the paper; it still chooses, stamps and types.
+    const inking = INKING.includes(session.tools.tool)
+    if (event.pointerType === 'touch' && this.#arbiter.penSeen && inking) return new HandGesture(canvas)
     if (event.button !== 0 && event.button !== 5 && !penButton) return null
     // A pen turned around says so with a button of its own.
     const turned = event.button === 5 || event.buttons & 32
@@ -183,7 +187,7 @@ export class Gestures {
     const { session, view } = this.#canvas
     if (session.tools.tool !== 'select' || !session.pages.now) return
     const at = this.#at(event)
-    const item = topmost(session.pages.now, at, DOUBLE_PX / view.scale)?.item
+    const item = topmost(session.pages.now, at, DOUBLE_PX / view.scale)?.item ?? around(session.pages.now, at)
     if (!item || !session.rights.may('change', item)) return
     session.editing = Editing.of(session, item, at)
   }

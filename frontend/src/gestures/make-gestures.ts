@@ -7,12 +7,15 @@ import { HOLD_PX, isDirected, straightFrom } from './line-gestures'
 import type { Overlay } from '../board/overlay'
 import { type Point } from '../board/place'
 import type { Ruler } from '../board/ruler.svelte'
+import { Editing } from '../lesson/editing.svelte'
 import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
 
 const DRAG_PX = 4
 /** A figure is as large as the drag; a mere press makes one of this size. */
 const PRESSED_PX = 120
+/** A shorter drag of the text tool is a press. */
+const LEAST_TEXT_PX = 24
 const ALWAYS_EQUAL = ['square', 'circle']
 
 export class ShapeGesture implements Gesture {
@@ -42,7 +45,7 @@ export class ShapeGesture implements Gesture {
       this.#drawn = this.#figure(side, side, true)
     }
     session.do(this.#drawn!)
-    session.selection.chooseMade([this.#id])
+    if (!session.tools.drawsOn) session.selection.chooseMade([this.#id])
   }
 
   cancel(): void {
@@ -88,6 +91,49 @@ export class ShapeGesture implements Gesture {
       opacity: 1,
       holds: [this.#holdAt(this.#start), this.#holdAt([this.#start[0] + width, this.#start[1] + height])],
     }
+  }
+}
+
+/** A press begins a text; a drag begins one as wide as it. */
+export class TextGesture implements Gesture {
+  #canvas: Canvas
+  #start: Point = [0, 0]
+  #end: Point = [0, 0]
+
+  constructor(canvas: Canvas) {
+    this.#canvas = canvas
+  }
+
+  down(at: Point): void {
+    this.#start = this.#end = at
+  }
+
+  move(at: Point): void {
+    this.#end = at
+  }
+
+  up(at: Point): void {
+    const { session, view } = this.#canvas
+    const width = Math.abs(at[0] - this.#start[0])
+    const left: Point = [Math.min(at[0], this.#start[0]), this.#start[1]]
+    const dragged = width * view.scale >= LEAST_TEXT_PX
+    session.editing = Editing.newText(session, dragged ? left : this.#start, dragged ? width : null)
+  }
+
+  cancel(): void {
+    this.#end = this.#start
+  }
+
+  draw(overlay: Overlay): void {
+    const [x, y] = this.#start
+    if (Math.abs(this.#end[0] - x) * this.#canvas.view.scale < LEAST_TEXT_PX) return
+    const size = this.#canvas.session.tools.textSize
+    overlay.frame({
+      minX: Math.min(x, this.#end[0]),
+      maxX: Math.max(x, this.#end[0]),
+      minY: y - size * 0.65,
+      maxY: y + size * 0.65,
+    })
   }
 }
 

@@ -13,6 +13,7 @@ import { catchers, snap, type Guide } from '../board/snap'
 import { changedTable } from '../board/tables'
 import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
+import { t } from '../words/words.svelte'
 
 const GRAB_PX = 8
 const BORDER_PX = 6
@@ -179,7 +180,7 @@ export class SelectGesture implements Gesture {
   #drop(): void {
     const { session } = this.#canvas
     const ids = session.selection.items('change').map((item) => item.id)
-    if (!ids.length) return session.say('That is not yours to move.')
+    if (!ids.length) return session.say(t('not-yours-to-move'))
     const along = this.#map()
     if (this.#moving)
       session.do({ step: 'move_items', page: session.pages.id, ids, dx: along[4], dy: along[5] })

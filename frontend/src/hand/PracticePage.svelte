@@ -5,6 +5,7 @@
   import type { HandSample, OwnHandSamples } from '../wire/generated'
   import { byCharacter, rows, type SampleRow } from './samples'
   import SignBox from './SignBox.svelte'
+  import { t } from '../words/words.svelte'
 
   interface Props {
     /** Where this person's hand is asked for. */
@@ -72,15 +73,14 @@
 <dialog bind:this={dialog} {onclose} aria-labelledby="hand-title">
   <header>
     <div>
-      <h2 id="hand-title">Your hand</h2>
+      <h2 id="hand-title">{t('your-hand')}</h2>
       <p>
-        Write each sign in its box, on the line, as you always write it. Once is enough, three times are
-        better; every box is kept, so stop when you like. Only your own ink is read by it.
+        {t('write-each-sign-in-its')}
       </p>
     </div>
     <div class="progress">
-      <progress max={needed.length} value={done} aria-label="Letters and digits written"></progress>
-      <span role="status">{done} of {needed.length} letters and digits</span>
+      <progress max={needed.length} value={done} aria-label={t('letters-and-digits-written')}></progress>
+      <span role="status">{t('of-letters-and-digits', { done, count: needed.length })}</span>
     </div>
   </header>
   {#if problem}<p role="alert" class="problem">{problem}</p>{/if}
@@ -101,7 +101,7 @@
       </div>
     {/each}
     {#if taught.size}
-      <h3>Learned from corrected readings</h3>
+      <h3>{t('learned-from-corrected-readings')}</h3>
       <div class="row">
         {#each [...taught] as [character, kept] (character)}
           <SignBox
@@ -118,26 +118,31 @@
   </div>
   <footer>
     {#if samples?.length}
-      <a href="{path}.inkml" download>Take it along (InkML)</a>
+      <a href="{path}.inkml" download>{t('take-it-along-inkml')}</a>
     {/if}
-    <Button
-      kind="quiet"
-      title="A hand that was taken along (InkML), from another browser or room"
-      onclick={() => input.click()}>Bring one in</Button
+    <Button kind="quiet" title={t('a-hand-that-was-taken')} onclick={() => input.click()}
+      >{t('bring-one-in')}</Button
     >
-    <input bind:this={input} type="file" accept=".inkml" aria-label="File of a hand" onchange={bringIn} />
+    <input
+      bind:this={input}
+      type="file"
+      accept=".inkml"
+      aria-label={t('file-of-a-hand')}
+      onchange={bringIn}
+    />
     {#if samples?.length}
       <Button
         kind="stop"
         onclick={async () => {
           if (sure) await change('DELETE', {})
           sure = !sure
-        }}>{sure ? 'Yes, throw it all away' : 'Throw it away'}</Button
+        }}>{sure ? t('yes-throw-it-all-away') : t('throw-it-away')}</Button
       >
-      {#if sure}<Button kind="quiet" onclick={() => (sure = false)}>Keep it</Button>{/if}
+      {#if sure}<Button kind="quiet" onclick={() => (sure = false)}>{t('keep-it')}</Button>{/if}
     {/if}
     <span></span>
-    <Button kind="go" onclick={() => dialog.close()}>{done === needed.length ? 'Done' : 'Close'}</Button>
+    <Button kind="go" onclick={() => dialog.close()}>{done === needed.length ? t('done') : t('close')}</Button
+    >
   </footer>
 </dialog>
 

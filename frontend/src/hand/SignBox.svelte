@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { HandSample } from '../wire/generated'
   import type { SampleRow } from './samples'
+  import { t } from '../words/words.svelte'
 
   interface Props {
     character: string
@@ -74,7 +75,9 @@
     viewBox="0 0 {WIDTH} {HEIGHT}"
     role="img"
     tabindex="0"
-    aria-label="{character}, {samples.length ? `written ${samples.length} times` : 'not written yet'}"
+    aria-label="{character}, {samples.length
+      ? t('written-times', { count: samples.length })
+      : t('not-written-yet')}"
     data-sign={character}
     onpointerdown={down}
     onpointermove={(event) => event.pointerId === pointer && add(event)}
@@ -94,8 +97,8 @@
     {#if samples.length > 1}<span class="count" aria-hidden="true">{samples.length}</span>{/if}
     <button
       type="button"
-      aria-label="Throw away the last “{character}”"
-      title="Throw away"
+      aria-label={t('throw-away-the-last', { character })}
+      title={t('throw-away')}
       onclick={() => onthrow(newest.id)}>×</button
     >
   {/if}

@@ -1,6 +1,7 @@
 /** What a practice page asks for, and the samples of a hand. */
 
 import type { HandSample } from '../wire/generated'
+import { t } from '../words/words.svelte'
 
 /** x, y in the box's units, pressure 0–1, time in ms from the first stroke's start. */
 export type SampleRow = [number, number, number, number]
@@ -26,11 +27,11 @@ const ACCENTS: Record<string, string> = {
 
 export function rows(language: string): Row[] {
   const made: [string, string, boolean][] = [
-    ['Small letters', 'abcdefghijklmnopqrstuvwxyz', true],
-    ['Capitals', 'ABCDEFGHIJKLMNOPQRSTUVWXYZ', true],
-    ['Digits', '0123456789', true],
-    ['Accents', ACCENTS[language] ?? '', false],
-    ['Signs', '+-=×÷/%°.,:!?()€£$', false],
+    [t('hand-small'), 'abcdefghijklmnopqrstuvwxyz', true],
+    [t('hand-capitals'), 'ABCDEFGHIJKLMNOPQRSTUVWXYZ', true],
+    [t('hand-digits'), '0123456789', true],
+    [t('hand-accents'), ACCENTS[language] ?? '', false],
+    [t('hand-signs'), '+-=×÷/%°.,:!?()€£$', false],
   ]
   return made
     .filter(([, characters]) => characters)

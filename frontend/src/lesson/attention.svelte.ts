@@ -1,6 +1,7 @@
 /** Everyone's view: called to a place once, kept together, or following somebody. */
 import type { Box } from '../board/box'
 import type { Lead, Viewed } from '../wire/generated'
+import { t } from '../words/words.svelte'
 import type { Inside } from './inside'
 
 const LEAD_EVERY_MS = 200
@@ -25,7 +26,7 @@ export class Attention {
   called(lead: Lead): void {
     this.held = lead.hold && lead.page ? lead : null
     if (!lead.page) return
-    if (this.#show(lead) && !lead.hold) this.#inside.say(`${lead.name}: look here.`)
+    if (this.#show(lead) && !lead.hold) this.#inside.say(t('asks-to-look', { name: lead.name }))
   }
 
   /** Look where somebody looks; "" stops it. */

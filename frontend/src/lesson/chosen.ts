@@ -18,6 +18,7 @@ import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
 import type { Inside } from './inside'
 import type { Pictures } from './pictures.svelte'
 import type { Selection } from './selection.svelte'
+import { t } from '../words/words.svelte'
 
 const PASTE_OFFSET = 24
 /** The server takes up to 2,000 items in one step, and a message must not hold up the line. */
@@ -83,7 +84,7 @@ export class Chosen {
   copy(): Item[] {
     const items = this.#selection.items()
     if (items.length && !keepCopied(this.#inside.boardId, items)) {
-      this.#inside.say('That is more than can be copied at once. Copy it in parts.')
+      this.#inside.say(t('too-much-to-copy'))
       return []
     }
     return items
@@ -95,11 +96,17 @@ export class Chosen {
     const box = boxOf(items)
     if (!box) return
     const here = items.some((item) => this.#inside.pages.now?.entries.has(item.id))
+    // What is pasted again lies beside the last one, not on it.
+    const key = [this.#inside.pages.id, ...items.map(({ id }) => id)].join(' ')
+    this.#pasted = { key, times: this.#pasted.key === key ? this.#pasted.times + 1 : 0 }
+    const beside = PASTE_OFFSET * (this.#pasted.times + (here ? 1 : 0))
     const [dx, dy] = here
-      ? [PASTE_OFFSET, PASTE_OFFSET]
-      : [middle[0] - (box.minX + box.maxX) / 2, middle[1] - (box.minY + box.maxY) / 2]
+      ? [beside, beside]
+      : [middle[0] - (box.minX + box.maxX) / 2 + beside, middle[1] - (box.minY + box.maxY) / 2 + beside]
     this.#put(await this.#withPictures(board, copiesOf(items, dx, dy)))
   }
+
+  #pasted = { key: '', times: 0 }
 
   /** Pictures copied on a board of another room are brought into this one. */
   async #withPictures(from: string, items: Item[]): Promise<Item[]> {
@@ -167,8 +174,7 @@ export class Chosen {
   remove(): void {
     const ids = this.#selection.items('remove').map((item) => item.id)
     if (ids.length) this.#inside.do({ step: 'remove_items', page: this.#inside.pages.id, ids })
-    else if (this.#selection.ids.size)
-      this.#inside.say('That was made by somebody else, and your pen is for your own work.')
+    else if (this.#selection.ids.size) this.#inside.say(t('reason-not-yours'))
   }
 
   /** Selected ink to typed text. */

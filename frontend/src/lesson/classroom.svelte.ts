@@ -1,9 +1,11 @@
 /** What goes on in the lesson besides the board: the door, the chat, signs, the question, another's eyes. */
 import type { AtPorch, CheckAnswers, Knock, Reacted, Said, ToBrowser, Trace } from '../wire/generated'
+import { t } from '../words/words.svelte'
 import type { Inside } from './inside'
 import type { Sounds } from './sounds'
 
-const REACTION_MS = 5_000
+const REACTION_MS = 8_000
+const MOST_REACTIONS = 300
 /** Somebody counts as writing for so long after the last ink. */
 const WRITING_MS = 1_500
 export type Reaction = Reacted['kind']
@@ -32,6 +34,10 @@ export class Classroom {
   /** Each thing bears its writer's name; with a seat, all others' things are pale. */
   writersShown = $state.raw(false)
   onlyBy = $state.raw('')
+  /** A question that is being written: it stays when something else is done meanwhile. */
+  draft = $state.raw({ question: '', options: '' })
+  /** When each person's pen was on the paper last, in ms of this page. */
+  readonly lastStroke = new Map<string, number>()
   #inside: Inside
   #sounds: Sounds
   #events: ClassroomEvents
@@ -39,6 +45,7 @@ export class Classroom {
   #traceRef = 0
 
   constructor(inside: Inside, sounds: Sounds, events: ClassroomEvents) {
+    this.draft = { question: '', options: `${t('answer-yes')}\n${t('answer-no')}` }
     this.#inside = inside
     this.#sounds = sounds
     this.#events = events
@@ -81,7 +88,14 @@ export class Classroom {
   #show({ seat, kind }: Reacted): void {
     const key = ++this.#keys
     this.reactions = [...this.reactions, { key, seat, kind }]
-    setTimeout(() => (this.reactions = this.reactions.filter((other) => other.key !== key)), REACTION_MS)
+    // To the tutor side they stay, counted, until they were seen.
+    if (!this.#inside.people.tutorSide)
+      setTimeout(() => (this.reactions = this.reactions.filter((other) => other.key !== key)), REACTION_MS)
+    else this.reactions = this.reactions.slice(-MOST_REACTIONS)
+  }
+
+  signsSeen(): void {
+    this.reactions = []
   }
 
   #wroteAt = new Map<string, number>()
@@ -90,7 +104,10 @@ export class Classroom {
   /** Ink of these people is on its way. */
   wrote(seats: string[]): void {
     const now = performance.now()
-    for (const seat of seats) this.#wroteAt.set(seat, now)
+    for (const seat of seats) {
+      this.#wroteAt.set(seat, now)
+      this.lastStroke.set(seat, now)
+    }
     this.#whoWrites()
   }
 

@@ -20,6 +20,10 @@ import { newText } from '../board/text'
 export type Edited = 'text' | 'note' | 'shape' | 'cell'
 export const NOTE_SIZE = { width: 190, height: 170 }
 
+/** A line has room for at least so many times its size, and a character is at most so wide. */
+const LEAST_LINE = 8
+const WIDEST = 0.62
+
 /** Where the words stand on the page, and how wide they may be (null: as they are). */
 interface Frame {
   place: Affine
@@ -31,11 +35,13 @@ export class Editing {
   readonly kind: Edited
   readonly frame: Frame
   readonly page: string
-  readonly colour: string
+  /** Lines of a new text get no longer than this, in board units. */
+  limit = Infinity
   readonly paper: string
   styled = $state.raw(new StyledText('', []))
   size = $state.raw(26)
   family = $state.raw<Family>('sans')
+  colour = $state.raw('')
   align = $state.raw<Align>('left')
   listing = $state.raw<Listing>('none')
   selected = $state.raw<[number, number]>([0, 0])
@@ -69,11 +75,15 @@ export class Editing {
     this.paper = kind === 'note' ? ((item as NoteItem | null)?.colour ?? inside.tools.noteColour) : ''
   }
 
-  static newText(inside: Inside, at: Point): Editing {
+  /** ``width`` is where its lines break; null: where the paper that is seen ends. */
+  static newText(inside: Inside, at: Point, width: number | null = null): Editing {
     const { textSize, textFamily, ink } = inside.tools
     // A press stands for the middle of the first line.
     const place: Affine = [1, 0, 0, 1, at[0], at[1] - textSize * 0.65]
-    const editing = new Editing(inside, 'text', null, { place, width: null, height: null }, ink)
+    const editing = new Editing(inside, 'text', null, { place, width, height: null }, ink)
+    editing.#wrapWidth = width
+    const right = inside.surface?.seen()[2] ?? Infinity
+    editing.limit = Math.max(LEAST_LINE * textSize, right - at[0] - textSize)
     editing.size = textSize
     editing.family = textFamily
     return editing
@@ -211,6 +221,8 @@ export class Editing {
         inside.do({ step: 'set_cell', page, id: item.id, row, column, text })
     } else if (item.kind === 'text') {
       const before = [item.text, item.spans, item.family, item.align, item.listing]
+      if (text && this.colour !== item.colour)
+        inside.do({ step: 'style_items', page, ids: [item.id], style: { colour: this.colour } })
       if (text && JSON.stringify(before) !== JSON.stringify([text, spans, family, align, listing]))
         inside.do({ step: 'edit_text', page, id: item.id, text, spans, family, align, listing })
     } else if ((item as NoteItem | ShapeItem).text !== text) {
@@ -236,7 +248,9 @@ export class Editing {
 
   #newText(text: string): TextItem {
     const [, , , , x, y] = this.frame.place
-    const made = newText(this.#inside.rights.me, text, x, y, this.size, this.colour, this.#wrapWidth)
+    const longest = Math.max(...text.split('\n').map((line) => line.length)) * WIDEST * this.size
+    const wrap = this.#wrapWidth ?? (longest > this.limit ? this.limit : null)
+    const made = newText(this.#inside.rights.me, text, x, y, this.size, this.colour, wrap)
     const { family, align, listing } = this
     return { ...made, family, align, listing, spans: this.styled.spans(text.length) }
   }

@@ -1,39 +1,40 @@
 /** What figures are called on screen. */
 import type { Figure, FigureKind } from '../wire/generated'
+import { t, type Plain } from '../words/words.svelte'
 
-export const FIGURE_NAMES: Record<FigureKind, string> = {
-  line: 'Line',
-  elbow: 'Elbow',
-  curve: 'Curve',
-  rectangle: 'Rectangle',
-  square: 'Square',
-  rounded: 'Rounded',
-  ellipse: 'Ellipse',
-  circle: 'Circle',
-  arc: 'Arc',
-  triangle: 'Triangle',
-  right_triangle: 'Right triangle',
-  parallelogram: 'Parallelogram',
-  rhombus: 'Rhombus',
-  trapezium: 'Trapezium',
-  pentagon: 'Pentagon',
-  hexagon: 'Hexagon',
-  polygon: 'Polygon',
-  star: 'Star',
-  heart: 'Heart',
-  brace: 'Brace',
-  axis: 'Axis',
-  axes: 'Two axes',
-  number_line: 'Number line',
-  tick: 'Tick',
-  cross: 'Cross',
-  polyline: 'Polyline',
+export const FIGURE_NAMES: Record<FigureKind, Plain> = {
+  line: 'figure-line',
+  elbow: 'figure-elbow',
+  curve: 'figure-curve',
+  rectangle: 'figure-rectangle',
+  square: 'figure-square',
+  rounded: 'figure-rounded',
+  ellipse: 'figure-ellipse',
+  circle: 'figure-circle',
+  arc: 'figure-arc',
+  triangle: 'figure-triangle',
+  right_triangle: 'figure-right-triangle',
+  parallelogram: 'figure-parallelogram',
+  rhombus: 'figure-rhombus',
+  trapezium: 'figure-trapezium',
+  pentagon: 'figure-pentagon',
+  hexagon: 'figure-hexagon',
+  polygon: 'figure-polygon',
+  star: 'figure-star',
+  heart: 'figure-heart',
+  brace: 'figure-brace',
+  axis: 'figure-axis',
+  axes: 'figure-axes',
+  number_line: 'figure-number-line',
+  tick: 'figure-tick',
+  cross: 'figure-cross',
+  polyline: 'figure-polyline',
 }
 
 /** What a found figure is called: by its kind, which an arrow's drawing does not tell, and a triangle's form. */
 export function nameOf({ kind, form }: Figure): string {
-  if (kind === 'arrow') return 'arrow'
-  if (kind === 'double_arrow') return 'double arrow'
-  if (form === 'same-size') return `${FIGURE_NAMES[kind].toLowerCase()}, size as its neighbour`
-  return `${form ?? ''} ${FIGURE_NAMES[kind].toLowerCase()}`.trim()
+  if (kind === 'arrow') return t('found-arrow')
+  if (kind === 'double_arrow') return t('found-double-arrow')
+  if (form === 'same-size') return t('found-same-size', { figure: t(FIGURE_NAMES[kind]) })
+  return form ? t('found-triangle', { form }) : t(FIGURE_NAMES[kind])
 }

@@ -37,8 +37,10 @@ export interface Inside {
   do(request: Request): string
   /** Send now, or not at all. */
   send(message: Parameters<Line['send']>[0]): boolean
-  /** A sentence for a while on the sill. */
+  /** A sentence for a while over the sill. */
   say(sentence: string): void
+  /** A sentence that stays there until it was read. */
+  warn(sentence: string): void
   /** Choose what is being made, as soon as it is there. */
   chooseMade(items: Item['id'][]): void
 }

@@ -57,6 +57,7 @@ export class Pages {
 
   /** Pages have come, gone or changed; false when the one that was looked at is gone. */
   changed(): boolean {
+    const before = this.heads.findIndex((head) => head.id === this.id)
     this.heads = this.#replica.inOrder().map((page) => page.head)
     if (this.#replica.pages.has(this.#next)) {
       const page = this.#next
@@ -64,7 +65,8 @@ export class Pages {
       this.turnTo(page)
     }
     const gone = this.id !== '' && !this.now && this.#replica.order.length > 0
-    if (gone) this.turnTo(this.#replica.order[0]!)
+    // The page that has come to its place, or the last one.
+    if (gone) this.turnTo(this.heads[Math.min(Math.max(before, 0), this.heads.length - 1)]!.id)
     return !gone
   }
 }

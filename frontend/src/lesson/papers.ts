@@ -1,5 +1,6 @@
 /** Kinds, sizes and rulings of paper as they are offered. Sizes in board units: 96 to the inch. */
 import type { Paper } from '../wire/generated'
+import type { Plain } from '../words/words.svelte'
 
 export const SIZES = [
   { name: 'A4', short: 794, long: 1123 },
@@ -8,30 +9,30 @@ export const SIZES = [
   { name: '16:9', short: 720, long: 1280 },
 ] as const
 
-export const KINDS: { value: Paper['kind']; label: string; hint: string }[] = [
-  { value: 'endless', label: 'Endless', hint: 'in any direction' },
-  { value: 'roll', label: 'Roll', hint: 'grows down as you write' },
-  { value: 'sheet', label: 'Sheet', hint: 'one size, for printing' },
+export const KINDS: { value: Paper['kind']; word: Plain }[] = [
+  { value: 'endless', word: 'paper-kind-endless' },
+  { value: 'roll', word: 'paper-kind-roll' },
+  { value: 'sheet', word: 'paper-kind-sheet' },
 ]
 
-export const RULINGS: { value: Paper['ruling']; label: string }[] = [
-  { value: 'plain', label: 'Plain' },
-  { value: 'squares', label: 'Squares' },
-  { value: 'dots', label: 'Dots' },
-  { value: 'lines', label: 'Lines' },
-  { value: 'handwriting', label: 'Handwriting' },
-  { value: 'graph', label: 'Graph' },
-  { value: 'isometric', label: 'Isometric' },
-  { value: 'polar', label: 'Polar' },
+export const RULINGS: { value: Paper['ruling']; word: Plain }[] = [
+  { value: 'plain', word: 'ruling-plain' },
+  { value: 'squares', word: 'ruling-squares' },
+  { value: 'dots', word: 'ruling-dots' },
+  { value: 'lines', word: 'ruling-lines' },
+  { value: 'handwriting', word: 'ruling-handwriting' },
+  { value: 'graph', word: 'ruling-graph' },
+  { value: 'isometric', word: 'ruling-isometric' },
+  { value: 'polar', word: 'ruling-polar' },
 ]
 
-export const PAPER_COLOURS = [
-  { name: 'White', colour: '#fffefa' },
-  { name: 'Cream', colour: '#fbf3df' },
-  { name: 'Mint', colour: '#eaf5ee' },
-  { name: 'Sky', colour: '#e8f1f8' },
-  { name: 'Rose', colour: '#faecec' },
-  { name: 'Slate', colour: '#22323a' },
+export const PAPER_COLOURS: { word: Plain; colour: string }[] = [
+  { word: 'paper-white', colour: '#fffefa' },
+  { word: 'paper-cream', colour: '#fbf3df' },
+  { word: 'paper-mint', colour: '#eaf5ee' },
+  { word: 'paper-sky', colour: '#e8f1f8' },
+  { word: 'paper-rose', colour: '#faecec' },
+  { word: 'paper-slate', colour: '#22323a' },
 ]
 
 export const FIRST_PAPER: Paper = {

@@ -1,5 +1,7 @@
 /** Who is in the lesson, and what they are in it. */
 import type { Person } from '../wire/generated'
+import { t } from '../words/words.svelte'
+import { personColour } from './mark'
 import type { Rights } from './rights.svelte'
 
 export class People {
@@ -10,6 +12,10 @@ export class People {
 
   constructor(rights: Rights) {
     this.#rights = rights
+  }
+
+  colourOf(seat: string): string {
+    return personColour(seat, this.of(seat)?.colour)
   }
 
   of(seat: string): Person | undefined {
@@ -26,7 +32,7 @@ export class People {
   }
 
   nameOf(seat: string): string {
-    return this.of(seat)?.name ?? 'somebody'
+    return this.of(seat)?.name ?? t('somebody')
   }
 
   get here(): number {

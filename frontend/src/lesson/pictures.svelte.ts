@@ -2,10 +2,13 @@
 import { bringIn } from '../board/pictures'
 import { newId } from '../wire/codec'
 import type { BroughtIn, Item, PageHead } from '../wire/generated'
+import type { Point } from '../board/place'
 import type { Inside } from './inside'
 
 /** A picture takes at most this part of what is seen. */
-const PICTURE_PART = 0.6
+const PICTURE_PART = 0.7
+/** Between two that are brought in together, in board units. */
+const GAP = 16
 
 export class Pictures {
   /** A picture on its way to the server; aborting gives it up. */
@@ -16,17 +19,33 @@ export class Pictures {
     this.#inside = inside
   }
 
-  /** Bring a picture in and put it at a place, at most ``room`` units wide. */
-  async put(file: Blob, [x, y]: [number, number], room: number): Promise<void> {
-    const taken = await this.take(file)
-    if (!taken) return
-    const scale = Math.min(1, (PICTURE_PART * room) / taken.width)
-    const [width, height] = [taken.width * scale, taken.height * scale]
-    const item: Item = {
+  /** Bring pictures in and put them side by side about a place, so that they fit into what is seen (in units). */
+  async put(files: readonly Blob[], [x, y]: Point, [wide, high]: Point): Promise<void> {
+    const taken = (await Promise.all(files.map((file) => this.take(file)))).filter((one) => one !== null)
+    if (!taken.length) return
+    const room = (PICTURE_PART * wide - GAP * (taken.length - 1)) / taken.length
+    const sizes = taken.map(({ width, height }) => {
+      const scale = Math.min(1, room / width, (PICTURE_PART * high) / height)
+      return [width * scale, height * scale] as const
+    })
+    const all = sizes.reduce((sum, [width]) => sum + width, GAP * (taken.length - 1))
+    let left = x - all / 2
+    const items = taken.map(({ id }, i) => {
+      const [width, height] = sizes[i]!
+      const item = this.#item(id, left, y - height / 2, width, height)
+      left += width + GAP
+      return item
+    })
+    this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items })
+    this.#inside.chooseMade(items.map(({ id }) => id))
+  }
+
+  #item(picture: string, x: number, y: number, width: number, height: number): Item {
+    return {
       kind: 'picture',
       id: newId(),
-      x: x - width / 2,
-      y: y - height / 2,
+      x,
+      y,
       map: [1, 0, 0, 1],
       z: 0,
       group: '',
@@ -34,13 +53,11 @@ export class Pictures {
       at_ms: 0,
       locked: false,
       pinned: false,
-      picture: taken.id,
+      picture,
       width,
       height,
       opacity: 1,
     }
-    this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [item] })
-    this.#inside.chooseMade([item.id])
   }
 
   /** Bring a picture in as the paper of a page. */
@@ -64,7 +81,7 @@ export class Pictures {
     try {
       return await bringIn(file, bringing.signal)
     } catch (error) {
-      if ((error as Error).message) this.#inside.say((error as Error).message)
+      if ((error as Error).message) this.#inside.warn((error as Error).message)
       return null
     } finally {
       if (this.bringing === bringing) this.bringing = null

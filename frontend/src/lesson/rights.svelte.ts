@@ -1,5 +1,17 @@
 /** Who looks at this page, and what they may do on it, as the server's rule book says. */
 import type { Action, Item, SeenAs, Standing } from '../wire/generated'
+import { t, told } from '../words/words.svelte'
+
+const MAKING: readonly Action[] = [
+  'add_ink',
+  'add_text',
+  'add_note',
+  'add_shape',
+  'add_picture',
+  'change',
+  'remove',
+  'point',
+]
 
 export class Rights {
   /** This browser's own seat. */
@@ -29,8 +41,13 @@ export class Rights {
     return this.standing?.on_others.includes(action) ?? false
   }
 
+  /** Whether anything at all may be put on the page, or moved there. */
+  get makes(): boolean {
+    return MAKING.some((action) => this.may(action))
+  }
+
   /** Why writing is not allowed. */
   get reason(): string {
-    return this.standing?.writing.sentence ?? 'The board is not there yet.'
+    return this.standing ? told(this.standing.writing.sentence) : t('fetching-board')
   }
 }

@@ -13,6 +13,7 @@ import type {
   Person,
   Redo,
   Request,
+  Sentence,
   ToBrowser,
   Undo,
   Welcome,
@@ -26,14 +27,18 @@ import { Classroom } from './classroom.svelte'
 import type { Editing } from './editing.svelte'
 import type { Door, Inside, SurfaceEvents } from './inside'
 import { Pages } from './pages.svelte'
+import { pageOf } from './places'
 import { People } from './people.svelte'
 import { Pictures } from './pictures.svelte'
 import { Rights } from './rights.svelte'
 import { Selection } from './selection.svelte'
 import { Sounds } from './sounds'
+import { t, told } from '../words/words.svelte'
 import { Tools, type Tool } from './tools.svelte'
 
-const NOTICE_MS = 5_000
+const NOTICE_MS = 6_000
+/** More than this is not read one by one. */
+const MOST_WARNINGS = 3
 
 export class Session implements Inside {
   readonly door: Door
@@ -61,10 +66,13 @@ export class Session implements Inside {
   /** Difference of the server's clock to ours. */
   clockSkewMs = $state.raw(0)
   keptMs = $state.raw(0)
-  trouble = $state.raw('')
+  trouble = $state.raw<Sentence | null>(null)
   /** Words being typed on the board. */
   editing = $state.raw<Editing | null>(null)
+  /** What is said for a while. */
   notice = $state.raw('')
+  /** What was lost or refused, until it has been read. */
+  warnings = $state.raw<string[]>([])
 
   surface: SurfaceEvents | null = null
   #path: string
@@ -121,8 +129,7 @@ export class Session implements Inside {
   /** Through a student's eyes everything is seen and nothing done. */
   #looksOnly(): boolean {
     const { as } = this.rights
-    if (as)
-      this.say(`You are looking as ${this.people.nameOf(as.seat)}. Go back to your own view to do that.`)
+    if (as) this.say(t('looking-as', { name: this.people.nameOf(as.seat) }))
     return as !== null
   }
 
@@ -137,20 +144,20 @@ export class Session implements Inside {
   /** What would come back cannot be shown without the server: presses made meanwhile would all count later. */
   #goBack(request: Undo | Redo): void {
     if (this.line === 'open') this.do(request)
-    else this.say('There is no line to the server just now. Undo works again when it is back.')
+    else this.say(t('no-line-undo'))
   }
 
   tell(command: Command): void {
     if (this.#looksOnly()) return
     if (!this.send({ type: 'tell', id: newId(), command })) {
-      this.say('There is no line to the server just now. Try again when it is back.')
+      this.say(t('no-line-tell'))
     }
   }
 
   /** Say something in the chat; false when there is no line to say it on. */
   saySomething(text: string, to: string): boolean {
     const sent = this.send({ type: 'say', id: newId(), text, to })
-    if (!sent) this.say('There is no line to the server just now. Your words are still in the field.')
+    if (!sent) this.say(t('no-line-words'))
     return sent
   }
 
@@ -186,6 +193,15 @@ export class Session implements Inside {
     this.notice = sentence
     clearTimeout(this.#noticeTimer)
     this.#noticeTimer = setTimeout(() => (this.notice = ''), NOTICE_MS)
+  }
+
+  /** A sentence that stays until it was read. */
+  warn(sentence: string): void {
+    this.warnings = [...this.warnings.filter((other) => other !== sentence), sentence].slice(-MOST_WARNINGS)
+  }
+
+  read(sentence: string): void {
+    this.warnings = this.warnings.filter((other) => other !== sentence)
   }
 
   // The line
@@ -267,7 +283,10 @@ export class Session implements Inside {
     this.keptMs = welcome.kept_ms
     this.line = 'open'
     this.board.welcome(welcome)
-    if (!this.pages.now) this.pages.id = replica.order[0] ?? ''
+    if (!this.pages.now) {
+      const last = pageOf(welcome.board.id)
+      this.pages.id = replica.pages.has(last) ? last : (replica.order[0] ?? '')
+    }
     this.send({ type: 'look', page: this.pages.id })
     replica.resend()
     document.title = `${welcome.room} · Sun Room`
@@ -287,7 +306,7 @@ export class Session implements Inside {
     }
     if (frame.people) this.#hearPeople(frame.people)
     if (frame.boards) this.boards = frame.boards
-    if (frame.trouble !== undefined && frame.trouble !== null) this.trouble = frame.trouble
+    if (frame.trouble) this.trouble = frame.trouble.key ? frame.trouble : null
     if (frame.link) this.#relinked(frame.link)
     if (frame.kept_ms) this.keptMs = frame.kept_ms
     this.board.replica.frame(frame)
@@ -304,7 +323,7 @@ export class Session implements Inside {
     this.#path = `/live/${this.door}/${link}`
     this.#line?.follow(this.#path)
     history.replaceState(history.state, '', location.href.replace(`/${old}`, `/${link}`))
-    this.say('The room has another link now. You stay in; send the new one to the others.')
+    this.say(t('link-changed'))
   }
 
   /** The tutor side hears who comes and goes. */
@@ -316,14 +335,17 @@ export class Session implements Inside {
     else if (this.people.here < before) this.sounds.play('went')
   }
 
-  #refused(id: string, reason: string, sentence: string): void {
+  #refused(id: string, reason: string, sentence: Sentence): void {
     const request = this.board.replica.refused(id, reason, sentence)
     // What somebody else has erased meanwhile is no news to the one who erases it too.
-    if (!(request?.step === 'remove_items' && reason === 'items_gone')) this.say(sentence)
+    if (request?.step === 'remove_items' && reason === 'items_gone') return
+    if (request && !this.board.replica.setAside.some((aside) => aside.id === id)) this.warn(told(sentence))
+    else this.say(told(sentence))
   }
 
   #landed(logged: Logged): void {
     this.surface?.landed(logged)
+    this.#myDesk(logged)
     if (logged.by !== this.rights.seat) return
     const { step, how } = logged
     this.board.count(how)
@@ -340,6 +362,14 @@ export class Session implements Inside {
     }
   }
 
+  /** Who is handed a desk is told, and taken there. */
+  #myDesk({ step, by, how }: Logged): void {
+    if (step.step !== 'add_page' || how === 'undo' || by === this.rights.seat) return
+    if (step.head.desk_of !== this.rights.seat || this.attention.held) return
+    this.pages.turnNext(step.head.id)
+    this.say(t('your-desk'))
+  }
+
   /** What is undone or redone is seen: on another page we turn there and say so. */
   #goWhere({ step, how }: Logged): void {
     if (step.step === 'remove_page' || step.step === 'move_page') return
@@ -347,11 +377,11 @@ export class Session implements Inside {
     if (page === this.pages.id || this.rights.as) return
     this.pages.turnNext(page)
     const number = this.board.replica.order.indexOf(page) + 1
-    this.say(`${how === 'undo' ? 'Undone' : 'Redone'} on page ${number}.`)
+    this.say(how === 'undo' ? t('undone-on', { number }) : t('redone-on', { number }))
   }
 
   #boardChanged(): void {
-    if (!this.pages.changed()) this.say('That page was taken off the board.')
+    if (!this.pages.changed()) this.say(t('page-was-taken'))
     this.selection.dropGone()
     this.surface?.changed()
   }

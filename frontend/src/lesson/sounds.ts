@@ -1,11 +1,11 @@
 /** Soft sounds, made on the spot: two or three short notes each, none of them recorded. */
 
 export const SOUNDS = {
-  came: { label: 'Somebody comes in', notes: [523, 659] },
-  went: { label: 'Somebody goes', notes: [659, 523] },
-  hand: { label: 'A hand goes up', notes: [784] },
-  knock: { label: 'A knock at the door', notes: [196, 196, 196] },
-  time: { label: 'Time is up', notes: [659, 659, 880] },
+  came: { word: 'sound-came', notes: [523, 659] },
+  went: { word: 'sound-went', notes: [659, 523] },
+  hand: { word: 'sound-hand', notes: [784] },
+  knock: { word: 'sound-knock', notes: [196, 196, 196] },
+  time: { word: 'sound-time', notes: [659, 659, 880] },
 } as const
 export type Sound = keyof typeof SOUNDS
 

@@ -5,10 +5,13 @@ import type { Point } from '../board/place'
 import { newText } from '../board/text'
 import { newId } from '../wire/codec'
 import type { FigureKind, Item } from '../wire/generated'
+import { t, type Plain } from '../words/words.svelte'
 import { copiesOf } from './clipboard'
 
 export interface Stamp {
+  /** What a person called it; those that come with the board are called by a ``word``. */
   name: string
+  word?: Plain
   items: Item[]
 }
 
@@ -42,12 +45,18 @@ function words(text: string, colour: string, size: number): Item {
 }
 
 export const STAMPS: Stamp[] = [
-  { name: 'Tick', items: [figure('tick', '#2f7d5b', 44, false)] },
-  { name: 'Cross', items: [figure('cross', '#b4472c', 38, false)] },
-  { name: 'Star', items: [figure('star', '#dda43a', 52, true)] },
-  { name: 'Heart', items: [figure('heart', '#b4472c', 46, true)] },
-  { name: 'Question', items: [words('?', '#6b3fa0', 64)] },
-  { name: 'Well done', items: [words('Well done', '#2f7d5b', 44)] },
+  { name: '', word: 'figure-tick', items: [figure('tick', '#2f7d5b', 44, false)] },
+  { name: '', word: 'figure-cross', items: [figure('cross', '#b4472c', 38, false)] },
+  { name: '', word: 'figure-star', items: [figure('star', '#dda43a', 52, true)] },
+  { name: '', word: 'figure-heart', items: [figure('heart', '#b4472c', 46, true)] },
+  { name: '', word: 'question', items: [words('?', '#6b3fa0', 64)] },
+  {
+    name: '',
+    word: 'sign-bravo',
+    get items() {
+      return [words(t('sign-bravo'), '#2f7d5b', 44)]
+    },
+  },
 ]
 
 export function ownStamps(): Stamp[] {

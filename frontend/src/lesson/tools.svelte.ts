@@ -1,56 +1,59 @@
 /** The tool in hand and its settings; kept in this browser for the next time. */
 import type { Look } from '../board/wet'
 import type { Dash, Ends, Family, FigureKind, Nib } from '../wire/generated'
+import type { Plain } from '../words/words.svelte'
 import { keepOwn, MOST_OWN, ownStamps, STAMPS, type Stamp } from './stamps'
 
-export type Tool =
-  | 'select'
-  | 'pen'
-  | 'highlight'
-  | 'eraser'
-  | 'ruler'
-  | 'shape'
-  | 'text'
-  | 'note'
-  | 'table'
-  | 'stamp'
-  | 'bring'
-  | 'bay'
-  | 'pointer'
-  | 'hand'
+const ALL_TOOLS = [
+  'select',
+  'pen',
+  'highlight',
+  'eraser',
+  'ruler',
+  'shape',
+  'text',
+  'note',
+  'table',
+  'stamp',
+  'bring',
+  'bay',
+  'pointer',
+  'hand',
+] as const
+export type Tool = (typeof ALL_TOOLS)[number]
 
 /** All readable on the paper (4.5:1 or more). */
-export const INKS = [
-  { name: 'Black', colour: '#16222b' },
-  { name: 'Blue', colour: '#1f5fa8' },
-  { name: 'Red', colour: '#b4472c' },
-  { name: 'Green', colour: '#2f7d5b' },
-  { name: 'Purple', colour: '#6b3fa0' },
+export const INKS: { word: Plain; colour: string }[] = [
+  { word: 'colour-black', colour: '#16222b' },
+  { word: 'colour-blue', colour: '#1f5fa8' },
+  { word: 'colour-red', colour: '#b4472c' },
+  { word: 'colour-green', colour: '#2f7d5b' },
+  { word: 'colour-purple', colour: '#6b3fa0' },
 ]
-export const HIGHLIGHTS = [
-  { name: 'Yellow', colour: '#f2c41d' },
-  { name: 'Mint', colour: '#63c79a' },
-  { name: 'Rose', colour: '#ee8fa5' },
-  { name: 'Sky', colour: '#6db6e8' },
-  { name: 'Peach', colour: '#f0a35e' },
+export const HIGHLIGHTS: { word: Plain; colour: string }[] = [
+  { word: 'colour-yellow', colour: '#f2c41d' },
+  { word: 'colour-mint', colour: '#63c79a' },
+  { word: 'colour-rose', colour: '#ee8fa5' },
+  { word: 'colour-sky', colour: '#6db6e8' },
+  { word: 'colour-peach', colour: '#f0a35e' },
 ]
-export const HIGHLIGHT_NIBS = [
-  { name: 'Narrow', width: 14 },
-  { name: 'Medium', width: 22 },
-  { name: 'Wide', width: 34 },
+export const HIGHLIGHT_NIBS: { word: Plain; width: number }[] = [
+  { word: 'nib-narrow', width: 14 },
+  { word: 'nib-medium', width: 22 },
+  { word: 'nib-wide', width: 34 },
 ]
-export const NOTE_COLOURS = [
-  { name: 'Yellow', colour: '#ffe7a8' },
-  { name: 'Mint', colour: '#cfe8dc' },
-  { name: 'Sky', colour: '#cfe3f2' },
-  { name: 'Rose', colour: '#f7d3d6' },
-  { name: 'Lilac', colour: '#e1d5ef' },
-  { name: 'Sand', colour: '#efe0c4' },
+export const NOTE_COLOURS: { word: Plain; colour: string }[] = [
+  { word: 'colour-yellow', colour: '#ffe7a8' },
+  { word: 'colour-mint', colour: '#cfe8dc' },
+  { word: 'colour-sky', colour: '#cfe3f2' },
+  { word: 'colour-rose', colour: '#f7d3d6' },
+  { word: 'colour-lilac', colour: '#e1d5ef' },
+  { word: 'colour-sand', colour: '#efe0c4' },
 ]
-export const NIB_NAMES: Record<Exclude<Nib, 'highlighter'>, string> = {
-  pencil: 'Pencil',
-  pen: 'Pen',
-  brush: 'Brush',
+export const NIB_NAMES: Record<Exclude<Nib, 'highlighter'>, Plain> = {
+  pencil: 'nib-pencil',
+  pen: 'nib-pen',
+  brush: 'nib-brush',
 }
 export const PEN_WIDTHS = { least: 0.5, most: 40 }
 export const MAX_RECENT = 8
@@ -110,7 +113,9 @@ const KEPT = [
   'textFamily',
   'noteColour',
   'shape',
+  'drawsOn',
   'recent',
+  'rack',
 ] as const
 
 export class Tools {
@@ -132,7 +137,11 @@ export class Tools {
   stamp = $state(0)
   ownStamps = $state.raw<Stamp[]>(ownStamps())
   shape = $state({ ...FIRST_SHAPE })
+  /** After a figure comes another one. */
+  drawsOn = $state(false)
   pointWith = $state<PointWith>('light')
+  /** The tools that stand on the rack, in their order. */
+  rack = $state.raw<Tool[]>([...ALL_TOOLS])
   /** Colours mixed lately, the newest first. */
   recent = $state<string[]>([])
 
@@ -142,6 +151,8 @@ export class Tools {
       for (const name of KEPT)
         if (typeof kept[name] === typeof this[name]) Object.assign(this, { [name]: kept[name] })
       if (!Array.isArray(this.pens) || this.pens.length < 4) this.pens = FIRST_PENS()
+      this.rack = Array.isArray(this.rack) ? this.rack.filter((tool) => ALL_TOOLS.includes(tool)) : []
+      if (!this.rack.length) this.rack = [...ALL_TOOLS]
       this.pen = Math.min(Math.max(0, Math.round(this.pen)), this.pens.length - 1)
     } catch {
       // What another version kept is no reason not to write.

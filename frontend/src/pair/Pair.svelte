@@ -5,6 +5,7 @@
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
   import type { Invited, Paired } from '../wire/generated'
+  import { t } from '../words/words.svelte'
 
   let { given }: { given: string } = $props()
   let code = $state('')
@@ -12,7 +13,7 @@
   let invited = $state.raw<Invited | null>(null)
 
   onMount(() => {
-    document.title = 'Pair a device · Sun Room'
+    document.title = t('pair-a-device-sun-room')
     if (given) void look(given)
   })
 
@@ -38,20 +39,20 @@
   }
 </script>
 
-<DoorFrame title="Pair this device">
+<DoorFrame title={t('pair-this-device')}>
   {#if invited}
-    <p>This device will sit in the seat of <b>{invited.name}</b> in “{invited.room}”.</p>
+    <p>{t('this-device-will-sit', { name: invited.name, room: invited.room })}</p>
     {#if invited.now && invited.now !== invited.name}
-      <p role="alert">This browser sits there as <b>{invited.now}</b> now, and will not any more.</p>
+      <p role="alert">{t('this-browser-sat', { name: invited.now })}</p>
     {/if}
     {#if problem}<p role="alert">{problem}</p>{/if}
     <div class="row">
-      <Button kind="go" onclick={() => pair(code)}>Sit there</Button>
-      <Button onclick={() => (invited = null)}>Leave it</Button>
+      <Button kind="go" onclick={() => pair(code)}>{t('sit-there')}</Button>
+      <Button onclick={() => (invited = null)}>{t('leave-it')}</Button>
     </div>
   {:else}
     <p>
-      On the device that you are in the lesson with, open “You” and press “Pair a device”. It shows a code.
+      {t('on-the-device-that-you')}
     </p>
     <form
       onsubmit={(event) => {
@@ -59,8 +60,8 @@
         void look(code)
       }}
     >
-      <Field label="Code" bind:value={code} {problem} autocomplete="off" autocapitalize="off" />
-      <Button kind="go" type="submit">Pair</Button>
+      <Field label={t('code')} bind:value={code} {problem} autocomplete="off" autocapitalize="off" />
+      <Button kind="go" type="submit">{t('pair')}</Button>
     </form>
   {/if}
 </DoorFrame>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Session } from '../lesson/session.svelte'
-  import { clockTime } from '../ui/time'
+  import { t } from '../words/words.svelte'
+  import { clockTime } from '../words/time'
 
   let { session }: { session: Session } = $props()
   let text = $state('')
@@ -28,13 +29,13 @@
 
   function towards(line: { to: string; seat: string }): string {
     if (line.to === 'all') return ''
-    if (line.to === 'tutor_side') return session.people.tutorSide ? 'to you' : 'to the tutor'
-    if (line.to === session.rights.me) return 'to you'
-    return `to ${session.people.list.find(({ seat }) => seat === line.to)?.name ?? 'one person'}`
+    if (line.to === 'tutor_side') return session.people.tutorSide ? t('said-to-you') : t('said-to-tutor')
+    if (line.to === session.rights.me) return t('said-to-you')
+    return t('said-to', { name: session.people.nameOf(line.to) })
   }
 </script>
 
-<section aria-label="Chat">
+<section aria-label={t('chat')}>
   <ol bind:this={list} aria-live="polite">
     {#each session.classroom.heardHere as line, i (i)}
       <li>
@@ -50,30 +51,35 @@
         </p>
       </li>
     {:else}
-      <li class="empty">Nothing has been said yet.</li>
+      <li class="empty">{t('nothing-has-been-said-yet')}</li>
     {/each}
   </ol>
   {#if mayAll || mayTutor}
     <form onsubmit={say}>
-      <select bind:value={to} aria-label="Say it to">
-        {#if mayAll}<option value="all">To everyone</option>{/if}
-        {#if mayTutor && !session.people.tutorSide}<option value="tutor_side">To the tutor</option>{/if}
+      <select bind:value={to} aria-label={t('say-it-to')}>
+        {#if mayAll}<option value="all">{t('to-everyone')}</option>{/if}
+        {#if mayTutor && !session.people.tutorSide}<option value="tutor_side">{t('to-the-tutor')}</option
+          >{/if}
         {#if session.people.tutorSide}
-          {#each others as { seat, name } (seat)}<option value={seat}>To {name}</option>{/each}
+          {#each others as { seat, name } (seat)}<option value={seat}>{t('to-name', { name })}</option>{/each}
         {/if}
       </select>
-      <input bind:value={text} maxlength="1000" placeholder="Say something" aria-label="Say something" />
+      <input
+        bind:value={text}
+        maxlength="1000"
+        placeholder={t('say-something')}
+        aria-label={t('say-something')}
+      />
     </form>
   {/if}
 </section>
 
 <style>
   section {
-    border-top: 1px solid var(--sand-line);
     display: grid;
     grid-template-rows: minmax(0, 1fr) auto;
-    min-height: 150px;
-    max-height: 46%;
+    min-height: 0;
+    min-width: 0;
   }
   ol {
     list-style: none;
@@ -102,7 +108,7 @@
   }
   select,
   input {
-    height: 34px;
+    height: 40px;
     padding: 0 8px;
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
@@ -114,16 +120,6 @@
     background: none;
     font-size: 13px;
     color: var(--muted);
-    height: 26px;
     padding: 0;
-  }
-  input {
-    height: 40px;
-  }
-  @media (max-width: 900px) {
-    section {
-      height: 320px;
-      max-height: 60dvh;
-    }
   }
 </style>

@@ -1,26 +1,30 @@
 <script lang="ts">
   import type { Session } from '../lesson/session.svelte'
+  import { t } from '../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   const knocks = $derived(session.classroom.knocks)
 </script>
 
 {#if knocks.length}
-  <section aria-label="At the door" role="status">
+  <section aria-label={t('at-the-door')} role="status">
     <div class="head">
-      <b>At the door · {knocks.length}</b>
+      <b>{t('at-the-door-count', { count: knocks.length })}</b>
       {#if knocks.length > 1}
-        <button onclick={() => session.tell({ command: 'admit', seat: '' })}>Let all in</button>
+        <button onclick={() => session.tell({ command: 'admit', seat: '' })}>{t('let-all-in')}</button>
       {/if}
     </div>
     {#each knocks as { seat, name } (seat)}
       <div class="row">
         <span>{name}</span>
-        <button onclick={() => session.tell({ command: 'turn_away', seat })} aria-label="Not now for {name}"
-          >Not now</button
+        <button
+          onclick={() => session.tell({ command: 'turn_away', seat })}
+          aria-label={t('not-now-for', { name })}>{t('not-now')}</button
         >
-        <button class="go" onclick={() => session.tell({ command: 'admit', seat })} aria-label="Let {name} in"
-          >Let in</button
+        <button
+          class="go"
+          onclick={() => session.tell({ command: 'admit', seat })}
+          aria-label={t('let-in-name', { name })}>{t('let-in')}</button
         >
       </div>
     {/each}

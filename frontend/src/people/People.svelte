@@ -1,110 +1,136 @@
 <script lang="ts">
+  /** Who is here and what they do: a column beside the board, a strip of marks, or a sheet over a small window. */
   import type { Session } from '../lesson/session.svelte'
-  import { clockTime } from '../ui/time'
+  import Icon from '../ui/Icon.svelte'
+  import { looks } from '../ui/looks.svelte'
+  import { clockTime } from '../words/time'
+  import { t } from '../words/words.svelte'
   import Chat from './Chat.svelte'
+  import ChatDrawer from './ChatDrawer.svelte'
+  import ClassActions from './ClassActions.svelte'
+  import HandButton from './HandButton.svelte'
+  import Invite from './Invite.svelte'
   import Knocks from './Knocks.svelte'
+  import { shortNames } from './names'
   import PersonRow from './PersonRow.svelte'
+  import { ranked, SORTS, type Sort } from './sort'
   import Signs from './Signs.svelte'
+  import SignCounts from './SignCounts.svelte'
+  import SomePanel from './SomePanel.svelte'
 
-  let { session }: { session: Session } = $props()
+  interface Props {
+    session: Session
+    link: string
+    /** As a strip of marks: down beside the board, or across over it. */
+    strip?: 'down' | 'across' | null
+    /** As a sheet, which can be closed. */
+    onclose?: () => void
+  }
+  let { session, link, strip = null, onclose }: Props = $props()
   let wanted = $state('')
   let picked = $state<string[]>([])
   let picking = $state(false)
   let chatting = $state(false)
-  /** With more people than this there is a field to look one up. */
+  let sort = $state<Sort>('hand')
+  /** With more people than this, rows are of one line, and there is a field to look one up. */
   const MANY = 8
 
   const hands = $derived(session.lesson?.hands ?? [])
   const here = $derived(session.people.list.filter(({ tabs }) => tabs > 0))
   const gone = $derived(session.people.list.filter(({ tabs }) => tabs === 0))
-  const me = $derived(session.people.list.find((person) => person.seat === session.rights.me))
+  const me = $derived(session.people.of(session.rights.me))
+  const many = $derived(here.length > MANY)
   const students = $derived(here.filter(({ role }) => role === 'student').map(({ seat }) => seat))
   const chosen = $derived(picked.filter((seat) => students.includes(seat)))
-  /** The tutor side, then hands in the order of raising, then who writes, then by name. */
+  const short = $derived(shortNames(here.map(({ name }) => name)))
   const people = $derived(
-    here
-      .filter(({ name }) => name.toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase()))
-      .toSorted((a, b) => rank(a.seat, a.role) - rank(b.seat, b.role)),
+    ranked(
+      here.filter(({ name }) => name.toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase())),
+      sort,
+      session,
+    ),
   )
-
-  function rank(seat: string, role: string): number {
-    if (role === 'tutor') return -2
-    if (role === 'helper') return -1
-    if (role === 'onlooker') return hands.length + 1
-    const hand = hands.indexOf(seat)
-    return hand >= 0 ? hand : hands.length
-  }
 
   function pick(seat: string) {
     picked = picked.includes(seat) ? picked.filter((other) => other !== seat) : [...picked, seat]
   }
-
-  function each(act: (seat: string) => void) {
-    for (const seat of chosen) act(seat)
-    picked = []
-    picking = false
-  }
 </script>
 
-<aside aria-label="People">
+<aside
+  aria-label={t('people')}
+  class:sheet={onclose}
+  class:down={strip === 'down'}
+  class:across={strip === 'across'}
+>
   <div class="top">
-    <b>Here now · {here.length}</b>
-    {#if session.people.tutorSide}
-      <span>{hands.length ? `${hands.length} ${hands.length === 1 ? 'hand' : 'hands'} up` : ''}</span>
-    {:else if me}
-      <span>you are <b>{me.name}</b></span>
-    {/if}
-    {#if session.people.role !== 'onlooker'}
-      <button class="talk" aria-expanded={chatting} onclick={() => (chatting = !chatting)}
-        >Chat{session.classroom.unread ? ` · ${session.classroom.unread}` : ''}</button
+    {#if strip === 'down'}
+      <button
+        class="plain"
+        aria-label={t('unfold')}
+        title={t('unfold')}
+        onclick={() => looks.set({ folded: false })}><Icon name="back" size={18} /></button
       >
+    {:else}
+      <b>{t('here-now', { count: here.length })}</b>
+      {#if session.people.tutorSide}
+        {#if hands.length}<span>{t('hands-up', { count: hands.length })}</span>{/if}
+      {:else if me && !strip}
+        <span class="you">{t('you-are', { name: me.name })}</span>
+      {/if}
+      {#if session.people.tutorSide}
+        <Invite {session} {link} />
+        {#if !strip}<ClassActions {session} look="rest" />{/if}
+      {/if}
+      {#if strip === 'across'}
+        {#if session.people.tutorSide && here.length > 1}<ClassActions {session} look="menu" />{/if}
+        {#if session.rights.makes}<HandButton {session} /><Signs {session} />{/if}
+        <ChatDrawer {session} />
+      {:else if onclose}
+        <button class="plain" aria-label={t('close')} onclick={onclose}
+          ><Icon name="close" size={18} /></button
+        >
+      {:else}
+        <button
+          class="plain"
+          aria-label={t('fold')}
+          title={t('fold')}
+          onclick={() => looks.set({ folded: true })}><Icon name="forth" size={18} /></button
+        >
+      {/if}
     {/if}
   </div>
-  {#if session.people.tutorSide}<Knocks {session} />{/if}
-  {#if session.people.tutorSide && here.length > 1}
-    <div class="acts">
-      <button onclick={() => session.attention.lead(session.attention.keeping)}>Look here</button>
-      <button
-        aria-pressed={session.attention.keeping}
-        onclick={() => (session.attention.keeping ? session.attention.letGo() : session.attention.lead(true))}
-        >{session.attention.keeping ? 'Let everyone go' : 'Keep together'}</button
-      >
-    </div>
+  {#if session.people.tutorSide && !strip}<Knocks {session} />{/if}
+  {#if session.people.tutorSide && here.length > 1 && strip !== 'across'}
+    <ClassActions {session} look={strip ? 'menu' : 'acts'} />
   {/if}
-  {#if session.people.tutorSide && hands.length && session.lesson?.facts.open}
-    <div class="acts">
-      <button onclick={() => session.tell({ command: 'pass_to_next' })}>Pass to next</button>
-      <button onclick={() => session.tell({ command: 'lower_hands' })}>Lower all</button>
-    </div>
+  {#if session.people.tutorSide && !strip}<SignCounts {session} />{/if}
+  {#if !strip && session.people.role === 'student' && session.rights.makes}
+    <div class="own"><HandButton {session} /><Signs {session} /></div>
   {/if}
-  {#if here.length > MANY || wanted}
-    <input
-      class="find"
-      type="search"
-      bind:value={wanted}
-      placeholder="Find a name"
-      aria-label="Find a name"
-    />
-  {/if}
-  {#if session.people.tutorSide && students.length > 1}
-    <div class="acts some">
-      <button aria-pressed={picking} onclick={() => ((picking = !picking), (picked = []))}
-        >{picking ? 'Done choosing' : 'Choose some'}</button
-      >
-      {#if picking}
-        <button onclick={() => (picked = chosen.length === students.length ? [] : students)}
-          >{chosen.length === students.length ? 'None' : 'All'}</button
+  {#if !strip && (many || wanted || (session.people.tutorSide && students.length > 1))}
+    <div class="find">
+      {#if many || wanted}
+        <input type="search" bind:value={wanted} placeholder={t('find-name')} aria-label={t('find-name')} />
+      {/if}
+      {#if session.people.tutorSide && students.length > 1}
+        {#if many}
+          <select bind:value={sort} aria-label={t('sort-by')} title={t('sort-by')}>
+            {#each SORTS as { value, word } (value)}<option {value}>{t(word)}</option>{/each}
+          </select>
+        {/if}
+        <button class="some" aria-pressed={picking} onclick={() => ((picking = !picking), (picked = []))}
+          >{picking ? t('done-choosing') : t('choose-some')}</button
         >
       {/if}
     </div>
-    {#if picking && chosen.length}
-      <div class="acts" role="group" aria-label="For the {chosen.length} chosen">
-        <button onclick={() => each((seat) => session.tell({ command: 'pass_pen', seat, minutes: null }))}
-          >Pass pens</button
-        >
-        <button onclick={() => each((seat) => session.tell({ command: 'take_pen', seat }))}>Take back</button>
-        <button onclick={() => each((seat) => session.tell({ command: 'lower_hand', seat }))}>Lower</button>
-      </div>
+    {#if picking}
+      <SomePanel
+        {session}
+        {students}
+        {chosen}
+        onpick={(seats) => (picked = seats)}
+        ondone={() => ((picking = false), (picked = []))}
+      />
     {/if}
   {/if}
   <ul>
@@ -112,89 +138,150 @@
       <PersonRow
         {session}
         {person}
+        name={short.get(person.name) ?? person.name}
         hand={hands.indexOf(person.seat)}
+        compact={many}
+        mark={strip !== null}
         picked={picking && person.role === 'student' ? chosen.includes(person.seat) : null}
         onpick={() => pick(person.seat)}
       />
     {/each}
-    {#if session.people.tutorSide && gone.length && !wanted}
+    {#if session.people.tutorSide && gone.length && !wanted && !strip}
       <li class="gone">
-        <b>Not here</b>
-        {#each gone as { seat, name, seen_ms } (seat)}
-          <span>{name}<small>since {clockTime(seen_ms)}</small></span>
+        <b>{t('not-here')}</b>
+        {#each gone as { seat, name, seen_ms, sent_away } (seat)}
+          <span
+            >{name}<small
+              >{sent_away ? t('was-sent-away') : t('gone-since', { time: clockTime(seen_ms) })}</small
+            >
+            {#if sent_away}
+              <button
+                class="back"
+                aria-label={t('let-back-in', { name })}
+                onclick={() => session.tell({ command: 'let_back', seat })}>{t('let-in')}</button
+              >
+            {/if}
+            {#if session.people.role === 'tutor' && !sent_away}
+              <button
+                class="plain"
+                aria-label={t('take-off-list', { name })}
+                title={t('take-off-list', { name })}
+                onclick={() => session.tell({ command: 'forget', seat })}
+                ><Icon name="close" size={16} /></button
+              >
+            {/if}
+          </span>
         {/each}
       </li>
     {/if}
+    {#if session.people.tutorSide && here.length < 2 && !strip}
+      <li class="empty">{t('nobody-else')}</li>
+    {/if}
+    {#if me && me.tabs > 1 && !strip}
+      <li class="empty" role="status">{t('here-often', { count: me.tabs, name: me.name })}</li>
+    {/if}
   </ul>
-  {#if session.people.tutorSide && here.length < 2}
-    <p>Nobody else is here yet. Students come in by the link on the room’s home.</p>
-  {/if}
-  {#if me && me.tabs > 1}
-    <p role="status">
-      You are here {me.tabs} times: in other tabs or on other devices. All write as {me.name}.
-    </p>
-  {/if}
-  {#if session.people.role && session.people.role !== 'onlooker'}
-    <Signs {session} />
-    <div class="chat" class:chatting><Chat {session} /></div>
+  {#if session.people.role && session.people.role !== 'onlooker' && strip !== 'across'}
+    {#if strip === 'down'}
+      <ChatDrawer {session} />
+    {:else}
+      <button
+        class="talk"
+        aria-expanded={chatting}
+        onclick={() => {
+          chatting = !chatting
+          if (chatting) session.classroom.readChat()
+        }}
+        ><b>{t('chat')}</b>
+        {#if session.classroom.unread}<span
+            class="unread"
+            aria-label={t('unread', { count: session.classroom.unread })}>{session.classroom.unread}</span
+          >{/if}
+        <Icon name={chatting ? 'down' : 'up'} size={16} /></button
+      >
+      {#if chatting}<div class="chat"><Chat {session} /></div>{/if}
+    {/if}
   {/if}
 </aside>
 
 <style>
   aside {
     grid-area: people;
+    width: 248px;
     background: var(--sand);
-    border-left: 4px solid var(--sand-2);
-    padding: 10px 0 0;
+    border-inline-start: 4px solid var(--sand-2);
     display: flex;
     flex-direction: column;
     overflow: hidden;
     min-width: 0;
-    position: relative;
+    min-height: 0;
   }
-  .acts {
+  .top {
     display: flex;
+    align-items: center;
     gap: 6px;
-    padding: 0 12px 8px;
+    min-height: 44px;
+    padding: 2px 4px 2px 12px;
+    font-size: 13px;
+    color: var(--muted);
+    flex: none;
   }
-  .acts button {
-    min-height: 40px;
-    flex: 1;
-    padding: 0 2px;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--glass);
-    font-weight: 600;
-    font-size: 14px;
+  .top b {
+    white-space: nowrap;
+    margin-inline-end: auto;
+  }
+  .you {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
     white-space: nowrap;
   }
-  .acts button[aria-pressed='true'] {
-    background: var(--sun);
+  .plain {
+    width: 40px;
+    height: 40px;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--muted);
+    display: grid;
+    place-items: center;
+    flex: none;
   }
-  .some button {
-    min-height: 34px;
-    font-weight: 400;
-    font-size: 13px;
+  :global([dir='rtl']) .plain :global(svg) {
+    scale: -1 1;
+  }
+  .own {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    padding: 0 10px 8px;
   }
   .find {
-    margin: 0 12px 8px;
-    height: 36px;
-    padding: 0 8px;
+    display: flex;
+    gap: 6px;
+    padding: 0 10px 6px;
+    flex: none;
+  }
+  .find input {
+    flex: 1 1 60px;
+  }
+  input,
+  select,
+  .some {
+    height: 40px;
+    padding: 0 6px;
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
     background: var(--glass);
     min-width: 0;
-  }
-  .top {
-    display: flex;
-    justify-content: space-between;
-    gap: 8px;
-    padding: 0 12px 8px;
     font-size: 13px;
-    color: var(--muted);
   }
-  .talk {
-    display: none;
+  .some {
+    flex: 1 0 auto;
+  }
+  .some[aria-pressed='true'] {
+    background: var(--sun);
+    color: var(--on-sun);
   }
   ul {
     list-style: none;
@@ -202,6 +289,7 @@
     padding: 0;
     overflow-y: auto;
     flex: 1;
+    min-height: 0;
   }
   .gone {
     padding: 10px 12px;
@@ -212,59 +300,92 @@
   }
   .gone span {
     display: flex;
-    justify-content: space-between;
+    align-items: center;
+    gap: 6px;
+    min-height: 34px;
   }
-  p {
+  .gone small {
+    margin-inline-start: auto;
+    white-space: nowrap;
+  }
+  .back {
+    min-height: 40px;
+    padding: 0 8px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    color: var(--ink);
+  }
+  .empty {
     padding: 12px;
     font-size: 14px;
     color: var(--muted);
   }
-  .chat {
-    display: contents;
+  .talk {
+    flex: none;
+    min-height: 42px;
+    padding: 0 12px;
+    border: 0;
+    border-top: 1px solid var(--sand-line);
+    background: none;
+    display: flex;
+    align-items: center;
+    gap: 8px;
   }
-  @media (max-width: 900px) {
-    aside {
-      border-left: 0;
-      padding: 4px 0;
-      overflow: visible;
-    }
-    ul {
-      display: flex;
-      overflow-x: auto;
-      flex: none;
-    }
-    .top {
-      padding-bottom: 2px;
-      align-items: center;
-    }
-    .talk {
-      display: block;
-      min-height: 36px;
-      padding: 0 12px;
-      border: 1px solid var(--sand-line);
-      border-radius: var(--radius);
-      background: var(--glass);
-      font-weight: 600;
-      color: var(--ink);
-    }
-    .some,
-    .gone,
-    p {
-      display: none;
-    }
-    .chat {
-      display: none;
-    }
-    .chat.chatting {
-      display: block;
-      position: absolute;
-      z-index: 5;
-      top: 100%;
-      right: 8px;
-      width: min(340px, calc(100vw - 16px));
-      background: var(--sand);
-      border: 1px solid var(--sand-line);
-      border-radius: var(--radius);
-    }
+  .talk b {
+    margin-inline-end: auto;
+  }
+  .unread {
+    min-width: 24px;
+    padding: 1px 7px;
+    border-radius: 11px;
+    background: var(--clay);
+    color: #fff;
+    font-size: 13px;
+    text-align: center;
+  }
+  .chat {
+    flex: none;
+    height: 44%;
+    min-height: 150px;
+    display: grid;
+    grid-template-rows: minmax(0, 1fr);
+  }
+  .sheet {
+    width: auto;
+    border: 0;
+    max-height: 78dvh;
+  }
+  .down {
+    width: 60px;
+    align-items: center;
+  }
+  .down .top {
+    padding: 2px;
+  }
+  .down :global(.face) {
+    padding: 0 4px;
+    font-size: 12px;
+    min-width: 46px;
+  }
+  .across {
+    width: auto;
+    border: 0;
+    flex-direction: row;
+    align-items: center;
+    min-height: 56px;
+  }
+  .across .top {
+    order: 2;
+    flex: none;
+  }
+  .across .top b {
+    display: none;
+  }
+  .across ul {
+    display: flex;
+    align-items: center;
+    overflow: hidden;
+    padding-inline: 8px;
   }
 </style>

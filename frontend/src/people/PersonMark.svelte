@@ -1,16 +1,22 @@
 <script lang="ts">
-  import { personColour, personShape } from './mark'
+  import { letterOf, personColour, personShape } from '../lesson/mark'
 
-  let { seat, name, size = 40 }: { seat: string; name: string; size?: number } = $props()
+  interface Props {
+    seat: string
+    name: string
+    colour?: string
+    size?: number
+  }
+  let { seat, name, colour = personColour(seat), size = 40 }: Props = $props()
 </script>
 
 <span
   style:width="{size}px"
   style:height="{size}px"
-  style:font-size="{size * 0.4}px"
-  style:background={personColour(seat)}
+  style:font-size="{size * 0.42}px"
+  style:background={colour}
   style:clip-path={personShape(seat)}
-  aria-hidden="true">{[...name][0]}</span
+  aria-hidden="true">{letterOf(name)}</span
 >
 
 <style>

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { tick } from 'svelte'
   import type { Session } from '../lesson/session.svelte'
-  import { KITS, kitName } from './kits'
+  import { KITS, kitOf } from './kits'
   import type { Person, Right } from '../wire/generated'
+  import { t } from '../words/words.svelte'
 
   let { session, person, onclose }: { session: Session; person: Person; onclose: () => void } = $props()
   let sure = $state(false)
@@ -40,30 +41,31 @@
 
 <div class="panel" bind:this={panel}>
   {#if person.role === 'student' && facts.open}
-    <h3>Pass a pen for</h3>
+    <h3>{t('pass-a-pen-for')}</h3>
     <div class="row">
       {#each MINUTES as minutes (minutes)}
-        <button class="small" onclick={() => pass(minutes)}>{minutes} min</button>
+        <button class="small" onclick={() => pass(minutes)}>{t('clock', { minutes })}</button>
       {/each}
-      <button class="small" onclick={() => pass(null)}>until taken back</button>
+      <button class="small" onclick={() => pass(null)}>{t('until-taken-back')}</button>
     </div>
-    <h3>{person.name}’s pen may</h3>
+    <h3>{t('pen-of-may', { name: person.name })}</h3>
     <div class="row">
-      <button class="small" aria-pressed={!own} onclick={() => setKit(null)}>as everyone’s</button>
+      <button class="small" aria-pressed={!own} onclick={() => setKit(null)}>{t('as-everyones')}</button>
       {#each KITS as kit (kit.name)}
         <button
           class="small"
-          aria-pressed={own && kitName(own) === kit.name}
-          onclick={() => setKit(kit.rights)}>{kit.name}</button
+          aria-pressed={own && kitOf(own)?.name === kit.name}
+          onclick={() => setKit(kit.rights)}>{t(kit.word)}</button
         >
       {/each}
     </div>
   {/if}
   <button onclick={() => then(() => session.attention.follow(following ? '' : person.seat))}
-    >{following ? `Stop following ${person.name}` : `Follow ${person.name}`}</button
+    >{following ? t('stop-following') : t('follow', { name: person.name })}</button
   >
   {#if person.role === 'student'}
-    <button onclick={() => then(() => session.classroom.seeAs(person.seat))}>See as {person.name} does</button
+    <button onclick={() => then(() => session.classroom.seeAs(person.seat))}
+      >{t('see-as-does', { name: person.name })}</button
     >
   {/if}
   {#if renaming}
@@ -73,47 +75,49 @@
         then(() => session.tell({ command: 'rename', seat: person.seat, name: newName }))
       }}
     >
-      <input bind:value={newName} maxlength="40" aria-label="New name" />
-      <button class="small">Rename</button>
+      <input bind:value={newName} maxlength="40" aria-label={t('new-name')} />
+      <button class="small">{t('rename')}</button>
     </form>
   {:else}
-    <button onclick={() => ((newName = person.name), (renaming = true))}>Rename {person.name}</button>
+    <button onclick={() => ((newName = person.name), (renaming = true))}
+      >{t('rename-name', { name: person.name })}</button
+    >
   {/if}
   {#if tutor && person.role === 'student'}
     <button
       onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'helper' }))}
-      >Make {person.name} a helper</button
+      >{t('make-a-helper', { name: person.name })}</button
     >
   {:else if tutor && person.role === 'helper' && !person.owner}
     <button
       onclick={() => then(() => session.tell({ command: 'set_role', seat: person.seat, role: 'student' }))}
-      >Make {person.name} a student again</button
+      >{t('make-a-student-again', { name: person.name })}</button
     >
   {/if}
   {#if tutor && person.role === 'helper'}
     <button onclick={() => then(() => session.tell({ command: 'hand_over', seat: person.seat }))}
-      >Hand the room over to {person.name}</button
+      >{t('hand-the-room-over-to', { name: person.name })}</button
     >
   {/if}
   {#if person.role !== 'tutor' && !person.owner}
     <button onclick={() => then(() => session.tell({ command: 'to_porch', seat: person.seat }))}
-      >Send {person.name} to the porch</button
+      >{t('send-to-the-porch', { name: person.name })}</button
     >
     {#if sure}
-      <p>{person.name} stays out of this room until you start another one.</p>
+      <p>{t('stays-out-of-this-room', { name: person.name })}</p>
       {#if session.lesson?.door === 'open'}
         <label>
           <input type="checkbox" bind:checked={knock} />
-          From now on everybody new knocks. With an open door {person.name} could come in again under another name.
+          {t('from-now-on-everybody-new', { name: person.name })}
         </label>
       {/if}
       <button
         class="stop"
         onclick={() => then(() => session.tell({ command: 'send_away', seat: person.seat, knock }))}
-        >Yes, send {person.name} away</button
+        >{t('yes-send-away-name', { name: person.name })}</button
       >
     {:else}
-      <button class="stop" onclick={askFirst}>Send {person.name} away</button>
+      <button class="stop" onclick={askFirst}>{t('send-away-name', { name: person.name })}</button>
     {/if}
   {/if}
 </div>

@@ -2,8 +2,9 @@
   import type { Session } from '../lesson/session.svelte'
   import Icon from '../ui/Icon.svelte'
   import Popover from '../ui/Popover.svelte'
-  import { elapsed } from '../ui/time'
   import type { Person } from '../wire/generated'
+  import { t } from '../words/words.svelte'
+  import { doing, holdsPen } from './doing'
   import PersonPanel from './PersonPanel.svelte'
   import PersonMark from './PersonMark.svelte'
   import SignPicture from './SignPicture.svelte'
@@ -12,42 +13,26 @@
   interface Props {
     session: Session
     person: Person
+    /** The name as it fits into a row. */
+    name?: string
     hand: number
+    /** One line for each. */
+    compact?: boolean
+    /** The mark and the pen alone. */
+    mark?: boolean
     /** Whether this person is among the chosen; null when nobody is being chosen. */
     picked?: boolean | null
     onpick?: () => void
   }
-  let { session, person, hand, picked = null, onpick }: Props = $props()
+  let { session, person, name, hand, compact = false, mark = false, picked = null, onpick }: Props = $props()
   let now = $state(0)
 
-  const facts = $derived(session.lesson?.facts)
-  const passed = $derived(facts?.passed.find((pen) => pen.seat === person.seat))
-  const hasPen = $derived(
-    Boolean(
-      facts?.open &&
-      person.role === 'student' &&
-      (facts.mode === 'up' ? !facts.withheld.includes(person.seat) : facts.mode === 'passed' && passed),
-    ),
-  )
-  const signs = $derived(session.classroom.reactions.filter(({ seat }) => seat === person.seat).slice(-2))
-  const word = $derived(session.lesson?.words.find(([seat]) => seat === person.seat)?.[1] ?? '')
-  const doing = $derived.by(() => {
-    const parts: string[] = []
-    if (person.role !== 'student') parts.push(person.role)
-    if (session.classroom.writing.has(person.seat)) parts.push('writing')
-    if (hand >= 0)
-      parts.push((hand === 0 ? 'hand up, first' : `hand up, number ${hand + 1}`) + (word ? `: ${word}` : ''))
-    if (hasPen && passed?.until_ms) parts.push(`pen for ${elapsed(passed.until_ms - now)}`)
-    else if (hasPen) parts.push('has a pen')
-    const page = session.pages.heads.findIndex((head) => head.id === person.page) + 1
-    const board = session.boards.find(({ id }) => id === person.board)
-    if (board && board.id !== session.welcome?.board.id) parts.push(`on “${board.title}”`)
-    else if (page && person.page !== session.pages.id) parts.push(`on page ${page}`)
-    if (session.attention.following === person.seat) parts.push('you follow')
-    if (person.travel === 'flooding') parts.push('sends too much')
-    else if (person.travel !== 'good') parts.push(`${person.travel} line`)
-    return parts.join(' · ') || 'here'
-  })
+  const passed = $derived(session.lesson?.facts.passed.find((pen) => pen.seat === person.seat))
+  const hasPen = $derived(holdsPen(session, person))
+  const sign = $derived(session.classroom.reactions.findLast(({ seat }) => seat === person.seat))
+  const does = $derived(doing(session, person, now))
+  const tutorSide = $derived(session.people.tutorSide)
+  const menu = $derived(tutorSide && person.role !== 'tutor' && person.seat !== session.rights.me)
 
   $effect(() => {
     if (!passed?.until_ms) return
@@ -66,34 +51,65 @@
   }
 </script>
 
-<li class:hand={hand >= 0} data-testid="person" data-name={person.name}>
+<li
+  class:up={hand >= 0}
+  class:compact
+  class:mark
+  data-testid="person"
+  data-name={person.name}
+  title="{person.name}: {does}"
+>
   {#if picked !== null}
-    <input type="checkbox" checked={picked} onchange={onpick} aria-label="Choose {person.name}" />
+    <input
+      type="checkbox"
+      checked={picked}
+      onchange={onpick}
+      aria-label={t('choose-person', { name: person.name })}
+    />
   {/if}
-  <PersonMark seat={person.seat} name={person.name} />
-  {#each signs as { key, kind } (key)}
-    <span class="sign" role="img" aria-label={SIGNS[kind].label}><SignPicture {kind} size={20} /></span>
-  {/each}
-  <div class="who">
-    <b>{person.name}</b>
-    <small>{doing}</small>
-  </div>
+  <PersonMark
+    seat={person.seat}
+    name={person.name}
+    colour={session.people.colourOf(person.seat)}
+    size={compact || mark ? 26 : 36}
+  />
+  {#if !mark}
+    <div class="who">
+      <b>{name ?? person.name}</b>
+      <small
+        >{#if sign}<span class="sign"
+            ><SignPicture kind={sign.kind} size={14} />{t(SIGNS[sign.kind].word)}</span
+          >{:else}{does}{/if}</small
+      >
+    </div>
+  {/if}
+  {#if hand >= 0 && tutorSide}
+    <button
+      class="round hand"
+      aria-label={t('lower-hand-of', { name: person.name })}
+      title={t('lower-hand-of', { name: person.name })}
+      onclick={() => session.tell({ command: 'lower_hand', seat: person.seat })}
+      ><Icon name="raised" size={16} />{#if hand > 0}<sup>{hand + 1}</sup>{/if}</button
+    >
+  {/if}
   {#if person.role === 'student'}
-    {#if session.people.tutorSide && facts?.open}
+    {#if tutorSide && session.lesson?.facts.open}
       <button
-        class="pen"
+        class="round"
         class:full={hasPen}
         aria-pressed={hasPen}
-        aria-label={hasPen ? `Take the pen back from ${person.name}` : `Pass a pen to ${person.name}`}
-        title={hasPen ? 'Take the pen back' : 'Pass a pen'}
-        onclick={passOrTake}><Icon name="pen" size={18} /></button
+        aria-label={hasPen
+          ? t('take-pen-from', { name: person.name })
+          : t('pass-pen-to', { name: person.name })}
+        title={hasPen ? t('take-pen-from', { name: person.name }) : t('pass-pen-to', { name: person.name })}
+        onclick={passOrTake}><Icon name="pen" size={17} /></button
       >
     {:else if hasPen}
-      <span class="pen full" role="img" aria-label="has a pen"><Icon name="pen" size={18} /></span>
+      <span class="round full" role="img" aria-label={t('has-a-pen')}><Icon name="pen" size={17} /></span>
     {/if}
   {/if}
-  {#if session.people.tutorSide && person.role !== 'tutor' && person.role !== 'onlooker' && person.seat !== session.rights.me}
-    <Popover label="More about {person.name}" side="right" below bare>
+  {#if menu && !mark}
+    <Popover label={t('more-about', { name: person.name })} side="right" below bare>
       {#snippet face()}<Icon name="more" size={18} />{/snippet}
       {#snippet children(close)}<PersonPanel {session} {person} onclose={close} />{/snippet}
     </Popover>
@@ -104,13 +120,25 @@
   li {
     display: flex;
     align-items: center;
-    gap: 9px;
-    padding: 5px 4px 5px 9px;
-    border-left: 3px solid transparent;
+    gap: 8px;
+    min-height: 48px;
+    padding-inline: 8px 2px;
+    border-inline-start: 3px solid transparent;
     min-width: 0;
   }
-  .hand {
+  .compact {
+    min-height: 37px;
+    gap: 6px;
+    padding-inline-end: 0;
+  }
+  @media (pointer: coarse) {
+    .compact {
+      min-height: 41px;
+    }
+  }
+  .up {
     background: var(--sun-pale);
+    color: var(--on-pale);
     border-color: var(--sun);
   }
   input {
@@ -119,54 +147,101 @@
     margin: 0;
     flex: none;
   }
-  .sign {
-    flex: none;
-    color: var(--leaf-dark);
-    animation: fade 5s forwards;
-  }
-  @keyframes fade {
-    70% {
-      opacity: 1;
-    }
-    100% {
-      opacity: 0;
-    }
-  }
   .who {
     flex: 1;
     min-width: 0;
     display: grid;
     line-height: 1.25;
   }
+  .compact .who {
+    display: flex;
+    align-items: baseline;
+    gap: 6px;
+  }
   b {
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
   }
+  .compact b {
+    flex: 0 1 auto;
+    font-size: 14px;
+  }
   small {
     font-size: 12.5px;
     color: var(--muted);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
-  .pen {
+  .compact small {
+    flex: 1 1 0;
+    font-size: 12px;
+    min-width: 0;
+  }
+  .up small {
+    color: inherit;
+  }
+  .sign {
+    display: inline-flex;
+    align-items: center;
+    gap: 4px;
+    font-weight: 600;
+    color: var(--leaf-dark);
+  }
+  .round {
+    position: relative;
     width: 40px;
     height: 40px;
     flex: none;
     border-radius: 50%;
-    border: 1.5px solid #a59a80;
+    border: 1.5px solid var(--pen-line);
     background: none;
-    color: #6f6650;
+    color: var(--pen-ink);
     display: grid;
     place-items: center;
     padding: 0;
   }
-  .pen.full {
+  .compact .round {
+    width: 33px;
+    height: 33px;
+  }
+  @media (pointer: coarse) {
+    .compact .round {
+      width: 40px;
+      height: 40px;
+    }
+  }
+  .compact :global(.face.bare) {
+    min-width: 30px;
+    min-height: 33px;
+  }
+  @media (pointer: coarse) {
+    .compact :global(.face.bare) {
+      min-width: 40px;
+      min-height: 40px;
+    }
+  }
+  .full {
     background: var(--sun);
     border-color: #8a5d05;
-    color: var(--ink);
+    color: var(--on-sun);
   }
-  @media (max-width: 900px) {
-    li {
-      min-width: 190px;
-    }
+  .hand {
+    border-color: transparent;
+    color: inherit;
+  }
+  sup {
+    position: absolute;
+    right: 1px;
+    top: 1px;
+    font-size: 11px;
+    font-weight: 700;
+  }
+  .mark {
+    padding: 2px 4px;
+    flex-wrap: wrap;
+    justify-content: center;
+    gap: 4px;
   }
 </style>

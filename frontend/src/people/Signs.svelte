@@ -1,6 +1,9 @@
 <script lang="ts">
   import type { Reaction } from '../lesson/classroom.svelte'
   import type { Session } from '../lesson/session.svelte'
+  import MenuButton from '../ui/MenuButton.svelte'
+  import Popover from '../ui/Popover.svelte'
+  import { t } from '../words/words.svelte'
   import SignPicture from './SignPicture.svelte'
   import { SIGNS } from './signs'
 
@@ -8,41 +11,28 @@
 </script>
 
 {#if session.rights.may('react')}
-  <div role="group" aria-label="Show a sign">
-    {#each Object.entries(SIGNS) as [kind, { label }] (kind)}
-      <button aria-label={label} title={label} onclick={() => session.classroom.react(kind as Reaction)}
-        ><SignPicture kind={kind as Reaction} /></button
-      >
-    {/each}
-  </div>
+  <Popover label={t('show-a-sign')} side="right">
+    {#snippet face()}{t('signs')}{/snippet}
+    {#snippet children(close)}
+      <div class="signs">
+        {#each Object.entries(SIGNS) as [kind, { word }] (kind)}
+          <MenuButton onclick={() => (session.classroom.react(kind as Reaction), close())}
+            ><span><SignPicture kind={kind as Reaction} />{t(word)}</span></MenuButton
+          >
+        {/each}
+      </div>
+    {/snippet}
+  </Popover>
 {/if}
 
 <style>
-  div {
-    display: flex;
-    justify-content: space-between;
-    padding: 4px 10px;
-    border-top: 1px solid var(--sand-line);
-    flex: none;
-  }
-  button {
-    width: 34px;
-    height: 34px;
-    padding: 0;
-    border: 0;
-    border-radius: 3px;
-    background: none;
-    color: var(--muted);
+  .signs {
     display: grid;
-    place-items: center;
+    min-width: 190px;
   }
-  button:hover {
-    background: var(--sand-2);
-    color: var(--ink);
-  }
-  @media (max-width: 900px) {
-    div {
-      display: none;
-    }
+  span {
+    display: flex;
+    align-items: center;
+    gap: 10px;
   }
 </style>

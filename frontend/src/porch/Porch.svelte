@@ -6,6 +6,7 @@
   import Later from '../ui/Later.svelte'
   import type { DoorSign } from '../wire/generated'
   import DoorFrame from './DoorFrame.svelte'
+  import { t } from '../words/words.svelte'
 
   let { door, link }: { door: 'student' | 'onlooker'; link: string } = $props()
   const WHILE_TYPING_MS = 600
@@ -24,10 +25,10 @@
   onMount(async () => {
     try {
       sign = await ask<DoorSign>('GET', `/api/doors/${door}/${link}`)
-      document.title = `${sign.title} · Sun Room`
+      document.title = t('title-of-window', { title: sign.title })
       // After a reload it is the same seat, without asking again.
       if (sign.name) inside = true
-      else if (door === 'onlooker') await enter('Onlooker')
+      else if (door === 'onlooker') await enter(t('onlooker'))
     } catch (error) {
       problem = (error as Error).message
     }
@@ -51,9 +52,9 @@
 {#if inside}
   <Later load={lesson} props={{ door, link, board: '', projector }} />
 {:else}
-  <DoorFrame title={sign?.title ?? (problem ? 'No way in here' : '')}>
+  <DoorFrame title={sign?.title ?? (problem ? t('no-way-in') : '')}>
     {#if sign}
-      <p class="muted">A lesson with {sign.tutor}</p>
+      <p class="muted">{t('a-lesson-with', { tutor: sign.tutor })}</p>
       {#if door === 'student'}
         <form
           onsubmit={(event) => {
@@ -61,15 +62,21 @@
             void enter(name)
           }}
         >
-          <Field label="Your name" bind:value={name} {problem} autocomplete="given-name" {@attach focus} />
-          <Button kind="go" type="submit" disabled={busy}>Come in</Button>
+          <Field
+            label={t('your-name')}
+            bind:value={name}
+            {problem}
+            autocomplete="given-name"
+            {@attach focus}
+          />
+          <Button kind="go" type="submit" disabled={busy}>{t('come-in')}</Button>
         </form>
-        <p class="muted">The others in the lesson see this name. You need no account.</p>
+        <p class="muted">{t('the-others-in-the-lesson')}</p>
       {/if}
     {:else if problem}
       <p role="alert">{problem}</p>
     {:else}
-      <p class="muted">Finding the room.</p>
+      <p class="muted">{t('finding-the-room')}</p>
     {/if}
   </DoorFrame>
 {/if}

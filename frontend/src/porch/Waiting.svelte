@@ -3,6 +3,7 @@
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
   import DoorFrame from './DoorFrame.svelte'
+  import { t } from '../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   const porch = $derived(session.classroom.porch!)
@@ -16,26 +17,26 @@
 </script>
 
 {#if porch.needs === 'code'}
-  <DoorFrame title="The door has a code">
+  <DoorFrame title={t('the-door-has-a-code')}>
     <form onsubmit={tryCode}>
       <Field
-        label="Code"
+        label={t('code')}
         bind:value={code}
-        problem={porch.wrong ? 'That is not the code. Ask your tutor for it.' : ''}
+        problem={porch.wrong ? t('that-is-not-the-code') : ''}
         autocomplete="off"
         {@attach focus}
       />
-      <Button kind="go" type="submit">Come in</Button>
+      <Button kind="go" type="submit">{t('come-in')}</Button>
     </form>
   </DoorFrame>
 {:else if porch.away}
-  <DoorFrame title="Not just now">
-    <p role="alert">{porch.tutor} has not let you in. You can knock again in a moment.</p>
-    <p><Button kind="go" onclick={() => session.join()}>Knock again</Button></p>
+  <DoorFrame title={t('not-just-now')}>
+    <p role="alert">{t('has-not-let-you-in', { tutor: porch.tutor })}</p>
+    <p><Button kind="go" onclick={() => session.join()}>{t('knock-again')}</Button></p>
   </DoorFrame>
 {:else}
-  <DoorFrame title="You have knocked">
-    <p role="status">{porch.tutor} sees your name and will let you in. Stay on this page.</p>
+  <DoorFrame title={t('you-have-knocked')}>
+    <p role="status">{t('sees-your-name-and-will', { tutor: porch.tutor })}</p>
     <div class="dots" aria-hidden="true"><i></i><i></i><i></i></div>
   </DoorFrame>
 {/if}

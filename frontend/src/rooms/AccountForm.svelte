@@ -3,6 +3,7 @@
   import Field from '../ui/Field.svelte'
   import type { Me } from '../wire/generated'
   import { ask } from '../wire/api'
+  import { t } from '../words/words.svelte'
 
   let { onsigned }: { onsigned: (me: Me) => void } = $props()
   let making = $state(location.search.includes('invitation='))
@@ -43,49 +44,53 @@
 </script>
 
 {#if forgotten}
-  <h2>A new password</h2>
+  <h2>{t('a-new-password')}</h2>
   {#if sent}
     <p class="told" role="status">
-      If there is such an account and it has a mail address, a link is on its way. It is good for three days.
+      {t('if-there-is-such-an')}
     </p>
-    <Button kind="quiet" onclick={() => ((forgotten = false), (sent = false))}>Back to signing in</Button>
+    <Button kind="quiet" onclick={() => ((forgotten = false), (sent = false))}
+      >{t('back-to-signing-in')}</Button
+    >
   {:else}
     <form onsubmit={recover}>
-      <Field label="User name or mail address" bind:value={username} autocomplete="username" required />
+      <Field label={t('user-name-or-mail-address')} bind:value={username} autocomplete="username" required />
       {#if problem}<p role="alert">{problem}</p>{/if}
-      <Button type="submit" kind="go">Send me a link</Button>
-      <Button kind="quiet" onclick={() => ((forgotten = false), (problem = ''))}>Back to signing in</Button>
+      <Button type="submit" kind="go">{t('send-me-a-link')}</Button>
+      <Button kind="quiet" onclick={() => ((forgotten = false), (problem = ''))}
+        >{t('back-to-signing-in')}</Button
+      >
     </form>
   {/if}
 {:else}
-  <h2>{making ? 'Make an account' : 'Sign in'}</h2>
+  <h2>{making ? t('make-an-account') : t('sign-in')}</h2>
   <form onsubmit={submit}>
     {#if making}
-      <Field label="Your name" bind:value={name} autocomplete="name" maxlength={40} />
+      <Field label={t('your-name')} bind:value={name} autocomplete="name" maxlength={40} />
       <Field
-        label="Mail address, for a forgotten password"
+        label={t('mail-address-for-a-forgotten')}
         type="email"
         bind:value={mail}
         autocomplete="email"
         maxlength={254}
       />
     {/if}
-    <Field label="User name" bind:value={username} autocomplete="username" required />
+    <Field label={t('user-name')} bind:value={username} autocomplete="username" required />
     <Field
-      label="Password"
+      label={t('password')}
       type="password"
       bind:value={password}
       autocomplete={making ? 'new-password' : 'current-password'}
       required
     />
     {#if problem}<p role="alert">{problem}</p>{/if}
-    <Button type="submit" kind="go">{making ? 'Make the account' : 'Sign in'}</Button>
+    <Button type="submit" kind="go">{making ? t('make-the-account') : t('sign-in')}</Button>
     <Button kind="quiet" onclick={() => ((making = !making), (problem = ''))}>
-      {making ? 'I have an account' : 'Make an account instead'}
+      {making ? t('i-have-an-account') : t('make-an-account-instead')}
     </Button>
     {#if !making}
       <Button kind="quiet" onclick={() => ((forgotten = true), (problem = ''))}
-        >I have forgotten the password</Button
+        >{t('i-have-forgotten-the-password')}</Button
       >
     {/if}
   </form>

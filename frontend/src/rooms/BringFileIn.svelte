@@ -2,6 +2,7 @@
   /** A file that was taken along, brought in again: a board or a whole room. */
   import Button from '../ui/Button.svelte'
   import { ask } from '../wire/api'
+  import { t } from '../words/words.svelte'
 
   interface Props {
     /** Where the file goes. */
@@ -35,8 +36,8 @@
 
 <span class="row">
   {#if bringing}
-    <span role="status">Bringing the {what} in.</span>
-    <Button onclick={() => bringing?.abort()}>Give up</Button>
+    <span role="status">{what === 'room' ? t('bringing-room-in') : t('bringing-board-in')}</span>
+    <Button onclick={() => bringing?.abort()}>{t('give-up')}</Button>
   {:else}
     <Button kind="quiet" title={hint} onclick={() => input.click()}>{label}</Button>
   {/if}
@@ -44,7 +45,7 @@
     bind:this={input}
     type="file"
     accept=".zip,application/zip"
-    aria-label={what === 'room' ? 'File of a whole room' : 'File of a saved board'}
+    aria-label={what === 'room' ? t('file-of-a-whole-room') : t('file-of-a-saved-board')}
     onchange={take}
   />
   {#if problem}<span class="problem" role="alert">{problem}</span>{/if}

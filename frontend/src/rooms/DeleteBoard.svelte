@@ -2,6 +2,7 @@
   import Button from '../ui/Button.svelte'
   import type { HomeBoard } from '../wire/generated'
   import { ask } from '../wire/api'
+  import { t } from '../words/words.svelte'
 
   let { link, board, ondeleted }: { link: string; board: HomeBoard; ondeleted: () => Promise<void> } =
     $props()
@@ -20,13 +21,15 @@
 </script>
 
 {#if sure}
-  <p>“{board.title}” and all that was ever on it go for good. Save it as a package first, if in doubt.</p>
+  <p>{t('and-all-that-was-ever', { title: board.title })}</p>
   <div>
-    <Button kind="stop" onclick={deleteBoard}>Delete it</Button>
-    <Button onclick={() => (sure = false)}>Keep it</Button>
+    <Button kind="stop" onclick={deleteBoard}>{t('delete-it')}</Button>
+    <Button onclick={() => (sure = false)}>{t('keep-it')}</Button>
   </div>
 {:else}
-  <Button kind="quiet" aria-label="Delete {board.title}" onclick={() => (sure = true)}>Delete</Button>
+  <Button kind="quiet" aria-label={t('delete-named', { title: board.title })} onclick={() => (sure = true)}
+    >{t('delete')}</Button
+  >
 {/if}
 {#if problem}<p role="alert">{problem}</p>{/if}
 

@@ -2,8 +2,9 @@
   import { onMount } from 'svelte'
   import Brand from '../ui/Brand.svelte'
   import Icon from '../ui/Icon.svelte'
-  import { clockTime, longDay, when } from '../ui/time'
+  import { clockTime, longDay, when } from '../words/time'
   import type { BoardId, Me, RoomHome } from '../wire/generated'
+  import Button from '../ui/Button.svelte'
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from '../wire/api'
   import DeleteBoard from './DeleteBoard.svelte'
@@ -12,6 +13,7 @@
   import PlanForm from './PlanForm.svelte'
   import RoomSide, { type Changes } from './RoomSide.svelte'
   import WordSearch from './WordSearch.svelte'
+  import { t } from '../words/words.svelte'
 
   let { link }: { link: string } = $props()
   let home = $state.raw<RoomHome | null>(null)
@@ -24,7 +26,7 @@
     try {
       me = await ask<Me>('GET', '/api/me')
       home = await ask<RoomHome>('GET', `/api/rooms/${link}`)
-      document.title = `${home.title} · Sun Room`
+      document.title = t('title-of-window', { title: home.title })
     } catch (error) {
       if (error instanceof Problem && error.status === 403 && (await ownByKey(link))) return load()
       problem = (error as Error).message
@@ -35,6 +37,15 @@
     problem = ''
     try {
       home = await ask<RoomHome>('PATCH', `/api/rooms/${link}`, wanted)
+    } catch (error) {
+      problem = (error as Error).message
+    }
+  }
+
+  async function putAway(board: string, away: boolean) {
+    try {
+      await ask('PATCH', `/api/rooms/${link}/boards/${board}`, { away })
+      await load()
     } catch (error) {
       problem = (error as Error).message
     }
@@ -55,30 +66,30 @@
     }
   }
 
+  function planned(at: number, minutes: number | null): string {
+    const values = { day: longDay(at), time: clockTime(at) }
+    return minutes ? t('planned-for-minutes', { ...values, minutes }) : t('planned-for', values)
+  }
+
   function summary(room: RoomHome): string {
     const count = room.people.length
-    const people =
-      count === 0
-        ? 'Nobody has been in yet.'
-        : count === 1
-          ? 'One person has a seat.'
-          : `${count} people have seats.`
+    const people = t('people-have-seats', { count })
     if (room.lesson_open || !room.ended_ms) return people
     const minutes = Math.round(
       (room.ended_ms - (room.started_ms ?? room.opened_ms ?? room.ended_ms)) / 60_000,
     )
-    return `${people} Last lesson ${longDay(room.ended_ms)}, ${minutes} minutes.`
+    return `${people} ${t('last-lesson-minutes', { day: longDay(room.ended_ms), minutes })}`
   }
 </script>
 
 <div class="frame">
   <header>
     <Brand />
-    <nav aria-label="Your rooms">
+    <nav aria-label={t('your-rooms')}>
       {#each me?.rooms ?? [] as room (room.link)}
         <a href="/rooms/{room.link}" aria-current={room.link === link ? 'page' : undefined}>{room.title}</a>
       {/each}
-      <a href="/">+ Room</a>
+      <a href="/">{t('another-room')}</a>
     </nav>
     {#if me?.name}<a class="who" href="/account">{me.name}</a>{:else}<span class="who"
         >{home?.tutor ?? ''}</span
@@ -94,34 +105,36 @@
           <div>
             <h2>
               {home.lesson_open
-                ? 'The lesson is on'
+                ? t('the-lesson-is-on')
                 : home.plan.title || home.plan.at_ms
-                  ? `Next: ${home.plan.title || 'a lesson'}`
-                  : 'No lesson is on'}
+                  ? home.plan.title
+                    ? t('next-lesson', { lesson: home.plan.title })
+                    : t('next-lesson-untitled')
+                  : t('state-between')}
             </h2>
             <p class="muted">
               {home.lesson_open
-                ? 'Students who open the link are in at once.'
+                ? t('students-who-open-the-link')
                 : home.plan.at_ms
-                  ? `${longDay(home.plan.at_ms)}, ${clockTime(home.plan.at_ms)}${home.plan.minutes ? `, ${home.plan.minutes} minutes` : ''}`
-                  : 'Open a board to prepare it, and the lesson when you are ready.'}
+                  ? planned(home.plan.at_ms, home.plan.minutes)
+                  : t('open-a-board-to-prepare')}
             </p>
           </div>
           {#if home.boards[0]}
             <a class="go" href="/rooms/{link}/boards/{home.boards[0].id}{home.lesson_open ? '' : '?open'}">
-              {home.lesson_open ? 'Go to the lesson' : 'Open the lesson'}
+              {home.lesson_open ? t('go-to-the-lesson') : t('open-lesson')}
             </a>
           {/if}
         </div>
         {#if !home.lesson_open}<PlanForm plan={home.plan} onchange={(plan) => change({ plan })} />{/if}
         <div class="line">
-          <h2>Boards</h2>
-          <span class="muted">kept all the time</span>
+          <h2>{t('boards')}</h2>
+          <span class="muted">{t('kept-all-the-time')}</span>
           <BringFileIn
             to="/api/rooms/{link}/packages"
             what="board"
-            label="Bring a board in"
-            hint="A board that was saved as a package, here or in another room"
+            label={t('bring-a-board-in')}
+            hint={t('a-board-that-was-saved')}
             onbrought={load}
           />
         </div>
@@ -132,26 +145,46 @@
               <a class="board" href="/rooms/{link}/boards/{board.id}">
                 <img
                   src="/boards/{board.id}/picture.png?{board.seq}"
-                  alt="First page of {board.title}"
+                  alt={t('first-page-of', { title: board.title })}
                   loading="lazy"
                 />
                 <b>{board.title}</b>
                 <span class="muted"
-                  >{board.pages === 1 ? '1 page' : `${board.pages} pages`}, {when(board.changed_ms)}</span
+                  >{t('board-facts', { count: board.pages, when: when(board.changed_ms) })}</span
                 >
               </a>
               <a
                 class="take"
                 href="/boards/{board.id}/board.zip"
                 download
-                title="Save {board.title} as a file that any room can bring in, all of it still to be changed"
-                ><Icon name="save" size={16} />Save as a package</a
+                title={t('save-as-a-file-that', { title: board.title })}
+                ><Icon name="save" size={16} />{t('save-as-a-package')}</a
               >
-              {#if home.boards.length > 1}<DeleteBoard {link} {board} ondeleted={load} />{/if}
+              {#if home.boards.length > 1}
+                <Button
+                  kind="quiet"
+                  aria-label={t('put-away-named', { title: board.title })}
+                  onclick={() => putAway(board.id, true)}>{t('put-away')}</Button
+                >
+              {/if}
             </li>
           {/each}
-          <li><button class="new" onclick={newBoard}>New board</button></li>
+          <li><button class="new" onclick={newBoard}>{t('new-board')}</button></li>
         </ul>
+        {#if home.away.length}
+          <details>
+            <summary>{t('boards-put-away', { count: home.away.length })}</summary>
+            <ul class="away">
+              {#each home.away as board (board.id)}
+                <li>
+                  <span>{board.title}</span>
+                  <Button onclick={() => putAway(board.id, false)}>{t('bring-back')}</Button>
+                  <DeleteBoard {link} {board} ondeleted={load} />
+                </li>
+              {/each}
+            </ul>
+          </details>
+        {/if}
         <LastLesson {home} />
       </section>
       <RoomSide {home} {me} onchange={change} onclaim={claim} />
@@ -162,11 +195,26 @@
       <AccountForm onsigned={() => ((problem = ''), load())} />
     </main>
   {:else}
-    <main class="alone"><p class="muted">Opening the room.</p></main>
+    <main class="alone"><p class="muted">{t('opening-the-room')}</p></main>
   {/if}
 </div>
 
 <style>
+  .away {
+    list-style: none;
+    padding: 0;
+    display: grid;
+    gap: 6px;
+  }
+  .away li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+  }
+  .away span {
+    margin-inline-end: auto;
+  }
   .frame {
     min-height: 100%;
     background: var(--sand);

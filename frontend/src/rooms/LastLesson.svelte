@@ -1,27 +1,31 @@
 <script lang="ts">
-  import { clockTime } from '../ui/time'
+  import { clockTime } from '../words/time'
   import type { RoomHome } from '../wire/generated'
+  import { t, told } from '../words/words.svelte'
 
   let { home }: { home: RoomHome } = $props()
 </script>
 
 {#if home.attendance.length}
-  <h2>{home.lesson_open ? 'Here so far' : 'At the last lesson'}</h2>
+  <h2>{home.lesson_open ? t('here-so-far') : t('at-the-last-lesson')}</h2>
   <dl>
     {#each home.attendance as { name, minutes } (name)}
       <dt>{name}</dt>
       <dd>
-        {minutes < 1 ? 'less than a minute' : minutes === 1 ? '1 minute' : `${minutes} minutes`}
+        {t('was-there', { count: minutes })}
       </dd>
     {/each}
   </dl>
 {/if}
 {#if home.record.length}
   <details>
-    <summary>Who changed what in {home.lesson_open ? 'this' : 'the last'} lesson</summary>
+    <summary>{home.lesson_open ? t('record-of-this-lesson') : t('record-of-last-lesson')}</summary>
     <ol>
       {#each home.record as entry, i (i)}
-        <li><time>{clockTime(entry.at_ms)}</time> {entry.name} {entry.text}.</li>
+        <li>
+          <time>{clockTime(entry.at_ms)}</time>
+          {told({ key: entry.said.key, values: { ...entry.said.values, by: entry.name } })}
+        </li>
       {/each}
     </ol>
   </details>

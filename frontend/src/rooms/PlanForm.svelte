@@ -2,6 +2,7 @@
   import { untrack } from 'svelte'
   import Button from '../ui/Button.svelte'
   import type { Plan, SetPlan } from '../wire/generated'
+  import { t } from '../words/words.svelte'
 
   let { plan, onchange }: { plan: Plan; onchange: (plan: SetPlan) => void } = $props()
   let title = $state(untrack(() => plan.title))
@@ -33,16 +34,19 @@
   }
 </script>
 
-<form onsubmit={keep} aria-label="Plan of the next lesson">
-  <label class="wide">What it is about <input bind:value={title} maxlength="80" /></label>
-  <label>When <input type="datetime-local" bind:value={at} /></label>
-  <label>Minutes <input class="few" type="number" min="5" max="600" step="5" bind:value={minutes} /></label>
+<form onsubmit={keep} aria-label={t('plan-of-the-next-lesson')}>
+  <label class="wide">{t('what-it-is-about')} <input bind:value={title} maxlength="80" /></label>
+  <label>{t('when')} <input type="datetime-local" bind:value={at} /></label>
+  <label
+    >{t('minutes-planned')}
+    <input class="few" type="number" min="5" max="600" step="5" bind:value={minutes} /></label
+  >
   <label class="all">
-    Pages it needs, one to a line
-    <textarea bind:value={pages} rows="2" maxlength="1200" placeholder="Warm-up"></textarea>
-    <span>Those that the board has not got are added when you open it for the lesson.</span>
+    {t('pages-it-needs-one-to')}
+    <textarea bind:value={pages} rows="2" maxlength="1200" placeholder={t('warm-up')}></textarea>
+    <span>{t('those-that-the-board-has')}</span>
   </label>
-  <Button type="submit">{kept ? 'Kept' : 'Keep the plan'}</Button>
+  <Button type="submit">{kept ? t('kept') : t('keep-the-plan')}</Button>
 </form>
 
 <style>

@@ -10,8 +10,9 @@
   import Button from '../ui/Button.svelte'
   import Later from '../ui/Later.svelte'
   import AccountForm from './AccountForm.svelte'
-  import CopyLink from './CopyLink.svelte'
+  import CopyLink from '../ui/CopyLink.svelte'
   import WholeRoom from './WholeRoom.svelte'
+  import { t } from '../words/words.svelte'
 
   interface Props {
     home: RoomHome
@@ -24,46 +25,46 @@
   let practising = $state(false)
 
   const BETWEEN = [
-    { value: 'view', label: 'Students can look' },
-    { value: 'write', label: 'Students can write' },
-    { value: 'closed', label: 'Closed' },
+    { value: 'view', label: t('students-can-look') },
+    { value: 'write', label: t('students-can-write') },
+    { value: 'closed', label: t('closed') },
   ] as const
   const LANGUAGES = [
-    ['en', 'English'],
-    ['fr', 'French'],
-    ['de', 'German'],
-    ['es', 'Spanish'],
+    ['en', t('english')],
+    ['fr', t('french')],
+    ['de', t('german')],
+    ['es', t('spanish')],
   ]
 </script>
 
 <aside>
-  <h2>Send this to students</h2>
+  <h2>{t('send-this-to-students')}</h2>
   <CopyLink path="/r/{home.link}" />
-  <p class="muted">They type a name; no account.</p>
-  <h2>For onlookers</h2>
+  <p class="muted">{t('they-type-a-name-no')}</p>
+  <h2>{t('for-onlookers')}</h2>
   <CopyLink path="/watch/{home.onlooker_link}" />
-  <p class="muted">A parent or a screen in a room: sees the board, never writes.</p>
-  <h2>For a projector</h2>
+  <p class="muted">{t('a-parent-or-a-screen')}</p>
+  <h2>{t('for-a-projector')}</h2>
   <CopyLink path="/watch/{home.onlooker_link}?projector" />
-  <p class="muted">The board alone; it looks where you look.</p>
+  <p class="muted">{t('the-board-alone-it-looks')}</p>
   <label class="language">
-    Taught in
+    {t('taught-in')}
     <select value={home.language} onchange={(event) => onchange({ language: event.currentTarget.value })}>
       {#each LANGUAGES as [code, name] (code)}<option value={code}>{name}</option>{/each}
     </select>
   </label>
-  <p class="muted">Handwriting is read with the words of this language.</p>
-  <h2>Your hand</h2>
-  <div><Button onclick={() => (practising = true)}>Practice page</Button></div>
+  <p class="muted">{t('handwriting-is-read-with-the')}</p>
+  <h2>{t('your-hand')}</h2>
+  <div><Button onclick={() => (practising = true)}>{t('practice-page')}</Button></div>
   {#if practising}
     <Later
       load={() => import('../hand/PracticePage.svelte')}
       props={{ door: 'tutor', link: home.link, onclose: () => (practising = false) }}
     />
   {/if}
-  <p class="muted">Write it once, and your ink is read better.</p>
+  <p class="muted">{t('write-it-once-and-your')}</p>
   <fieldset disabled={home.lesson_open}>
-    <legend>Between lessons</legend>
+    <legend>{t('between-lessons')}</legend>
     {#each BETWEEN as choice (choice.value)}
       <label>
         <input
@@ -76,10 +77,10 @@
         {choice.label}
       </label>
     {/each}
-    {#if home.lesson_open}<p class="muted">A lesson is on: this counts once it has ended.</p>{/if}
+    {#if home.lesson_open}<p class="muted">{t('a-lesson-is-on-this')}</p>{/if}
   </fieldset>
   <div class="line">
-    <h2>People</h2>
+    <h2>{t('people')}</h2>
     <span class="muted">{home.people.length}</span>
   </div>
   {#each home.people as person (person.seat)}
@@ -89,17 +90,17 @@
       >
     </div>
   {:else}
-    <p class="muted">Whoever comes in by the link is listed here.</p>
+    <p class="muted">{t('whoever-comes-in-by-the')}</p>
   {/each}
   {#if !home.claimed}
-    <h2>Keep this room</h2>
-    <p class="muted">This browser has the only key. With an account the room opens from anywhere.</p>
+    <h2>{t('keep-this-room')}</h2>
+    <p class="muted">{t('this-browser-has-the-only')}</p>
     {#if me?.name}
-      <Button onclick={() => onclaim(me!)}>Keep it as {me.name}</Button>
+      <Button onclick={() => onclaim(me!)}>{t('keep-it-as', { name: me.name })}</Button>
     {:else if keeping}
       <AccountForm onsigned={onclaim} />
     {:else}
-      <Button onclick={() => (keeping = true)}>Keep it with an account</Button>
+      <Button onclick={() => (keeping = true)}>{t('keep-it-with-an-account')}</Button>
     {/if}
   {/if}
   <WholeRoom {home} {onchange} />

@@ -7,6 +7,7 @@
   import AccountForm from './AccountForm.svelte'
   import BringFileIn from './BringFileIn.svelte'
   import { ask, keepOwnerKey, ownByKey, ownerKeys } from '../wire/api'
+  import { t } from '../words/words.svelte'
 
   let me = $state<Me | null>(null)
   let title = $state('')
@@ -58,27 +59,26 @@
     <Brand />
     {#if me?.name}
       <a class="who" href="/account">{me.name}</a>
-      <Button kind="cream" onclick={signOut}>Sign out</Button>
+      <Button kind="cream" onclick={signOut}>{t('sign-out')}</Button>
     {/if}
   </header>
   <main>
     <section class="start">
-      <h1>A bright board for a live lesson</h1>
+      <h1>{t('a-bright-board-for-a')}</h1>
       <p>
-        Write with a pen, turn the scrawl into clean type and true figures, and say at each moment who else
-        may write.
+        {t('write-with-a-pen-turn')}
       </p>
       <form onsubmit={start}>
         <Field
-          label="What is the lesson about?"
+          label={t('what-is-the-lesson-about')}
           bind:value={title}
-          placeholder="Shadows and sundials"
+          placeholder={t('shadows-and-sundials')}
           required
           maxlength={80}
         />
         {#if !me?.name}
           <Field
-            label="Your name, as students see it"
+            label={t('your-name-as-students-see')}
             bind:value={name}
             autocomplete="name"
             required
@@ -87,17 +87,16 @@
         {/if}
         {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
         <Button kind="go" type="submit" disabled={busy}
-          >{busy ? 'Opening the room' : 'Open a room now'}</Button
+          >{busy ? t('opening-the-room') : t('open-a-room-now')}</Button
         >
       </form>
       <p class="small">
-        No account is needed: this browser keeps the key to the room. Students need only the link that you
-        send them.
+        {t('no-account-is-needed-this')}
       </p>
     </section>
     <section class="side">
       {#if me?.rooms.length}
-        <h2>Your rooms</h2>
+        <h2>{t('your-rooms')}</h2>
         <ul>
           {#each me.rooms as room (room.link)}
             <li><a href="/rooms/{room.link}">{room.title}</a></li>
@@ -108,7 +107,7 @@
         <BringFileIn
           to="/api/whole-rooms"
           what="room"
-          label="Bring a room in that was taken along"
+          label={t('bring-a-room-in-that')}
           onbrought={openRoom}
         />
       </div>

@@ -3,6 +3,7 @@
   import Field from '../ui/Field.svelte'
   import type { Me, RoomHome, RoomLinks } from '../wire/generated'
   import { ask, keepOwnerKey, ownerKeys } from '../wire/api'
+  import { t } from '../words/words.svelte'
 
   /** What is done to a room as a whole: its title, its links, taking it along, its end. */
   let { home, onchange }: { home: RoomHome; onchange: (wanted: { title: string }) => void } = $props()
@@ -11,14 +12,6 @@
   let sure = $state<'' | 'students' | 'onlookers' | 'delete'>('')
   let typed = $state('')
   let problem = $state('')
-
-  const goes = $derived(
-    [
-      home.boards.length === 1 ? 'its board' : `its ${home.boards.length} boards`,
-      home.people.length === 1 ? 'the seat of one person' : `the seats of ${home.people.length} people`,
-      'all pictures, the chat and the record',
-    ].join(', '),
-  )
 
   async function attempt(what: () => Promise<void>) {
     problem = ''
@@ -46,7 +39,7 @@
   }
 </script>
 
-<h2>The whole room</h2>
+<h2>{t('the-whole-room')}</h2>
 {#if renaming}
   <form
     onsubmit={(event) => {
@@ -55,52 +48,53 @@
       renaming = false
     }}
   >
-    <Field label="Title" bind:value={title} maxlength={80} required />
+    <Field label={t('title')} bind:value={title} maxlength={80} required />
     <div class="row">
-      <Button type="submit" kind="go">Rename</Button><Button onclick={() => (renaming = false)}
-        >Leave it</Button
+      <Button type="submit" kind="go">{t('rename')}</Button><Button onclick={() => (renaming = false)}
+        >{t('leave-it')}</Button
       >
     </div>
   </form>
 {:else}
-  <div><Button kind="quiet" onclick={() => ((title = home.title), (renaming = true))}>Rename</Button></div>
+  <div>
+    <Button kind="quiet" onclick={() => ((title = home.title), (renaming = true))}>{t('rename')}</Button>
+  </div>
 {/if}
 {#if sure === 'students' || sure === 'onlookers'}
   <p>
-    {sure === 'students'
-      ? 'The old link leads nowhere at once. Who is in the room stays; send the new link to the others.'
-      : 'The old link leads nowhere at once, and onlookers who are here go out.'}
+    {sure === 'students' ? t('the-old-link-leads-nowhere-2') : t('the-old-link-leads-nowhere')}
   </p>
   <div class="row">
-    <Button kind="go" onclick={() => newLink(sure as 'students' | 'onlookers')}>Change the link</Button>
-    <Button onclick={() => (sure = '')}>Leave it</Button>
+    <Button kind="go" onclick={() => newLink(sure as 'students' | 'onlookers')}>{t('change-the-link')}</Button
+    >
+    <Button onclick={() => (sure = '')}>{t('leave-it')}</Button>
   </div>
 {:else}
-  <div><Button kind="quiet" onclick={() => (sure = 'students')}>New link for students</Button></div>
-  <div><Button kind="quiet" onclick={() => (sure = 'onlookers')}>New link for onlookers</Button></div>
+  <div><Button kind="quiet" onclick={() => (sure = 'students')}>{t('new-link-for-students')}</Button></div>
+  <div><Button kind="quiet" onclick={() => (sure = 'onlookers')}>{t('new-link-for-onlookers')}</Button></div>
 {/if}
-<a class="take" href="/rooms/{home.link}/room.zip" download>Take the whole room along</a>
+<a class="take" href="/rooms/{home.link}/room.zip" download>{t('take-the-whole-room-along')}</a>
 <p class="muted">
-  One file with every board, to be brought in on any server's start page. {home.used_mb} of {home.most_mb.toLocaleString(
-    'en-GB',
-  )} MB on this server are used.
+  {t('one-file-with-every-board', { used: home.used_mb, most: home.most_mb })}
 </p>
 {#if sure === 'delete'}
   <form onsubmit={deleteRoom}>
-    <p>With the room go {goes}. Nothing of it can be brought back.</p>
+    <p>{t('with-the-room-go', { boards: home.boards.length, people: home.people.length })}</p>
     <Field
-      label="Type “{home.title}” to say that you mean it"
+      label={t('type-to-say-that-you', { title: home.title })}
       bind:value={typed}
       autocomplete="off"
       required
     />
     <div class="row">
-      <Button type="submit" kind="stop" disabled={typed.trim() !== home.title}>Delete the room</Button>
-      <Button onclick={() => (sure = '')}>Keep it</Button>
+      <Button type="submit" kind="stop" disabled={typed.trim() !== home.title}>{t('delete-the-room')}</Button>
+      <Button onclick={() => (sure = '')}>{t('keep-it')}</Button>
     </div>
   </form>
 {:else}
-  <div><Button kind="stop" onclick={() => ((typed = ''), (sure = 'delete'))}>Delete the room</Button></div>
+  <div>
+    <Button kind="stop" onclick={() => ((typed = ''), (sure = 'delete'))}>{t('delete-the-room')}</Button>
+  </div>
 {/if}
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 

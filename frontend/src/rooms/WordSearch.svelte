@@ -2,6 +2,7 @@
   import Icon from '../ui/Icon.svelte'
   import type { FoundWords } from '../wire/generated'
   import { ask } from '../wire/api'
+  import { t } from '../words/words.svelte'
 
   let { link }: { link: string } = $props()
   let wanted = $state('')
@@ -35,8 +36,6 @@
       if (mine === asked) problem = (error as Error).message
     }
   }
-
-  const pages = (count: number) => (count === 1 ? '1 page' : `${count} pages`)
 </script>
 
 <search>
@@ -44,8 +43,8 @@
     <Icon name="find" size={18} />
     <input
       type="search"
-      placeholder="Find words on all boards"
-      aria-label="Find words on all boards"
+      placeholder={t('find-words-on-all-boards')}
+      aria-label={t('find-words-on-all-boards')}
       maxlength="100"
       bind:value={wanted}
       oninput={type}
@@ -55,17 +54,21 @@
   {#if answer}
     <p class="muted" role="status">
       {answer.unread
-        ? `Reading the ink of ${pages(answer.unread)} more…`
+        ? t('reading-ink-of', { count: answer.unread })
         : answer.found.length
-          ? 'Typed words, and ink by what it reads as.'
-          : `Nothing typed or written reads like “${wanted.trim()}”.`}
+          ? t('typed-words-and-ink-by')
+          : t('nothing-typed-or-written-reads', { words: wanted.trim() })}
     </p>
     <ul>
       {#each answer.found as { board, title, page, number, how, text }, i (i)}
         <li>
           <a href="/rooms/{link}/boards/{board}?page={page}">
             <span>{text}</span>
-            <small>{title}, page {number}{how === 'written' ? ', in ink' : ''}</small>
+            <small
+              >{how === 'written'
+                ? t('found-in-ink', { title, number })
+                : t('found-on-page', { title, number })}</small
+            >
           </a>
         </li>
       {/each}

@@ -1,8 +1,10 @@
 <script lang="ts">
-  let { href = '/' }: { href?: string } = $props()
+  let { href = '/', mark = false }: { href?: string; /** The mark alone. */ mark?: boolean } = $props()
 </script>
 
-<a {href}><img src="/static/mark.svg" alt="" width="28" height="28" /><span>Sun Room</span></a>
+<a {href} title="Sun Room"
+  ><img src="/static/mark.svg" alt="" width="28" height="28" /><span class:unseen={mark}>Sun Room</span></a
+>
 
 <style>
   a {
@@ -13,14 +15,9 @@
     text-decoration: none;
     font: 600 21px/1 var(--title);
     white-space: nowrap;
-  }
-  @media (max-width: 600px) {
-    span {
-      position: absolute;
-      width: 1px;
-      height: 1px;
-      overflow: hidden;
-      clip-path: inset(50%);
-    }
+    min-height: 40px;
+    min-width: 40px;
+    justify-content: center;
+    flex: none;
   }
 </style>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { contrast, LEAST_CONTRAST, readColour } from './colour'
+  import { t, type Plain } from '../words/words.svelte'
 
   interface Props {
     label: string
@@ -15,15 +16,15 @@
   let wrong = $state(false)
 
   /** Eight hues from dark to light, and greys. */
-  const GRID = [
-    ['#16222b', '#3c4a54', '#6b7780', '#9aa4ab', '#c9d0d4', '#ffffff'],
-    ['#5e1f12', '#8c3522', '#b4472c', '#cf6b50', '#e6a08c', '#f6d5cb'],
-    ['#5c3b05', '#8a5d05', '#b9800f', '#dda43a', '#f2c41d', '#fbe7a9'],
-    ['#173f2d', '#225c42', '#2f7d5b', '#4f9f7b', '#8ac4a8', '#cfe8dc'],
-    ['#0e3a4a', '#14566e', '#1d7794', '#3f9bb8', '#7fc3d8', '#c9e6ef'],
-    ['#12325c', '#184a80', '#1f5fa8', '#4d86c6', '#8fb4e0', '#d0e1f4'],
-    ['#3a2160', '#522e80', '#6b3fa0', '#8d66bd', '#b79ad8', '#e1d5ef'],
-    ['#5c1740', '#842560', '#a93a80', '#c666a0', '#e09cc4', '#f5d6e7'],
+  const GRID: { hue: Plain; shades: string[] }[] = [
+    { hue: 'hue-grey', shades: ['#16222b', '#3c4a54', '#6b7780', '#9aa4ab', '#c9d0d4', '#ffffff'] },
+    { hue: 'hue-red', shades: ['#5e1f12', '#8c3522', '#b4472c', '#cf6b50', '#e6a08c', '#f6d5cb'] },
+    { hue: 'hue-yellow', shades: ['#5c3b05', '#8a5d05', '#b9800f', '#dda43a', '#f2c41d', '#fbe7a9'] },
+    { hue: 'hue-green', shades: ['#173f2d', '#225c42', '#2f7d5b', '#4f9f7b', '#8ac4a8', '#cfe8dc'] },
+    { hue: 'hue-teal', shades: ['#0e3a4a', '#14566e', '#1d7794', '#3f9bb8', '#7fc3d8', '#c9e6ef'] },
+    { hue: 'hue-blue', shades: ['#12325c', '#184a80', '#1f5fa8', '#4d86c6', '#8fb4e0', '#d0e1f4'] },
+    { hue: 'hue-purple', shades: ['#3a2160', '#522e80', '#6b3fa0', '#8d66bd', '#b79ad8', '#e1d5ef'] },
+    { hue: 'hue-pink', shades: ['#5c1740', '#842560', '#a93a80', '#c666a0', '#e09cc4', '#f5d6e7'] },
   ]
   const weak = $derived(value !== '' && contrast(value, paper) < LEAST_CONTRAST)
 
@@ -36,29 +37,31 @@
 
 <fieldset>
   <legend>{label}</legend>
-  {#snippet swatch(colour: string)}
+  {#snippet swatch(colour: string, name = colour)}
     <button
       class="swatch"
       style:background={colour}
-      aria-label={colour}
-      title={colour}
+      aria-label={name}
+      title={name}
       aria-pressed={value === colour}
       onclick={() => onchoose(colour)}
     ></button>
   {/snippet}
   <div class="grid">
-    {#each GRID as hue (hue[0])}
-      {#each hue as colour (colour)}{@render swatch(colour)}{/each}
+    {#each GRID as { hue, shades } (hue)}
+      {#each shades as colour, i (colour)}
+        {@render swatch(colour, t('swatch', { hue: t(hue), shade: i + 1, colour }))}
+      {/each}
     {/each}
   </div>
   {#if recent.length}
     <div class="row">
-      <span class="muted">Recent</span>{#each recent as colour (colour)}{@render swatch(colour)}{/each}
+      <span class="muted">{t('recent')}</span>{#each recent as colour (colour)}{@render swatch(colour)}{/each}
     </div>
   {/if}
   <div class="row">
     <label>
-      <span class="muted">Number</span>
+      <span class="muted">{t('number')}</span>
       <input
         value={value.replace('#', '')}
         maxlength="7"
@@ -69,13 +72,13 @@
       />
     </label>
     {#if none}
-      <button class="none" aria-pressed={value === ''} onclick={() => onchoose('')}>None</button>
+      <button class="none" aria-pressed={value === ''} onclick={() => onchoose('')}>{t('none')}</button>
     {/if}
   </div>
   {#if wrong}
-    <p role="alert">Six digits from 0 to f, such as 1f5fa8.</p>
+    <p role="alert">{t('six-digits-from-0-to')}</p>
   {:else if weak}
-    <p role="status">Hard to see on this paper.</p>
+    <p role="status">{t('hard-to-see-on-this')}</p>
   {/if}
 </fieldset>
 

@@ -2,19 +2,20 @@
   /** A part of the application that is loaded when it is wanted. */
   import type { Component } from 'svelte'
   import Button from './Button.svelte'
+  import { t } from '../words/words.svelte'
 
   let { load, props }: { load: () => Promise<{ default: Component<P> }>; props: P } = $props()
   const part = $derived(load())
 </script>
 
 {#await part}
-  <p role="status">One moment</p>
+  <p role="status">{t('one-moment')}</p>
 {:then { default: Part }}
   <Part {...props} />
 {:catch}
   <div role="alert">
-    <p>This part of Sun Room could not be loaded. Is there a line to the server?</p>
-    <Button onclick={() => location.reload()}>Try again</Button>
+    <p>{t('this-part-of-sun-room')}</p>
+    <Button onclick={() => location.reload()}>{t('try-again')}</Button>
   </div>
 {/await}
 

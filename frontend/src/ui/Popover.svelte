@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte'
+  import { screen } from './screen.svelte'
 
   interface Props {
     label: string
@@ -13,8 +14,27 @@
     bare?: boolean
     /** Opens downwards, from buttons in the upper part of the window. */
     below?: boolean
+    /** Dark, among the frame's own buttons. */
+    dark?: boolean
+    /** As wide as the window. */
+    broad?: boolean
+    /** What is said of the button when its face says less. */
+    title?: string
+    onopen?: () => void
   }
-  let { label, face, children, side = 'left', pressed = false, bare = false, below = false }: Props = $props()
+  let {
+    label,
+    face,
+    children,
+    side = 'left',
+    pressed = false,
+    bare = false,
+    below = false,
+    dark = false,
+    broad = false,
+    title,
+    onopen,
+  }: Props = $props()
   const id = $props.id()
   let open = $state(false)
   let button: HTMLButtonElement
@@ -25,16 +45,26 @@
 
   $effect(() => {
     // A panel wider than what is left of the window moves inwards.
-    if (!open) return
+    if (!open || screen.sheets || broad) return
     const box = panel.getBoundingClientRect()
     if (box.right > innerWidth - 8) panel.style.left = `${Math.max(8, innerWidth - 8 - box.width)}px`
+    if (box.left < 8) Object.assign(panel.style, { left: '8px', right: 'auto' })
   })
 
-  /** The sill scrolls its contents: the panel lies over the window, beside its button. */
+  /** The panel lies over the window, beside its button. */
   function put() {
+    if (screen.sheets || broad) {
+      // On a small window one sheet at a time, within a thumb's reach; what is broad leaves its button free.
+      const over = broad && !screen.sheets ? innerHeight - button.getBoundingClientRect().top + 10 : 0
+      place = `left:0; right:0; width:100%; bottom:${over}px; max-height:${(innerHeight - over) * (over ? 0.86 : 0.82)}px; max-width:none`
+      return
+    }
     const { left, right, top, bottom } = button.getBoundingClientRect()
+    const mirrored = getComputedStyle(button).direction === 'rtl'
     const edge =
-      side === 'left' ? `left:${Math.max(8, left)}px` : `right:${Math.max(8, innerWidth - right)}px`
+      (side === 'left') !== mirrored
+        ? `left:${Math.max(8, left)}px`
+        : `right:${Math.max(8, innerWidth - right)}px`
     const upright = below
       ? `top:${bottom + 8}px; max-height:${innerHeight - bottom - 24}px`
       : `bottom:${innerHeight - top + 10}px; max-height:${top - 24}px`
@@ -53,8 +83,9 @@
   <button
     class="face"
     class:bare
+    class:dark
     aria-label={label}
-    title={label}
+    title={title ?? label}
     aria-expanded={open}
     aria-pressed={pressed}
     popovertarget={id}
@@ -68,7 +99,11 @@
     aria-label={open ? label : undefined}
     style={place}
     bind:this={panel}
-    onbeforetoggle={(event) => event.newState === 'open' && put()}
+    onbeforetoggle={(event) => {
+      if (event.newState !== 'open') return
+      put()
+      onopen?.()
+    }}
     ontoggle={(event) => (open = event.newState === 'open')}
   >
     {#if open}{@render children(close)}{/if}
@@ -107,6 +142,17 @@
     background: none;
     color: var(--muted);
     justify-content: center;
+  }
+  .face.dark {
+    border-color: var(--frame-3);
+    background: none;
+    color: var(--on-frame);
+  }
+  .face.dark.bare {
+    color: var(--on-frame);
+  }
+  .face.dark:hover {
+    background: var(--frame-2);
   }
   .panel {
     inset: auto;

@@ -132,9 +132,7 @@
     outline-offset: 1px;
   }
   .inks {
-    flex-wrap: wrap;
     gap: 0;
-    justify-content: center;
   }
   .inks label {
     width: 26px;
@@ -186,6 +184,15 @@
     background: var(--sun);
     color: var(--ink);
   }
+  @media (pointer: coarse) {
+    .inks label {
+      width: 40px;
+      height: 42px;
+    }
+    .bar label {
+      min-height: 40px;
+    }
+  }
   @media (max-width: 900px) {
     .bar label {
       padding: 0 10px;
@@ -194,9 +201,6 @@
   @media (max-width: 600px) {
     .pictures {
       grid-template-columns: repeat(3, 1fr);
-    }
-    .inks {
-      flex-wrap: nowrap;
     }
   }
 </style>

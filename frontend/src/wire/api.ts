@@ -1,4 +1,6 @@
 /** Requests outside the live line: answers are typed, problems are sentences to be shown. */
+import { t, told } from '../words/words.svelte'
+import type { Sentence } from './generated'
 
 export class Problem extends Error {
   status: number
@@ -30,15 +32,15 @@ export async function ask<T>(
       signal,
     })
   } catch {
-    throw new Problem(
-      0,
-      signal?.aborted ? '' : 'The server does not answer. Nothing was lost; try again in a moment.',
-    )
+    throw new Problem(0, signal?.aborted ? '' : t('server-silent'))
   }
   const value: unknown = await response.json().catch(() => null)
   if (response.ok && value !== null) return value as T
-  const sentence = (value as { problem?: string } | null)?.problem
-  throw new Problem(response.status, sentence ?? `The server could not do that (${response.status}).`)
+  const sentence = (value as { problem?: Sentence } | null)?.problem
+  throw new Problem(
+    response.status,
+    sentence ? told(sentence) : t('server-could-not', { status: String(response.status) }),
+  )
 }
 
 const KEYS = 'sunroom-owner-keys'

@@ -13,7 +13,7 @@ export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' |
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
 export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | Undo | Redo
-export type Command = SetPens | PassPen | TakePen | SetRights | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver
+export type Command = SetPens | PassPen | TakePen | SetRights | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | SeenAs | Inspected | Pong | Goodbye
 export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"polyline":{"points":[[0.0,0.0],[33.333,100.0],[66.667,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false}}
@@ -189,6 +189,7 @@ export interface ChangeTable {
   columns?: number
   side?: Side
   head?: boolean
+  at?: number
 }
 
 export interface Check {
@@ -299,7 +300,7 @@ export interface Entry {
   seat: string
   name: string
   what: 'came' | 'did' | 'went'
-  text: string
+  said: Sentence
 }
 
 export interface Facts {
@@ -333,6 +334,11 @@ export interface Follow {
   seat: string
 }
 
+export interface Forget {
+  command: 'forget'
+  seat: string
+}
+
 export interface Found {
   board: string
   title: string
@@ -356,14 +362,14 @@ export interface Frame {
   people?: Person[] | null
   boards?: BoardCard[] | null
   kept_ms?: number
-  trouble?: string | null
+  trouble?: Sentence | null
   link?: string | null
 }
 
 export interface Goodbye {
   type: 'goodbye'
   reason: string
-  sentence: string
+  sentence: Sentence
   again: boolean
 }
 
@@ -478,11 +484,18 @@ export interface Lesson {
   opened_ms: number | null
   started_ms: number | null
   ended_ms: number | null
+  paused_ms: number | null
+  rested_ms: number
   door: 'code' | 'knock' | 'open'
   code: string
   plan: Plan
   countdown: Countdown | null
   check: Check | null
+}
+
+export interface LetBack {
+  command: 'let_back'
+  seat: string
 }
 
 export interface LetIn {
@@ -601,6 +614,7 @@ export interface NoteItem {
 
 export interface OpenLesson {
   command: 'open_lesson'
+  again: boolean
 }
 
 export interface Outline {
@@ -676,6 +690,8 @@ export interface Person {
   travel: 'flooding' | 'good' | 'poor' | 'slow'
   seen_ms: number
   owner: boolean
+  colour: number
+  sent_away: boolean
 }
 
 export interface PictureItem {
@@ -773,7 +789,7 @@ export interface Readings {
   even: SketchPart[]
   figure_first: boolean
   mind_map: MindMap | null
-  problem: string
+  problem: Sentence | null
   unasked: '' | 'true_up' | 'typeset'
 }
 
@@ -785,7 +801,7 @@ export interface Refused {
   type: 'refused'
   id: string
   reason: string
-  sentence: string
+  sentence: Sentence
 }
 
 export interface RemoveItems {
@@ -838,6 +854,7 @@ export interface RoomHome {
   started_ms: number | null
   ended_ms: number | null
   boards: HomeBoard[]
+  away: HomeBoard[]
   used_mb: number
   most_mb: number
   people: HomePerson[]
@@ -891,6 +908,11 @@ export interface SendAway {
   command: 'send_away'
   seat: string
   knock: boolean
+}
+
+export interface Sentence {
+  key: string
+  values?: Record<string, string | number>
 }
 
 export interface SetBetween {
@@ -1175,7 +1197,7 @@ export interface Undo {
 export interface Verdict {
   allowed: boolean
   reason: string
-  sentence: string
+  sentence: Sentence
 }
 
 export interface View {

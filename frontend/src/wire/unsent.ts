@@ -3,7 +3,7 @@
  * loses nothing. Each is kept by its own key: two tabs of one seat keep theirs beside each other.
  */
 import { decode } from '@msgpack/msgpack'
-import type { Request } from './generated'
+import type { Request, Sentence } from './generated'
 
 const DATABASE = 'sunroom'
 const STORE = 'unsent'
@@ -12,8 +12,8 @@ const VERSION = 1
 export interface Kept {
   id: string
   request: Request
-  /** Why it was refused; "" while it waits for its answer. */
-  sentence: string
+  /** Why it was refused; null while it waits for its answer. */
+  sentence: Sentence | null
 }
 
 interface Row extends Kept {
@@ -100,7 +100,7 @@ function takeOld(board: string, seat: string): Kept[] {
   localStorage.removeItem(key)
   try {
     const steps = decode(Uint8Array.from(atob(text), (c) => c.charCodeAt(0))) as Omit<Kept, 'sentence'>[]
-    return steps.map(({ id, request }) => ({ id, request, sentence: '' }))
+    return steps.map(({ id, request }) => ({ id, request, sentence: null }))
   } catch {
     return []
   }

@@ -14,6 +14,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box, flatten_cubics
 from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
+from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
@@ -304,7 +305,7 @@ def check_item(item: Item) -> None:
         check_id(item.group)
     if isinstance(item, TextItem | ShapeItem):
         if len(item.ink) > MAX_INNER_INK:
-            raise MalformedError("ink", "The item was made from more ink than can be kept with it.")
+            raise MalformedError("ink", said("the-item-was-made-from"))
         for stroke in item.ink:
             check_item(stroke)
     match item:
@@ -346,9 +347,9 @@ def check_item(item: Item) -> None:
 
 def _check_table(table: TableItem) -> None:
     if not (1 <= len(table.columns) <= MAX_TABLE_SIDE and 1 <= len(table.rows) <= MAX_TABLE_SIDE):
-        raise MalformedError("table", f"A table has 1 to {MAX_TABLE_SIDE} rows and columns.")
+        raise MalformedError("table", said("a-table-has-1-to", tableside=MAX_TABLE_SIDE))
     if len(table.cells) != len(table.columns) * len(table.rows):
-        raise MalformedError("table", "The table's cells do not fill its rows.")
+        raise MalformedError("table", said("the-tables-cells-do-not"))
     for side in (*table.columns, *table.rows):
         check_range("table", side, 16, 2_000)
     check_range("size", table.size, *SIZES)
@@ -402,7 +403,7 @@ def check_figure(points: tuple[tuple[float, float], ...], curved: bool, parts: t
     lines = parts or (len(points),)
     whole = sum(lines) == len(points) <= MAX_FIGURE_POINTS and min(lines) >= 2
     if not whole or (curved and any(count % 3 != 1 for count in lines)):
-        raise MalformedError("points", "The figure has too few or too many points.")
+        raise MalformedError("points", said("the-figure-has-too-few"))
     for point in points:
         for value in point:
             check_number("points", value, MAX_COORDINATE)
@@ -410,7 +411,7 @@ def check_figure(points: tuple[tuple[float, float], ...], curved: bool, parts: t
 
 def check_colour(value: str) -> None:
     if not _COLOUR.fullmatch(value):
-        raise MalformedError("colour", "A colour is written as # and six digits from 0 to f.")
+        raise MalformedError("colour", said("a-colour-is-written-as"))
 
 
 def check_map(values: tuple[float, float, float, float]) -> None:
@@ -418,32 +419,34 @@ def check_map(values: tuple[float, float, float, float]) -> None:
     for value in values:
         check_number("map", value, MAX_GROWTH)
     if Affine(*values).growth < 1 / MAX_GROWTH:
-        raise MalformedError("map", "That would make the item too small to be found again.")
+        raise MalformedError("map", said("that-would-make-the-item"))
 
 
 def check_id(value: str) -> None:
     """An item's, page's or step's id: 6 to 32 letters, digits, - or _."""
     if not _ID.fullmatch(value):
-        raise MalformedError("id", "An id has 6 to 32 letters, digits, dashes or underscores.")
+        raise MalformedError("id", said("an-id-has-6-to"))
 
 
 def check_number(field: str, value: float, limit: float) -> None:
     """A finite number of at most ``limit`` on either side of 0."""
     if not (math.isfinite(value) and abs(value) <= limit):
-        raise MalformedError(field, "A number is missing, not finite, or off every board.")
+        raise MalformedError(field, said("a-number-is-missing-not"))
 
 
 def check_text(text: str, longest: int = MAX_TEXT) -> None:
     """Text that has something to show, within its length, without control characters."""
     if not text.strip():
-        raise MalformedError("text", "There is no text to put on the board.")
+        raise MalformedError("text", said("there-is-no-text-to"))
     if len(text) > longest:
-        raise MalformedError("text", f"The text has {len(text):,} characters; {longest:,} are the most.")
+        raise MalformedError("text", said("the-text-has-characters-are", count=len(text), longest=longest))
     if _UNPRINTABLE.search(text):
-        raise MalformedError("text", "The text has characters that cannot be shown.")
+        raise MalformedError("text", said("the-text-has-characters-that"))
 
 
 def check_range(field: str, value: float, low: float, high: float) -> None:
     """A finite number from ``low`` to ``high``."""
     if not (math.isfinite(value) and low <= value <= high):
-        raise MalformedError(field, f"The {field.replace('_', ' ')} lies between {low:g} and {high:g}.")
+        raise MalformedError(
+            field, said("the-lies-between-and", value=field.replace("_", " "), low=low, high=high)
+        )

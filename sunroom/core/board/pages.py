@@ -13,6 +13,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.pens.facts import BayFacts, BayRule, PageRule
+from sunroom.core.sentences import said
 
 PAPER_COLOUR = "#fffefa"
 MAX_PAGES = 200
@@ -126,18 +127,18 @@ def check_head(head: PageHead) -> None:
     if head.title:
         check_text(head.title)
     if len(head.title) > MAX_TITLE or "\n" in head.title:
-        raise MalformedError("title", f"A page's title is one line of at most {MAX_TITLE} characters.")
+        raise MalformedError("title", said("a-pages-title-is-one", title=MAX_TITLE))
     for side in (head.paper.width, head.paper.height):
         if not 200 <= side <= 10_000:
-            raise MalformedError("paper", "A sheet measures between 200 and 10,000 units a side.")
+            raise MalformedError("paper", said("a-sheet-measures-between-200"))
     check_range("spacing", head.paper.spacing, 8, 400)
     check_colour(head.paper.colour)
     if head.paper.picture:
         check_id(head.paper.picture)
     if (head.writers == "desk") != bool(head.desk_of) or len(head.desk_of) > MAX_SEAT:
-        raise MalformedError("desk_of", "A desk belongs to one person.")
+        raise MalformedError("desk_of", said("a-desk-belongs-to-one"))
     if len(head.bays) > MAX_BAYS or len({bay.id for bay in head.bays}) < len(head.bays):
-        raise MalformedError("bays", f"A page has at most {MAX_BAYS} bays, each with an id of its own.")
+        raise MalformedError("bays", said("a-page-has-at-most", bays=MAX_BAYS))
     for bay in head.bays:
         _check_bay(bay)
 
@@ -147,10 +148,10 @@ def _check_bay(bay: Bay) -> None:
     if bay.title:
         check_text(bay.title)
     if len(bay.title) > MAX_TITLE or "\n" in bay.title:
-        raise MalformedError("title", f"A bay's title is one line of at most {MAX_TITLE} characters.")
+        raise MalformedError("title", said("a-bays-title-is-one", title=MAX_TITLE))
     for place in (bay.x, bay.y):
         check_number("bay", place, MAX_COORDINATE)
     for side in (bay.width, bay.height):
         check_range("bay", side, LEAST_BAY, MAX_COORDINATE)
     if len(bay.people) > MAX_PEOPLE or any(not 0 < len(seat) <= MAX_SEAT for seat in bay.people):
-        raise MalformedError("people", "That bay is for too many people, or for somebody unknown.")
+        raise MalformedError("people", said("that-bay-is-for-too"))

@@ -18,6 +18,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink.samples import MAX_SAMPLES
+from sunroom.core.sentences import said
 
 Stroke = NDArray[np.float64]
 
@@ -65,13 +66,13 @@ def read_labelled_inkml(data: bytes) -> list[tuple[str, list[Stroke]]]:
 
 def _root(data: bytes) -> Element:
     if len(data) > MAX_BYTES:
-        raise MalformedError("inkml", f"The file is larger than {MAX_BYTES // 1_000_000} MB.")
+        raise MalformedError("inkml", said("the-file-is-larger-than", mb=MAX_BYTES // 1_000_000))
     try:
         root: Element = fromstring(data, forbid_dtd=True)
     except (ParseError, DefusedXmlException, ValueError) as error:
-        raise MalformedError("inkml", f"The file is not readable as InkML: {error}.") from error
+        raise MalformedError("inkml", said("the-file-is-not-readable", error=str(error))) from error
     if _name(root) != "ink":
-        raise MalformedError("inkml", "The file is XML but not InkML: its root is not <ink>.")
+        raise MalformedError("inkml", said("the-file-is-xml-but"))
     return root
 
 
@@ -79,10 +80,10 @@ def _traces(root: Element) -> dict[Element, Stroke]:
     channels = [channel.get("name", "") for channel in root.iter() if _name(channel) == "channel"]
     channels = list(dict.fromkeys(channels)) or ["X", "Y"]
     if "X" not in channels or "Y" not in channels:
-        raise MalformedError("inkml", "The trace format has no X or no Y.")
+        raise MalformedError("inkml", said("the-trace-format-has-no"))
     traces = [element for element in root.iter() if _name(element) == "trace"]
     if len(traces) > MAX_TRACES:
-        raise MalformedError("inkml", f"The file has {len(traces):,} traces; {MAX_TRACES:,} are the most.")
+        raise MalformedError("inkml", said("the-file-has-traces-are", count=len(traces), traces=MAX_TRACES))
     strokes = [_stroke(_rows(trace.text or "", len(channels)), channels) for trace in traces]
     hardest = max((stroke[:, 2].max() for stroke in strokes), default=1.0)
     # Force has no fixed unit: where it goes over 1, the hardest press of the document is taken as 1.
@@ -105,10 +106,10 @@ def _rows(text: str, count: int) -> list[list[float]]:
         if not point:
             continue
         if len(point) > MAX_POINT:
-            raise MalformedError("trace", f"A trace has a point that is no point: {point[:40]!r}.")
+            raise MalformedError("trace", said("a-trace-has-a-point", point=repr(point[:40])))
         found = _NUMBER.findall(point)
         if len(found) < 2 or len(found) > count or _NUMBER.sub("", point).strip():
-            raise MalformedError("trace", f"A trace has a point that is not made of numbers: {point[:40]!r}.")
+            raise MalformedError("trace", said("a-trace-has-a-point-2", point=repr(point[:40])))
         row = list(rows[-1]) if rows else [0.0] * count
         for channel, (prefix, digits) in enumerate(found):
             modes[channel] = prefix or modes[channel]
@@ -119,10 +120,10 @@ def _rows(text: str, count: int) -> list[list[float]]:
             speed[channel] = value if modes[channel] == "'" else speed[channel] + value
             row[channel] += speed[channel]
         if not all(math.isfinite(value) for value in row):
-            raise MalformedError("trace", "A trace has a number that is not finite.")
+            raise MalformedError("trace", said("a-trace-has-a-number"))
         rows.append(row)
     if not rows or len(rows) > MAX_SAMPLES:
-        raise MalformedError("trace", f"A trace has between 1 and {MAX_SAMPLES:,} points.")
+        raise MalformedError("trace", said("a-trace-has-between-1", samples=MAX_SAMPLES))
     return rows
 
 

@@ -18,6 +18,7 @@ from sunroom.core.board.items import PictureItem, check_item, check_number, laid
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, check_head
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
+from sunroom.core.sentences import said
 from sunroom.core.text import Typesetter
 
 #: Of the file, and of all that is in it, unpacked.
@@ -97,18 +98,18 @@ def read_package(data: bytes, seat: str, typesetter: Typesetter) -> tuple[Packed
     files = _files(data)
     packed = _packed(files)
     if not packed.title.strip() or len(packed.title) > MAX_TITLE:
-        raise MalformedError("title", f"The board's title is missing or over {MAX_TITLE} characters.")
+        raise MalformedError("title", said("the-boards-title-is-missing", title=MAX_TITLE))
     if not 1 <= len(packed.pages) <= MAX_PAGES:
-        raise MalformedError("pages", f"A board has between 1 and {MAX_PAGES} pages.")
+        raise MalformedError("pages", said("a-board-has-between-1", pages=MAX_PAGES))
     if len({page.head.id for page in packed.pages}) < len(packed.pages):
-        raise MalformedError("pages", "Two pages of the board have the same id.")
+        raise MalformedError("pages", said("two-pages-of-the-board"))
     pages = tuple(_taken_in(page, seat, typesetter) for page in packed.pages)
     wanted = {page.head.paper.picture for page in pages} - {""}
     wanted |= {item.picture for page in pages for item in page.items if isinstance(item, PictureItem)}
     pictures = {}
     for uid in sorted(wanted):
         if PICTURES + uid not in files:
-            raise MalformedError("pictures", "A picture of the board is missing from the package.")
+            raise MalformedError("pictures", said("a-picture-of-the-board"))
         pictures[uid] = clean_picture(files[PICTURES + uid])
     return msgspec.structs.replace(packed, pages=pages), pictures
 
@@ -127,21 +128,21 @@ def with_pictures(page: PackedPage, uids: Mapping[str, str]) -> PackedPage:
 
 def _files(data: bytes) -> dict[str, bytes]:
     if len(data) > MAX_BYTES:
-        raise MalformedError("package", f"The file is larger than {MAX_BYTES // 1_000_000} MB.")
+        raise MalformedError("package", said("the-file-is-larger-than", mb=MAX_BYTES // 1_000_000))
     try:
         with zipfile.ZipFile(io.BytesIO(data)) as package:
             entries = package.infolist()
             if len(entries) > MAX_FILES or sum(entry.file_size for entry in entries) > MAX_UNPACKED:
-                raise MalformedError("package", "There is more in the package than any board has.")
+                raise MalformedError("package", said("there-is-more-in-the"))
             if any(entry.compress_type not in METHODS for entry in entries):
-                raise MalformedError("package", "The package is compressed in a way that is not read here.")
+                raise MalformedError("package", said("the-package-is-compressed-in"))
             files, room = {}, MAX_UNPACKED
             for entry in entries:
                 files[entry.filename] = unpacked(package, entry, room)
                 room -= len(files[entry.filename])
             return files
     except (zipfile.BadZipFile, zlib.error, NotImplementedError, RuntimeError, EOFError) as error:
-        raise MalformedError("package", "This is no package of a board, or it is damaged.") from error
+        raise MalformedError("package", said("this-is-no-package-of")) from error
 
 
 def unpacked(package: zipfile.ZipFile, entry: zipfile.ZipInfo, room: int) -> bytes:
@@ -152,33 +153,31 @@ def unpacked(package: zipfile.ZipFile, entry: zipfile.ZipInfo, room: int) -> byt
             parts.append(part)
             room -= len(part)
             if room < 0:
-                raise MalformedError("package", "There is more in the package than any board has.")
+                raise MalformedError("package", said("there-is-more-in-the"))
     return b"".join(parts)
 
 
 def _packed(files: Mapping[str, bytes]) -> Packed:
     if BOARD not in files:
-        raise MalformedError("package", "This file has no board in it.")
+        raise MalformedError("package", said("this-file-has-no-board"))
     try:
         kind = msgspec.json.decode(files[BOARD], type=_Kind)
         if kind.format != "sunroom-board":
-            raise MalformedError("package", "This file has no board of Sun Room in it.")
+            raise MalformedError("package", said("this-file-has-no-board-2"))
         if kind.version > VERSION:
-            raise MalformedError(
-                "package", "The package was saved by a later version of Sun Room than this one."
-            )
+            raise MalformedError("package", said("the-package-was-saved-by"))
         return msgspec.json.decode(files[BOARD], type=Packed)
     except (msgspec.DecodeError, UnicodeDecodeError, RecursionError) as error:
-        raise MalformedError("package", f"The board in the package cannot be read: {error}.") from error
+        raise MalformedError("package", said("the-board-in-the-package", error=str(error))) from error
 
 
 def _taken_in(page: PackedPage, seat: str, typesetter: Typesetter) -> PackedPage:
     """The page as it is kept here: its limits held, its text set anew, all of it ``seat``'s."""
     check_head(page.head)
     if len(page.items) > MAX_ITEMS:
-        raise MalformedError("items", f"A page of the board has more than {MAX_ITEMS:,} items.")
+        raise MalformedError("items", said("a-page-of-the-board", items=MAX_ITEMS))
     if len({item.id for item in page.items}) < len(page.items):
-        raise MalformedError("items", "Two items of a page have the same id.")
+        raise MalformedError("items", said("two-items-of-a-page"))
     for item in page.items:
         check_item(item)
         check_number("z", item.z, MAX_Z)

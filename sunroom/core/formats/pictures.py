@@ -12,6 +12,7 @@ from pikepdf import Name
 from PIL import Image, ImageOps, UnidentifiedImageError
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.sentences import said
 
 MAX_BYTES = 15_000_000
 MAX_PIXELS = 50_000_000
@@ -42,21 +43,19 @@ def clean_picture(data: bytes) -> CleanPicture:
         When it is no picture of a known kind, damaged, or too large.
     """
     if len(data) > MAX_BYTES:
-        raise MalformedError("picture", f"The picture is larger than {MAX_BYTES // 1_000_000} MB.")
+        raise MalformedError("picture", said("the-picture-is-larger-than", mb=MAX_BYTES // 1_000_000))
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("error", Image.DecompressionBombWarning)
             opened = Image.open(io.BytesIO(data), formats=FORMATS)
             if opened.width * opened.height > MAX_PIXELS:
-                raise MalformedError("picture", "The picture has more than 50 million points.")
+                raise MalformedError("picture", said("the-picture-has-more-than"))
             picture: Image.Image = ImageOps.exif_transpose(opened)
             picture.thumbnail((MAX_SIDE_PX, MAX_SIDE_PX))
     except (UnidentifiedImageError, Image.DecompressionBombError, Image.DecompressionBombWarning) as error:
-        raise MalformedError(
-            "picture", "This is no picture that can be shown: PNG, JPEG, WebP or GIF."
-        ) from error
+        raise MalformedError("picture", said("this-is-no-picture-that")) from error
     except (OSError, ValueError, SyntaxError) as error:
-        raise MalformedError("picture", "The picture is damaged and cannot be read.") from error
+        raise MalformedError("picture", said("the-picture-is-damaged-and")) from error
     clear = picture.mode in ("RGBA", "LA", "PA") or "transparency" in picture.info
     if clear or opened.format in LOSSLESS:
         data = _saved(picture.convert("RGBA" if clear else "RGB"), "PNG", optimize=True)

@@ -14,6 +14,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.formats import package
 from sunroom.core.lesson.state import Plan
 from sunroom.core.pens.kits import KITS, Right
+from sunroom.core.sentences import said
 
 MAX_BYTES, MAX_BOARDS = 500_000_000, 200
 VERSION = 1
@@ -51,15 +52,15 @@ def read_room(data: bytes) -> tuple[RoomFacts, list[bytes]]:
         When it is none, is damaged, of a later version, or over a limit.
     """
     if len(data) > MAX_BYTES:
-        raise MalformedError("room", f"The file is larger than {MAX_BYTES // 1_000_000} MB.")
+        raise MalformedError("room", said("the-file-is-larger-than", mb=MAX_BYTES // 1_000_000))
     try:
         with zipfile.ZipFile(io.BytesIO(data)) as file:
             names = {entry.filename: entry for entry in file.infolist()}
             if ROOM not in names:
-                raise MalformedError("room", "This file has no room in it.")
+                raise MalformedError("room", said("this-file-has-no-room"))
             boards = sorted(name for name in names if name.startswith(BOARDS))
             if not 1 <= len(boards) <= MAX_BOARDS:
-                raise MalformedError("room", f"A room has between 1 and {MAX_BOARDS} boards.")
+                raise MalformedError("room", said("a-room-has-between-1", boards=MAX_BOARDS))
             room = 2 * MAX_BYTES
             files = []
             for name in (ROOM, *boards):
@@ -67,9 +68,9 @@ def read_room(data: bytes) -> tuple[RoomFacts, list[bytes]]:
                 room -= len(files[-1])
         facts = msgspec.json.decode(files[0], type=RoomFacts)
     except (zipfile.BadZipFile, zlib.error, NotImplementedError, RuntimeError, EOFError) as error:
-        raise MalformedError("room", "This is no file of a room, or it is damaged.") from error
+        raise MalformedError("room", said("this-is-no-file-of")) from error
     except (msgspec.DecodeError, UnicodeDecodeError, RecursionError) as error:
-        raise MalformedError("room", f"The room in the file cannot be read: {error}.") from error
+        raise MalformedError("room", said("the-room-in-the-file", error=str(error))) from error
     if facts.version > VERSION:
-        raise MalformedError("room", "The file was saved by a later version of Sun Room than this one.")
+        raise MalformedError("room", said("the-file-was-saved-by"))
     return facts, files[1:]

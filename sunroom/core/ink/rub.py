@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry.curves import Points
+from sunroom.core.sentences import said
 
 #: Less than this many samples' distance is a crumb that nobody can see or erase again.
 LEAST_STRETCH = 1e-3
@@ -66,7 +67,7 @@ def rubbed(
             piece, of = np.nonzero(_overlapping(points, reach, low[some], high[some]))
             room -= len(piece)
             if room < 0:
-                raise MalformedError("path", "That rubs over too much at once. Rub a smaller part.")
+                raise MalformedError("path", said("that-rubs-over-too-much"))
             if len(piece):
                 way = points[piece + 1] - points[piece]
                 part = some[of]

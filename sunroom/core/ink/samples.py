@@ -11,6 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.sentences import said
 
 SAMPLE_BYTES = 11
 #: A pen at 240 samples a second writes 83 s without lifting before it meets this.
@@ -38,14 +39,14 @@ def unpack_samples(data: bytes) -> NDArray[np.float64]:
     """
     count, rest = divmod(len(data), SAMPLE_BYTES)
     if rest or count == 0:
-        raise MalformedError("samples", "The stroke's bytes do not make whole samples.")
+        raise MalformedError("samples", said("the-strokes-bytes-do-not"))
     if count > MAX_SAMPLES:
-        raise MalformedError("samples", f"The stroke has {count:,} samples; {MAX_SAMPLES:,} are the most.")
+        raise MalformedError("samples", said("the-stroke-has-samples-are", count=count, samples=MAX_SAMPLES))
     samples = np.empty((count, 4))
     samples[:, :2] = np.frombuffer(data, "<f4", 2 * count).reshape(count, 2)
     samples[:, 2] = np.frombuffer(data, "u1", count, 8 * count) / 255
     samples[:, 3] = np.frombuffer(data, "<u2", count, 9 * count)
     # The comparison is False for NaN, so one test finds all three faults.
     if not bool((np.abs(samples[:, :2]) <= MAX_COORDINATE).all()):
-        raise MalformedError("samples", "The stroke has a point that is not on any board.")
+        raise MalformedError("samples", said("the-stroke-has-a-point"))
     return samples

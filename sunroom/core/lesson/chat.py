@@ -6,6 +6,7 @@ import msgspec
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens.facts import Actor
+from sunroom.core.sentences import said
 
 MAX_SAID = 1_000
 ALL, TUTOR_SIDE = "all", "tutor_side"
@@ -25,9 +26,9 @@ def check_said(text: str) -> str:
     """The line without what cannot be seen; raises MalformedError when nothing is left or it is too long."""
     clean = "".join(c for c in text if c.isprintable() or c == "\n").strip()
     if not clean:
-        raise MalformedError("text", "There is nothing to say yet.")
+        raise MalformedError("text", said("there-is-nothing-to-say"))
     if len(clean) > MAX_SAID:
-        raise MalformedError("text", f"That is {len(clean):,} characters; {MAX_SAID:,} are the most at once.")
+        raise MalformedError("text", said("that-is-characters-are-the", count=len(clean), said=MAX_SAID))
     return clean
 
 

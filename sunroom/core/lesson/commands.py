@@ -173,8 +173,22 @@ class HandOver(msgspec.Struct, frozen=True, tag_field="command", tag="hand_over"
     seat: str
 
 
+class LetBack(msgspec.Struct, frozen=True, tag_field="command", tag="let_back"):
+    """Let a person who was sent away come in again."""
+
+    seat: str
+
+
+class Forget(msgspec.Struct, frozen=True, tag_field="command", tag="forget"):
+    """Take a person who has gone off the list of those who were here."""
+
+    seat: str
+
+
 class OpenLesson(msgspec.Struct, frozen=True, tag_field="command", tag="open_lesson"):
-    pass
+    """Open a lesson, or (``again``) go on with the one that has just ended."""
+
+    again: bool = False
 
 
 class EndLesson(msgspec.Struct, frozen=True, tag_field="command", tag="end_lesson"):
@@ -204,7 +218,7 @@ LessonCommand = (
     | EndLesson
 )
 #: Commands about people's seats, which are not the lesson's.
-SeatCommand = SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver
+SeatCommand = SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 Command = LessonCommand | SeatCommand
 
 
@@ -219,7 +233,7 @@ def action_of(command: Command, seat: str) -> Action:
             return "set_between" if command.room else "set_rights"
         case SetRole():
             return "set_role"
-        case SendAway():
+        case SendAway() | LetBack():
             return "send_away"
         case SetBetween() | SetDoor():
             return "set_between"
@@ -235,7 +249,7 @@ def action_of(command: Command, seat: str) -> Action:
             return "ask_check"
         case AnswerCheck():
             return "answer_check"
-        case Admit() | TurnAway() | ToPorch():
+        case Admit() | TurnAway() | ToPorch() | Forget():
             return "admit"
         case Rename() if command.seat == seat:
             return "rename_self"

@@ -25,15 +25,16 @@ import msgspec
 
 from sunroom.core.lesson.state import Lesson, code_fits
 from sunroom.core.pens.facts import Role
+from sunroom.core.sentences import Sentence, said
 
 Entrance = Literal["in", "sent_away", "closed", "knock", "code", "wrong"]
 
 #: What those are told who do not come in, and whether to try again.
-SENTENCES: Final[dict[str, tuple[str, bool]]] = {
-    "sent_away": ("The tutor has sent you out of this room.", False),
-    "closed": ("There is no lesson on, and the room is closed until the next one.", True),
-    "knock": ("The door of this room is knocked at. Come in by the room's link.", False),
-    "code": ("The door of this room asks for a code. Come in by the room's link.", False),
+SENTENCES: Final[dict[str, tuple[Sentence, bool]]] = {
+    "sent_away": (said("the-tutor-has-sent-you"), False),
+    "closed": (said("door-closed"), True),
+    "knock": (said("door-knocked-at"), False),
+    "code": (said("door-asks-code"), False),
 }
 
 

@@ -8,16 +8,10 @@ from __future__ import annotations
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson.commands import HandOver, SendAway, SetRole, ToPorch
 from sunroom.core.pens.facts import Actor
+from sunroom.core.sentences import said
 
-#: Code and sentence of each reason.
-REASONS = {
-    "not_here": "That person is not here.",
-    "yourself": "That cannot be done to yourself.",
-    "owner": "This room is theirs: whoever leads it, they stay, and can take it back.",
-    "tutor": "That person is leading the room. Hand it over first.",
-    "onlooker": "Onlookers have a door of their own.",
-    "not_a_helper": "Make that person a helper first, then hand the room over.",
-}
+#: Each reason's code; its sentence stands in the catalogue as “person-…”.
+REASONS = ("not_here", "yourself", "owner", "tutor", "onlooker", "not_a_helper")
 
 
 def check_person(command: SetRole | SendAway | ToPorch | HandOver, actor: Actor, other: Actor | None) -> None:
@@ -27,7 +21,7 @@ def check_person(command: SetRole | SendAway | ToPorch | HandOver, actor: Actor,
     """
     reason = _reason(command, actor, other)
     if reason:
-        raise MalformedError(reason, REASONS[reason])
+        raise MalformedError(reason, said(f"person-{reason.replace('_', '-')}"))
 
 
 def may_follow(actor: Actor, other: Actor) -> bool:

@@ -12,6 +12,7 @@ from sunroom.core.lesson.commands import (
     Command,
     EndLesson,
     HandOver,
+    LetBack,
     OpenLesson,
     PassPen,
     PassToNext,
@@ -28,78 +29,78 @@ from sunroom.core.lesson.commands import (
     TurnAway,
 )
 from sunroom.core.lesson.state import Check
+from sunroom.core.sentences import Sentence, Value, said
 
 What = Literal["did", "came", "went"]
 
 
 class Entry(msgspec.Struct, frozen=True):
-    """One line of the record: at what time, whose doing, and the sentence's rest ("put pens up")."""
+    """One line of the record: at what time, whose doing, and what (``said`` is filled up by the name as ``by``)."""
 
     at_ms: int
     seat: str
     name: str
     what: What
-    text: str = ""
+    said: Sentence = Sentence("")
 
 
-def described(command: Command, name_of: dict[str, str]) -> str:
-    """What a command did, to stand behind the name of the one who gave it; "" when it is not recorded.
+def described(command: Command, name_of: dict[str, str]) -> Sentence | None:
+    """What a command did, to be said with the name of the one who gave it (``by``); None when it is not recorded.
 
     Hands are not: they are up and down all the time and change nobody's rights.
     """
+
+    def about(key: str, seat: str, **values: Value) -> Sentence:
+        return said(key, name=name_of.get(seat, "?"), **values)
+
     match command:
         case SetPens():
-            return {"down": "put pens down", "passed": "let holders of a pen write", "up": "put pens up"}[
-                command.mode
-            ]
+            return said(f"did-pens-{command.mode}")
+        case PassPen(minutes=None):
+            return about("did-pass-pen", command.seat)
         case PassPen():
-            minutes = "" if command.minutes is None else f" for {command.minutes:g} minutes"
-            return f"passed a pen to {_name(name_of, command.seat)}{minutes}"
+            return about("did-pass-pen-for", command.seat, minutes=command.minutes or 0)
         case TakePen():
-            return f"took the pen back from {_name(name_of, command.seat)}"
+            return about("did-take-pen", command.seat)
         case PassToNext():
-            return "passed the pen to the next hand"
+            return said("did-pass-to-next")
         case SetRights():
-            whose = f"{_name(name_of, command.seat)}'s pen" if command.seat else "pens"
-            return f"changed what {whose} may do"
+            return about("did-set-rights-of", command.seat) if command.seat else said("did-set-rights")
         case SetRole():
-            return f"made {_name(name_of, command.seat)} a {command.role}"
+            return about(f"did-make-{command.role}", command.seat)
         case SendAway():
-            return f"sent {_name(name_of, command.seat)} away"
+            return about("did-send-away", command.seat)
+        case LetBack():
+            return about("did-let-back", command.seat)
         case Admit():
-            return f"let {_name(name_of, command.seat) if command.seat else 'everybody'} in"
+            return about("did-admit", command.seat) if command.seat else said("did-admit-all")
         case TurnAway():
-            return f"did not let {_name(name_of, command.seat)} in"
+            return about("did-turn-away", command.seat)
         case ToPorch():
-            return f"sent {_name(name_of, command.seat)} to the porch"
+            return about("did-to-porch", command.seat)
         case Rename():
-            return f"called {_name(name_of, command.seat)} “{command.name}”"
+            return about("did-rename", command.seat, new=command.name)
         case HandOver():
-            return (
-                f"handed the room over to {_name(name_of, command.seat)}"
-                if command.seat
-                else "took the room back"
-            )
+            return about("did-hand-over", command.seat) if command.seat else said("did-take-room-back")
         case SetDoor():
-            doors = {"open": "to everybody with the link", "knock": "to those who knock", "code": "by a code"}
-            return f"opened the door {doors[command.door]}"
+            return said(f"did-door-{command.door}")
         case PauseLesson():
-            return "paused the lesson" if command.paused else "let the lesson go on"
+            return said("did-pause" if command.paused else "did-go-on")
         case SetBetween():
-            return f"set the room between lessons to “{command.between}”"
+            return said(f"did-between-{command.between}")
         case OpenLesson():
-            return "opened the lesson"
+            return said("did-open-again" if command.again else "did-open")
         case EndLesson():
-            return "ended the lesson"
+            return said("did-end")
         case _:
-            return ""
+            return None
 
 
-def asked(check: Check) -> str:
-    """What a question came to, to stand behind the name of the one who puts it away."""
+def asked(check: Check) -> Sentence:
+    """What a question came to, to be said with the name of the one who puts it away."""
     given = [option for _, option in check.answers]
     counts = "; ".join(f"{words} {given.count(number)}" for number, words in enumerate(check.options))
-    return f"asked “{check.question}”: {counts}" if check.question else f"asked: {counts}"
+    return said("did-ask", question=check.question or "?", counts=counts)
 
 
 def minutes_present(entries: Iterable[Entry], from_ms: int, until_ms: int) -> dict[str, float]:
@@ -122,7 +123,3 @@ def minutes_present(entries: Iterable[Entry], from_ms: int, until_ms: int) -> di
     for seat, start in came.items():
         add(seat, start, until_ms)
     return {seat: minutes for seat, minutes in total.items() if minutes > 0}
-
-
-def _name(name_of: dict[str, str], seat: str) -> str:
-    return name_of.get(seat, "somebody")

@@ -33,9 +33,12 @@ from sunroom.core.lesson.commands import (
     TakePen,
 )
 from sunroom.core.pens.facts import Facts, PassedPen
+from sunroom.core.sentences import said
 
 MAX_PEN_MINUTES = 600
 MAX_LESSON_MINUTES = 600
+#: So long after its end a lesson can be gone on with.
+GO_ON_MS = 30 * 60_000
 MAX_COUNTDOWN_S = 4 * 3600
 MAX_WORDS = 200
 #: Pages that a plan names, and how long their titles are (as core.board.pages allows).
@@ -91,6 +94,10 @@ class Lesson(msgspec.Struct, frozen=True):
         When the tutor opened it, and when the clock started: with the first student.
     ended_ms : int or None
         When it ended; None while it is on.
+    paused_ms : int or None
+        Since when it stands still; None while it does not.
+    rested_ms : int
+        How long it stood still before that: the clock does not count it.
     door, code
         How students come in; the code is the tutor side's to know (see ``as_seen``).
     plan, countdown, check
@@ -103,6 +110,8 @@ class Lesson(msgspec.Struct, frozen=True):
     opened_ms: int | None = None
     started_ms: int | None = None
     ended_ms: int | None = None
+    paused_ms: int | None = None
+    rested_ms: int = 0
     door: Door = "open"
     code: str = ""
     plan: Plan = Plan()
@@ -114,7 +123,7 @@ class Lesson(msgspec.Struct, frozen=True):
         """When the lesson is to be over, by its plan and the start of its clock."""
         if self.started_ms is None or self.plan.minutes is None or not self.facts.open:
             return None
-        return self.started_ms + self.plan.minutes * 60_000
+        return self.started_ms + self.rested_ms + self.plan.minutes * 60_000
 
 
 def as_seen(lesson: Lesson) -> Lesson:
@@ -162,7 +171,8 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
         case SetBetween():
             facts = msgspec.structs.replace(facts, between=command.between)
         case PauseLesson():
-            facts = msgspec.structs.replace(facts, paused=command.paused)
+            lesson = _paused(lesson, command.paused, now_ms)
+            facts = lesson.facts
         case SetDoor():
             return _with_door(lesson, command)
         case SetPlan():
@@ -176,12 +186,15 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
         case OpenLesson():
             if facts.open:
                 return lesson
+            if command.again and may_go_on(lesson, now_ms):
+                return _gone_on(lesson, now_ms)
             facts = msgspec.structs.replace(
                 facts, open=True, paused=False, mode="down", passed=(), withheld=(), down_at_ms=now_ms,
                 kit=facts.room_kit, kits=(),
             )  # fmt: skip
             return Lesson(facts, opened_ms=now_ms, door=lesson.door, code=lesson.code, plan=lesson.plan)
         case EndLesson():
+            lesson = _paused(lesson, False, now_ms)
             facts = msgspec.structs.replace(
                 facts, open=False, paused=False, mode="down", passed=(), withheld=()
             )
@@ -197,10 +210,36 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
     return msgspec.structs.replace(lesson, facts=facts, hands=hands, words=words)
 
 
+def _paused(lesson: Lesson, paused: bool, now_ms: int) -> Lesson:
+    """The lesson standing still, or going on: its clock goes on from where it stood."""
+    facts = msgspec.structs.replace(lesson.facts, paused=paused)
+    if paused:
+        since = now_ms if lesson.paused_ms is None else lesson.paused_ms
+        return msgspec.structs.replace(lesson, facts=facts, paused_ms=since)
+    rested = 0 if lesson.paused_ms is None else max(0, now_ms - lesson.paused_ms)
+    return msgspec.structs.replace(
+        lesson, facts=facts, paused_ms=None, rested_ms=lesson.rested_ms + rested if lesson.started_ms else 0
+    )
+
+
+def may_go_on(lesson: Lesson, now_ms: int) -> bool:
+    """Whether the lesson that ended last can be gone on with, as if it had not."""
+    return not lesson.facts.open and lesson.ended_ms is not None and now_ms - lesson.ended_ms <= GO_ON_MS
+
+
+def _gone_on(lesson: Lesson, now_ms: int) -> Lesson:
+    """The ended lesson, open again: its clock and its attendance go on, the time since its end does not count."""
+    facts = msgspec.structs.replace(lesson.facts, open=True, down_at_ms=now_ms)
+    rested = now_ms - (lesson.ended_ms or now_ms) if lesson.started_ms else 0
+    return msgspec.structs.replace(lesson, facts=facts, ended_ms=None, rested_ms=lesson.rested_ms + rested)
+
+
 def _with_door(lesson: Lesson, command: SetDoor) -> Lesson:
     code = "".join(command.code.split()).casefold()
     if command.door == "code" and not CODE_LENGTH[0] <= len(code) <= CODE_LENGTH[1]:
-        raise MalformedError("code", f"A code has {CODE_LENGTH[0]} to {CODE_LENGTH[1]} letters or digits.")
+        raise MalformedError(
+            "code", said("a-code-has-to-letters", codelength=CODE_LENGTH[0], codelength2=CODE_LENGTH[1])
+        )
     return msgspec.structs.replace(lesson, door=command.door, code=code if command.door == "code" else "")
 
 
@@ -212,11 +251,11 @@ def code_fits(lesson: Lesson, given: str) -> bool:
 def _plan(command: SetPlan) -> Plan:
     _check_words("title", command.title)
     if command.minutes is not None and not 0 < command.minutes <= MAX_LESSON_MINUTES:
-        raise MalformedError("minutes", f"A lesson is up to {MAX_LESSON_MINUTES} minutes long.")
+        raise MalformedError("minutes", said("a-lesson-is-up-to", lessonminutes=MAX_LESSON_MINUTES))
     if command.at_ms is not None and not 0 < command.at_ms < 1 << 50:
-        raise MalformedError("at_ms", "That is no day of any calendar.")
+        raise MalformedError("at_ms", said("that-is-no-day-of"))
     if len(command.pages) > MAX_PLANNED_PAGES or any(len(title) > MAX_PAGE_TITLE for title in command.pages):
-        raise MalformedError("pages", f"A plan has up to {MAX_PLANNED_PAGES} pages with short titles.")
+        raise MalformedError("pages", said("a-plan-has-up-to", plannedpages=MAX_PLANNED_PAGES))
     for title in command.pages:
         _check_words("pages", title)
     pages = tuple(dict.fromkeys(title.strip() for title in command.pages if title.strip()))
@@ -225,7 +264,7 @@ def _plan(command: SetPlan) -> Plan:
 
 def _countdown(command: SetCountdown, now_ms: int) -> Countdown | None:
     if not 0 <= command.seconds <= MAX_COUNTDOWN_S:
-        raise MalformedError("seconds", "A countdown runs for up to four hours.")
+        raise MalformedError("seconds", said("a-countdown-runs-for-up"))
     _check_words("label", command.label)
     return Countdown(now_ms + command.seconds * 1000, command.label.strip()) if command.seconds else None
 
@@ -233,11 +272,13 @@ def _countdown(command: SetCountdown, now_ms: int) -> Countdown | None:
 def _check(command: AskCheck) -> Check:
     options = tuple(option.strip() for option in command.options)
     if not OPTIONS[0] <= len(options) <= OPTIONS[1] or not all(options) or len(set(options)) < len(options):
-        raise MalformedError("options", f"A question has {OPTIONS[0]} to {OPTIONS[1]} different answers.")
+        raise MalformedError(
+            "options", said("a-question-has-to-different", options=OPTIONS[0], options2=OPTIONS[1])
+        )
     for words in (command.question, *options):
         _check_words("question", words)
     if not 0 < len(command.id) <= 32:
-        raise MalformedError("id", "The question has no id.")
+        raise MalformedError("id", said("the-question-has-no-id"))
     return Check(command.id, command.question.strip(), options)
 
 
@@ -248,9 +289,9 @@ def _with_check(lesson: Lesson, command: AnswerCheck | ShareCheck | EndCheck, se
     if isinstance(command, ShareCheck):
         return msgspec.structs.replace(lesson, check=msgspec.structs.replace(check, shared=command.shared))
     if command.id != check.id:
-        raise MalformedError("id", "That question has been put away.")
+        raise MalformedError("id", said("that-question-has-been-put"))
     if not 0 <= command.option < len(check.options):
-        raise MalformedError("option", "That is none of the answers.")
+        raise MalformedError("option", said("that-is-none-of-the"))
     answers = (*(pair for pair in check.answers if pair[0] != seat), (seat, command.option))
     answered = tuple(pair[0] for pair in answers)
     check = msgspec.structs.replace(check, answers=answers, answered=answered)
@@ -259,9 +300,7 @@ def _with_check(lesson: Lesson, command: AnswerCheck | ShareCheck | EndCheck, se
 
 def _check_words(field: str, words: str) -> None:
     if len(words) > MAX_WORDS or any(not c.isprintable() for c in words):
-        raise MalformedError(
-            field, f"That is longer than {MAX_WORDS} characters, or has some that cannot be seen."
-        )
+        raise MalformedError(field, said("that-is-longer-than-characters", words=MAX_WORDS))
 
 
 def leave(lesson: Lesson, seat: str, now_ms: int) -> Lesson:
@@ -315,7 +354,7 @@ def _with_pen(facts: Facts, command: PassPen, now_ms: int) -> Facts:
     until_ms = None
     if command.minutes is not None:
         if not (math.isfinite(command.minutes) and 0 < command.minutes <= MAX_PEN_MINUTES):
-            raise MalformedError("minutes", f"A pen is passed for up to {MAX_PEN_MINUTES} minutes.")
+            raise MalformedError("minutes", said("a-pen-is-passed-for", penminutes=MAX_PEN_MINUTES))
         until_ms = now_ms + round(command.minutes * 60_000)
     if facts.mode == "up":
         withheld = tuple(seat for seat in facts.withheld if seat != command.seat)

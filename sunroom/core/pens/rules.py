@@ -14,6 +14,7 @@ import msgspec
 
 from sunroom.core.pens.facts import BESIDE, Actor, BayFacts, Facts, Target
 from sunroom.core.pens.kits import WITHOUT_PEN, Right, whole_kit
+from sunroom.core.sentences import Sentence, said
 
 #: A stroke begun while it was allowed is kept when it ends within this time after pens went down.
 GRACE_MS = 3_000
@@ -112,44 +113,45 @@ TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesso
 #: What is done to a page itself, its title, paper, place and being there: for who made it.
 TO_A_PAGE: frozenset[Action] = frozenset({"change_page", "remove_page"})
 
-#: Every reason and its sentence; the words in braces come with the verdict.
-REASONS: dict[str, str] = {
-    "allowed": "You can write.",
-    "passed": "You have a pen.",
-    "up": "Pens are up: everybody can write.",
-    "grace": "Finished in time.",
-    "onlooker": "You are looking on. Onlookers see the board and do not write.",
-    "locked": "That is locked by the tutor.",
-    "pens_down": "Pens are down. {writer} is writing. Put your hand up to ask for a pen.",
-    "no_pen": "Some people have a pen just now. Put your hand up to ask for one.",
-    "withheld": "Pens are up, but yours is put away for now. Put your hand up to ask for it.",
-    "expired": "Your pen's time is over. Put your hand up to ask for more.",
-    "paused": "The lesson is paused. Everybody can look; nobody writes.",
-    "page_tutor_side": "Only the tutor writes on this page.",
-    "page_of_another": "That page was made by somebody else, who looks after its title and paper.",
-    "page_open": "This page is open: everybody can write on it.",
-    "desk_yours": "This is your desk: you and the tutor write here.",
-    "desk_of_another": "This desk belongs to somebody else.",
-    "bay_tutor_side": "Only the tutor writes in this bay.",
-    "bay_open": "This bay is open: everybody can write in it.",
-    "bay_yours": "This bay is yours to write in.",
-    "bay_of_others": "This bay is for somebody else to write in.",
-    "not_in_kit": "Your pen is not for that just now.",
-    "no_chat": "The tutor has switched that off for now.",
-    "not_yours": "That was made by somebody else, and your pen is for your own work.",
-    "tutor_side_only": "That is for the tutor.",
-    "tutor_only": "Only the tutor can do that.",
-    "between_view": "There is no lesson on. Until the next one the board can be looked at.",
-    "between_closed": "The room is closed until the next lesson.",
-}
+#: Every reason there is; its sentence stands in the catalogue as “reason-…”.
+REASONS = (
+    "allowed",
+    "passed",
+    "up",
+    "grace",
+    "onlooker",
+    "locked",
+    "pens_down",
+    "no_pen",
+    "withheld",
+    "expired",
+    "paused",
+    "page_tutor_side",
+    "page_of_another",
+    "page_open",
+    "desk_yours",
+    "desk_of_another",
+    "bay_tutor_side",
+    "bay_open",
+    "bay_yours",
+    "bay_of_others",
+    "outside_bay",
+    "not_in_kit",
+    "no_chat",
+    "not_yours",
+    "tutor_side_only",
+    "tutor_only",
+    "between_view",
+    "between_closed",
+)
 
 
 class Verdict(msgspec.Struct, frozen=True):
-    """The answer: whether it is allowed, why (a code of ``REASONS``), and the sentence."""
+    """The answer: whether it is allowed, why (one of ``REASONS``), and the sentence."""
 
     allowed: bool
     reason: str
-    sentence: str
+    sentence: Sentence
 
 
 def decide(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: int) -> Verdict:
@@ -324,4 +326,5 @@ def _in_grace(action: Action, target: Target, facts: Facts, now_ms: int) -> bool
 
 
 def _verdict(allowed: bool, reason: str, facts: Facts) -> Verdict:
-    return Verdict(allowed, reason, REASONS[reason].format(writer=facts.writer))
+    key = f"reason-{reason.replace('_', '-')}"
+    return Verdict(allowed, reason, said(key, writer=facts.writer) if reason == "pens_down" else said(key))

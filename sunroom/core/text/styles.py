@@ -8,6 +8,7 @@ from typing import Literal
 import msgspec
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.sentences import said
 
 Family = Literal["sans", "serif", "hand", "mono"]
 Align = Literal["left", "centre", "right"]
@@ -48,14 +49,14 @@ def check_spans(spans: tuple[Span, ...], length: int) -> None:
         When one overlaps another, lies outside the text, or links to what no press may open.
     """
     if len(spans) > MAX_SPANS:
-        raise MalformedError("spans", f"The text changes its style more than {MAX_SPANS} times.")
+        raise MalformedError("spans", said("the-text-changes-its-style", spans=MAX_SPANS))
     at = 0
     for span in spans:
         if not at <= span.start < span.end <= length:
-            raise MalformedError("spans", "The styles of the text do not fit its characters.")
+            raise MalformedError("spans", said("the-styles-of-the-text"))
         at = span.end
         if span.link and (len(span.link) > MAX_LINK or not _LINK.fullmatch(span.link)):
-            raise MalformedError("link", "A link begins with http://, https:// or mailto: and has no spaces.")
+            raise MalformedError("link", said("a-link-begins-with-http"))
 
 
 def style_at(spans: tuple[Span, ...], length: int) -> list[Span]:

@@ -13,6 +13,7 @@ from django.db import transaction
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_http_methods, require_POST
 
+from sunroom.core.sentences import said
 from sunroom.live.doors.rooms import rooms_gone
 from sunroom.live.room.registry import registry
 from sunroom.rooms import accounts, views
@@ -108,7 +109,7 @@ def _page(request: HttpRequest, user: Any) -> AccountPage:
 
 def _user(request: HttpRequest) -> Any:
     if not request.user.is_authenticated:
-        raise Problem(403, "Sign in first.")
+        raise Problem(403, said("sign-in-first"))
     return request.user
 
 
@@ -118,7 +119,7 @@ def _mail(given: str) -> str:
         try:
             validate_email(mail)
         except ValidationError as error:
-            raise Problem(400, "That is no mail address.") from error
+            raise Problem(400, said("that-is-no-mail-address")) from error
     return mail
 
 
@@ -127,7 +128,7 @@ def _sure(request: HttpRequest, user: Any, password: str) -> None:
     allow_for(f"password:{user.pk}", 10, 60)
     if len(password) > accounts.MAX_PASSWORD or not user.check_password(password):
         note("password refused", address_of(request), account=user.get_username())
-        raise Problem(403, "That is not the password of this account.")
+        raise Problem(403, said("that-is-not-the-password"))
 
 
 def _delete(request: HttpRequest, user: Any) -> HttpResponse:
@@ -174,7 +175,7 @@ def _set_password(request: HttpRequest, user: Any, new: str) -> None:
     try:
         accounts.check_password(new, user)
     except accounts.AccountError as error:
-        raise Problem(400, str(error)) from error
+        raise Problem(400, error.sentence) from error
     user.set_password(new)
     user.save(update_fields=["password"])
     note("password changed", address_of(request), account=user.get_username())
@@ -215,7 +216,7 @@ def reset(request: HttpRequest) -> HttpResponse:
     try:
         user = accounts.user_of_recovery(wanted.uid, wanted.token)
     except accounts.AccountError as error:
-        raise Problem(403, str(error)) from error
+        raise Problem(403, error.sentence) from error
     _set_password(request, user, wanted.password)
     _end_lines(accounts.end_browsers(user))
     return answer({})

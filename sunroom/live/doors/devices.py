@@ -10,6 +10,8 @@ from asgiref.sync import async_to_sync
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET, require_POST
 
+from sunroom.boards.services import boards_of
+from sunroom.core.sentences import said
 from sunroom.live.room.registry import registry
 from sunroom.rooms import services
 from sunroom.rooms.models import Room, Seat
@@ -43,7 +45,7 @@ class Paired(msgspec.Struct):
 def _seat(request: HttpRequest, door: str, link: str) -> tuple[Room, Seat]:
     found = services.seat_at(link, door, request.user, request.session)
     if found is None or door == "onlooker":
-        raise Problem(403, "Come into the room first; then another device can be paired.")
+        raise Problem(403, said("come-into-the-room-first"))
     return found
 
 
@@ -61,7 +63,7 @@ def end(request: HttpRequest, door: str, link: str) -> HttpResponse:
     """End every pairing of this browser's seat; the other devices are out at once."""
     room, seat = _seat(request, door, link)
     if services.pairing_of(seat, request.session):
-        raise Problem(403, "Pairings are ended on the first device.")
+        raise Problem(403, said("pairings-are-ended-on-the"))
     ended = services.end_pairings(seat)
     async_to_sync(_drop)(room.pk, ended)
     return answer(Invitation(""))
@@ -81,7 +83,7 @@ def invited(request: HttpRequest) -> HttpResponse:
     try:
         seat = services.invited_seat(body(request, PairCode).code)
     except services.BadCode as error:
-        raise Problem(403, str(error)) from error
+        raise Problem(403, error.sentence) from error
     now = services.find_seat(seat.room, seat.door, request.session)  # type: ignore[arg-type]
     return answer(Invited(seat.name, seat.room.title, now.name if now else ""))
 
@@ -94,17 +96,30 @@ def pair(request: HttpRequest) -> HttpResponse:
     try:
         seat = services.pair_device(body(request, PairCode).code, request.session)
     except services.BadCode as error:
-        raise Problem(403, str(error)) from error
+        raise Problem(403, error.sentence) from error
     if seat.door != "tutor":
         return answer(Paired(f"/r/{seat.room.link}"))
-    board = seat.room.boards.order_by("id").first()
+    board = boards_of(seat.room_id).first()
     return answer(Paired(f"/rooms/{seat.room.link}/boards/{board.uid if board else ''}"))
 
 
 @require_GET
 def picture(request: HttpRequest, code: str) -> HttpResponse:
-    """The address of an invitation as a QR code (ISO/IEC 18004)."""
-    made = segno.make(request.build_absolute_uri(f"/pair?{code[:8]}"), error="m")
+    """The address of an invitation as a QR code."""
+    return _qr_code(request, f"/pair?{code[:8]}")
+
+
+@require_GET
+@answers_problems
+def link_picture(request: HttpRequest, door: str, link: str) -> HttpResponse:
+    """The address of a room's door as a QR code."""
+    services.find_room(link, "student" if door == "student" else "onlooker")
+    return _qr_code(request, f"/r/{link}" if door == "student" else f"/watch/{link}")
+
+
+def _qr_code(request: HttpRequest, path: str) -> HttpResponse:
+    """An address of this server in a picture (ISO/IEC 18004)."""
+    made = segno.make(request.build_absolute_uri(path), error="m")
     data = io.BytesIO()
     made.save(data, kind="svg", scale=4, border=2, dark="#16222b", light="#ffffff")
     response = HttpResponse(data.getvalue(), content_type="image/svg+xml")

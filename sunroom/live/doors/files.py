@@ -20,17 +20,15 @@ from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET, require_POST
 
 from sunroom.boards import models, repository, store
-from sunroom.boards.services import unpack_board
 from sunroom.boards.space import check_space
 from sunroom.core.board import Page
 from sunroom.core.board.bays import targets_of
-from sunroom.core.formats import package
 from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.pens import Actor, Target, decide
+from sunroom.core.sentences import Sentence, said
 from sunroom.lessons import repository as lessons
-from sunroom.live.doors.home import BoardId, check_boards, owned, tell_boards
 from sunroom.live.room.access import may_look
 from sunroom.live.room.registry import registry
 from sunroom.live.work import workers
@@ -67,7 +65,7 @@ def visible_board(request: HttpRequest, uid: str) -> models.Board:
     """The board, if this browser may look at it now; raises Problem."""
     row = models.Board.objects.filter(uid=uid).select_related("room", "room__owner").first()
     if row is None or not may_look(row.room, request.user, request.session):
-        raise Problem(404, "This board is not open to you. Come in by the room's link.")
+        raise Problem(404, said("this-board-is-not-open"))
     return row
 
 
@@ -79,7 +77,7 @@ def pages_of_board(row: models.Board) -> list[Page]:
         logger.error("Board %s cannot be opened: %s", row.uid, error)
         raise Problem(
             500,
-            "This board cannot be opened just now. Nothing of it is lost: whoever runs the server can mend it.",
+            said("this-board-cannot-be-opened"),
         ) from error
 
 
@@ -87,7 +85,7 @@ def pages_of_board(row: models.Board) -> list[Page]:
 def making() -> Iterator[None]:
     """A turn at loading a board and making or taking a file of it; raises Problem when none comes for long."""
     if not _turns.acquire(timeout=WAIT_S):
-        raise Problem(503, "Many files are being made just now. Try again in a moment.")
+        raise Problem(503, said("many-files-are-being-made"))
     try:
         yield
     finally:
@@ -102,7 +100,7 @@ def body_file(request: HttpRequest, most: int) -> Iterator[Path]:
         while part := request.read(1_000_000):
             size += len(part)
             if size > most:
-                raise Problem(413, f"The file is larger than {most // 1_000_000:,} MB.")
+                raise Problem(413, said("the-file-is-larger-than", mb=most // 1_000_000))
             file.write(part)
         file.flush()
         yield Path(file.name)
@@ -113,7 +111,7 @@ def made(job: Callable[..., T], *arguments: Any) -> T:
     try:
         return async_to_sync(workers.run_file)(job, *arguments)
     except JobError as error:
-        raise Problem(503, "That is too large a file for this server. Nothing was changed.") from error
+        raise Problem(503, said("that-is-too-large-a")) from error
 
 
 def _file(data: bytes, mime: str, name: str) -> HttpResponse:
@@ -145,7 +143,7 @@ def board_package(request: HttpRequest, board: str) -> HttpResponse:
     allow(request, "file", 60, 60)
     row = visible_board(request, board)
     if not services.owns(row.room, request.user, request.session):
-        raise Problem(404, "Only the room's tutor can save its boards as packages.")
+        raise Problem(404, said("only-the-rooms-tutor-can"))
     async_to_sync(settle)(row.room_id)
     with making():
         data = package_of(row)
@@ -159,23 +157,6 @@ def package_of(row: models.Board) -> bytes:
     writers = {item.by for page in pages for item in page.items.values()}
     names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
     return made(workers.make_package, [encode_page(page) for page in pages], row.title, names, pictures)
-
-
-@require_POST
-@answers_problems
-def bring_in_board(request: HttpRequest, link: str) -> HttpResponse:
-    """Make a board of a package (the request's body) in the owner's room."""
-    allow(request, "package", 30, 600)
-    row = owned(request, link)
-    check_boards(row)
-    with body_file(request, package.MAX_BYTES) as file, making():
-        check_space(row.pk, file.stat().st_size)
-        taken = made(workers.take_package, str(file), services.tutor_seat(row).uid)
-        if isinstance(taken, str):
-            raise Problem(400, taken)
-        board = unpack_board(row, *taken, int(time.time() * 1000))
-    async_to_sync(tell_boards)(row)
-    return answer(BoardId(board.uid), 201)
 
 
 @require_GET
@@ -205,21 +186,21 @@ def bring_in(request: HttpRequest, board: str) -> HttpResponse:
     data = request.read(MAX_BYTES + 1)
     check_space(row.room_id, len(data))
     clean = made(workers.take_picture, data)
-    if isinstance(clean, str):
+    if isinstance(clean, Sentence):
         raise Problem(400, clean)
     uid = repository.keep_picture(row.room_id, clean)
     return answer(BroughtIn(uid, clean.width_px, clean.height_px), 201)
 
 
-def _refusal(request: HttpRequest, row: models.Board) -> str:
-    """Why this browser may not bring pictures in; "" when it may."""
+def _refusal(request: HttpRequest, row: models.Board) -> Sentence | None:
+    """Why this browser may not bring pictures in; None when it may."""
     found = may_look(row.room, request.user, request.session)
     actor = Actor(found.seat.uid, found.facts.role) if found else Actor("", "onlooker")
     facts, now_ms = lessons.load(row.room).facts, int(time.time() * 1000)
     # Where it will lie is decided when it is put there; some place of the board must be free for it.
     places = [place for page in pages_of_board(row) for place in targets_of(page.head)]
     verdicts = [decide(actor, "add_picture", place, facts, now_ms) for place in places or [Target()]]
-    return "" if any(verdict.allowed for verdict in verdicts) else verdicts[0].sentence
+    return None if any(verdict.allowed for verdict in verdicts) else verdicts[0].sentence
 
 
 @require_GET
@@ -229,7 +210,7 @@ def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     row = visible_board(request, board)
     found = models.Picture.objects.filter(room_id=row.room_id, uid=picture).first()
     if found is None:
-        raise Problem(404, "There is no such picture in this room.")
+        raise Problem(404, said("there-is-no-such-picture"))
     response = HttpResponse(bytes(found.data), content_type=found.mime)
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     return response

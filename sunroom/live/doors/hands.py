@@ -12,6 +12,7 @@ from django.views.decorators.http import require_http_methods
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.inkml import write_inkml
 from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made
 from sunroom.live.work import workers
 from sunroom.rooms import hands, services
@@ -56,7 +57,7 @@ class SampleId(msgspec.Struct):
 def _seat(request: HttpRequest, door: str, link: str) -> tuple[Room, Seat]:
     found = services.seat_at(link, door, request.user, request.session)
     if found is None or door == "onlooker":
-        raise Problem(403, "Come into the room first; then you can write your practice page.")
+        raise Problem(403, said("come-into-the-room-first-2"))
     return found
 
 
@@ -74,7 +75,7 @@ def hand(request: HttpRequest, door: str, link: str) -> HttpResponse:
             strokes = [pack_samples(np.array(stroke).reshape(-1, 4)) for stroke in sample.strokes]
             hands.keep_sample(found, sample.character, strokes)
         except MalformedError as error:
-            raise Problem(400, str(error)) from error
+            raise Problem(400, error.sentence) from error
     if request.method == "DELETE" and found is not None:
         which = body(request, SampleId).id
         hands.throw_away(found, which)
@@ -107,16 +108,16 @@ def hand_inkml(request: HttpRequest, door: str, link: str) -> HttpResponse:
         allow_for(f"hand-file:{seat.uid}", 20, 600)
         data = request.read(MAX_FILE_BYTES + 1)
         if len(data) > MAX_FILE_BYTES:
-            raise Problem(400, f"The file of a hand is no larger than {MAX_FILE_BYTES // 1_000_000} MB.")
+            raise Problem(400, said("the-file-of-a-hand", mb=MAX_FILE_BYTES // 1_000_000))
         groups = made(workers.take_hand, data)
-        if isinstance(groups, str):
+        if isinstance(groups, Sentence):
             raise Problem(400, groups)
         try:
             with transaction.atomic():  # no empty hand is left of a file without samples
                 found = found or hands.begin_hand(seat, request.user, request.session)
                 hands.bring_in(found, groups)
         except MalformedError as error:
-            raise Problem(400, str(error)) from error
+            raise Problem(400, error.sentence) from error
         return answer(_all_samples(room, found))
     kept = hands.samples(found) if found else []
     data = write_inkml([(row.character, [unpack_samples(stroke) for stroke in row.strokes]) for row in kept])

@@ -9,22 +9,23 @@ from typing import Literal
 import msgspec
 from asgiref.sync import async_to_sync, sync_to_async
 from django.http import HttpRequest, HttpResponse
-from django.views.decorators.http import require_http_methods, require_POST
+from django.views.decorators.http import require_http_methods
 
-from sunroom.boards.services import create_board
+from sunroom.boards.models import Board
+from sunroom.boards.services import boards_of
 from sunroom.boards.space import most_bytes, used_bytes
-from sunroom.core.lesson import Lesson, LessonCommand, OpenLesson, SetBetween, SetPlan, carry_out
+from sunroom.core.lesson import Lesson, LessonCommand, SetBetween, SetPlan, carry_out
 from sunroom.core.lesson.record import Entry, minutes_present
 from sunroom.core.lesson.state import Plan
 from sunroom.core.pens.facts import Between
+from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
-from sunroom.live.room.registry import board_cards, registry
+from sunroom.live.room.registry import registry
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
 from sunroom.rooms.requests import Problem, answer, answers_problems, body
 
-MAX_BOARDS = 200
 RECORD_LINES = 60
 EARLY_MS = 3 * 3_600_000
 
@@ -55,7 +56,7 @@ class HomePerson(msgspec.Struct):
 
 
 class RoomHome(msgspec.Struct):
-    """All that the room's home shows to its tutor."""
+    """All that the room's home shows to its tutor; ``away`` are boards that were put away, the last one first."""
 
     title: str
     link: str
@@ -70,6 +71,7 @@ class RoomHome(msgspec.Struct):
     started_ms: int | None
     ended_ms: int | None
     boards: list[HomeBoard]
+    away: list[HomeBoard]
     used_mb: float
     most_mb: float
     people: list[HomePerson]
@@ -86,18 +88,10 @@ class ChangeRoom(msgspec.Struct):
     plan: SetPlan | None = None
 
 
-class NewBoard(msgspec.Struct):
-    title: str = ""
-
-
-class BoardId(msgspec.Struct):
-    id: str
-
-
 def owned(request: HttpRequest, link: str) -> Room:
     room = services.find_room(link, "tutor")
     if not services.owns(room, request.user, request.session):
-        raise Problem(403, "This is the tutor's side of the room. Sign in, or use the students' link.")
+        raise Problem(403, said("this-is-the-tutors-side"))
     return room
 
 
@@ -115,27 +109,11 @@ def room(request: HttpRequest, link: str) -> HttpResponse:
             row.save(update_fields=["language"])
         for command in (SetBetween(wanted.between) if wanted.between else None, wanted.plan):
             if command is not None:
-                async_to_sync(_tell)(row, command)
+                async_to_sync(tell_lesson)(row, command)
     return answer(_home(row))
 
 
-async def tell_boards(row: Room) -> None:
-    live = registry().find(row.pk)
-    if live is not None:
-        live.set_boards(await sync_to_async(board_cards)(row.pk))
-
-
-async def board_gone(row: Room, uid: str) -> None:
-    """A board is being deleted: nobody is on it any more, and nothing more of it is kept."""
-    live = registry().find(row.pk)
-    if live is not None:
-        live.seats.off_board(uid)
-        live.boards.pop(uid, None)
-        await live.keeper.settled()
-        live.set_boards(tuple(card for card in live.cards if card.id != uid))
-
-
-async def _tell(row: Room, command: LessonCommand) -> None:
+async def tell_lesson(row: Room, command: LessonCommand) -> None:
     """Carry a command of the owner out, in the live room when there is one."""
     live = registry().find(row.pk)
     if live is not None:
@@ -151,9 +129,7 @@ def _keep(row: Room, command: LessonCommand) -> None:
 
 def _home(row: Room) -> RoomHome:
     lesson = lessons.load(row)
-    cards = [
-        HomeBoard(b.uid, b.title, b.page_count, _ms(b.changed_at), b.seq) for b in row.boards.order_by("id")
-    ]
+    away = row.boards.exclude(away_at=None).order_by("-away_at")
     seats = row.seats.exclude(role="tutor").order_by("id")
     # Somebody may have come before the lesson was opened.
     entries = lessons.record(row.pk, (lesson.opened_ms or 0) - EARLY_MS)
@@ -170,7 +146,8 @@ def _home(row: Room) -> RoomHome:
         opened_ms=lesson.opened_ms,
         started_ms=lesson.started_ms,
         ended_ms=lesson.ended_ms,
-        boards=cards,
+        boards=[_board(board) for board in boards_of(row.pk)],
+        away=[_board(board) for board in away],
         used_mb=round(used_bytes(row.pk) / 1e6, 1),
         most_mb=most_bytes() / 1e6,
         people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],
@@ -191,27 +168,8 @@ def _attendance(entries: list[Entry], lesson: Lesson) -> list[Attended]:
     ]
 
 
-def check_boards(row: Room) -> None:
-    """Raise Problem when a room has as many boards as it may."""
-    if row.boards.count() >= MAX_BOARDS:
-        raise Problem(409, f"A room has at most {MAX_BOARDS} boards. Delete one that is no longer needed.")
-
-
-@require_POST
-@answers_problems
-def boards(request: HttpRequest, link: str) -> HttpResponse:
-    """A new board; the first one of a new room opens its first lesson."""
-    row = owned(request, link)
-    check_boards(row)
-    first = not row.boards.exists()
-    title = body(request, NewBoard).title.strip() or (
-        row.title if first else f"Board {row.boards.count() + 1}"
-    )
-    board = create_board(row, title, _now_ms())
-    async_to_sync(tell_boards)(row)
-    if first:
-        async_to_sync(_tell)(row, OpenLesson())
-    return answer(BoardId(board.uid), 201)
+def _board(row: Board) -> HomeBoard:
+    return HomeBoard(row.uid, row.title, row.page_count, _ms(row.changed_at), row.seq)
 
 
 def _ms(moment: datetime) -> int:

@@ -16,12 +16,13 @@ from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
-from sunroom.boards.services import unpack_board
+from sunroom.boards.services import boards_of, unpack_board
 from sunroom.boards.space import most_bytes
 from sunroom.core.formats.room_package import MAX_BYTES, RoomFacts
+from sunroom.core.sentences import Sentence, said
 from sunroom.lessons import repository as lessons
 from sunroom.live.doors.files import body_file, made, making, package_of, settle
-from sunroom.live.doors.home import Language, board_gone, owned
+from sunroom.live.doors.home import Language, owned
 from sunroom.live.room.registry import registry
 from sunroom.live.work import workers
 from sunroom.rooms import services, views
@@ -78,7 +79,7 @@ def delete(request: HttpRequest, link: str) -> HttpResponse:
     """Delete a room with its boards, pictures, people and record."""
     row = owned(request, link)
     if body(request, DeleteRoom).title.strip() != row.title:
-        raise Problem(400, "Type the room's title to say that you mean it. Nothing was deleted.")
+        raise Problem(400, said("type-the-rooms-title-to"))
     note("room deleted", address_of(request), room=row.pk)
     async_to_sync(rooms_gone)([row.pk])
     row.delete()
@@ -89,22 +90,6 @@ async def rooms_gone(rooms: list[int]) -> None:
     """Send everybody out of rooms that are being deleted."""
     for room_id in rooms:
         await registry().gone(room_id)
-
-
-@require_http_methods(["DELETE"])
-@answers_problems
-def delete_board(request: HttpRequest, link: str, board: str) -> HttpResponse:
-    """Delete one board with all that was ever on it; a room keeps one."""
-    row = owned(request, link)
-    found = row.boards.filter(uid=board).first()
-    if found is None:
-        raise Problem(404, "That board is no longer in this room.")
-    if row.boards.count() == 1:
-        raise Problem(409, "A room keeps at least one board.")
-    note("board deleted", address_of(request), room=row.pk, board=board)
-    async_to_sync(board_gone)(row, board)
-    found.delete()
-    return answer({})
 
 
 @require_GET
@@ -119,7 +104,7 @@ def package(request: HttpRequest, link: str) -> HttpResponse:
     facts = RoomFacts(title=row.title, language=language, plan=lesson.plan, kit=lesson.facts.room_kit)
     with making(), tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="going-out-") as folder:
         boards = []
-        for board in row.boards.order_by("id"):
+        for board in boards_of(row.pk):
             boards.append(f"{folder}/{board.pk}")
             Path(boards[-1]).write_bytes(package_of(board))
         data = made(workers.make_room_package, facts, boards)
@@ -141,7 +126,7 @@ def bring_in(request: HttpRequest) -> HttpResponse:
         tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="coming-in-") as folder,
     ):
         found = made(workers.take_room_package, str(file), folder)
-        if isinstance(found, str):
+        if isinstance(found, Sentence):
             raise Problem(400, found)
         return answer(_room_of(request, *found), 201)
 
@@ -155,7 +140,7 @@ def _room_of(request: HttpRequest, facts: RoomFacts, files: list[str]) -> RoomBr
         seat = services.take_seat(row, "tutor", _name(request), request.session)
         for file in files:
             taken = made(workers.take_package, file, seat.uid)
-            if isinstance(taken, str):
+            if isinstance(taken, Sentence):
                 raise Problem(400, taken)
             unpack_board(row, *taken, int(time.time() * 1000))
         lesson = lessons.load(row)

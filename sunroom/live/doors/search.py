@@ -13,6 +13,7 @@ from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET
 
 from sunroom.boards import repository, store
+from sunroom.boards.services import boards_of
 from sunroom.core.board import Page
 from sunroom.core.board.words import has_words, mark_of, shown, typed_words, writing_of
 from sunroom.core.reading.own_hand import HandInk
@@ -58,7 +59,7 @@ def words(request: HttpRequest, link: str) -> HttpResponse:
     hand_of = cache(ink_of_seat)
     found: list[Found] = []
     unread = 0
-    for board in row.boards.order_by("id"):
+    for board in boards_of(row.pk):
         kept = repository.readings(board.pk)
         try:
             pages = store.load(board.pk).in_order()

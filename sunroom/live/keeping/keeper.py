@@ -19,6 +19,8 @@ from typing import Any, NamedTuple
 
 from django.db import InterfaceError, OperationalError, connection, transaction
 
+from sunroom.core.sentences import Sentence, said
+
 logger = logging.getLogger(__name__)
 
 #: All writing of all rooms goes through one thread: SQLite has one writer anyway.
@@ -55,10 +57,10 @@ class Keeper:
     Parameters
     ----------
     trouble : callable
-        Told a sentence when the disk does not take a batch, again as time goes on, and "" once it does.
+        Told a sentence when the disk does not take a batch, again as time goes on, and one without a key once it does.
     """
 
-    def __init__(self, trouble: Callable[[str], None]) -> None:
+    def __init__(self, trouble: Callable[[Sentence], None]) -> None:
         self._trouble = trouble
         self._queue: list[Waiting] = []
         self._waiting, self._weight = 0, 0
@@ -140,18 +142,14 @@ class Keeper:
                 await asyncio.sleep(RETRY_S[min(tries, len(RETRY_S) - 1)])
                 tries += 1
         if tries:
-            self._trouble("")
+            self._trouble(said(""))
         return lost
 
 
-def _sentence(waited_s: float) -> str:
+def _sentence(waited_s: float) -> Sentence:
     if waited_s < 60:
-        return "The board cannot be kept just now. Writing goes on; it is tried again."
-    minutes = round(waited_s / 60)
-    return (
-        f"Nothing could be kept for {minutes} min. What has no tick of the server yet stays in this browser; "
-        "tell whoever runs the server that its disk takes nothing."
-    )
+        return said("not-kept-just-now")
+    return said("nothing-kept-for", minutes=round(waited_s / 60))
 
 
 def _write(batch: list[Waiting]) -> set[int]:

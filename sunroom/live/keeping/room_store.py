@@ -43,3 +43,7 @@ class RoomStore:
     def sent_away(self, sent: list[str]) -> None:
         for seat in sent:
             seats.send_away(seat)
+
+    def let_back(self, back: list[str]) -> None:
+        for seat in back:
+            seats.send_away(seat, False)

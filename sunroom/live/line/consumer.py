@@ -20,6 +20,7 @@ from sunroom.boards.traces import traces as traces_of
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson.door import SENTENCES
 from sunroom.core.pens import Actor
+from sunroom.core.sentences import Sentence, said
 from sunroom.live.room.access import Entrant, entrant_of_session
 from sunroom.live.room.member import Member
 from sunroom.live.room.registry import MOST_OF_ADDRESS, MOST_OF_SEAT, Registry, registry
@@ -128,9 +129,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
     async def connect(self) -> None:
         await self.accept()
         if not self._count(f"address {self._address}", MOST_OF_ADDRESS):
-            return await self._goodbye(
-                "too_many", "More browsers of one address are here than this server takes.", again=True
-            )
+            return await self._goodbye("too_many", said("more-browsers-of-one-address"), again=True)
         self._start("joining", self._expect_join())
 
     @property
@@ -146,7 +145,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
     async def _expect_join(self) -> None:
         await asyncio.sleep(JOIN_S)
         if self._member is None:
-            await self._goodbye("too_late", "This page did not say what it wants. Reload it.", again=True)
+            await self._goodbye("too_late", said("this-page-did-not-say"), again=True)
 
     def _start(self, name: str, work: Any) -> None:
         """Do something for this line beside reading it, one of each kind at a time."""
@@ -177,13 +176,13 @@ class LiveConsumer(AsyncWebsocketConsumer):
         if member and max(messages.held_s, size.held_s) > FLOOD_S:
             self._flooded(member)
         if len(data) > MAX_SMALL_MESSAGE and not _puts_things(data):
-            return await self._refuse(data, "too_large", "That message is larger than any of its kind.")
+            return await self._refuse(data, "too_large", said("that-message-is-larger-than"))
         try:
             message = _decoder.decode(data)
         except (msgspec.DecodeError, RecursionError) as error:
             logger.info("A message that is none from %s: %s", self._address, error)
             return await self._refuse(
-                data, "malformed", f"The server could not understand that: {str(error)[:200]}."
+                data, "malformed", said("the-server-could-not-understand", error=str(error)[:200])
             )
         if isinstance(message, Ping):
             return await self._pinged(message)
@@ -196,7 +195,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
         try:
             await self._dispatch(self._room, self._member, message)
         except MalformedError as error:
-            self._room.refuse(self._member, _id_of(data), "malformed", str(error))
+            self._room.refuse(self._member, _id_of(data), "malformed", error.sentence)
 
     async def _dispatch(self, room: LiveRoom, member: Member, message: Any) -> None:
         match message:
@@ -242,7 +241,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
     async def _join(self, join: Join) -> None:
         """Ask at the door with the seat as it is now, and come in or wait."""
         if join.wire != WIRE:
-            return await self._goodbye("old_page", "This page is older than the server. Reload it.")
+            return await self._goodbye("old_page", said("this-page-is-older-than"))
         names = self.scope["url_route"]["kwargs"]
         session_key = self.scope["session"].session_key
         try:
@@ -250,9 +249,9 @@ class LiveConsumer(AsyncWebsocketConsumer):
         except NoRoom as error:
             return await self._goodbye("no_room", error.sentence)
         if entrant is None:
-            return await self._goodbye("no_seat", "Come in by the room's link first.")
+            return await self._goodbye("no_seat", said("come-in-by-the-rooms"))
         if self._entrant is None and not self._count(f"seat {entrant.seat.uid}", MOST_OF_SEAT):
-            sentence = f"{MOST_OF_SEAT} tabs and devices of yours are here already. Close some of them."
+            sentence = said("tabs-and-devices-of-yours", ofseat=MOST_OF_SEAT)
             return await self._goodbye("too_many", sentence)
         self._entrant = entrant
         await self._registry.joins.of(entrant.seat.uid).wait()
@@ -260,10 +259,10 @@ class LiveConsumer(AsyncWebsocketConsumer):
             found = await self._registry.enter(entrant.room, join.board)
         except DamagedLogError as error:
             logger.error("A board of room %s cannot be opened: %s", entrant.room.pk, error)
-            sentence = "This board cannot be opened just now. Nothing of it is lost: whoever runs the server can mend it."
+            sentence = said("this-board-cannot-be-opened")
             return await self._goodbye("damaged", sentence)
         if found is None:
-            return await self._goodbye("no_board", "That board is no longer in this room.")
+            return await self._goodbye("no_board", said("that-board-is-no-longer"))
         room, board = found
         member = self._member = self._member or Member(
             secrets.token_hex(6), _actor(entrant), session_key or "", entrant.pairing
@@ -324,7 +323,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
     def _flooded(self, member: Member) -> None:
         """Tell somebody who sends far too much that they are slowed, and show it to the tutor side."""
         if member.travel != "flooding" and self._room:
-            sentence = "More comes from here than any hand can write. You are being slowed down."
+            sentence = said("more-comes-from-here-than")
             self._room.refuse(member, "", "too_fast", sentence)
             member.travel = "flooding"
             self._room.people_changed()
@@ -352,7 +351,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
         while self._wanted:
             message = self._wanted.pop(min(self._wanted))
             if member.actor.role == "onlooker":
-                answer = Readings(message.ref, problem="Onlookers look, and nothing is read for them.")
+                answer = Readings(message.ref, problem=said("onlookers-look-and-nothing-is"))
             else:
                 answer = await reading.read(room.boards[member.board].board, message, self._language)
             if message.unasked not in self._wanted:
@@ -362,10 +361,10 @@ class LiveConsumer(AsyncWebsocketConsumer):
     def _language(self) -> str:
         return self._entrant.room.language if self._entrant else "en"
 
-    async def _refuse(self, data: bytes, reason: str, sentence: str) -> None:
+    async def _refuse(self, data: bytes, reason: str, sentence: Sentence) -> None:
         await self.send(bytes_data=encode(Refused(_id_of(data), reason, sentence)))
 
-    async def _goodbye(self, reason: str, sentence: str, again: bool = False) -> None:
+    async def _goodbye(self, reason: str, sentence: Sentence, again: bool = False) -> None:
         self._over = True
         await self.send(bytes_data=encode(Goodbye(reason, sentence, again)))
         await self.close(CLOSE_SEE_GOODBYE)

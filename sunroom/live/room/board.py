@@ -11,6 +11,7 @@ from sunroom.core.board import Board, Request, Step, resolve
 from sunroom.core.board.history import How
 from sunroom.core.board.requests import GoneError, Redo, Undo
 from sunroom.core.board.steps import weight
+from sunroom.core.sentences import said
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.wire.messages import Point, Pointing, WetInk
 from sunroom.resources import typesetter
@@ -59,7 +60,7 @@ class LiveBoard:
             how: How = "undo" if isinstance(request, Undo) else "redo"
             found = self.history.find(seat, how, board)
             if found is None:
-                raise GoneError(f"nothing_to_{how}", f"There is nothing of yours left to {how}.")
+                raise GoneError(f"nothing_to_{how}", said("there-is-nothing-of-yours", how=how))
             return found[1], how, found[0]
         return resolve(board, request, seat, now_ms, typesetter()), "do", 0
 

@@ -7,9 +7,10 @@ import logging
 import time
 from collections import defaultdict
 
-from sunroom.boards import models
+from sunroom.boards.services import boards_of
 from sunroom.boards.space import most_bytes, used_bytes
 from sunroom.boards.store import BoardStore
+from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.board import LiveBoard
 from sunroom.live.room.room import LiveRoom
@@ -136,7 +137,7 @@ class Registry:
         async with self._opening[room_id]:
             live = self._rooms.pop(room_id, None)
             if live is not None:
-                live.seats.all_out(Goodbye("room_gone", "This room was deleted by its tutor.", False))
+                live.seats.all_out(Goodbye("room_gone", said("this-room-was-deleted-by"), False))
                 await live.close()
 
     async def close_all(self) -> None:
@@ -148,13 +149,13 @@ class Registry:
 
 
 def board_cards(room_id: int) -> tuple[BoardCard, ...]:
-    """All boards of a room, the oldest first."""
-    rows = models.Board.objects.filter(room_id=room_id).order_by("id").values_list("uid", "title")
+    """The boards in use of a room, in their order."""
+    rows = boards_of(room_id).values_list("uid", "title")
     return tuple(BoardCard(uid, title) for uid, title in rows)
 
 
 def _open_board(room_id: int, uid: str) -> LiveBoard | None:
-    rows = models.Board.objects.filter(room_id=room_id).order_by("id")
+    rows = boards_of(room_id)
     row = (rows.filter(uid=uid) if uid else rows).first()
     if row is None:
         return None

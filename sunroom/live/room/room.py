@@ -23,6 +23,7 @@ from sunroom.core.lesson import (
     EndCheck,
     Lesson,
     LessonCommand,
+    OpenLesson,
     PassPen,
     Said,
     SeatCommand,
@@ -35,6 +36,7 @@ from sunroom.core.lesson.door import Entrance, SeatFacts, at_door, code_admits
 from sunroom.core.lesson.record import Entry, What, asked, described
 from sunroom.core.pens import Actor, Target, decide, standing
 from sunroom.core.pens.rules import Action, Standing, Verdict
+from sunroom.core.sentences import Sentence, said
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.keeping.room_store import RoomStore
 from sunroom.live.room.board import LiveBoard
@@ -114,7 +116,7 @@ class LiveRoom:
         self.fleeting = Fleeting(self)
         self.steps = Steps(self, self.fleeting, free)
         self._told_lesson: Lesson | None = None
-        self._told_trouble: str | None = None
+        self._told_trouble: Sentence | None = None
         self._told_link: str | None = None
         self._people_changed = self._cards_changed = False
         self._flushed_at = 0.0
@@ -248,9 +250,7 @@ class LiveRoom:
         if not verdict.allowed:
             return self.refuse(member, message.id, verdict.reason, verdict.sentence)
         if isinstance(command, PassPen | TakePen) and not self.seats.is_student(command.seat):
-            return self.refuse(
-                member, message.id, "not_a_student", "Only a student who is here can be passed a pen."
-            )
+            return self.refuse(member, message.id, "not_a_student", said("only-a-student-who-is"))
         done = described(command, self.seats.names)
         if isinstance(command, EndCheck) and self.lesson.check:
             done = asked(self.lesson.check)
@@ -260,18 +260,20 @@ class LiveRoom:
             else:
                 self.carry_out(command, member.actor.seat)
         except MalformedError as error:
-            return self.refuse(member, message.id, error.field, str(error))
+            return self.refuse(member, message.id, error.field, error.sentence)
         self.write_down(member.actor, "did", done)
 
-    def write_down(self, actor: Actor, what: What, text: str = "") -> None:
+    def write_down(self, actor: Actor, what: What, done: Sentence | None = None) -> None:
         """Put a line into the record; what has no words is not recorded."""
-        if text or what != "did":
-            entry = Entry(self.now_ms(), actor.seat, actor.name, what, text[:200])
+        if done or what != "did":
+            entry = Entry(self.now_ms(), actor.seat, actor.name, what, done or Sentence(""))
             self.keeper.keep(self.store.record, entry)
 
     def carry_out(self, command: LessonCommand, seat: str = "") -> None:
         """Change the lesson by a command that has been allowed; see core.lesson.carry_out for errors."""
         self._lesson.carry_out(command, seat)
+        if isinstance(command, OpenLesson) and any(m.actor.role == "student" for m in self.members.values()):
+            self.put_lesson(arrive(self.lesson, "student", self.now_ms()))
         if not self.lesson.facts.open and self.lesson.facts.between == "closed":
             self.seats.closed()
 
@@ -367,11 +369,11 @@ class LiveRoom:
         self._told_lesson = self._told_trouble = self._told_link = None
         self._people_changed = self._cards_changed = False
 
-    def _trouble(self, sentence: str) -> None:
+    def _trouble(self, sentence: Sentence) -> None:
         self._told_trouble = sentence
         self.flush_soon()
 
-    def refuse(self, member: Member, message_id: str, reason: str, sentence: str) -> None:
+    def refuse(self, member: Member, message_id: str, reason: str, sentence: Sentence) -> None:
         member.put(encode(Refused(message_id[:32], reason, sentence)))
 
     # Small facts

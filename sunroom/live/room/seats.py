@@ -9,7 +9,9 @@ import msgspec
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson import (
     Admit,
+    Forget,
     HandOver,
+    LetBack,
     Rename,
     SeatCommand,
     SendAway,
@@ -21,9 +23,10 @@ from sunroom.core.lesson import (
     leave,
 )
 from sunroom.core.lesson.door import SeatFacts
-from sunroom.core.lesson.people import REASONS, check_person
+from sunroom.core.lesson.people import check_person
 from sunroom.core.pens import Actor
 from sunroom.core.pens.facts import Role
+from sunroom.core.sentences import said
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
 from sunroom.live.room.porch import Porch
@@ -32,6 +35,8 @@ from sunroom.rooms.names import BadName, clean_name, distinct
 
 #: Somebody who has gone is still listed for so long, and at most so many of them.
 GONE_MS, MOST_GONE = 3 * 3_600_000, 60
+#: Marks have so many colours (frontend/src/lesson/mark.ts).
+MARK_COLOURS = 8
 RANK: dict[Role, int] = {"tutor": 0, "helper": 1, "student": 2, "onlooker": 3}
 
 
@@ -49,6 +54,8 @@ class Seats:
     def __init__(self, inside: Inside, porch: Porch, names: dict[str, str]) -> None:
         self._inside, self._porch = inside, porch
         self.names = names
+        #: First letter and colour of each person's mark.
+        self._colours: dict[str, tuple[str, int]] = {}
         self._gone: dict[str, Person] = {}
         #: What has changed of seats since the room became live: newer than the disk by a moment.
         self._changed: dict[str, dict[str, Any]] = {}
@@ -62,13 +69,53 @@ class Seats:
     def went(self, actor: Actor) -> None:
         if actor.role != "onlooker":
             now_ms = self._inside.now_ms()
-            self._gone[actor.seat] = Person(actor.seat, actor.name, actor.role, 0, seen_ms=now_ms)
+            away = self._changed.get(actor.seat, {}).get("sent_away", False)
+            self._gone[actor.seat] = msgspec.structs.replace(
+                self._person(actor), seen_ms=now_ms, sent_away=away
+            )
             if len(self._gone) > MOST_GONE:
                 del self._gone[next(iter(self._gone))]
+
+    def _person(self, actor: Actor) -> Person:
+        return Person(actor.seat, actor.name, actor.role, 0, colour=self._colour(actor.seat, actor.name))
 
     def as_now(self, seat: str, facts: SeatFacts) -> SeatFacts:
         """``facts`` from the disk with what has changed since."""
         return msgspec.structs.replace(facts, **self._changed.get(seat, {}))
+
+    def _let_back(self, seat: str) -> None:
+        """Whoever was sent away may come in again, by the door as it is."""
+        gone = self._gone.get(seat)
+        if gone is None or not gone.sent_away:
+            raise MalformedError("not_here", said("person-not-listed"))
+        self._change_seat(seat, sent_away=False)
+        self._inside.keeper.keep(self._inside.store.let_back, seat)
+        self._gone[seat] = msgspec.structs.replace(gone, sent_away=False)
+        self._inside.people_changed()
+
+    def _forget(self, seat: str) -> None:
+        """Who is here cannot be forgotten."""
+        if self._of(seat) or self._gone.pop(seat, None) is None:
+            raise MalformedError("not_here", said("person-not-listed"))
+        self._inside.people_changed()
+
+    def _colour(self, seat: str, name: str) -> int:
+        """A colour for a person's mark, the same on every screen and for as long as the room is awake.
+
+        Nobody whose name begins with the same letter has it, as long as there are enough.
+        """
+        letter = name[:1].casefold()
+        known = self._colours.get(seat)
+        if known is None or known[0] != letter:
+            taken = {
+                colour
+                for other, (first, colour) in self._colours.items()
+                if first == letter and other != seat
+            }
+            own = sum(seat.encode()) % MARK_COLOURS
+            turned = [(own + step) % MARK_COLOURS for step in range(MARK_COLOURS)]
+            self._colours[seat] = letter, next((colour for colour in turned if colour not in taken), own)
+        return self._colours[seat][1]
 
     def people(self) -> tuple[Person, ...]:
         """Who is here, the tutor side first, then by name; then who was."""
@@ -77,8 +124,9 @@ class Seats:
             actor, known = member.actor, seats.get(member.actor.seat)
             tabs, page = (known.tabs + 1, member.page or known.page) if known else (1, member.page)
             seats[actor.seat] = Person(
-                actor.seat, actor.name, actor.role, tabs, page, member.board, member.travel, owner=actor.owner
-            )
+                actor.seat, actor.name, actor.role, tabs, page, member.board, member.travel,
+                owner=actor.owner, colour=self._colour(actor.seat, actor.name),
+            )  # fmt: skip
         since = self._inside.now_ms() - GONE_MS
         gone = [person for person in self._gone.values() if person.seen_ms > since]
         here = sorted(seats.values(), key=lambda p: (RANK[p.role], p.name.casefold()))
@@ -106,6 +154,10 @@ class Seats:
                 self._rename(command)
             case HandOver():
                 self._hand_over(member, command)
+            case Forget():
+                self._forget(command.seat)
+            case LetBack():
+                self._let_back(command.seat)
             case _:
                 self._change(member, command)
 
@@ -128,9 +180,9 @@ class Seats:
         try:
             name = clean_name(command.name)
         except BadName as error:
-            raise MalformedError("name", str(error)) from error
+            raise MalformedError("name", error.sentence) from error
         if command.seat not in self.names:
-            raise MalformedError("not_here", REASONS["not_here"])
+            raise MalformedError("not_here", said("person-not-here"))
         name = distinct(name, (other for seat, other in self.names.items() if seat != command.seat))
         self.names[command.seat] = name
         self._inside.keeper.keep(self._inside.store.renamed, (command.seat, name))
@@ -166,12 +218,14 @@ class Seats:
                 self._set_role(command.seat, command.role)
             case ToPorch():
                 self._keep_admitted(command.seat, False)
-                self._out(theirs, Goodbye("to_porch", "The tutor has asked you to wait at the door.", False))
+                self._out(theirs, Goodbye("to_porch", said("the-tutor-has-asked-you"), False))
             case SendAway():
                 self._change_seat(command.seat, sent_away=True)
                 self._inside.keeper.keep(self._inside.store.sent_away, command.seat)
-                self._out(theirs, Goodbye("sent_away", "The tutor has sent you out of this room.", False))
-                self._gone.pop(command.seat, None)
+                self._out(theirs, Goodbye("sent_away", said("the-tutor-has-sent-you"), False))
+                self._gone[command.seat] = msgspec.structs.replace(
+                    self._person(theirs[0].actor), seen_ms=self._inside.now_ms(), sent_away=True
+                )
         lesson = leave(self._inside.lesson, command.seat, self._inside.now_ms())
         if isinstance(command, SendAway) and command.knock and lesson.door == "open":
             lesson = carry_out(lesson, SetDoor("knock"), member.actor.seat, self._inside.now_ms())
@@ -199,30 +253,28 @@ class Seats:
     def unpaired(self, pairings: set[int]) -> None:
         """End the lines of devices that are no longer paired."""
         theirs = [m for m in self._everybody() if m.pairing in pairings]
-        self._out(theirs, Goodbye("unpaired", "This device is no longer paired.", False))
+        self._out(theirs, Goodbye("unpaired", said("this-device-is-no-longer"), False))
 
     def signed_out(self, sessions: set[str]) -> None:
         """End the lines of browsers whose sessions have ended."""
         theirs = [m for m in self._everybody() if m.session in sessions]
-        self._out(theirs, Goodbye("signed_out", "This browser was signed out.", False))
+        self._out(theirs, Goodbye("signed_out", said("this-browser-was-signed-out"), False))
 
     def closed(self) -> None:
         """The room closed between lessons: students and onlookers leave it."""
-        sentence = "The lesson is over and the room is closed until the next one."
+        sentence = said("the-lesson-is-over-and")
         theirs = [m for m in self._everybody() if not m.actor.tutor_side and not m.actor.owner]
         self._out(theirs, Goodbye("between_closed", sentence, True))
 
     def onlookers_out(self) -> None:
         """Their link was changed."""
         theirs = [m for m in self._everybody() if m.actor.role == "onlooker"]
-        self._out(
-            theirs, Goodbye("no_room", "The link for onlookers was changed. Ask for the new one.", False)
-        )
+        self._out(theirs, Goodbye("no_room", said("the-link-for-onlookers-was"), False))
 
     def off_board(self, board: str) -> None:
         """A board is being deleted: who is on it comes in again, on another one."""
         theirs = [m for m in self._inside.members.values() if m.board == board]
-        self._out(theirs, Goodbye("board_gone", "That board was deleted by the tutor.", False))
+        self._out(theirs, Goodbye("board_gone", said("that-board-was-deleted-by"), False))
 
     def all_out(self, bye: Goodbye) -> None:
         """The room is gone: everybody leaves it."""

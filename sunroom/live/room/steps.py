@@ -14,6 +14,7 @@ import msgspec
 from sunroom.boards.space import full_sentence
 from sunroom.boards.store import Logged
 from sunroom.core.board import Board, Request, Step, apply, invert, needs, needs_first, signed
+from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
 from sunroom.core.board.rebase import rebased
 from sunroom.core.board.requests import GoneError, check_request, work
@@ -21,6 +22,7 @@ from sunroom.core.board.steps import RemoveItems, RemovePage, weight
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens import Target
 from sunroom.core.pens.rules import Action, Verdict
+from sunroom.core.sentences import said
 from sunroom.live.room.board import LiveBoard
 from sunroom.live.room.fleeting import Fleeting
 from sunroom.live.room.inside import Inside
@@ -32,10 +34,9 @@ logger = logging.getLogger(__name__)
 
 #: Taking so many things off at once is a clearing, which the record shows.
 CLEARING = 10
-NOT_KEPT = (
-    "The server cannot keep anything just now. What you wrote stays on this screen: try again in a while, "
-    "and tell whoever runs the server."
-)
+NOT_KEPT = said("not-kept-now")
+#: Why a student has no pen, as far as the page beside its bays goes.
+WITHOUT_PEN = ("pens_down", "no_pen", "withheld", "expired")
 #: How long to wait before a board is read once more that could not be read.
 AGAIN_S = 2.0
 #: A heavy request is computed anew so often when its page changes under it.
@@ -112,7 +113,7 @@ class Steps:
             if self._inside.keeper.full or board.broken:
                 raise GoneError("not_kept", NOT_KEPT)
             if not 6 <= len(message.id) <= 32:
-                raise MalformedError("id", "A step's id has 6 to 32 characters.")
+                raise MalformedError("id", said("a-steps-id-has-6"))
             begun_ms = self._fleeting.begun_ms(member, message.request)
             self._decide_first(member, board, message.request, begun_ms)
             cost = work(board.board, message.request)
@@ -128,11 +129,22 @@ class Steps:
             if heavy > MUCH and not member.actor.tutor_side:
                 await self._put.of(STUDENTS).wait(heavy)
         except RefusedError as refused:
-            self._inside.refuse(member, message.id, refused.verdict.reason, refused.verdict.sentence)
+            verdict = self._said_of_bays(member, board, refused.verdict)
+            self._inside.refuse(member, message.id, verdict.reason, verdict.sentence)
         except MalformedError as error:
-            self._inside.refuse(member, message.id, "malformed", str(error))
+            self._inside.refuse(member, message.id, "malformed", error.sentence)
         except GoneError as error:
-            self._inside.refuse(member, message.id, error.code, str(error))
+            self._inside.refuse(member, message.id, error.code, error.sentence)
+
+    def _said_of_bays(self, member: Member, board: LiveBoard, verdict: Verdict) -> Verdict:
+        """Who has a bay to write in, and wrote beside it, is told that rather than where pens are."""
+        if verdict.reason not in WITHOUT_PEN or member.actor.tutor_side:
+            return verdict
+        page = board.board.pages.get(member.page)
+        places = targets_of(page.head)[1:] if page else []
+        if any(self._inside.decide(member, "add_ink", place).allowed for place in places):
+            return Verdict(False, "outside_bay", said("reason-outside-bay"))
+        return verdict
 
     def _decide_first(self, member: Member, board: LiveBoard, request: Request, begun_ms: int | None) -> None:
         """Refuse by what is known without any work; some place of the page must allow it."""
@@ -158,14 +170,14 @@ class Steps:
             state = board.board
             planned = await loop.run_in_executor(beside, self._planned, member, board, message, state)
             if member.ended:
-                raise GoneError("gone", "You are no longer in the room.")
+                raise GoneError("gone", said("you-are-no-longer-in"))
             if board.broken:
                 raise GoneError("not_kept", NOT_KEPT)
             self._decide_first(member, board, message.request, begun_ms)
             step = rebased(planned.step, state, board.board)
             if step is not None:
                 return planned._replace(step=step)
-        raise GoneError("busy", "The page changes too fast for that just now. Try it again in a moment.")
+        raise GoneError("busy", said("the-page-changes-too-fast"))
 
     def _land(
         self, member: Member, board: LiveBoard, message: Do, planned: Planned, begun_ms: int | None
@@ -174,7 +186,7 @@ class Steps:
         if board.ids.find(message.id) is not None:
             return  # it was sent twice, and the other one has landed meanwhile
         if self._inside.boards.get(board.uid) is not board:
-            raise GoneError("board_gone", "That board is no longer in this room.")
+            raise GoneError("board_gone", said("that-board-is-no-longer"))
         for action, target in planned.needs:
             verdict = self._inside.decide(member, action, _begun(target, begun_ms))
             if not verdict.allowed:
@@ -201,7 +213,7 @@ class Steps:
             partial(self._lost, member, board, message.id),
         )
         if isinstance(step, RemoveItems) and len(step.ids) >= CLEARING:
-            self._inside.write_down(member.actor, "did", f"cleared {len(step.ids)} things")
+            self._inside.write_down(member.actor, "did", said("did-clear", count=len(step.ids)))
 
     def _lost(self, member: Member, board: LiveBoard, step_id: str) -> None:
         """A step can never be kept: it goes back to its writer, and the board on from what is kept."""

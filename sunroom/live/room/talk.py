@@ -14,6 +14,7 @@ from sunroom.core.lesson.chat import ALL, TUTOR_SIDE
 from sunroom.core.lesson.people import may_follow
 from sunroom.core.pens import Target
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
@@ -99,12 +100,12 @@ class Talk:
         if not verdict.allowed:
             return self._inside.refuse(member, message.id, verdict.reason, verdict.sentence)
         if message.to not in (ALL, TUTOR_SIDE) and not actor.tutor_side:
-            sentence = "You can say something to everybody or to the tutor."
+            sentence = said("you-can-say-something-to")
             return self._inside.refuse(member, message.id, "tutor_side_only", sentence)
         try:
             text = check_said(message.text)
         except MalformedError as error:
-            return self._inside.refuse(member, message.id, "malformed", str(error))
+            return self._inside.refuse(member, message.id, "malformed", error.sentence)
         line = Said(self._inside.now_ms(), actor.seat, actor.name, message.to[:20], text)
         self._inside.keeper.keep(self._inside.store.said, line, partial(self._said, line))
 

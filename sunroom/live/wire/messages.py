@@ -17,6 +17,7 @@ from sunroom.core.lesson import Command, Lesson, Said
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
 from sunroom.core.reading import Reading, Taken
+from sunroom.core.sentences import Sentence
 from sunroom.core.shapes import Figure
 
 Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
@@ -214,7 +215,8 @@ FromBrowser = (
 class Person(msgspec.Struct, frozen=True):
     """A seat of the room as the people column shows it.
 
-    ``tabs`` is 0 for who has gone, and ``seen_ms`` then says when; ``travel`` is how well messages do.
+    ``tabs`` is 0 for who has gone, and ``seen_ms`` then says when; ``travel`` is how well messages do,
+    ``colour`` the number of their mark's.
     """
 
     seat: str
@@ -226,6 +228,8 @@ class Person(msgspec.Struct, frozen=True):
     travel: Travel = "good"
     seen_ms: int = 0
     owner: bool = False
+    colour: int = 0
+    sent_away: bool = False
 
 
 class Knock(msgspec.Struct, frozen=True):
@@ -309,7 +313,7 @@ class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_def
     people: tuple[Person, ...] | None = None
     boards: tuple[BoardCard, ...] | None = None
     kept_ms: int = 0
-    trouble: str | None = None
+    trouble: Sentence | None = None
     link: str | None = None
 
 
@@ -325,7 +329,7 @@ class Refused(msgspec.Struct, frozen=True, tag_field="type", tag="refused"):
 
     id: str
     reason: str
-    sentence: str
+    sentence: Sentence
 
 
 class You(msgspec.Struct, frozen=True, tag_field="type", tag="you"):
@@ -391,7 +395,7 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     even: tuple[SketchPart, ...] = ()
     figure_first: bool = False
     mind_map: MindMap | None = None
-    problem: str = ""
+    problem: Sentence | None = None
     unasked: Taken = ""
 
 
@@ -463,7 +467,7 @@ class Goodbye(msgspec.Struct, frozen=True, tag_field="type", tag="goodbye"):
     """The last message: why the line is closed, and whether to come again."""
 
     reason: str
-    sentence: str
+    sentence: Sentence
     again: bool
 
 

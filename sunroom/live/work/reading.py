@@ -13,6 +13,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.reading import taken_unasked
 from sunroom.core.reading.own_hand import Sample
 from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.core.sentences import said
 from sunroom.core.shapes.even import Neighbour
 from sunroom.live.wire.messages import (
     LineRead,
@@ -41,9 +42,9 @@ async def read(board: Board, message: Read, language: str) -> Readings:
     page = board.pages.get(message.page)
     ink = _ink(page, message.ids)
     if not ink or page is None:
-        return Readings(message.ref, problem="There is no ink to read.")
+        return Readings(message.ref, problem=said("there-is-no-ink-to"))
     if len(ink) > MAX_STROKES:
-        sentence = f"That is more than {MAX_STROKES} strokes. Select a part of it."
+        sentence = said("that-is-more-than-strokes", strokes=MAX_STROKES)
         return Readings(message.ref, problem=sentence)
     strokes = tuple((item.samples, item.placement) for item in ink)
     # All of the page is looked at for that: not in the loop.
@@ -54,9 +55,9 @@ async def read(board: Board, message: Read, language: str) -> Readings:
         found = await workers.read(strokes, language, beside, hand, item_box(word) if word else None, figures)
     except Exception:
         logger.exception("Reading %d strokes", len(strokes))
-        return Readings(message.ref, problem="This ink could not be read just now.")
+        return Readings(message.ref, problem=said("this-ink-could-not-be"))
     seen = found.readings or found.figures or found.sketch
-    problem = "" if seen else "This cannot be read. The ink stays as it is."
+    problem = None if seen else said("this-cannot-be-read-the")
     ids = [item.id for item in ink]
     lines = tuple(
         LineRead(li.rivals, tuple(ids[n] for n in li.members), li.box, li.angle_rad) for li in found.lines

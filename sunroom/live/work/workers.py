@@ -26,6 +26,7 @@ from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.core.sentences import Sentence
 from sunroom.core.shapes import Figure, Part, any_figure, drawn_among, evened, find_sketch, like_neighbour
 from sunroom.core.shapes.even import Neighbour
 from sunroom.live.work.pool import Pool
@@ -223,15 +224,15 @@ def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes]) ->
     return page_png(_page(page), resources.typesetter(), width_px, pictures)
 
 
-def take_picture(data: bytes) -> CleanPicture | str:
+def take_picture(data: bytes) -> CleanPicture | Sentence:
     """The cleaned picture, or the sentence that says why it is none: errors do not travel well."""
     try:
         return clean_picture(data)
     except MalformedError as error:
-        return str(error)
+        return error.sentence
 
 
-def take_hand(data: bytes) -> list[tuple[str, list[bytes]]] | str:
+def take_hand(data: bytes) -> list[tuple[str, list[bytes]]] | Sentence:
     """The labelled samples of a hand in an InkML file, or the sentence that says why there are none."""
     try:
         return [
@@ -239,7 +240,7 @@ def take_hand(data: bytes) -> list[tuple[str, list[bytes]]] | str:
             for text, strokes in read_labelled_inkml(data)
         ]
     except MalformedError as error:
-        return str(error)
+        return error.sentence
 
 
 def make_room_package(facts: RoomFacts, boards: list[str]) -> bytes:
@@ -247,7 +248,7 @@ def make_room_package(facts: RoomFacts, boards: list[str]) -> bytes:
     return write_room(facts, [Path(board).read_bytes() for board in boards])
 
 
-def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | str:
+def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | Sentence:
     """A room and the files of its board packages in ``folder``, or the sentence that says why there is none."""
     try:
         facts, boards = read_room(Path(file).read_bytes())
@@ -257,7 +258,7 @@ def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | s
             Path(files[-1]).write_bytes(board)
         return facts, files
     except MalformedError as error:
-        return str(error)
+        return error.sentence
 
 
 def make_package(
@@ -266,9 +267,9 @@ def make_package(
     return write_package(title, [_page(page) for page in pages], names, pictures)
 
 
-def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture]] | str:
+def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture]] | Sentence:
     """The board in a package, as ``seat``'s, or the sentence that says why there is none."""
     try:
         return read_package(Path(file).read_bytes(), seat, resources.typesetter())
     except MalformedError as error:
-        return str(error)
+        return error.sentence

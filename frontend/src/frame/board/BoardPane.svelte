@@ -1,14 +1,13 @@
 <script lang="ts">
   import { MAX_TABLE_SIDE, MAX_TEXT } from '../../wire/generated'
   import { onDestroy, onMount, untrack } from 'svelte'
-  import CheckCard from './CheckCard.svelte'
-  import SeeingAs from './SeeingAs.svelte'
   import type { Session } from '../../lesson/session.svelte'
-  import type { Item } from '../../wire/generated'
+  import { bringFiles } from '../bring'
   import { Surface } from './surface.svelte'
   import { newTable, newText, spreadsheetRows } from '../../board/text'
+  import BoardMirror from './BoardMirror.svelte'
   import TextEditor from './TextEditor.svelte'
-  import ViewReadout from './ViewReadout.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, onready }: { session: Session; onready: (surface: Surface | null) => void } = $props()
   let base: HTMLCanvasElement
@@ -26,11 +25,10 @@
   })
 
   const PASTE_WRAP = 560
-  /** A table has at most so many rows and columns. */
 
   /** Words from another program: what they looked like there stays there. */
   function pasteText([x, y]: [number, number], text: string) {
-    if (!session.rights.may('add_text')) return session.say(session.rights.standing?.writing.sentence ?? '')
+    if (!session.rights.may('add_text')) return session.say(session.rights.reason)
     const rows = spreadsheetRows(text, MAX_TABLE_SIDE)
     if (rows) {
       const table = newTable(session.rights.me, [x, y], rows)
@@ -38,35 +36,25 @@
       return session.selection.chooseMade([table.id])
     }
     const plain = text.replace(/\r\n?/g, '\n').replace(/[^\S\n]+/g, ' ')
-    if (plain.length > MAX_TEXT) return session.say('That is more text than fits into one piece: paste less.')
+    if (plain.length > MAX_TEXT) return session.say(t('that-is-more-text-than'))
     const { textSize, ink } = session.tools
     const item = newText(session.rights.me, plain, x - PASTE_WRAP / 2, y, textSize, ink, PASTE_WRAP)
     session.do({ step: 'add_items', page: session.pages.id, items: [item] })
     session.selection.chooseMade([item.id])
   }
 
-  function wordsOf(item: Item): string {
-    if (item.kind === 'table') return item.cells.join(', ')
-    return item.kind === 'ink' || item.kind === 'picture' ? '' : item.text
-  }
-
-  /** The typed text of the page in reading order, for those who listen to the board. */
-  const spoken = $derived.by(() => {
-    void session.board.version
-    const texts = [...(session.pages.now?.entries.values() ?? [])].flatMap((e) =>
-      wordsOf(e.item) ? [e.item] : [],
-    )
-    return texts.sort((a, b) => a.y - b.y || a.x - b.x).map(wordsOf)
-  })
-
-  /** A picture dropped on the board lies where it was dropped. */
+  /** What is dropped on the board lies where it was dropped. */
   function ondrop(event: DragEvent) {
     event.preventDefault()
-    const file = [...(event.dataTransfer?.files ?? [])].find(({ type }) => type.startsWith('image/'))
-    if (!file || !surface) return
+    const files = [...(event.dataTransfer?.files ?? [])]
+    if (!files.length || !surface) return
     const box = over.getBoundingClientRect()
-    const at = surface.view.toPage(event.clientX - box.left, event.clientY - box.top)
-    void session.pictures.put(file, at, surface.view.width / surface.view.scale)
+    bringFiles(
+      files,
+      session,
+      surface,
+      surface.view.toPage(event.clientX - box.left, event.clientY - box.top),
+    )
   }
 </script>
 
@@ -81,24 +69,17 @@
     class="over"
     bind:this={over}
     tabindex="0"
-    aria-label="Board, {session.pages.now?.entries.size ?? 0} things on this page"
+    aria-label={t('board-things-on-this-page', { count: session.pages.now?.entries.size ?? 0 })}
     data-testid="board"
+    data-whole={surface?.view.whole ?? true}
     data-items={session.board.version >= 0 ? (session.pages.now?.entries.size ?? 0) : 0}
   ></canvas>
-  <div class="unseen">
-    {#each spoken as text, i (i)}<p>{text}</p>{/each}
-  </div>
+  <BoardMirror {session} />
   {#if surface && session.editing}
     {#key session.editing}
       <TextEditor {session} {surface} editing={session.editing} />
     {/key}
   {/if}
-  {#if session.attention.held}
-    <p class="held" role="status">{session.attention.held.name} keeps everyone together here.</p>
-  {/if}
-  <SeeingAs {session} />
-  <CheckCard {session} />
-  {#if surface}<ViewReadout {surface} />{/if}
 </main>
 
 <style>
@@ -117,16 +98,13 @@
     height: 100%;
     touch-action: none;
   }
-  .held {
+  /* The evening dims the pane; the colours of the ink stay as they are. */
+  :global([data-theme='evening']) main::after {
+    content: '';
     position: absolute;
-    left: 12px;
-    bottom: 12px;
-    padding: 8px 12px;
-    background: var(--sun-pale);
-    border: 1px solid var(--sun);
-    border-radius: var(--radius);
-    font-weight: 600;
-    font-size: 14px;
+    inset: 0;
+    background: rgb(10 16 14 / 26%);
+    pointer-events: none;
   }
   .over {
     cursor: crosshair;

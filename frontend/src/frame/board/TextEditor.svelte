@@ -4,6 +4,7 @@
   import type { Editing } from '../../lesson/editing.svelte'
   import type { Style } from '../../board/styled'
   import type { Surface } from './surface.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, surface, editing }: { session: Session; surface: Surface; editing: Editing } = $props()
   let area: HTMLDivElement
@@ -24,10 +25,10 @@
   }
   const ALIGN = { left: 'left', centre: 'center', right: 'right' }
   const WORDS = {
-    text: 'Text on the board',
-    note: 'Words of the note',
-    shape: 'Words in the figure',
-    cell: 'Words of the cell',
+    text: t('text-on-the-board'),
+    note: t('words-of-the-note'),
+    shape: t('words-in-the-figure'),
+    cell: t('words-of-the-cell'),
   }
 
   onMount(() => {
@@ -137,6 +138,9 @@
   class="frame {editing.kind}"
   style:transform={place}
   style:width={editing.frame.width === null ? undefined : `${editing.frame.width}px`}
+  style:max-width={editing.kind === 'text' && editing.frame.width === null && Number.isFinite(editing.limit)
+    ? `${editing.limit}px`
+    : undefined}
   style:height={editing.frame.height === null ? undefined : `${editing.frame.height}px`}
   style:padding="{editing.pad}px"
   style:background={editing.paper || undefined}
@@ -150,7 +154,7 @@
     aria-multiline="true"
     tabindex="0"
     spellcheck="true"
-    aria-label="{WORDS[editing.kind]}. Escape, or Ctrl and Enter, put it on the board."
+    aria-label={t('editor-keys', { what: WORDS[editing.kind] })}
     style:font-family={FACES[editing.family]}
     style:font-size="{editing.size}px"
     style:text-align={ALIGN[editing.align]}

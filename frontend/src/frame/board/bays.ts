@@ -3,16 +3,17 @@ import { bayBox } from '../../board/bays'
 import type { Overlay } from '../../board/overlay'
 import type { Session } from '../../lesson/session.svelte'
 import type { Bay } from '../../wire/generated'
+import { t } from '../../words/words.svelte'
 
 /** Whose it is to write in a bay. */
 export function whose(bay: Bay, session: Session): string {
   switch (bay.rule) {
     case 'tutor_side':
-      return 'tutor only'
+      return t('bay-tutor-only')
     case 'open':
-      return 'open to all'
+      return t('bay-open-to-all')
     case 'people':
-      return bay.people.map((seat) => session.people.nameOf(seat)).join(', ') || 'nobody yet'
+      return bay.people.map((seat) => session.people.nameOf(seat)).join(', ') || t('bay-nobody-yet')
     case 'page':
       return ''
   }

@@ -4,7 +4,6 @@
  */
 import type { SurfaceEvents } from '../../lesson/inside'
 import type { Session } from '../../lesson/session.svelte'
-import { personColour } from '../../people/mark'
 import type { Item, Lead, Logged, Point, Pointing, WetInk } from '../../wire/generated'
 import { itemBox, union } from '../../board/box'
 import { bayBox } from '../../board/bays'
@@ -15,6 +14,7 @@ import type { Page } from '../../board/page'
 import { arrivals } from '../../board/pictures'
 import { Ruler } from '../../board/ruler.svelte'
 import { TileLayer } from '../../board/tiles'
+import { keepPlace, placeOf, type Place } from '../../lesson/places'
 import { Traces } from '../../board/traces.svelte'
 import { View } from '../../board/view.svelte'
 
@@ -33,6 +33,12 @@ const LARGEST_FIT = 4
 const MOST_CLOSER = 3
 const SMALL_CHANGE_PX = 90
 const ROLL_TOP_PX = 24
+/** So much of the paper stays in sight, and so many windows an endless one may be left by. */
+/** Hints stand so far inside the edge. */
+const EDGE_PX = 22
+const IN_SIGHT_PX = 80
+const BEYOND = 0.75
+const REMEMBER_MS = 400
 const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
 export class Surface implements SurfaceEvents {
@@ -45,7 +51,7 @@ export class Surface implements SurfaceEvents {
   #over: HTMLCanvasElement
   #tiles: TileLayer | null = null
   #page: Page | undefined
-  #places = new Map<string, { scale: number; left: number; top: number; whole: boolean }>()
+  #places = new Map<string, Place>()
   /** What a gesture has shown stays until the server has answered its step. */
   #lingering: { step: string; draw: (overlay: Overlay) => void }[] = []
   #dirtyBase = true
@@ -88,6 +94,7 @@ export class Surface implements SurfaceEvents {
     this.gestures.destroy()
     this.#tiles?.detach()
     cancelAnimationFrame(this.#frame)
+    clearTimeout(this.#remembering)
     if (this.session.surface === this) this.session.surface = null
   }
 
@@ -107,7 +114,7 @@ export class Surface implements SurfaceEvents {
 
   /** Where somebody points; our own pointer has no name. */
   point(seat: string, point: Point, name = ''): void {
-    this.traces.point(seat, point, name)
+    this.traces.point(seat, point, name, name ? this.session.people.colourOf(seat) : undefined)
     this.redrawOver()
   }
 
@@ -138,7 +145,7 @@ export class Surface implements SurfaceEvents {
       this.view.top = ROLL_TOP_PX
     } else {
       // An endless page begins as a screenful at its true size; work beyond it is brought into view.
-      const work = union([...page.entries.values(), EMPTY_PAGE])!
+      const work = union([...page.entries.values(), ...page.head.bays.map(bayBox), EMPTY_PAGE])!
       this.view.fit(work)
     }
     this.#fitted = page.loaded ? paperOf(page) : ''
@@ -232,6 +239,7 @@ export class Surface implements SurfaceEvents {
   zoom(factor: number, x?: number, y?: number): void {
     this.session.attention.moved()
     this.view.zoom(factor, x, y)
+    this.#keepPaper()
     this.#stayWithin()
     this.#zoomedAt = performance.now()
     this.redraw()
@@ -240,6 +248,7 @@ export class Surface implements SurfaceEvents {
   pan(dx: number, dy: number): void {
     this.session.attention.moved()
     this.view.pan(dx, dy)
+    this.#keepPaper()
     this.#stayWithin()
     this.redraw()
   }
@@ -262,6 +271,35 @@ export class Surface implements SurfaceEvents {
   redrawOver(): void {
     this.#dirtyOver = true
     if (!this.#frame) this.#frame = requestAnimationFrame((now) => this.#draw(now))
+  }
+
+  /** After a reload the page is looked at as it was. */
+  #rememberSoon(): void {
+    clearTimeout(this.#remembering)
+    this.#remembering = setTimeout(() => {
+      const page = this.#page?.head.id
+      const { scale, left, top, whole } = this.view
+      if (page) keepPlace(this.session.boardId, page, { scale, left, top, whole })
+    }, REMEMBER_MS)
+  }
+  #remembering: ReturnType<typeof setTimeout> | undefined
+
+  /** The paper is never lost: a part of what is on it, or of its sheet, stays in sight. */
+  #keepPaper(): void {
+    const page = this.#page
+    if (!page) return
+    const { view } = this
+    const box = page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
+    // An endless page grows wherever one goes: it may be left by most of a window.
+    const [beyondX, beyondY] = page.sheet ? [0, 0] : [BEYOND * view.width, BEYOND * view.height]
+    view.left = Math.min(
+      Math.max(view.left, IN_SIGHT_PX - beyondX - box.maxX * view.scale),
+      view.width - IN_SIGHT_PX + beyondX - box.minX * view.scale,
+    )
+    view.top = Math.min(
+      Math.max(view.top, IN_SIGHT_PX - beyondY - box.maxY * view.scale),
+      view.height - IN_SIGHT_PX + beyondY - box.minY * view.scale,
+    )
   }
 
   // Drawing
@@ -293,7 +331,7 @@ export class Surface implements SurfaceEvents {
     this.#pictured = false
     this.#tiles = page ? new TileLayer(page) : null
     if (this.#tiles) this.#tiles.onchange = () => this.redraw()
-    const place = page && this.#places.get(page.head.id)
+    const place = page && (this.#places.get(page.head.id) ?? placeOf(this.session.boardId, page.head.id))
     if (place && !place.whole) {
       Object.assign(this.view, place)
     } else {
@@ -311,6 +349,7 @@ export class Surface implements SurfaceEvents {
 
   #drawBase(now: number): void {
     this.#dirtyBase = false
+    this.#rememberSoon()
     this.session.attention.viewMoved()
     const context = this.#base.getContext('2d', { alpha: false })!
     const ratio = this.#base.width / Math.max(1, this.view.width)
@@ -354,9 +393,25 @@ export class Surface implements SurfaceEvents {
     if (readings && !readings.figure_first && !asMap && this.session.selection.ids.size)
       for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
     if (this.ruler.on) overlay.ruler(this.ruler)
+    this.#drawBeyond(overlay, now, page.head.id)
     this.gestures.draw(overlay)
     if (this.traces.drawPointers(overlay, now, page.head.id)) this.redrawOver()
     if (wet) setTimeout(() => this.redrawOver(), 1_000)
+  }
+
+  /** Who writes or points outside what is seen is hinted at the edge. */
+  #drawBeyond(overlay: Overlay, now: number, pageId: string): void {
+    const { minX, minY, maxX, maxY } = this.view.box()
+    const inset = EDGE_PX / this.view.scale
+    for (const [seat, { x, y }] of this.traces.places(now, pageId)) {
+      if (seat === this.session.rights.me || (x >= minX && x <= maxX && y >= minY && y <= maxY)) continue
+      const at = [
+        Math.min(Math.max(x, minX + inset), maxX - inset),
+        Math.min(Math.max(y, minY + inset), maxY - inset),
+      ] as const
+      const { people } = this.session
+      overlay.beyond(...at, Math.atan2(y - at[1], x - at[0]), people.nameOf(seat), people.colourOf(seat))
+    }
   }
 
   /** Each thing's writer; with one writer chosen, all others' things are pale. */
@@ -367,7 +422,8 @@ export class Surface implements SurfaceEvents {
     if (onlyBy) overlay.veil(seen.map(({ item }) => item).filter(({ by }) => by !== onlyBy))
     for (const entry of seen.slice(0, MOST_WRITERS)) {
       const { by } = entry.item
-      if (!onlyBy || by === onlyBy) overlay.writer(entry, this.session.people.nameOf(by), personColour(by))
+      if (!onlyBy || by === onlyBy)
+        overlay.writer(entry, this.session.people.nameOf(by), this.session.people.colourOf(by))
     }
   }
 

@@ -1,19 +1,23 @@
 <script lang="ts">
-  import { elapsed } from '../../ui/time'
+  import { elapsed } from '../../words/time'
+  import { t } from '../../words/words.svelte'
   import type { Session } from '../../lesson/session.svelte'
 
-  let { session }: { session: Session } = $props()
+  let { session, short = false }: { session: Session; short?: boolean } = $props()
   const lesson = $derived(session.lesson)
   const countdown = $derived(lesson?.countdown ?? null)
-  const endsMs = $derived(
-    lesson?.facts.open && lesson.started_ms && lesson.plan.minutes
-      ? lesson.started_ms + lesson.plan.minutes * 60_000
-      : null,
-  )
+  const planned = $derived(lesson?.plan.minutes ?? null)
   /** The planned end is told so long before. */
-  const WARN_MS = 5 * 60_000
+  const WARN_MINUTES = 5
   let now = $state(0)
   let rung = 0
+  const running = $derived(Boolean(lesson?.started_ms && lesson.facts.open))
+  /** Time that the lesson has run: a pause does not count. */
+  const ranMs = $derived(
+    lesson?.started_ms ? (lesson.paused_ms ?? now) - lesson.started_ms - lesson.rested_ms : 0,
+  )
+  const minutes = $derived(Math.max(0, Math.floor(ranMs / 60_000)))
+  const left = $derived(planned === null ? null : planned - minutes)
 
   $effect(() => {
     const tick = () => (now = session.nowMs())
@@ -28,21 +32,28 @@
       if (now - countdown.until_ms < 3_000) session.sounds.play('time')
     }
   })
+
+  const clock = $derived.by(() => {
+    if (lesson?.facts.paused) return t('clock-paused', { minutes })
+    if (left !== null && left <= 0) return t('clock-over', { minutes: -left })
+    if (left !== null && left <= WARN_MINUTES) return t('clock-ends', { minutes: left })
+    return planned && !short ? t('clock-of', { minutes, planned }) : t('clock', { minutes })
+  })
 </script>
 
 {#if countdown}
   <span class="task" class:over={now >= countdown.until_ms} role="timer">
-    {countdown.label ? `${countdown.label} ` : ''}{now >= countdown.until_ms
-      ? 'Time is up'
-      : elapsed(countdown.until_ms - now + 999)}
+    {now >= countdown.until_ms
+      ? t('task-over', { what: countdown.label || t('task') })
+      : t('task-left', { what: countdown.label || t('task'), time: elapsed(countdown.until_ms - now + 999) })}
   </span>
 {/if}
-{#if lesson?.started_ms && lesson.facts.open}
-  <span class="clock" class:late={endsMs && now > endsMs - WARN_MS} title="Since the first student came in">
-    {elapsed(now - lesson.started_ms)}{#if endsMs && now > endsMs - WARN_MS}
-      <small>{now < endsMs ? `ends in ${Math.ceil((endsMs - now) / 60_000)} min` : 'over time'}</small>
-    {/if}
-  </span>
+{#if running}
+  <span
+    class="clock"
+    class:late={lesson!.facts.paused || (left !== null && left <= WARN_MINUTES)}
+    title={t('clock-hint', { time: elapsed(ranMs) })}>{clock}</span
+  >
 {/if}
 
 <style>
@@ -56,22 +67,17 @@
     border: 1px solid var(--sun);
     border-radius: 3px;
     font-weight: 600;
-    flex: none;
+    flex: 0 1 auto;
     overflow: hidden;
     text-overflow: ellipsis;
-    max-width: 170px;
+    max-width: 190px;
   }
   .over,
   .late {
     background: var(--sun);
-    color: var(--ink);
+    color: var(--on-sun);
     padding: 3px 8px;
     border-radius: 3px;
     font-weight: 600;
-  }
-  @media (max-width: 600px) {
-    .clock:not(.late) {
-      display: none;
-    }
   }
 </style>

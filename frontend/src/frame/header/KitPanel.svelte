@@ -1,12 +1,12 @@
 <script lang="ts">
   import Radios from '../../ui/Radios.svelte'
-  import { KITS, kitName, RIGHT_NAMES } from '../../people/kits'
+  import { KITS, kitOf, RIGHT_NAMES } from '../../people/kits'
   import type { Right } from '../../wire/generated'
+  import { t } from '../../words/words.svelte'
   import type { Session } from '../../lesson/session.svelte'
 
   let { session }: { session: Session } = $props()
   const rights = $derived(session.lesson!.facts.kit as Right[])
-  const name = $derived(kitName(rights))
   /** Later lessons begin with these rights too. */
   let forRoom = $state(false)
 
@@ -20,31 +20,29 @@
 </script>
 
 <div class="panel">
+  <h3>{t('what-pens-may')}</h3>
   <Radios
-    label="Pen kit"
+    label={t('pen-kit')}
     options={KITS}
-    name={(kit) => kit.name}
-    taken={(kit) => name === kit.name}
+    name={({ word }) => t(word)}
+    taken={(kit) => kitOf(rights)?.name === kit.name}
     ontake={(kit) => set(kit.rights)}
     look="rows"
   >
-    {#snippet face(kit)}<b>{kit.name}</b><span>{kit.hint}</span>{/snippet}
+    {#snippet face({ word, hint })}<b>{t(word)}</b><span>{t(hint)}</span>{/snippet}
   </Radios>
   <div class="rights">
-    {#each RIGHT_NAMES as [right, label] (right)}
+    {#each RIGHT_NAMES as [right, word] (right)}
       <label
-        ><input
-          type="checkbox"
-          checked={rights.includes(right)}
-          onchange={() => toggle(right)}
-        />{label}</label
+        ><input type="checkbox" checked={rights.includes(right)} onchange={() => toggle(right)} />{t(
+          word,
+        )}</label
       >
     {/each}
   </div>
   {#if session.people.role === 'tutor'}
     <label
-      ><input type="checkbox" bind:checked={forRoom} onchange={() => set(rights)} />Also in later lessons of
-      this room</label
+      ><input type="checkbox" bind:checked={forRoom} onchange={() => set(rights)} />{t('kit-for-room')}</label
     >
   {/if}
 </div>
@@ -57,8 +55,13 @@
     max-width: 100%;
     color: var(--ink);
   }
+  h3 {
+    font-size: 13px;
+    font-weight: 600;
+    color: var(--muted);
+  }
   b {
-    width: 92px;
+    min-width: 92px;
     flex: none;
   }
   span {
@@ -67,14 +70,14 @@
   }
   .rights {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
     gap: 2px 12px;
   }
   label {
     display: flex;
     align-items: center;
     gap: 7px;
-    min-height: 32px;
+    min-height: 40px;
     font-size: 14px;
   }
 </style>

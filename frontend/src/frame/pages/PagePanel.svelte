@@ -7,6 +7,7 @@
   import type { PageHead, Paper } from '../../wire/generated'
   import { KINDS, PAPER_COLOURS, RULINGS, SIZES, sizeOf } from '../../lesson/papers'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, head, onclose }: { session: Session; head: PageHead; onclose: () => void } = $props()
   const paper = $derived(head.paper)
@@ -61,14 +62,14 @@
     ),
   )
   const scopes = $derived([
-    { key: 'mine', label: 'My work', of: (seat: string) => seat === session.rights.me },
+    { key: 'mine', label: t('my-work'), of: (seat: string) => seat === session.rights.me },
     ...(session.people.tutorSide
       ? [
-          { key: 'students', label: 'All students’ work', of: (seat: string) => !tutors.has(seat) },
-          { key: 'all', label: 'Everything not locked', of: () => true },
+          { key: 'students', label: t('all-students-work'), of: (seat: string) => !tutors.has(seat) },
+          { key: 'all', label: t('everything-not-locked'), of: () => true },
           ...students.map(({ seat, name }) => ({
             key: seat,
-            label: `${name}’s work`,
+            label: t('work-of', { name }),
             of: (other: string) => other === seat,
           })),
         ]
@@ -82,7 +83,7 @@
       return
     }
     session.do({ step: 'remove_items', page: head.id, ids: session.chosen.clearable(of) })
-    session.say('Cleared. Undo brings it back.')
+    session.say(t('cleared-undo-brings-it-back'))
     onclose()
   }
 
@@ -104,40 +105,40 @@
 <div class="panel">
   {#if own}
     <label class="title">
-      <span>Title</span>
+      <span>{t('title')}</span>
       <input
         value={head.title}
         maxlength="80"
-        placeholder="Page {at + 1}"
+        placeholder={t('page-number', { number: at + 1 })}
         onchange={(event) => change({ title: event.currentTarget.value.trim() })}
       />
     </label>
   {/if}
   <div class="row">
     {#if own}
-      <Button disabled={at <= 0} onclick={() => session.movePage(head.id, -1)}>Move earlier</Button>
+      <Button disabled={at <= 0} onclick={() => session.movePage(head.id, -1)}>{t('move-earlier')}</Button>
       <Button disabled={at >= session.pages.heads.length - 1} onclick={() => session.movePage(head.id, 1)}
-        >Move later</Button
+        >{t('move-later')}</Button
       >
     {/if}
-    {#if session.rights.may('add_page')}<Button onclick={copy}>Copy</Button>{/if}
+    {#if session.rights.may('add_page')}<Button onclick={copy}>{t('copy')}</Button>{/if}
     {#if session.rights.mayOnOthers('remove_page') && session.pages.heads.length > 1}
       <Button
         kind="stop"
         onclick={() => {
           session.do({ step: 'remove_page', page: head.id })
           onclose()
-        }}>Remove</Button
+        }}>{t('remove')}</Button
       >
     {/if}
   </div>
   <div class="row clear">
-    <span>Clear</span>
+    <span>{t('clear')}</span>
     {#each scopes.filter(({ key, of }) => key === 'mine' || session.chosen.clearable(of).length) as scope (scope.key)}
       <Button
         kind={scope.key === 'mine' ? 'plain' : 'stop'}
         disabled={!session.chosen.clearable(scope.of).length}
-        onclick={() => clear(scope)}>{sure === scope.key ? 'Yes, clear it' : scope.label}</Button
+        onclick={() => clear(scope)}>{sure === scope.key ? t('yes-clear-it') : scope.label}</Button
       >
     {/each}
   </div>
@@ -147,60 +148,64 @@
         onclick={() => {
           session.do({ step: 'arrange_items', page: head.id, ids: pinned, how: 'unpin', id: '' })
           onclose()
-        }}>Unpin the background ({pinned.length})</Button
+        }}>{t('unpin-the-background', { count: pinned.length })}</Button
       >
     </div>
   {/if}
   {#if session.people.tutorSide}
     <Choice
-      label="Who writes here"
+      label={t('who-writes-here')}
       options={[
-        { value: 'lesson', label: 'As the lesson' },
-        { value: 'tutor_side', label: 'Tutor side only' },
-        { value: 'open', label: 'Open to students' },
+        { value: 'lesson', label: t('as-the-lesson') },
+        { value: 'tutor_side', label: t('tutor-side-only') },
+        { value: 'open', label: t('open-to-students') },
         ...(head.desk_of
-          ? [{ value: 'desk' as const, label: `Desk of ${session.people.nameOf(head.desk_of)}` }]
+          ? [{ value: 'desk' as const, label: t('desk-of', { name: session.people.nameOf(head.desk_of) }) }]
           : []),
       ]}
       bind:value={() => head.writers, setWriters}
     />
     <div class="row">
       <Button disabled={!deskless.length} onclick={makeDesks}
-        >{deskless.length ? `A desk for each of ${deskless.length}` : 'Everybody has a desk'}</Button
+        >{deskless.length
+          ? t('a-desk-for-each-of', { count: deskless.length })
+          : t('everybody-has-a-desk')}</Button
       >
-      <span class="hint"
-        >A copy of this page for each student who has none; only they and you write on it.</span
-      >
+      <span class="hint">{t('a-copy-of-this-page')}</span>
     </div>
   {/if}
   {#if own}
-    <Choice label="Paper" options={KINDS} bind:value={() => paper.kind, (kind) => set({ kind })} />
+    <Choice
+      label={t('paper')}
+      options={KINDS.map(({ value, word }) => ({ value, label: t(word) }))}
+      bind:value={() => paper.kind, (kind) => set({ kind })}
+    />
     {#if paper.kind !== 'endless'}
       <Choice
-        label="Size"
+        label={t('size')}
         options={SIZES.map(({ name }) => ({ value: name as string, label: name }))}
         bind:value={() => size.name, (name) => setSize(name, size.lying)}
       />
       <Choice
-        label="Lies"
+        label={t('lies')}
         options={[
-          { value: 0, label: 'Upright' },
-          { value: 1, label: 'On its side' },
+          { value: 0, label: t('upright') },
+          { value: 1, label: t('on-its-side') },
         ]}
         bind:value={() => Number(size.lying), (lying) => setSize(size.name, Boolean(lying))}
       />
     {/if}
     <Radios
-      label="Ruling"
+      label={t('ruling')}
       options={RULINGS}
-      name={({ label }) => label}
+      name={({ word }) => t(word)}
       taken={({ value }) => paper.ruling === value}
       ontake={({ value }) => set({ ruling: value })}
       look="buttons"
     />
     {#if paper.ruling !== 'plain'}
       <Slider
-        label="Spacing"
+        label={t('spacing')}
         value={paper.spacing}
         least={16}
         most={120}
@@ -209,27 +214,27 @@
       />
     {/if}
     <Radios
-      label="Paper colour"
+      label={t('paper-colour')}
       options={PAPER_COLOURS}
-      name={({ name }) => name}
+      name={({ word }) => t(word)}
       taken={({ colour }) => paper.colour === colour}
       ontake={({ colour }) => set({ colour })}
       look="buttons"
     >
-      {#snippet face({ name, colour })}<i style:background={colour}></i>{name}{/snippet}
+      {#snippet face({ word, colour })}<i style:background={colour}></i>{t(word)}{/snippet}
     </Radios>
     <div class="row">
       {#if paper.picture}
-        <Button onclick={() => set({ picture: '' })}>Take the picture off the paper</Button>
+        <Button onclick={() => set({ picture: '' })}>{t('take-the-picture-off-the')}</Button>
       {:else if session.rights.may('add_picture')}
-        <Button onclick={() => input?.click()}>Picture as paper</Button>
+        <Button onclick={() => input?.click()}>{t('picture-as-paper')}</Button>
       {/if}
       <input
         bind:this={input}
         class="file"
         type="file"
         accept="image/*"
-        aria-label="Picture as paper"
+        aria-label={t('picture-as-paper')}
         onchange={takePaper}
       />
     </div>
@@ -240,7 +245,7 @@
   .panel {
     display: grid;
     gap: 10px;
-    width: 560px;
+    width: 400px;
     max-width: 100%;
   }
   .title {

@@ -9,12 +9,12 @@
 
   let { session, pageId }: { session: Session; pageId: string } = $props()
   let canvas: HTMLCanvasElement
-  const WIDTH = 136
-  const HEIGHT = 96
+  const WIDTH = 340
+  const HEIGHT = 240
   const LEAST = { minX: 0, minY: 0, maxX: 1000, maxY: 640 }
-  /** A thumb need not follow every stroke at once. */
+  /** A picture need not follow every stroke at once. */
   const WAIT_MS = 500
-  /** More than this cannot be told apart on a thumb, and would hold up the pen. */
+  /** More than this cannot be told apart on so small a picture, and would hold up the pen. */
   const MAX_ITEMS = 1_500
 
   /** What is drawn: the page may be another one after a reconnect. */
@@ -36,10 +36,14 @@
     if (!page || !context) return
     drawn = { page, revision: page.revision }
     const { paper } = page.head
-    const box = paper.kind === 'endless' ? union([...page.entries.values(), LEAST])! : page.sheet!
+    const whole = paper.kind === 'endless' ? union([...page.entries.values(), LEAST])! : page.sheet!
+    // A roll shows its beginning: all of it would be a thread.
+    const box =
+      paper.kind === 'roll' ? { ...whole, maxY: whole.minY + (paper.width * HEIGHT) / WIDTH } : whole
     const scale = Math.min(WIDTH / (box.maxX - box.minX), HEIGHT / (box.maxY - box.minY))
-    context.setTransform(scale, 0, 0, scale, -box.minX * scale, -box.minY * scale)
-    const seen = { ...box, maxX: box.minX + WIDTH / scale, maxY: box.minY + HEIGHT / scale }
+    const left = (box.minX + box.maxX - WIDTH / scale) / 2
+    context.setTransform(scale, 0, 0, scale, -left * scale, -box.minY * scale)
+    const seen = { minX: left, minY: box.minY, maxX: left + WIDTH / scale, maxY: box.minY + HEIGHT / scale }
     drawPaper(context, paper, page.sheet, seen, scale)
     const items = [...page.entries.values()].sort(inOrder).slice(0, MAX_ITEMS)
     drawItems(

@@ -1,28 +1,35 @@
 <script lang="ts">
   import Hint from '../../ui/Hint.svelte'
   import type { Surface } from '../board/surface.svelte'
+  import { bringFiles } from '../bring'
   import Button from '../../ui/Button.svelte'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   let input: HTMLInputElement
 
   function take() {
-    const [file] = input.files ?? []
-    if (file && surface)
-      void session.pictures.put(file, surface.middle(), surface.view.width / surface.view.scale)
+    if (input.files?.length && surface) bringFiles([...input.files], session, surface, surface.middle())
     input.value = ''
   }
 </script>
 
 {#if session.pictures.bringing}
-  <span role="status">Bringing the picture in.</span>
-  <Button onclick={() => session.pictures.bringing?.abort()}>Give up</Button>
+  <span role="status">{t('bringing-the-picture-in')}</span>
+  <Button onclick={() => session.pictures.bringing?.abort()}>{t('give-up')}</Button>
 {:else}
-  <Button onclick={() => input.click()}>Choose a picture</Button>
-  <Hint>Or drop one on the board, or paste it.</Hint>
+  <Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>
+  <Hint>{t('or-drop-one-on-the')}</Hint>
 {/if}
-<input bind:this={input} type="file" accept="image/*" aria-label="Picture file" onchange={take} />
+<input
+  bind:this={input}
+  type="file"
+  multiple
+  accept="image/*"
+  aria-label={t('picture-file')}
+  onchange={take}
+/>
 
 <style>
   input {

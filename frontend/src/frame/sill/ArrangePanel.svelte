@@ -5,6 +5,7 @@
   import type { Arrangement } from '../../wire/generated'
   import { stampOf } from '../../lesson/stamps'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
 
@@ -13,18 +14,18 @@
   const locked = $derived(items.some((item) => item.locked))
   const grouped = $derived(items.some((item) => item.group))
   const LINE_UP: [Arrangement, string][] = [
-    ['left', 'Left edges'],
-    ['centre', 'Middles, side by side'],
-    ['right', 'Right edges'],
-    ['top', 'Upper edges'],
-    ['middle', 'Middles, one below the other'],
-    ['bottom', 'Lower edges'],
+    ['left', t('left-edges')],
+    ['centre', t('middles-side-by-side')],
+    ['right', t('right-edges')],
+    ['top', t('upper-edges')],
+    ['middle', t('middles-one-below-the-other')],
+    ['bottom', t('lower-edges')],
   ]
   const ORDER: [Arrangement, string][] = [
-    ['front', 'To the front'],
-    ['forward', 'One forward'],
-    ['backward', 'One back'],
-    ['back', 'To the back'],
+    ['front', t('to-the-front')],
+    ['forward', t('one-forward')],
+    ['backward', t('one-back')],
+    ['back', t('to-the-back')],
   ]
 
   function arrange(how: Arrangement) {
@@ -44,9 +45,9 @@
   }
 
   function makeStamp() {
-    const stamp = stampOf(`Own stamp ${session.tools.ownStamps.length + 1}`, items)
+    const stamp = stampOf(t('own-stamp', { count: session.tools.ownStamps.length + 1 }), items)
     if (session.tools.addStamp(stamp)) session.take('stamp')
-    else session.say('There is no room for another stamp. Throw one away first.')
+    else session.say(t('there-is-no-room-for'))
     onclose()
   }
 
@@ -59,38 +60,38 @@
 <div class="panel">
   {#if several}
     <section>
-      <h3>Line up</h3>
+      <h3>{t('line-up')}</h3>
       {#each LINE_UP as [how, label] (how)}<MenuButton onclick={() => arrange(how)}>{label}</MenuButton
         >{/each}
     </section>
     <section>
-      <h3>Spread evenly</h3>
-      <MenuButton onclick={() => arrange('spread_across')}>Side by side</MenuButton>
-      <MenuButton onclick={() => arrange('spread_down')}>One below the other</MenuButton>
-      <h3>Together</h3>
-      <MenuButton onclick={() => arrange('group')}>Group</MenuButton>
-      {#if grouped}<MenuButton onclick={() => arrange('ungroup')}>Ungroup</MenuButton>{/if}
+      <h3>{t('spread-evenly')}</h3>
+      <MenuButton onclick={() => arrange('spread_across')}>{t('side-by-side')}</MenuButton>
+      <MenuButton onclick={() => arrange('spread_down')}>{t('one-below-the-other')}</MenuButton>
+      <h3>{t('together')}</h3>
+      <MenuButton onclick={() => arrange('group')}>{t('group')}</MenuButton>
+      {#if grouped}<MenuButton onclick={() => arrange('ungroup')}>{t('ungroup')}</MenuButton>{/if}
     </section>
   {/if}
   <section>
-    <h3>Order</h3>
+    <h3>{t('order')}</h3>
     {#each ORDER as [how, label] (how)}<MenuButton onclick={() => arrange(how)}>{label}</MenuButton>{/each}
   </section>
   <section>
-    <h3>Turn and flip</h3>
-    <MenuButton onclick={() => turn(-90)}>Turn left 90°</MenuButton>
-    <MenuButton onclick={() => turn(90)}>Turn right 90°</MenuButton>
-    <MenuButton onclick={() => flip(true)}>Flip left to right</MenuButton>
-    <MenuButton onclick={() => flip(false)}>Flip upside down</MenuButton>
-    {#if !several && grouped}<MenuButton onclick={() => arrange('ungroup')}>Ungroup</MenuButton>{/if}
-    <h3>Keep for later</h3>
-    <MenuButton onclick={makeStamp}>Make a stamp</MenuButton>
+    <h3>{t('turn-and-flip')}</h3>
+    <MenuButton onclick={() => turn(-90)}>{t('turn-left-90')}</MenuButton>
+    <MenuButton onclick={() => turn(90)}>{t('turn-right-90')}</MenuButton>
+    <MenuButton onclick={() => flip(true)}>{t('flip-left-to-right')}</MenuButton>
+    <MenuButton onclick={() => flip(false)}>{t('flip-upside-down')}</MenuButton>
+    {#if !several && grouped}<MenuButton onclick={() => arrange('ungroup')}>{t('ungroup')}</MenuButton>{/if}
+    <h3>{t('keep-for-later')}</h3>
+    <MenuButton onclick={makeStamp}>{t('make-a-stamp')}</MenuButton>
     {#if session.rights.mayOnOthers('lock')}
-      <h3>Lock</h3>
-      {#if locked}<MenuButton onclick={() => lock('unlock')}>Unlock</MenuButton>{:else}<MenuButton
-          onclick={() => lock('lock')}>Lock in place</MenuButton
+      <h3>{t('lock')}</h3>
+      {#if locked}<MenuButton onclick={() => lock('unlock')}>{t('unlock')}</MenuButton>{:else}<MenuButton
+          onclick={() => lock('lock')}>{t('lock-in-place')}</MenuButton
         >{/if}
-      <MenuButton onclick={() => lock('pin')}>Pin as background</MenuButton>
+      <MenuButton onclick={() => lock('pin')}>{t('pin-as-background')}</MenuButton>
     {/if}
   </section>
 </div>

@@ -7,21 +7,22 @@
   import Popover from '../../ui/Popover.svelte'
   import type { Bay } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   const head = $derived(session.board.version >= 0 ? session.pages.now?.head : undefined)
   const bay = $derived(head?.bays.find(({ id }) => id === session.pages.bay))
   const students = $derived(session.people.list.filter(({ role }) => role === 'student'))
   const RULES: { value: Bay['rule']; label: string }[] = [
-    { value: 'page', label: 'As the page' },
-    { value: 'tutor_side', label: 'Tutor side' },
-    { value: 'open', label: 'Open' },
-    { value: 'people', label: 'Some people' },
+    { value: 'page', label: t('as-the-page') },
+    { value: 'tutor_side', label: t('tutor-side') },
+    { value: 'open', label: t('rule-open') },
+    { value: 'people', label: t('some-people') },
   ]
   const PRINTS: { value: Bay['prints']; label: string }[] = [
-    { value: 'page', label: 'With the page' },
-    { value: 'own', label: 'Also on its own' },
-    { value: 'no', label: 'Not saved' },
+    { value: 'page', label: t('with-the-page') },
+    { value: 'own', label: t('also-on-its-own') },
+    { value: 'no', label: t('not-saved') },
   ]
 
   function set(changes: Partial<Bay>) {
@@ -42,22 +43,26 @@
 </script>
 
 {#if head?.bays.length}
-  <Button onclick={() => surface?.nextBay(-1)} aria-label="The bay before">‹</Button>
-  <Button onclick={() => surface?.nextBay(1)} aria-label="The next bay">›</Button>
+  <Button onclick={() => surface?.nextBay(-1)} aria-label={t('the-bay-before')}>‹</Button>
+  <Button onclick={() => surface?.nextBay(1)} aria-label={t('the-next-bay')}>›</Button>
 {/if}
 {#if bay}
   <input
     value={bay.title}
     maxlength="80"
-    placeholder="Title"
-    aria-label="Title of the bay"
+    placeholder={t('title')}
+    aria-label={t('title-of-the-bay')}
     onchange={(event) => set({ title: event.currentTarget.value.trim() })}
   />
-  <Popover label="Who writes in this bay">
+  <Popover label={t('who-writes-in-this-bay')}>
     {#snippet face()}{RULES.find(({ value }) => value === bay.rule)?.label}{/snippet}
     {#snippet children()}
       <div class="panel">
-        <Choice label="Who writes" options={RULES} bind:value={() => bay.rule, (rule) => set({ rule })} />
+        <Choice
+          label={t('who-writes')}
+          options={RULES}
+          bind:value={() => bay.rule, (rule) => set({ rule })}
+        />
         {#if bay.rule === 'people'}
           <div class="people">
             {#each students as { seat, name } (seat)}
@@ -69,18 +74,22 @@
                 />{name}</label
               >
             {:else}
-              <p>No student is here yet.</p>
+              <p>{t('no-student-is-here-yet')}</p>
             {/each}
           </div>
         {/if}
-        <Choice label="Saved" options={PRINTS} bind:value={() => bay.prints, (prints) => set({ prints })} />
+        <Choice
+          label={t('saved')}
+          options={PRINTS}
+          bind:value={() => bay.prints, (prints) => set({ prints })}
+        />
       </div>
     {/snippet}
   </Popover>
-  <Button onclick={() => session.attention.leadTo(bayBox(bay))}>Look here</Button>
-  <Button kind="stop" onclick={remove}>Remove</Button>
+  <Button onclick={() => session.attention.leadTo(bayBox(bay))}>{t('look-here')}</Button>
+  <Button kind="stop" onclick={remove}>{t('remove')}</Button>
 {:else}
-  <Hint>Drag out a bay: an area with a title, and its own rule for who writes in it.</Hint>
+  <Hint>{t('drag-out-a-bay-an')}</Hint>
 {/if}
 
 <style>

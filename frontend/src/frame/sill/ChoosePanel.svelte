@@ -2,6 +2,7 @@
   import MenuButton from '../../ui/MenuButton.svelte'
   import type { Item } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
 
@@ -11,12 +12,12 @@
       : [],
   )
   const KINDS: [Item['kind'], string][] = [
-    ['ink', 'All ink'],
-    ['text', 'All typed text'],
-    ['shape', 'All figures'],
-    ['note', 'All notes'],
-    ['table', 'All tables'],
-    ['picture', 'All pictures'],
+    ['ink', t('all-ink')],
+    ['text', t('all-typed-text')],
+    ['shape', t('all-figures')],
+    ['note', t('all-notes')],
+    ['table', t('all-tables')],
+    ['picture', t('all-pictures')],
   ]
   const kinds = $derived(KINDS.filter(([kind]) => items.some((item) => item.kind === kind)))
   const writers = $derived(
@@ -41,20 +42,21 @@
 
 <div class="panel">
   {#if items.length}
-    <MenuButton onclick={() => choose(() => true)}>Everything on the page</MenuButton>
-    <MenuButton onclick={() => choose((item) => item.by === session.rights.me)}>All of mine</MenuButton>
+    <MenuButton onclick={() => choose(() => true)}>{t('everything-on-the-page')}</MenuButton>
+    <MenuButton onclick={() => choose((item) => item.by === session.rights.me)}>{t('all-of-mine')}</MenuButton
+    >
     {#each writers as { seat, name } (seat)}
-      <MenuButton onclick={() => choose((item) => item.by === seat)}>All of {name}’s</MenuButton>
-      <MenuButton onclick={() => showOnly(seat)}>Show only {name}’s</MenuButton>
+      <MenuButton onclick={() => choose((item) => item.by === seat)}>{t('all-of', { name })}</MenuButton>
+      <MenuButton onclick={() => showOnly(seat)}>{t('show-only', { name })}</MenuButton>
     {/each}
     {#if session.classroom.writersShown}
-      <MenuButton onclick={() => showOnly('')}>Show everybody’s again</MenuButton>
+      <MenuButton onclick={() => showOnly('')}>{t('show-everybodys-again')}</MenuButton>
     {/if}
     {#each kinds as [kind, label] (kind)}
       <MenuButton onclick={() => choose((item) => item.kind === kind)}>{label}</MenuButton>
     {/each}
   {:else}
-    <p>There is nothing on this page yet.</p>
+    <p>{t('there-is-nothing-on-this')}</p>
   {/if}
 </div>
 

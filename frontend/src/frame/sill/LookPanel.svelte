@@ -4,6 +4,7 @@
   import Slider from '../../ui/Slider.svelte'
   import type { Dash, Ends, Item } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
 
@@ -24,14 +25,14 @@
   )
   const box = $derived(session.board.version >= 0 ? session.selection.box('change') : null)
   const DASHES: { value: Dash; label: string }[] = [
-    { value: 'solid', label: 'Solid' },
-    { value: 'dashed', label: 'Dashed' },
-    { value: 'dotted', label: 'Dotted' },
+    { value: 'solid', label: t('solid') },
+    { value: 'dashed', label: t('dashed') },
+    { value: 'dotted', label: t('dotted') },
   ]
   const ENDS: { value: Ends; label: string }[] = [
-    { value: 'none', label: 'Plain' },
-    { value: 'arrow', label: 'Arrow' },
-    { value: 'arrows', label: 'Two arrows' },
+    { value: 'none', label: t('family-plain') },
+    { value: 'arrow', label: t('arrow') },
+    { value: 'arrows', label: t('two-arrows') },
   ]
 
   function colour(chosen: string) {
@@ -60,7 +61,7 @@
     <div class="side">
       {#if lines && drawn}
         <Slider
-          label="Width"
+          label={t('width')}
           value={drawn.width}
           least={0.5}
           most={40}
@@ -69,7 +70,7 @@
         />
         {#if drawn.kind !== 'ink' || drawn.nib !== 'highlighter'}
           <Slider
-            label="Opacity"
+            label={t('opacity')}
             value={drawn.opacity}
             least={0.1}
             most={1}
@@ -81,7 +82,7 @@
       {/if}
       {#if all((item) => item.kind === 'text') && first.kind === 'text'}
         <Slider
-          label="Size"
+          label={t('size')}
           value={first.size}
           least={8}
           most={120}
@@ -91,23 +92,24 @@
       {/if}
       {#if shape && shapes.length === items.length}
         <Choice
-          label="Dashes"
+          label={t('dashes')}
           options={DASHES}
           bind:value={() => shape.dash, (dash) => session.chosen.style({ dash })}
         />
       {/if}
       {#if open && drawn}
         <Choice
-          label="Ends"
+          label={t('ends')}
           options={ENDS}
           bind:value={() => drawn.ends, (ends) => session.chosen.style({ ends })}
         />
       {/if}
       {#if box}
         <div class="size">
-          <span>Size</span>
+          <span>{t('size')}</span>
           <label
-            >wide <input
+            >{t('wide')}
+            <input
               type="number"
               min="1"
               value={Math.round(box.maxX - box.minX)}
@@ -115,7 +117,8 @@
             /></label
           >
           <label
-            >high <input
+            >{t('high')}
+            <input
               type="number"
               min="1"
               value={Math.round(box.maxY - box.minY)}
@@ -126,7 +129,7 @@
       {/if}
       {#if shape && shapes.length === items.length && shapes.every((item) => item.closed)}
         <ColourField
-          label="Fill"
+          label={t('fill')}
           value={shape.fill}
           paper="#16222b"
           recent={session.tools.recent}
@@ -137,7 +140,7 @@
     </div>
     {#if first.kind !== 'picture'}
       <ColourField
-        label="Colour"
+        label={t('colour')}
         value={first.colour}
         {paper}
         recent={session.tools.recent}

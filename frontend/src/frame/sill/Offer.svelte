@@ -2,6 +2,7 @@
   import Button from '../../ui/Button.svelte'
   import { nameOf } from '../../lesson/figure-names'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   const readings = $derived(session.asYouGo.offer!.readings)
@@ -10,20 +11,20 @@
   const map = $derived(readings.mind_map)
 </script>
 
-<div class="offer" role="group" aria-label="What was written last">
+<div class="offer" role="group" aria-label={t('what-was-written-last')}>
   {#if readings.figure_first && figure}
-    <Button onclick={() => session.asYouGo.trueUp()}>True up: {nameOf(figure)}</Button>
+    <Button onclick={() => session.asYouGo.trueUp()}>{t('true-up-as', { figure: nameOf(figure) })}</Button>
   {/if}
   {#if map?.of}
     <Button
       onclick={() => {
         session.chosen.toMindMap(map)
         session.asYouGo.drop()
-      }}>Add as a branch</Button
+      }}>{t('add-as-a-branch')}</Button
     >
   {/if}
   {#if text}
-    <Button onclick={() => session.asYouGo.typeset()}>Typeset “{text.text}”</Button>
+    <Button onclick={() => session.asYouGo.typeset()}>{t('typeset-as', { text: text.text })}</Button>
   {/if}
   <Button
     kind="quiet"
@@ -32,9 +33,11 @@
       session.asYouGo.drop()
       session.take('select')
       session.selection.choose(ids)
-    }}>More</Button
+    }}>{t('more')}</Button
   >
-  <Button kind="quiet" aria-label="Leave it as it is" onclick={() => session.asYouGo.drop()}>Leave it</Button>
+  <Button kind="quiet" aria-label={t('leave-it-as-it-is')} onclick={() => session.asYouGo.drop()}
+    >{t('leave-it')}</Button
+  >
 </div>
 
 <style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Button from '../../ui/Button.svelte'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
   const id = $props.id()
@@ -48,14 +49,14 @@
           size={word.length + 4}
           list="{id}-{line}-{i}"
           class:unsure={others.length > 1}
-          aria-label="Word {i + 1} of line {line + 1}"
+          aria-label={t('word-of-line', { word: i + 1, line: line + 1 })}
           oninput={(event) => (typed[`${line}.${i}`] = event.currentTarget.value)}
         />
         <datalist id="{id}-{line}-{i}">
           {#each others as other (other)}<option value={other}></option>{/each}
         </datalist>
       {/each}
-      <small title="How sure the reading is">{Math.round(100 * all[0]!.score)} %</small>
+      <small title={t('how-sure-the-reading-is')}>{Math.round(100 * all[0]!.score)} %</small>
     </div>
     {#if all.length > 1}
       <div class="rivals">
@@ -72,7 +73,7 @@
       </div>
     {/if}
   {/each}
-  <div><Button kind="go" type="submit">Typeset these words</Button></div>
+  <div><Button kind="go" type="submit">{t('typeset-these-words')}</Button></div>
 </form>
 
 <style>

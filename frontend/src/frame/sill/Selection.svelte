@@ -1,5 +1,6 @@
 <script lang="ts">
   import Button from '../../ui/Button.svelte'
+  import Fitting from '../../ui/Fitting.svelte'
   import Icon from '../../ui/Icon.svelte'
   import Popover from '../../ui/Popover.svelte'
   import ArrangePanel from './ArrangePanel.svelte'
@@ -9,6 +10,8 @@
   import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
+  import InkWells from './InkWells.svelte'
+  import { t, told } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
 
@@ -21,19 +24,31 @@
   const figures = $derived(session.selection.readings?.figures ?? [])
   const changeable = $derived(session.board.version >= 0 && session.selection.items('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
-  const NOUNS = {
-    ink: 'stroke',
-    text: 'text',
-    shape: 'figure',
-    note: 'note',
-    table: 'table',
-    picture: 'picture',
-  }
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
   const map = $derived(session.selection.readings?.mind_map)
   const figureFirst = $derived(session.selection.readings?.figure_first ?? false)
+
+  const asked = $derived(ink.length > 0 && mayConvert)
+  type Conversion = 'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure'
+  /** What the ink may become: what it is likeliest to be stands first. */
+  const conversions = $derived.by<Conversion[]>(() => {
+    const { readings, reading } = session.selection
+    if (!asked || !readings || reading || readings.problem) return []
+    const text: Conversion[] = texts[0]
+      ? ['asText', 'words', ...(texts.length > 1 ? (['rivals'] as const) : [])]
+      : []
+    const asMap: Conversion[] = map ? ['asMap'] : []
+    const figure: Conversion[] = [
+      ...(sketch.length > 1 ? (['asSketch'] as const) : []),
+      ...(figures.length || sketch.length < 2 ? (['asFigure'] as const) : []),
+    ]
+    return figureFirst ? [...figure, ...asMap, ...text] : [...asMap, ...text, ...figure]
+  })
+  const coloured = $derived(
+    changeable && items.every(({ kind }) => kind === 'ink' || kind === 'shape' || kind === 'text'),
+  )
 
   function wordOf(id: string): string {
     const item = session.pages.now?.entries.get(id)?.item
@@ -41,155 +56,171 @@
   }
 
   function whatIsSelected(): string {
-    const count = items.length
     const kinds = new Set(items.map((item) => item.kind))
     const [kind] = kinds
-    const noun = kinds.size > 1 || !kind ? 'thing' : NOUNS[kind]
-    return `${count} ${noun}${count === 1 ? '' : 's'}${mine ? ' of yours' : ''}`
+    const what = kinds.size > 1 || !kind ? 'thing' : kind
+    const count = items.length
+    return mine ? t('chosen-yours', { count, what }) : t('chosen', { count, what })
   }
 </script>
 
-<div class="what">{whatIsSelected()}</div>
-<div class="choices" data-testid="conversions">
-  {#snippet asText()}
-    {#if texts[0]}
-      <button
-        class="choice"
-        class:first={!figureFirst && (!map || map.of)}
-        data-testid="typeset"
-        onclick={() => session.chosen.typeset(texts[0]!.text)}
+{#snippet what()}<div class="what">{whatIsSelected()}</div>{/snippet}
+{#snippet asText()}
+  <button
+    class="choice"
+    class:first={!figureFirst && (!map || map.of)}
+    data-testid="typeset"
+    onclick={() => session.chosen.typeset(texts[0]!.text)}
+  >
+    <b>{t('typeset')}</b><span>{t('quoted', { words: texts[0]!.text })}</span>
+  </button>
+{/snippet}
+{#snippet words()}
+  <Popover label={t('words')}>
+    {#snippet face()}{t('words')}{/snippet}
+    {#snippet children(close)}<ReadingPanel {session} onclose={close} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet rivals()}
+  <div class="rivals" role="group" aria-label={t('other-readings')}>
+    {#each texts.slice(1, 4) as rival (rival.text)}
+      <button data-testid="rival" onclick={() => session.chosen.typeset(rival.text)}
+        >{t('quoted', { words: rival.text })}</button
       >
-        <b>Typeset</b><span>“{texts[0].text}”</span>
-      </button>
-      <Popover label="Words">
-        {#snippet face()}Words{/snippet}
-        {#snippet children(close)}<ReadingPanel {session} onclose={close} />{/snippet}
-      </Popover>
-      {#if texts.length > 1}
-        <div class="rivals" aria-label="Other readings">
-          {#each texts.slice(1, 4) as rival (rival.text)}
-            <button data-testid="rival" onclick={() => session.chosen.typeset(rival.text)}
-              >“{rival.text}”</button
-            >
-          {/each}
-        </div>
-      {/if}
-    {/if}
-  {/snippet}
-  {#snippet asMap()}
-    {#if map}
-      <button
-        class="choice"
-        class:first={!map.of && !figureFirst}
-        data-testid="mind-map"
-        onclick={() => session.chosen.toMindMap(map)}
-      >
-        {#if map.of}
-          <b>Branch</b><span>of “{wordOf(map.of)}”</span>
-        {:else}
-          <b>Mind map</b><span>{map.labels.length} words</span>
-        {/if}
-      </button>
-    {/if}
-  {/snippet}
-  {#snippet asFigure()}
-    {#if sketch.length > 1}
-      <button class="choice" data-testid="true-up-all" onclick={() => session.chosen.trueUpAll(sketch)}>
-        <b>True up all</b><span>{sketch.length} figures</span>
-      </button>
-      {#if even.length}
-        <button class="choice" data-testid="true-up-even" onclick={() => session.chosen.trueUpAll(even)}>
-          <b>True up all</b><span>made even</span>
-        </button>
-      {/if}
-    {/if}
-    {#each figures.slice(0, 3) as figure, i (nameOf(figure))}
-      <button
-        class="choice"
-        class:first={figureFirst && i === 0}
-        data-testid="true-up"
-        onclick={() => session.chosen.trueUp(figure)}
-      >
-        <b>True up</b><span>{nameOf(figure)}</span>
-      </button>
-    {:else}
-      {#if session.selection.readings && sketch.length < 2}
-        <span class="none"><b>True up</b><span>no figure seen</span></span>
-      {/if}
     {/each}
-  {/snippet}
-  {#if ink.length && mayConvert}
-    {#if session.selection.reading}
-      <span class="none"><b>Reading</b><span>the ink stays as it is</span></span>
-    {:else if session.selection.readings?.problem}
-      <span class="none"><b>{session.selection.readings.problem}</b><span>the ink stays as it is</span></span>
-    {:else if figureFirst}
-      {@render asFigure()}{@render asMap()}{@render asText()}
+  </div>
+{/snippet}
+{#snippet asMap()}
+  <button
+    class="choice"
+    class:first={!map!.of && !figureFirst}
+    data-testid="mind-map"
+    onclick={() => session.chosen.toMindMap(map!)}
+  >
+    {#if map!.of}
+      <b>{t('branch')}</b><span>{t('branch-of', { words: wordOf(map!.of) })}</span>
     {:else}
-      {@render asMap()}{@render asText()}{@render asFigure()}
+      <b>{t('mind-map')}</b><span>{t('word-count', { count: map!.labels.length })}</span>
     {/if}
-  {/if}
-  {#if converted.length && mayConvert}
-    <button class="choice" data-testid="as-written" onclick={() => session.chosen.asWritten()}>
-      <b>As written</b><span>back to the ink</span>
+  </button>
+{/snippet}
+{#snippet asSketch()}
+  <button class="choice" data-testid="true-up-all" onclick={() => session.chosen.trueUpAll(sketch)}>
+    <b>{t('true-up-all')}</b><span>{t('figure-count', { count: sketch.length })}</span>
+  </button>
+  {#if even.length}
+    <button class="choice" data-testid="true-up-even" onclick={() => session.chosen.trueUpAll(even)}>
+      <b>{t('true-up-all')}</b><span>{t('made-even')}</span>
     </button>
   {/if}
-  {#if session.board.version >= 0 && session.chosen.withWords()}
-    <Button onclick={() => session.chosen.editWords()}>Edit words</Button>
-  {/if}
-  {#if changeable}
-    <Popover label="Look">
-      {#snippet face()}Look{/snippet}
-      {#snippet children()}<LookPanel {session} />{/snippet}
-    </Popover>
-  {/if}
-  {#if table && changeable}
-    <Popover label="Rows and columns">
-      {#snippet face()}Rows and columns{/snippet}
-      {#snippet children()}<TablePanel {session} {table} />{/snippet}
-    </Popover>
-  {/if}
-  {#if changeable || session.rights.mayOnOthers('lock')}
-    <Popover label="Arrange">
-      {#snippet face()}Arrange{/snippet}
-      {#snippet children(close)}<ArrangePanel {session} onclose={close} />{/snippet}
-    </Popover>
-  {/if}
-  {#if items.length === 1 && session.people.role !== 'onlooker'}
-    <Popover label="Who made this">
-      {#snippet face()}Who{/snippet}
-      {#snippet children()}<TracePanel {session} id={items[0]!.id} />{/snippet}
-    </Popover>
-  {/if}
-  {#if session.rights.may('add_ink')}
-    <Button onclick={() => session.chosen.copy().length && session.say('Copied. Ctrl V pastes it.')}
-      >Copy</Button
+{/snippet}
+{#snippet asFigure()}
+  {#each figures.slice(0, 3) as figure, i (nameOf(figure))}
+    <button
+      class="choice"
+      class:first={figureFirst && i === 0}
+      data-testid="true-up"
+      onclick={() => session.chosen.trueUp(figure)}
     >
-    <Button onclick={() => session.chosen.duplicate()}>Duplicate</Button>
-  {/if}
-  {#if locked}<span class="none"><b>Locked</b><span>stays in its place</span></span>{/if}
-  {#if session.selection.items('remove').length}
-    <Button kind="stop" onclick={() => session.chosen.remove()}>Remove</Button>
-  {/if}
-  <Button kind="quiet" aria-label="Select nothing" onclick={() => session.selection.choose([])}
+      <b>{t('true-up')}</b><span>{nameOf(figure)}</span>
+    </button>
+  {:else}
+    <span class="none"><b>{t('true-up')}</b><span>{t('no-figure-seen')}</span></span>
+  {/each}
+{/snippet}
+{#snippet waiting()}
+  <span class="none"
+    ><b>{session.selection.reading ? t('reading') : told(session.selection.readings!.problem!)}</b><span
+      >{t('ink-stays')}</span
+    ></span
+  >
+{/snippet}
+{#snippet asWritten()}
+  <button class="choice" data-testid="as-written" onclick={() => session.chosen.asWritten()}>
+    <b>{t('as-written')}</b><span>{t('as-written-hint')}</span>
+  </button>
+{/snippet}
+{#snippet edit()}<Button onclick={() => session.chosen.editWords()}>{t('edit-words')}</Button>{/snippet}
+{#snippet look()}
+  <Popover label={t('look')}>
+    {#snippet face()}{t('look')}{/snippet}
+    {#snippet children()}<LookPanel {session} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet inks()}<InkWells {session} />{/snippet}
+{#snippet rows()}
+  <Popover label={t('rows-and-columns')}>
+    {#snippet face()}{t('rows-and-columns')}{/snippet}
+    {#snippet children()}<TablePanel {session} table={table!} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet arrange()}
+  <Popover label={t('arrange')}>
+    {#snippet face()}{t('arrange')}{/snippet}
+    {#snippet children(close)}<ArrangePanel {session} onclose={close} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet who()}
+  <Popover label={t('who-made-this')}>
+    {#snippet face()}{t('who')}{/snippet}
+    {#snippet children()}<TracePanel {session} id={items[0]!.id} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet copy()}
+  <Button onclick={() => session.chosen.copy().length && session.say(t('copied-to-paste'))}
+    >{t('copy')}</Button
+  >
+{/snippet}
+{#snippet duplicate()}<Button onclick={() => session.chosen.duplicate()}>{t('duplicate')}</Button>{/snippet}
+{#snippet lock()}<span class="none"><b>{t('locked')}</b><span>{t('locked-hint')}</span></span>{/snippet}
+{#snippet remove()}<Button kind="stop" onclick={() => session.chosen.remove()}>{t('remove')}</Button
+  >{/snippet}
+{#snippet nothing()}
+  <Button kind="quiet" aria-label={t('select-nothing')} onclick={() => session.selection.choose([])}
     ><Icon name="close" size={18} /></Button
   >
+{/snippet}
+
+<!-- Conversions first, each with its reading. -->
+<div class="choices" data-testid="conversions">
+  <Fitting
+    parts={[
+      { key: 'what', part: what, hint: true },
+      asked &&
+        Boolean(session.selection.reading || session.selection.readings?.problem) && {
+          key: 'waiting',
+          part: waiting,
+        },
+      ...conversions.map((kind) => ({
+        key: kind,
+        part: { asText, words, rivals, asMap, asSketch, asFigure }[kind],
+      })),
+      converted.length > 0 && mayConvert && { key: 'as-written', part: asWritten },
+      session.board.version >= 0 && session.chosen.withWords() && { key: 'edit', part: edit },
+      changeable && { key: 'look', part: look },
+      session.selection.items('remove').length > 0 && { key: 'remove', part: remove },
+      table && changeable && { key: 'rows', part: rows },
+      (changeable || session.rights.mayOnOthers('lock')) && { key: 'arrange', part: arrange },
+      session.rights.may('add_ink') && { key: 'copy', part: copy },
+      session.rights.may('add_ink') && { key: 'duplicate', part: duplicate },
+      coloured && { key: 'inks', part: inks },
+      locked && { key: 'locked', part: lock },
+      items.length === 1 && session.people.role !== 'onlooker' && { key: 'who', part: who },
+      { key: 'nothing', part: nothing },
+    ]}
+  />
 </div>
 
 <style>
   .what {
-    width: 74px;
-    flex: none;
+    max-width: 96px;
     color: var(--muted);
     font-size: 13px;
     line-height: 1.25;
   }
   .choices {
     display: flex;
-    gap: 6px;
-    align-items: center;
     min-width: 0;
-    overflow-x: auto;
     flex: 1;
   }
   .choice,

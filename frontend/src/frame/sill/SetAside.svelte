@@ -1,5 +1,6 @@
 <script lang="ts">
   import Button from '../../ui/Button.svelte'
+  import { t, told } from '../../words/words.svelte'
   import type { Session } from '../../lesson/session.svelte'
 
   let { session }: { session: Session } = $props()
@@ -12,20 +13,19 @@
   )
   /** Words that were refused can be read here, and taken from here. */
   const words = $derived(last && 'text' in last.request ? last.request.text : '')
-  const noun = $derived(`${strokes ? 'stroke' : 'thing'}${count === 1 ? '' : 's'}`)
 </script>
 
 {#if count}
   <div class="aside" data-testid="set-aside">
     <div>
-      <b>{count} {noun} not on the board yet</b>
+      <b>{strokes ? t('strokes-aside', { count }) : t('things-aside', { count })}</b>
       {#if words}<small class="words">“{words}”</small>{/if}
-      <small>{last?.sentence}</small>
+      <small>{last?.sentence ? told(last.sentence) : ''}</small>
     </div>
     <Button disabled={!session.rights.may('add_ink')} onclick={() => session.board.replica.retrySetAside()}
-      >Put on the board</Button
+      >{t('put-on-the-board')}</Button
     >
-    <Button kind="stop" onclick={() => session.board.replica.throwSetAside()}>Throw away</Button>
+    <Button kind="stop" onclick={() => session.board.replica.throwSetAside()}>{t('throw-away')}</Button>
   </div>
 {/if}
 
@@ -34,13 +34,13 @@
     display: flex;
     align-items: center;
     gap: 8px;
-    background: var(--glass);
-    border: 1px dashed var(--clay);
-    border-radius: var(--radius);
-    padding: 4px 8px 4px 12px;
+    flex-wrap: wrap;
+    border-bottom: 1px solid var(--sand-line);
+    padding: 4px 14px;
     min-width: 0;
   }
   .aside div {
+    flex: 1 1 200px;
     display: grid;
     min-width: 0;
     line-height: 1.25;

@@ -1,49 +1,78 @@
 <script lang="ts">
-  import type { Surface } from '../board/surface.svelte'
+  import Hint from '../../ui/Hint.svelte'
+  import Fitting from '../../ui/Fitting.svelte'
   import Icon from '../../ui/Icon.svelte'
-  import Offer from './Offer.svelte'
-  import PageStrip from '../pages/PageStrip.svelte'
-  import Selection from './Selection.svelte'
+  import { screen } from '../../ui/screen.svelte'
+  import ChatDrawer from '../../people/ChatDrawer.svelte'
+  import HandButton from '../../people/HandButton.svelte'
+  import Signs from '../../people/Signs.svelte'
   import type { Session } from '../../lesson/session.svelte'
-  import SetAside from './SetAside.svelte'
+  import { t } from '../../words/words.svelte'
+  import type { Surface } from '../board/surface.svelte'
+  import PageSwitch from '../pages/PageSwitch.svelte'
+  import Offer from './Offer.svelte'
+  import Selection from './Selection.svelte'
   import TextSettings from './TextSettings.svelte'
   import ToolSettings from './ToolSettings.svelte'
+  import Zoom from './Zoom.svelte'
 
   interface Props {
     session: Session
     surface: Surface | null
-    onkeys: () => void
+    /** No column of people stands beside the board. */
+    alone: boolean
   }
-  let { session, surface, onkeys }: Props = $props()
-  const writing = $derived(session.rights.may('add_ink'))
+  let { session, surface, alone }: Props = $props()
+  const onlooker = $derived(session.people.role === 'onlooker')
+  const making = $derived(session.rights.makes)
+  const student = $derived(session.people.role === 'student')
 </script>
 
-<section class="sill" aria-label="Sill">
-  <div class="left">
-    {#if session.trouble}
-      <p class="trouble" role="alert">{session.trouble}</p>
+<section class="sill" aria-label={t('sill')}>
+  {#if !onlooker && making}
+    <div class="back">
+      <button
+        disabled={!session.board.undos}
+        aria-label={t('undo')}
+        title={t('undo')}
+        onclick={() => session.undo()}><Icon name="undo" /></button
+      >
+      <button
+        disabled={!session.board.redos}
+        aria-label={t('redo')}
+        title={t('redo')}
+        onclick={() => session.redo()}><Icon name="redo" /></button
+      >
+    </div>
+  {/if}
+  <div class="middle">
+    {#if student && !making}
+      {#snippet hand()}<HandButton {session} />{/snippet}
+      {#snippet chat()}<ChatDrawer {session} />{/snippet}
+      {#snippet signs()}<Signs {session} />{/snippet}
+      <Fitting
+        parts={[
+          { key: 'hand', part: hand },
+          alone && { key: 'chat', part: chat },
+          { key: 'signs', part: signs },
+        ]}
+      />
     {:else if session.editing}
       <TextSettings {session} />
     {:else if session.selection.ids.size}
       <Selection {session} />
     {:else if session.asYouGo.offer}
       <Offer {session} />
-    {:else if session.board.setAside.length}
-      <SetAside {session} />
-    {:else if session.notice}
-      <p class="say" role="status" data-testid="say">{session.notice}</p>
-    {:else if session.rights.standing && !writing}
-      <p class="say" data-testid="say">
-        <Icon name="nopen" size={24} />{session.rights.standing.writing.sentence}
-      </p>
-    {:else if session.rights.standing}
+    {:else if !session.rights.standing}
+      <Hint>{t('fetching-board')}</Hint>
+    {:else if !onlooker}
       <ToolSettings {session} {surface} />
-    {:else}
-      <p class="say">Fetching the board.</p>
     {/if}
   </div>
-  <PageStrip {session} />
-  <button class="keys" onclick={onkeys} aria-label="Keys" title="Keys">?</button>
+  <div class="right">
+    <PageSwitch {session} />
+    {#if surface && !screen.phone}<Zoom {surface} />{/if}
+  </div>
 </section>
 
 <style>
@@ -51,48 +80,52 @@
     grid-area: sill;
     min-height: 68px;
     background: var(--sand);
-    border-top: 4px solid var(--sand-2);
-    display: flex;
-    align-items: stretch;
-    min-width: 0;
-  }
-  .left {
-    flex: 1;
-    min-width: 0;
+    border-top: 1px solid var(--sand-line);
     display: flex;
     align-items: center;
     gap: 12px;
-    padding: 6px 12px;
-  }
-  .say,
-  .trouble {
-    display: flex;
-    align-items: center;
-    gap: 14px;
-    flex: 1;
+    padding: 6px 10px;
     min-width: 0;
   }
-  .trouble {
-    color: var(--clay);
-    font-weight: 600;
+  .back,
+  .right {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    flex: none;
   }
-  .keys {
-    width: 40px;
-    border: 0;
-    border-left: 1px solid var(--sand-line);
+  .middle {
+    flex: 1;
+    min-width: 0;
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    border-inline: 1px solid var(--sand-line);
+    padding-inline: 12px;
+    align-self: stretch;
+  }
+  .back button {
+    width: 44px;
+    height: 46px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    display: grid;
+    place-items: center;
+    padding: 0;
+  }
+  .back button:disabled {
+    color: var(--disabled);
     background: none;
-    font-weight: 700;
-    color: var(--muted);
   }
-  @media (max-width: 900px) {
+  @media (max-width: 600px) {
     .sill {
-      flex-wrap: wrap;
+      min-height: 54px;
+      padding: 4px 6px;
+      gap: 6px;
     }
-    .left {
-      flex-basis: 100%;
-    }
-    .keys {
-      display: none;
+    .middle {
+      padding-inline: 6px;
     }
   }
 </style>

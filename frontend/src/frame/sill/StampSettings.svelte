@@ -4,6 +4,7 @@
   import StampPicture from './StampPicture.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { STAMPS } from '../../lesson/stamps'
+  import { t } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   const tools = $derived(session.tools)
@@ -11,20 +12,20 @@
 </script>
 
 <Tiles
-  label="Stamps"
+  label={t('stamps')}
   options={all}
   taken={tools.stamp}
-  name={(stamp) => stamp.name}
+  name={(stamp) => (stamp.word ? t(stamp.word) : stamp.name)}
   ontake={(index) => (tools.stamp = index)}
 >
   {#snippet picture(stamp)}<StampPicture {stamp} />{/snippet}
 </Tiles>
 {#if tools.stamp >= STAMPS.length}
   <button class="away" onclick={() => tools.dropStamp(tools.stamp - STAMPS.length)}
-    >Throw this one away</button
+    >{t('throw-this-one-away')}</button
   >
 {:else if !tools.ownStamps.length}
-  <Hint>Own ones: select things, Arrange, Make a stamp.</Hint>
+  <Hint>{t('own-ones-select-things-arrange')}</Hint>
 {/if}
 
 <style>

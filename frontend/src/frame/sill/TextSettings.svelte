@@ -4,25 +4,26 @@
   import Popover from '../../ui/Popover.svelte'
   import type { Align, Family, Listing } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
+  import { t } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   const tools = $derived(session.tools)
   const editing = $derived(session.editing)
   const FAMILIES: { value: Family; label: string }[] = [
-    { value: 'sans', label: 'Plain' },
-    { value: 'serif', label: 'Book' },
-    { value: 'hand', label: 'Hand' },
-    { value: 'mono', label: 'Even' },
+    { value: 'sans', label: t('family-plain') },
+    { value: 'serif', label: t('family-book') },
+    { value: 'hand', label: t('family-hand') },
+    { value: 'mono', label: t('family-even') },
   ]
   const ALIGN: { value: Align; label: string }[] = [
-    { value: 'left', label: 'Left' },
-    { value: 'centre', label: 'Centre' },
-    { value: 'right', label: 'Right' },
+    { value: 'left', label: t('align-left') },
+    { value: 'centre', label: t('centre') },
+    { value: 'right', label: t('align-right') },
   ]
   const LISTS: { value: Listing; label: string }[] = [
-    { value: 'none', label: 'No list' },
-    { value: 'bullets', label: 'Bullets' },
-    { value: 'numbers', label: 'Numbers' },
+    { value: 'none', label: t('no-list') },
+    { value: 'bullets', label: t('bullets') },
+    { value: 'numbers', label: t('numbers') },
   ]
   let link = $state('')
   let wrongLink = $state(false)
@@ -51,91 +52,91 @@
   const size = $derived(editing?.size ?? tools.textSize)
 </script>
 
-<div class="row" role="group" aria-label="Text settings">
-  <Popover label="Family">
+<div class="row" role="group" aria-label={t('text-settings')}>
+  <Popover label={t('family')}>
     {#snippet face()}{FAMILIES.find(({ value }) => value === (editing?.family ?? tools.textFamily))!
         .label}{/snippet}
     {#snippet children()}
       <Choice
-        label="Family"
+        label={t('family')}
         options={FAMILIES}
         bind:value={() => editing?.family ?? tools.textFamily, setFamily}
       />
     {/snippet}
   </Popover>
-  <button aria-label="Smaller" onpointerdown={stay} onclick={() => setSize(size / 1.15)}>−</button>
+  <button aria-label={t('smaller')} onpointerdown={stay} onclick={() => setSize(size / 1.15)}>−</button>
   <input
     type="number"
-    aria-label="Text size"
+    aria-label={t('text-size')}
     min="4"
     max="400"
     value={size}
     onchange={(event) => setSize(event.currentTarget.valueAsNumber)}
   />
-  <button aria-label="Larger" onpointerdown={stay} onclick={() => setSize(size * 1.15)}>+</button>
+  <button aria-label={t('larger')} onpointerdown={stay} onclick={() => setSize(size * 1.15)}>+</button>
   {#if editing?.kind === 'text'}
     <button
-      aria-label="Bold"
+      aria-label={t('bold')}
       aria-pressed={editing.has((s) => !!s.bold)}
       onpointerdown={stay}
       onclick={() => editing.toggle('bold')}><b>B</b></button
     >
     <button
-      aria-label="Italic"
+      aria-label={t('italic')}
       aria-pressed={editing.has((s) => !!s.italic)}
       onpointerdown={stay}
       onclick={() => editing.toggle('italic')}><i>I</i></button
     >
     <button
-      aria-label="Underline"
+      aria-label={t('underline')}
       aria-pressed={editing.has((s) => !!s.underline)}
       onpointerdown={stay}
       onclick={() => editing.toggle('underline')}><u>U</u></button
     >
     <button
-      aria-label="Strike through"
+      aria-label={t('strike-through')}
       aria-pressed={editing.has((s) => !!s.strike)}
       onpointerdown={stay}
       onclick={() => editing.toggle('strike')}><s>S</s></button
     >
     <button
-      aria-label="Subscript"
+      aria-label={t('subscript')}
       aria-pressed={editing.has((s) => s.script === 'sub')}
       onpointerdown={stay}
       onclick={() => editing.script('sub')}>x<sub>2</sub></button
     >
     <button
-      aria-label="Superscript"
+      aria-label={t('superscript')}
       aria-pressed={editing.has((s) => s.script === 'sup')}
       onpointerdown={stay}
       onclick={() => editing.script('sup')}>x<sup>2</sup></button
     >
-    <Popover label="Lines and links">
-      {#snippet face()}Lines{/snippet}
+    <Popover label={t('lines-and-links')}>
+      {#snippet face()}{t('lines')}{/snippet}
       {#snippet children()}
         <div class="stack">
           <Choice
-            label="Align"
+            label={t('align')}
             options={ALIGN}
             bind:value={() => editing.align, (align) => (editing.align = align)}
           />
           <Choice
-            label="List"
+            label={t('list')}
             options={LISTS}
             bind:value={() => editing.listing, (list) => (editing.listing = list)}
           />
           <label>
-            <span>Link</span>
+            <span>{t('link')}</span>
             <input bind:value={link} placeholder="https://" aria-invalid={wrongLink} onchange={setLink} />
           </label>
           {#if wrongLink}<p role="alert">
-              A link begins with http://, https:// or mailto: and has no spaces.
+              {t('a-link-begins-with-http')}
             </p>{/if}
         </div>
       {/snippet}
     </Popover>
   {:else if !editing}
-    <Hint>Press on the board and type.</Hint>
+    <Hint>{t('press-on-the-board-and')}</Hint>
   {/if}
 </div>
 

@@ -4,12 +4,15 @@
   import type { Surface } from '../board/surface.svelte'
   import Choice from '../../ui/Choice.svelte'
   import Button from '../../ui/Button.svelte'
+  import Fitting from '../../ui/Fitting.svelte'
   import Slider from '../../ui/Slider.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import Popover from '../../ui/Popover.svelte'
+  import { t } from '../../words/words.svelte'
   import BaySettings from './BaySettings.svelte'
   import BringIn from '../rack/BringIn.svelte'
   import ChoosePanel from './ChoosePanel.svelte'
+  import InkWells from './InkWells.svelte'
   import PenSettings from './PenSettings.svelte'
   import ShapeSettings from './ShapeSettings.svelte'
   import StampSettings from './StampSettings.svelte'
@@ -20,80 +23,127 @@
   const tools = $derived(session.tools)
 </script>
 
+{#snippet inks()}<InkWells {session} />{/snippet}
+
 {#if tools.tool === 'pen'}
   <PenSettings {session} />
-{:else if tools.tool === 'highlight'}
-  <Choice
-    label="Highlighter"
-    options={HIGHLIGHT_NIBS.map((nib) => ({ value: nib.width, label: nib.name, dot: nib.width * 0.6 }))}
-    bind:value={tools.highlightNib}
-    onchange={() => tools.keep()}
-  />
-  <label class="check">
-    <input type="checkbox" bind:checked={tools.straightHighlight} onchange={() => tools.keep()} /> Keep level
-  </label>
 {:else if tools.tool === 'shape'}
   <ShapeSettings {session} />
 {:else if tools.tool === 'text'}
   <TextSettings {session} />
-{:else if tools.tool === 'note'}
-  <Radios
-    label="Note colour"
-    options={NOTE_COLOURS}
-    name={({ name }) => name}
-    colour={({ colour }) => colour}
-    taken={({ colour }) => tools.noteColour === colour}
-    ontake={({ colour }) => {
-      tools.noteColour = colour
-      tools.keep()
-    }}
-    look="wells"
-  />
-  <Hint>Press on the board and type. Your name goes on it.</Hint>
-{:else if tools.tool === 'table'}
-  <Hint>Press where it is to stand. Rows pasted from a spreadsheet become a table too.</Hint>
-{:else if tools.tool === 'bring'}
-  <BringIn {session} {surface} />
-{:else if tools.tool === 'bay'}
-  <BaySettings {session} {surface} />
 {:else if tools.tool === 'stamp'}
   <StampSettings {session} />
+{:else if tools.tool === 'bay'}
+  <BaySettings {session} {surface} />
+{:else if tools.tool === 'highlight'}
+  {#snippet nibs()}
+    <Choice
+      label={t('highlighter')}
+      options={HIGHLIGHT_NIBS.map((nib) => ({ value: nib.width, label: t(nib.word), dot: nib.width * 0.6 }))}
+      bind:value={tools.highlightNib}
+      onchange={() => tools.keep()}
+    />
+  {/snippet}
+  {#snippet level()}
+    <label class="check">
+      <input type="checkbox" bind:checked={tools.straightHighlight} onchange={() => tools.keep()} />
+      {t('keep-level')}
+    </label>
+  {/snippet}
+  <Fitting
+    parts={[
+      { key: 'inks', part: inks },
+      { key: 'nibs', part: nibs },
+      { key: 'level', part: level },
+    ]}
+  />
+{:else if tools.tool === 'note'}
+  {#snippet colours()}
+    <Radios
+      label={t('note-colour')}
+      options={NOTE_COLOURS}
+      name={({ word }) => t(word)}
+      colour={({ colour }) => colour}
+      taken={({ colour }) => tools.noteColour === colour}
+      ontake={({ colour }) => {
+        tools.noteColour = colour
+        tools.keep()
+      }}
+      look="wells"
+    />
+  {/snippet}
+  {#snippet how()}<Hint>{t('note-how')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'colours', part: colours },
+      { key: 'how', part: how, hint: true },
+    ]}
+  />
+{:else if tools.tool === 'table'}
+  <Hint>{t('table-how')}</Hint>
+{:else if tools.tool === 'bring'}
+  <BringIn {session} {surface} />
 {:else if tools.tool === 'select'}
-  <Choice
-    label="Select by"
-    options={[
-      { value: 'box', label: 'Box' },
-      { value: 'lasso', label: 'Lasso' },
+  {#snippet by()}
+    <Choice
+      label={t('select-by')}
+      options={[
+        { value: 'box', label: t('select-box') },
+        { value: 'lasso', label: t('select-lasso') },
+      ]}
+      bind:value={tools.selectBy}
+    />
+  {/snippet}
+  {#snippet choose()}
+    <Popover label={t('choose')}>
+      {#snippet face()}{t('choose')}{/snippet}
+      {#snippet children(close)}<ChoosePanel {session} onclose={close} />{/snippet}
+    </Popover>
+  {/snippet}
+  {#snippet snap()}
+    <label class="check">
+      <input type="checkbox" bind:checked={tools.snap} onchange={() => tools.keep()} />
+      {t('snap')}
+    </label>
+  {/snippet}
+  {#snippet how()}<Hint>{t('shift-adds')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'by', part: by },
+      { key: 'choose', part: choose },
+      { key: 'snap', part: snap },
+      { key: 'how', part: how, hint: true },
     ]}
-    bind:value={tools.selectBy}
   />
-  <Popover label="Choose">
-    {#snippet face()}Choose{/snippet}
-    {#snippet children(close)}<ChoosePanel {session} onclose={close} />{/snippet}
-  </Popover>
-  <label class="check">
-    <input type="checkbox" bind:checked={tools.snap} onchange={() => tools.keep()} /> Catch at edges and lines
-  </label>
-  <Hint>Shift adds.</Hint>
 {:else if tools.tool === 'eraser'}
-  <Choice
-    label="Eraser takes"
-    options={[
-      { value: 'stroke', label: 'Whole strokes' },
-      { value: 'rub', label: 'What it touches' },
+  {#snippet takes()}
+    <Choice
+      label={t('eraser-takes')}
+      options={[
+        { value: 'stroke', label: t('eraser-strokes') },
+        { value: 'rub', label: t('eraser-rubs') },
+      ]}
+      bind:value={tools.eraseBy}
+      onchange={() => tools.keep()}
+    />
+  {/snippet}
+  {#snippet how()}<Hint>{t('eraser-how')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'takes', part: takes },
+      { key: 'how', part: how, hint: true },
     ]}
-    bind:value={tools.eraseBy}
-    onchange={() => tools.keep()}
   />
-  <Hint>It grows with speed.</Hint>
 {:else if tools.tool === 'ruler'}
-  <Button onclick={() => surface?.toggleRuler()}
-    >{surface?.ruler.on ? 'Take the ruler away' : 'Lay the ruler down'}</Button
-  >
-  {#if surface?.ruler.on}
+  {#snippet lay()}
+    <Button onclick={() => surface?.toggleRuler()}
+      >{surface?.ruler.on ? t('ruler-away') : t('ruler-down')}</Button
+    >
+  {/snippet}
+  {#snippet length()}
     <Slider
-      label="Length"
-      value={surface.ruler.length}
+      label={t('length')}
+      value={surface!.ruler.length}
       least={160}
       most={1600}
       step={10}
@@ -102,27 +152,54 @@
         surface!.redrawOver()
       }}
     />
-    <Hint>Turn it by an end, the wheel or the arrow keys.</Hint>
-  {/if}
-{:else if tools.tool === 'pointer'}
-  <Choice
-    label="Point with"
-    options={[
-      { value: 'light', label: 'A light that fades' },
-      { value: 'arrow', label: 'An arrow that stays' },
+  {/snippet}
+  {#snippet how()}<Hint>{t('ruler-how')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'lay', part: lay },
+      { key: 'inks', part: inks },
+      surface?.ruler.on && { key: 'length', part: length },
+      surface?.ruler.on && { key: 'how', part: how, hint: true },
     ]}
-    bind:value={tools.pointWith}
-    onchange={() => tools.keep()}
   />
-  {#if surface?.traces.hasArrows}
-    <Button onclick={() => session.send({ type: 'clear_pointers', everyone: false })}>Take mine away</Button>
-    {#if session.people.tutorSide}
-      <Button onclick={() => session.send({ type: 'clear_pointers', everyone: true })}>Clear pointers</Button>
-    {/if}
-  {/if}
+{:else if tools.tool === 'pointer'}
+  {#snippet point()}
+    <Choice
+      label={t('point-with')}
+      options={[
+        { value: 'light', label: t('point-light') },
+        { value: 'arrow', label: t('point-arrow') },
+      ]}
+      bind:value={tools.pointWith}
+      onchange={() => tools.keep()}
+    />
+  {/snippet}
+  {#snippet mine()}
+    <Button onclick={() => session.send({ type: 'clear_pointers', everyone: false })}
+      >{t('take-mine-away')}</Button
+    >
+  {/snippet}
+  {#snippet allAway()}
+    <Button onclick={() => session.send({ type: 'clear_pointers', everyone: true })}
+      >{t('clear-pointers')}</Button
+    >
+  {/snippet}
+  <Fitting
+    parts={[
+      { key: 'point', part: point },
+      surface?.traces.hasArrows && { key: 'mine', part: mine },
+      surface?.traces.hasArrows && session.people.tutorSide && { key: 'all', part: allAway },
+    ]}
+  />
 {:else}
-  <Hint>Drag the paper. Two fingers or Ctrl and the wheel zoom.</Hint>
-  <Button onclick={() => surface?.fitPage()}>Whole page</Button>
+  {#snippet whole()}<Button onclick={() => surface?.fitPage()}>{t('whole-page')}</Button>{/snippet}
+  {#snippet how()}<Hint>{t('move-how')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'whole', part: whole },
+      { key: 'how', part: how, hint: true },
+    ]}
+  />
 {/if}
 
 <style>

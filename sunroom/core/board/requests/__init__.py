@@ -45,6 +45,7 @@ from sunroom.core.board.steps import (
 )
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens.facts import Actor
+from sunroom.core.sentences import said
 from sunroom.core.text import Typesetter
 
 __all__ = [
@@ -186,7 +187,7 @@ def work(board: Board, request: Request) -> int:
         things = len(getattr(request, "ids", ())) + len(getattr(request, "items", ()))
         cost += things * (STROKE + len(page.head.bays) * BAY)
     if cost > MOST_WORK:
-        raise MalformedError("too_much", "That is more than can be done at once. Take a smaller part.")
+        raise MalformedError("too_much", said("that-is-more-than-can"))
     return int(cost)
 
 
@@ -204,11 +205,11 @@ def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typ
     if isinstance(request, AddPage):
         step = paging.added(board, request, seat)
     elif page is None:
-        raise GoneError("page_gone", "That page is no longer on the board.")
+        raise GoneError("page_gone", said("that-page-is-no-longer"))
     else:
         step = family_of(request).step(Now(board, page, seat, at_ms, typesetter), request)
     if step is None:
-        raise GoneError("items_gone", "That is no longer on the board.")
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
     _check_new_ids(board, step)
     return step
 
@@ -220,4 +221,4 @@ def _check_new_ids(board: Board, step: Step) -> None:
     page = board.pages.get(getattr(step, "page", ""))
     there = page.items if page else {}
     if len(set(new)) < len(new) or any(item_id in there and item_id not in gone for item_id in new):
-        raise GoneError("id_taken", "That is on the board already.")
+        raise GoneError("id_taken", said("that-is-on-the-board"))

@@ -35,6 +35,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.ink import Ends
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import DEFAULT_SIDES, FigureKind, draw_figure
 
 MAX_STEP_ITEMS = 2_000
@@ -67,9 +68,9 @@ def check(request: Adding) -> None:
     if isinstance(request, DrawFigure):
         return _check_drawn(request)
     if not 1 <= len(request.items) <= MAX_STEP_ITEMS:
-        raise MalformedError("items", f"A step adds between 1 and {MAX_STEP_ITEMS:,} items.")
+        raise MalformedError("items", said("a-step-adds-between-1", stepitems=MAX_STEP_ITEMS))
     if len({item.id for item in request.items}) < len(request.items):
-        raise MalformedError("items", "Two items of the step have the same id.")
+        raise MalformedError("items", said("two-items-of-the-step"))
     for item in request.items:
         check_item(item)
 
@@ -79,7 +80,7 @@ def _check_drawn(request: DrawFigure) -> None:
     for field in ("x", "y", "width", "height"):
         check_number(field, getattr(request, field), MAX_COORDINATE)
     if max(abs(request.width), abs(request.height)) < 1:
-        raise MalformedError("width", "The figure is too small to be seen.")
+        raise MalformedError("width", said("the-figure-is-too-small"))
     check_range("sides", request.sides, 3, 24)
     check_colour(request.colour)
     if request.fill:
@@ -123,9 +124,9 @@ def step(now: Now, request: Adding) -> Step | None:
     page = now.page
     items = (attached(page, _drawn(request)),) if isinstance(request, DrawFigure) else request.items
     if len(page.items) + len(items) > MAX_ITEMS:
-        raise MalformedError("items", "The page is full. Add a page to go on.")
+        raise MalformedError("items", said("the-page-is-full-add"))
     if any(item.id in page.items for item in items):
-        raise GoneError("id_taken", "That is on the board already.")
+        raise GoneError("id_taken", said("that-is-on-the-board"))
     # Heights are written into the step, so that every reader of the log gives the same ones.
     stamped = (_stamped(now, item, float(page.next_z + number)) for number, item in enumerate(items))
     return AddItems(page.head.id, tuple(stamped))

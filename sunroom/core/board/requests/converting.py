@@ -33,6 +33,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import Ends
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import BASELINE
@@ -104,7 +105,7 @@ def check(request: Converting) -> None:
             _check_figure(request)
         case TrueUpAll(figures=figures):
             if len(figures) > MAX_FIGURES or len({f.id for f in figures}) < len(figures):
-                sentence = f"A sketch has at most {MAX_FIGURES} figures, each with its own id."
+                sentence = said("a-sketch-has-at-most", figures=MAX_FIGURES)
                 raise MalformedError("figures", sentence)
             for figure in figures:
                 _check_figure(figure)
@@ -151,7 +152,7 @@ def _as_written(page: Page, request: AsWritten) -> ReplaceItems:
     items = found(page, tuple(dict.fromkeys(request.ids)))
     back = [item for item in items if isinstance(item, TextItem | ShapeItem) and item.ink]
     if not back:
-        raise GoneError("items_gone", "That is no longer on the board.")
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
     return ReplaceItems(request.page, tuple(item.id for item in back), _written(page, back))
 
 
@@ -159,9 +160,9 @@ def _converted(now: Now, request: Typeset | TrueUp) -> ReplaceItems:
     items = found(now.page, tuple(dict.fromkeys(request.ids)))
     strokes = [item for item in items if isinstance(item, InkItem)]
     if not strokes:
-        raise GoneError("items_gone", "That is no longer on the board.")
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
     if request.id in now.page.items:
-        raise GoneError("id_taken", "That is on the board already.")
+        raise GoneError("id_taken", said("that-is-on-the-board"))
     ids = tuple(stroke.id for stroke in strokes)
     if isinstance(request, Typeset):
         made: TextItem | ShapeItem = _typed(request, strokes, now.typesetter)
@@ -217,7 +218,7 @@ def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
         made.append(item)
         gone += step.ids
     if not made:
-        raise GoneError("items_gone", "That is no longer on the board.")
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
     then = msgspec.structs.replace(now.page, items=now.page.items.update({item.id: item for item in made}))
     items = (attached(then, i) if isinstance(i, ShapeItem) and any(i.holds) else i for i in made)
     return ReplaceItems(request.page, tuple(dict.fromkeys(gone)), tuple(items))

@@ -15,14 +15,16 @@ from sunroom.core.board.pages import MAX_ITEMS, Board, Page
 from sunroom.core.board.steps import Step
 from sunroom.core.errors import MalformedError, SunRoomError
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import Sentence, said
 from sunroom.core.text import Typesetter
 
 
 class GoneError(SunRoomError):
     """What the request speaks of is no longer on the board: nobody's fault, nothing was changed."""
 
-    def __init__(self, code: str, sentence: str) -> None:
-        super().__init__(sentence)
+    def __init__(self, code: str, sentence: Sentence) -> None:
+        super().__init__(str(sentence))
+        self.sentence = sentence
         self.code = code
 
 
@@ -57,7 +59,7 @@ class Family(Protocol):
 
 def check_ids(ids: tuple[str, ...]) -> None:
     if not 1 <= len(ids) <= MAX_ITEMS:
-        raise MalformedError("ids", "The step names no item, or too many.")
+        raise MalformedError("ids", said("the-step-names-no-item"))
 
 
 def check_holds(holds: tuple[str, str]) -> None:
@@ -70,7 +72,7 @@ def chosen(page: Page, ids: Sequence[str]) -> list[Item]:
     """The items of ``ids`` that are still there, from the lowest to the highest; raises GoneError."""
     found = {item_id: page.items[item_id] for item_id in ids if item_id in page.items}
     if not found:
-        raise GoneError("items_gone", "That is no longer on the board.")
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
     return sorted(found.values(), key=lambda item: (item.z, item.id))
 
 

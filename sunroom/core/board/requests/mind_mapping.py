@@ -31,6 +31,7 @@ from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import draw_figure
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
@@ -91,9 +92,7 @@ def check(request: ToMindMap) -> None:
     check_ids(request.ids)
     parts = request.parts
     if len(parts) > MAX_MAP_PARTS or len({part.id for part in parts}) < len(parts):
-        raise MalformedError(
-            "labels", f"A mind map has at most {MAX_MAP_PARTS} words and lines, each with its own id."
-        )
+        raise MalformedError("labels", said("a-mind-map-has-at", mapparts=MAX_MAP_PARTS))
     for part in parts:
         check_id(part.id)
     for label in request.labels:
@@ -124,10 +123,10 @@ def step(now: Now, request: ToMindMap) -> Step | None:
 def mind_map(page: Page, request: ToMindMap, seat: str, at_ms: int, typesetter: Typesetter) -> ReplaceItems:
     """The step that makes a mind map of ink, or adds branches to one; raises GoneError."""
     if any(part.id in page.items for part in request.parts):
-        raise GoneError("id_taken", "That is on the board already.")
+        raise GoneError("id_taken", said("that-is-on-the-board"))
     labels = [(label, ink) for label in request.labels if (ink := _ink(page, label))]
     if not labels:
-        raise GoneError("items_gone", "That is no longer on the board.")
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
     gone = {stroke.id for _, ink in labels for stroke in ink}
     made: dict[str, Item] = {shape.id: shape for shape in _ovals(page, labels, request.centre, typesetter)}
     then = msgspec.structs.replace(page, items=page.items.update(made))

@@ -24,6 +24,7 @@ from sunroom.core.board.steps import AddPage, ChangePage, MovePage, RemovePage, 
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens.facts import PageRule
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import said
 
 #: Things on a page that is copied: each copy is a step of its own in the log.
 MAX_COPIED = 5_000
@@ -71,12 +72,12 @@ def check(request: Paging) -> None:
         case AddPage() | ChangePage():
             check_head(request.head)
             if isinstance(request, AddPage) and request.items:
-                raise MalformedError("items", "A new page starts empty.")
+                raise MalformedError("items", said("a-new-page-starts-empty"))
         case CopyPage():
             check_id(request.id)
             check_head(PageHead(request.id, request.title))
             if len(request.desk_of) > MAX_SEAT:
-                raise MalformedError("desk_of", "Nobody has such a seat.")
+                raise MalformedError("desk_of", said("nobody-has-such-a-seat"))
         case EditPage():
             check_head(_edited(PageHead(request.page), request))
         case PutBay():
@@ -122,7 +123,7 @@ def step(now: Now, request: Paging) -> Step | None:
             _check_room_for_page(now.board)
             return remaining(now.board, _copy(now, request))
         case RemovePage() if len(now.board.order) == 1:
-            raise GoneError("last_page", "A board keeps at least one page.")
+            raise GoneError("last_page", said("a-board-keeps-at-least"))
         case _:
             return remaining(now.board, request)
 
@@ -147,16 +148,14 @@ def _edited(head: PageHead, request: EditPage | PutBay | DropBay) -> PageHead:
 
 def _check_room_for_page(board: Board) -> None:
     if len(board.order) >= MAX_PAGES:
-        raise MalformedError("page", f"A board has at most {MAX_PAGES} pages.")
+        raise MalformedError("page", said("a-board-has-at-most", pages=MAX_PAGES))
 
 
 def _copy(now: Now, request: CopyPage) -> AddPage:
     """The page with all its items, which belong to the one who copied it."""
     in_order = now.page.in_order()
     if len(in_order) > MAX_COPIED:
-        raise MalformedError(
-            "items", f"A page with more than {MAX_COPIED:,} things is too full to be copied."
-        )
+        raise MalformedError("items", said("a-page-with-more-than", copied=MAX_COPIED))
     ids = {item.id: f"{request.id[:20]}-{number}" for number, item in enumerate(in_order)}
     items = tuple(
         _held_anew(owned(item, now.seat), ids, id=ids[item.id], at_ms=now.at_ms, locked=False, pinned=False)

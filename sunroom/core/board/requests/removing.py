@@ -16,6 +16,7 @@ from sunroom.core.ink.outline import nib_reach
 from sunroom.core.ink.rub import cut
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.pens.rules import Action
+from sunroom.core.sentences import said
 
 #: A rub is sent in parts when it goes on for longer.
 MAX_RUB_POINTS = 600
@@ -45,7 +46,7 @@ def check(request: Removing) -> None:
 
 def _check_path(path: tuple[tuple[float, float, float], ...]) -> None:
     if not 1 <= len(path) <= MAX_RUB_POINTS:
-        raise MalformedError("path", f"An eraser's path has between 1 and {MAX_RUB_POINTS} points.")
+        raise MalformedError("path", said("an-erasers-path-has-between", rubpoints=MAX_RUB_POINTS))
     for x, y, radius in path:
         check_number("path", x, MAX_COORDINATE)
         check_number("path", y, MAX_COORDINATE)
@@ -93,5 +94,5 @@ def rub(page: Page, request: RubItems) -> ReplaceItems:
                 piece = pack_samples(cut(rows, stretch))
                 pieces.append(msgspec.structs.replace(item, id=piece_id, samples=piece))
     if not taken:
-        raise GoneError("items_gone", "There was no ink under the eraser.")
+        raise GoneError("items_gone", said("there-was-no-ink-under"))
     return ReplaceItems(page.head.id, tuple(taken), tuple(pieces))

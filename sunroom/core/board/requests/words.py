@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 import msgspec
 from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.items import (
+    MAX_TABLE_SIDE,
     Item,
     NoteItem,
     ShapeItem,
@@ -75,7 +78,10 @@ class Side(msgspec.Struct, frozen=True):
 
 
 class ChangeTable(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="step", tag="change_table"):
-    """A table's last rows and columns come or go (1 or -1 of them), a side, whether it has a head."""
+    """A row or a column comes or goes (1 or -1) at a place, a side, whether there is a head.
+
+    ``at`` is the place from 0: what comes stands there, what goes stood there; without it, the end.
+    """
 
     page: str
     id: str
@@ -83,6 +89,7 @@ class ChangeTable(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="st
     columns: int | UnsetType = UNSET
     side: Side | UnsetType = UNSET
     head: bool | UnsetType = UNSET
+    at: int | UnsetType = UNSET
 
 
 #: What a row and a column that come are high and wide, in board units.
@@ -104,6 +111,7 @@ def check(request: Words) -> None:
         case ChangeTable(side=side):
             check_range("rows", request.rows or 0, -1, 1)
             check_range("columns", request.columns or 0, -1, 1)
+            check_range("at", request.at or 0, 0, MAX_TABLE_SIDE)
             if side is not UNSET:
                 check_number("side", side.units, MAX_COORDINATE)
 
@@ -165,7 +173,7 @@ def _changed(table: TableItem, request: SetTable | SetCell | ChangeTable) -> Tab
             at = row * len(table.columns) + column
             new = msgspec.structs.replace(table, cells=(*table.cells[:at], text, *table.cells[at + 1 :]))
         case ChangeTable():
-            new = _grown(table, request.rows or 0, request.columns or 0)
+            new = _grown(table, request.rows or 0, request.columns or 0, request.at)
             if request.head is not UNSET:
                 new = msgspec.structs.replace(new, head=request.head)
             if request.side is not UNSET:
@@ -174,20 +182,35 @@ def _changed(table: TableItem, request: SetTable | SetCell | ChangeTable) -> Tab
     return new
 
 
-def _grown(table: TableItem, by_rows: int, by_columns: int) -> TableItem:
-    """The table with a row or a column more or less at its end."""
+def _grown(table: TableItem, by_rows: int, by_columns: int, at: int | UnsetType) -> TableItem:
+    """The table with a row or a column more or less, at a place or at its end."""
     wide = len(table.columns)
-    cells = [table.cells[at : at + wide] for at in range(0, len(table.cells), wide)]
-    rows, columns = table.rows, table.columns
+    cells = [list(table.cells[start : start + wide]) for start in range(0, len(table.cells), wide)]
+    rows, columns = list(table.rows), list(table.columns)
     if by_columns:
-        columns = (*columns, COLUMN) if by_columns > 0 else columns[:-1]
-        cells = [(*row, "") if by_columns > 0 else row[:-1] for row in cells]
+        column = _place(at, len(columns), by_columns)
+        _put_or_take(columns, column, by_columns, COLUMN)
+        for row in cells:
+            _put_or_take(row, column, by_columns, "")
     if by_rows:
-        rows = (*rows, ROW) if by_rows > 0 else rows[:-1]
-        cells = [*cells, ("",) * len(columns)] if by_rows > 0 else cells[:-1]
+        place = _place(at, len(rows), by_rows)
+        _put_or_take(rows, place, by_rows, ROW)
+        _put_or_take(cells, place, by_rows, [""] * len(columns))
     return msgspec.structs.replace(
-        table, rows=rows, columns=columns, cells=tuple(cell for row in cells for cell in row)
+        table, rows=tuple(rows), columns=tuple(columns), cells=tuple(cell for row in cells for cell in row)
     )
+
+
+def _place(at: int | UnsetType, count: int, by: int) -> int:
+    last = count if by > 0 else count - 1
+    return last if at is UNSET else min(at, last)
+
+
+def _put_or_take(row: list[Any], place: int, by: int, new: Any) -> None:
+    if by > 0:
+        row.insert(place, new)
+    elif row:
+        del row[place]
 
 
 def _with_side(table: TableItem, side: Side) -> TableItem:

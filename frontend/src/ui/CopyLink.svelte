@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '../words/words.svelte'
   let { path }: { path: string } = $props()
   let copied = $state(false)
   let field = $state<HTMLInputElement>()
@@ -22,11 +23,11 @@
   <input
     readonly
     value={address.replace(/^https?:\/\//, '')}
-    aria-label="Link"
+    aria-label={t('link')}
     bind:this={field}
     onfocus={() => field?.select()}
   />
-  <button onclick={copy}>{copied ? 'Copied' : 'Copy'}</button>
+  <button onclick={copy}>{copied ? t('copied') : t('copy')}</button>
 </div>
 
 <style>

@@ -17,11 +17,16 @@ function numberOf(seat: string): number {
   return sum
 }
 
-/** White letters on it have a contrast of 4.5:1 or more. */
-export function personColour(seat: string): string {
-  return COLOURS[numberOf(seat) % COLOURS.length]!
+/** The room's colour ``number``, or for somebody who is not in it the seat's own. White letters on it have 4.5:1 or more. */
+export function personColour(seat: string, number = numberOf(seat)): string {
+  return COLOURS[number % COLOURS.length]!
 }
 
 export function personShape(seat: string): string {
   return SHAPES[(numberOf(seat) >>> 5) % SHAPES.length]!
+}
+
+/** First letter of a name, as it stands in a mark. */
+export function letterOf(name: string): string {
+  return ([...name.trim()][0] ?? '').toLocaleUpperCase()
 }

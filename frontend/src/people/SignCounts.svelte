@@ -1,0 +1,64 @@
+<script lang="ts">
+  /** The signs that came since the tutor looked last, counted. */
+  import type { Reaction } from '../lesson/classroom.svelte'
+  import type { Session } from '../lesson/session.svelte'
+  import Icon from '../ui/Icon.svelte'
+  import { t } from '../words/words.svelte'
+  import SignPicture from './SignPicture.svelte'
+  import { SIGNS } from './signs'
+
+  let { session }: { session: Session } = $props()
+  const counts = $derived(
+    Object.entries(SIGNS)
+      .map(([kind, { word }]) => ({
+        kind: kind as Reaction,
+        word,
+        count: session.classroom.reactions.filter((sign) => sign.kind === kind).length,
+      }))
+      .filter(({ count }) => count > 0),
+  )
+</script>
+
+<div role="status">
+  {#each counts as { kind, word, count } (kind)}
+    <span><SignPicture {kind} size={16} />{t('sign-count', { sign: t(word), count })}</span>
+  {/each}
+  {#if counts.length}
+    <button aria-label={t('signs-seen')} title={t('signs-seen')} onclick={() => session.classroom.signsSeen()}
+      ><Icon name="check" size={18} /></button
+    >
+  {/if}
+</div>
+
+<style>
+  div {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px;
+    padding: 0 10px;
+  }
+  div:not(:empty) {
+    padding-bottom: 4px;
+  }
+  span {
+    display: flex;
+    align-items: center;
+    gap: 4px;
+    padding: 3px 7px;
+    background: var(--sun-pale);
+    color: var(--on-pale);
+    border-radius: 3px;
+    font-size: 13px;
+  }
+  button {
+    width: 40px;
+    height: 40px;
+    padding: 0;
+    border: 0;
+    background: none;
+    display: grid;
+    place-items: center;
+    margin-inline-start: auto;
+  }
+</style>

@@ -1,0 +1,28 @@
+/** The order of people in their column. */
+import type { Session } from '../lesson/session.svelte'
+import type { Person } from '../wire/generated'
+import { speech, type Plain } from '../words/words.svelte'
+
+export type Sort = 'hand' | 'name' | 'page' | 'stroke'
+export const SORTS: { value: Sort; word: Plain }[] = [
+  { value: 'hand', word: 'sort-hand' },
+  { value: 'name', word: 'sort-name' },
+  { value: 'page', word: 'sort-page' },
+  { value: 'stroke', word: 'sort-stroke' },
+]
+
+/** The tutor side first, onlookers last; students between by what was asked for, and then as they came. */
+export function ranked(people: readonly Person[], sort: Sort, session: Session): Person[] {
+  const hands = session.lesson?.hands ?? []
+  const ends = { tutor: -2, helper: -1, student: 0, onlooker: 1 }
+  const value = (person: Person): number => {
+    if (sort === 'hand') return (hands.indexOf(person.seat) + hands.length) % (hands.length + 1 || 1)
+    if (sort === 'page') return session.pages.heads.findIndex(({ id }) => id === person.page)
+    return sort === 'stroke' ? -(session.classroom.lastStroke.get(person.seat) ?? 0) : 0
+  }
+  return people.toSorted(
+    (a, b) =>
+      ends[a.role] - ends[b.role] ||
+      (sort === 'name' ? a.name.localeCompare(b.name, speech.locale) : value(a) - value(b)),
+  )
+}

@@ -1,0 +1,42 @@
+/** How the interface looks and listens to this person; kept in this browser. */
+
+export type Theme = 'day' | 'evening' | 'system'
+const KEPT_AS = 'sunroom-looks'
+
+class Looks {
+  theme = $state.raw<Theme>('day')
+  /** Single letters take tools. */
+  letterKeys = $state.raw(true)
+  /** The people's column is folded to a strip. */
+  folded = $state.raw(false)
+  /** Nothing but the board and the sill. */
+  boardOnly = $state.raw(false)
+
+  begin(): void {
+    try {
+      const kept = JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Partial<Looks>
+      if (kept.theme === 'evening' || kept.theme === 'system') this.theme = kept.theme
+      if (kept.letterKeys === false) this.letterKeys = false
+      if (kept.folded === true) this.folded = true
+    } catch {
+      // What another version kept is no reason not to begin.
+    }
+    this.#show()
+    matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => this.#show())
+  }
+
+  set(wanted: Partial<Pick<Looks, 'theme' | 'letterKeys' | 'folded'>>): void {
+    Object.assign(this, wanted)
+    const { theme, letterKeys, folded } = this
+    localStorage.setItem(KEPT_AS, JSON.stringify({ theme, letterKeys, folded }))
+    this.#show()
+  }
+
+  #show(): void {
+    const dark = matchMedia('(prefers-color-scheme: dark)').matches
+    const evening = this.theme === 'evening' || (this.theme === 'system' && dark)
+    document.documentElement.dataset.theme = evening ? 'evening' : 'day'
+  }
+}
+
+export const looks = new Looks()

@@ -1,0 +1,1197 @@
+// Made by ./run types from sunroom/words/en.ftl. Do not edit.
+
+export interface Words {
+  'a-bays-title-is-one': { title: string | number }
+  'a-board-has-at-most': { pages: string | number }
+  'a-board-has-between-1': { pages: string | number }
+  'a-board-keeps-at-least': null
+  'a-board-that-was-saved': null
+  'a-bright-board-for-a': null
+  'a-character-is-between-1': { strokes: string | number }
+  'a-code-has-to-letters': { codelength: string | number; codelength2: string | number }
+  'a-colour-is-written-as': null
+  'a-copy-of-this-page': null
+  'a-countdown-runs-for-up': null
+  'a-desk-belongs-to-one': null
+  'a-desk-for-each-of': { count: string | number }
+  'a-hand-that-was-taken': null
+  'a-lesson-is-on-this': null
+  'a-lesson-is-up-to': { lessonminutes: string | number }
+  'a-lesson-with': { tutor: string | number }
+  'a-link-begins-with-http': null
+  'a-mind-map-has-at': { mapparts: string | number }
+  'a-new-page-starts-empty': null
+  'a-new-password': null
+  'a-number-is-missing-not': null
+  'a-page-has-at-most': { bays: string | number }
+  'a-page-of-the-board': { items: string | number }
+  'a-page-with-more-than': { copied: string | number }
+  'a-pages-title-is-one': { title: string | number }
+  'a-parent-or-a-screen': null
+  'a-password-has-at-most': { password: string | number }
+  'a-pen-is-passed-for': { penminutes: string | number }
+  'a-picture-of-the-board': null
+  'a-plan-has-up-to': { plannedpages: string | number }
+  'a-point-is-not-finite': null
+  'a-question-has-to-different': { options: string | number; options2: string | number }
+  'a-room-has-at-most': { boards: string | number }
+  'a-room-has-between-1': { boards: string | number }
+  'a-room-keeps-at-least': null
+  'a-sample-is-of-one': null
+  'a-sheet-measures-between-200': null
+  'a-sketch-has-at-most': { figures: string | number }
+  'a-step-adds-between-1': { stepitems: string | number }
+  'a-steps-id-has-6': null
+  'a-stroke-has-1-to': { samples: string | number }
+  'a-stroke-of-a-character': null
+  'a-table-has-1-to': { tableside: string | number }
+  'a-to-d': null
+  'a-trace-has-a-number': null
+  'a-trace-has-a-point': { point: string | number }
+  'a-trace-has-a-point-2': { point: string | number }
+  'a-trace-has-between-1': { samples: string | number }
+  'account-goes': { rooms: string | number }
+  'accounts-on-this-server-are': null
+  'accounts-on-this-server-are-2': null
+  'add-a-column': null
+  'add-a-page': null
+  'add-a-row': null
+  'add-as-a-branch': null
+  'add-page': null
+  'after-closed': null
+  'after-it': null
+  'after-view': null
+  'after-write': null
+  align: null
+  'align-left': null
+  'align-right': null
+  'all-figures': null
+  'all-ink': null
+  'all-notes': null
+  'all-of': { name: string | number }
+  'all-of-mine': null
+  'all-other-browsers-are-signed': null
+  'all-pages': null
+  'all-pictures': null
+  'all-students-work': null
+  'all-tables': null
+  'all-tools': null
+  'all-typed-text': null
+  'also-on-its-own': null
+  'an-erasers-path-has-between': { rubpoints: string | number }
+  'an-id-has-6-to': null
+  'and-all-that-was-ever': { title: string | number }
+  'another-code': null
+  'another-room': null
+  'answer-no': null
+  'answer-yes': null
+  answered: { count: string | number; students: string | number }
+  answers: null
+  'answers-by-line': null
+  arrange: null
+  arrow: null
+  'as-everyones': null
+  'as-the-lesson': null
+  'as-the-page': null
+  'as-written': null
+  'as-written-hint': null
+  'as-you-go-always': null
+  'as-you-go-off': null
+  'as-you-go-offer': null
+  ask: null
+  'ask-everybody': null
+  'ask-it': null
+  'asks-to-look': { name: string | number }
+  'at-the-door': null
+  'at-the-door-count': { count: string | number }
+  'at-the-last-lesson': null
+  'back-to-own-view': null
+  'back-to-place': null
+  'back-to-signing-in': null
+  'bay-nobody-yet': null
+  'bay-open-to-all': null
+  'bay-tutor-only': null
+  'before-it': null
+  'between-lessons': null
+  'board-facts': { count: string | number; when: string | number }
+  'board-only': null
+  'board-only-end': null
+  'board-things-on-this-page': { count: string | number }
+  'board-title': null
+  boards: null
+  'boards-put-away': { count: string | number }
+  'body-too-large': { size: string | number }
+  bold: null
+  branch: null
+  'branch-of': { words: string | number }
+  'bring-a-board-in': null
+  'bring-a-room-in-that': null
+  'bring-back': null
+  'bring-one-in': null
+  'bringing-board-in': null
+  'bringing-room-in': null
+  'bringing-the-picture-in': null
+  bullets: null
+  cancel: null
+  'cannot-bring': { name: string | number }
+  centre: null
+  change: null
+  'change-pen': null
+  'change-the-link': null
+  'change-the-password': null
+  chat: null
+  choose: null
+  'choose-a-picture': null
+  'choose-all': null
+  'choose-none': null
+  'choose-person': { name: string | number }
+  'choose-rack': null
+  'choose-some': null
+  chosen: { count: string | number; what: string | number }
+  'chosen-yours': { count: string | number; what: string | number }
+  class: null
+  clear: null
+  'clear-pointers': null
+  'cleared-undo-brings-it-back': null
+  clock: { minutes: string | number }
+  'clock-ends': { minutes: string | number }
+  'clock-hint': { time: string | number }
+  'clock-of': { minutes: string | number; planned: string | number }
+  'clock-over': { minutes: string | number }
+  'clock-paused': { minutes: string | number }
+  close: null
+  closed: null
+  code: null
+  'code-hint': null
+  'code-is': { code: string | number }
+  'code-of-door': null
+  colour: null
+  'colour-black': null
+  'colour-blue': null
+  'colour-green': null
+  'colour-lilac': null
+  'colour-mint': null
+  'colour-peach': null
+  'colour-purple': null
+  'colour-red': null
+  'colour-rose': null
+  'colour-sand': null
+  'colour-sky': null
+  'colour-yellow': null
+  'come-in': null
+  'come-in-by': null
+  'come-in-by-the-rooms': null
+  'come-into-the-room-first': null
+  'come-into-the-room-first-2': null
+  copied: null
+  'copied-to-paste': null
+  copy: null
+  'copy-board': null
+  corners: null
+  'dash-dashed': null
+  'dash-dotted': null
+  'dash-solid': null
+  dashed: null
+  dashes: null
+  'day-and-time': { day: string | number; time: string | number }
+  delete: null
+  'delete-board': null
+  'delete-everything-of-mine': null
+  'delete-it': null
+  'delete-named': { title: string | number }
+  'delete-the-account': null
+  'delete-the-room': null
+  'desk-of': { name: string | number }
+  details: null
+  'did-admit': { by: string | number; name: string | number }
+  'did-admit-all': { by: string | number }
+  'did-ask': { by: string | number; counts: string | number; question: string | number }
+  'did-between-closed': { by: string | number }
+  'did-between-view': { by: string | number }
+  'did-between-write': { by: string | number }
+  'did-clear': { by: string | number; count: string | number }
+  'did-door-code': { by: string | number }
+  'did-door-knock': { by: string | number }
+  'did-door-open': { by: string | number }
+  'did-end': { by: string | number }
+  'did-go-on': { by: string | number }
+  'did-hand-over': { by: string | number; name: string | number }
+  'did-let-back': { by: string | number; name: string | number }
+  'did-make-helper': { by: string | number; name: string | number }
+  'did-make-student': { by: string | number; name: string | number }
+  'did-open': { by: string | number }
+  'did-open-again': { by: string | number }
+  'did-pass-pen': { by: string | number; name: string | number }
+  'did-pass-pen-for': { by: string | number; minutes: string | number; name: string | number }
+  'did-pass-to-next': { by: string | number }
+  'did-pause': { by: string | number }
+  'did-pens-down': { by: string | number }
+  'did-pens-passed': { by: string | number }
+  'did-pens-up': { by: string | number }
+  'did-rename': { by: string | number; name: string | number; new: string | number }
+  'did-send-away': { by: string | number; name: string | number }
+  'did-set-rights': { by: string | number }
+  'did-set-rights-of': { by: string | number; name: string | number }
+  'did-take-pen': { by: string | number; name: string | number }
+  'did-take-room-back': { by: string | number }
+  'did-to-porch': { by: string | number; name: string | number }
+  'did-turn-away': { by: string | number; name: string | number }
+  done: null
+  'done-choosing': null
+  'door-asks-code': null
+  'door-closed': null
+  'door-code': null
+  'door-code-hint': null
+  'door-knock': null
+  'door-knock-hint': null
+  'door-knocked-at': null
+  'door-open': null
+  'door-open-hint': null
+  dotted: null
+  'double-press-a-cell-to': null
+  'drag-on-the-board-shift': null
+  'drag-out-a-bay-an': null
+  'draw-several': null
+  'drop-question': null
+  duplicate: null
+  'edit-words': null
+  'editor-keys': { what: string | number }
+  'end-lesson': null
+  'end-pairings': null
+  ends: null
+  'ends-arrow': null
+  'ends-arrows': null
+  'ends-none': null
+  english: null
+  'eraser-how': null
+  'eraser-rubs': null
+  'eraser-strokes': null
+  'eraser-takes': null
+  'every-seat-in-this-room': null
+  'everybody-has-a-desk': null
+  'everything-not-locked': null
+  'everything-on-the-page': null
+  family: null
+  'family-book': null
+  'family-even': null
+  'family-hand': null
+  'family-plain': null
+  'fetching-board': null
+  figure: null
+  'figure-arc': null
+  'figure-axes': null
+  'figure-axis': null
+  'figure-brace': null
+  'figure-circle': null
+  'figure-count': { count: string | number }
+  'figure-cross': null
+  'figure-curve': null
+  'figure-elbow': null
+  'figure-ellipse': null
+  'figure-heart': null
+  'figure-hexagon': null
+  'figure-line': null
+  'figure-number-line': null
+  'figure-parallelogram': null
+  'figure-pentagon': null
+  'figure-polygon': null
+  'figure-polyline': null
+  'figure-rectangle': null
+  'figure-rhombus': null
+  'figure-right-triangle': null
+  'figure-rounded': null
+  'figure-square': null
+  'figure-star': null
+  'figure-tick': null
+  'figure-trapezium': null
+  'figure-triangle': null
+  figures: null
+  'file-of-a-hand': null
+  'file-of-a-saved-board': null
+  'file-of-a-whole-room': null
+  fill: null
+  'find-name': null
+  'find-tool': null
+  'find-words-on-all-boards': null
+  'finding-the-room': null
+  'first-page-of': { title: string | number }
+  'first-row-as-a-head': null
+  'first-row-as-the-others': null
+  'flip-left-to-right': null
+  'flip-upside-down': null
+  fold: null
+  'fold-question': null
+  follow: { name: string | number }
+  'for-a-projector': null
+  'for-chosen': { count: string | number }
+  'for-onlookers': null
+  'found-arrow': null
+  'found-double-arrow': null
+  'found-in-ink': { number: string | number; title: string | number }
+  'found-on-page': { number: string | number; title: string | number }
+  'found-same-size': { figure: string | number }
+  'found-triangle': { form: string | number }
+  french: null
+  'from-now-on-everybody-new': { name: string | number }
+  german: null
+  'give-up': null
+  'go-on': null
+  'go-on-with-lesson': null
+  'go-to-the-lesson': null
+  'gone-since': { time: string | number }
+  group: null
+  'half-page-down': null
+  'hand-accents': null
+  'hand-answer': null
+  'hand-capitals': null
+  'hand-digits': null
+  'hand-done': null
+  'hand-down': null
+  'hand-number': { place: string | number }
+  'hand-place': { place: string | number }
+  'hand-signs': null
+  'hand-small': null
+  'hand-stuck': null
+  'hand-the-room-over-to': { name: string | number }
+  'hand-up': null
+  'hands-up': { count: string | number }
+  'handwriting-is-read-with-the': null
+  'hard-to-see-on-this': null
+  'has-a-pen': null
+  'has-not-let-you-in': { tutor: string | number }
+  'heard-figure': { figure: string | number; name: string | number; words: string | number }
+  'heard-ink': { count: string | number; name: string | number }
+  'heard-note': { name: string | number; words: string | number }
+  'heard-picture': { name: string | number }
+  'heard-table': {
+    columns: string | number
+    name: string | number
+    rows: string | number
+    words: string | number
+  }
+  'heard-text': { name: string | number; words: string | number }
+  'here-now': { count: string | number }
+  'here-often': { count: string | number; name: string | number }
+  'here-so-far': null
+  'hide-answers': null
+  'hide-writers': null
+  high: null
+  highlighter: null
+  'highlighter-colour': null
+  'how-sure-the-reading-is': null
+  'hue-blue': null
+  'hue-green': null
+  'hue-grey': null
+  'hue-pink': null
+  'hue-purple': null
+  'hue-red': null
+  'hue-teal': null
+  'hue-yellow': null
+  'i-have-an-account': null
+  'i-have-forgotten-the-password': null
+  'if-there-is-such-an': null
+  ink: null
+  'ink-stays': null
+  interface: null
+  invite: null
+  'invite-by-mail': null
+  'invite-code': { code: string | number }
+  'invite-knock': null
+  'invite-mail': { address: string | number; room: string | number }
+  'invite-open': null
+  'invite-qr': null
+  'invite-students': null
+  'invite-subject': { room: string | number }
+  'is-here': null
+  'is-writing': null
+  italic: null
+  'keep-for-later': null
+  'keep-it': null
+  'keep-it-as': { name: string | number }
+  'keep-it-with-an-account': null
+  'keep-level': null
+  'keep-the-account': null
+  'keep-the-plan': null
+  'keep-these': null
+  'keep-this-room': null
+  'keep-together': null
+  keeping: null
+  kept: null
+  'kept-all-the-time': null
+  'kept-at': { time: string | number }
+  'kept-out': null
+  'kept-together': { name: string | number }
+  'key-all': null
+  'key-arrows': null
+  'key-bays': null
+  'key-copy': null
+  'key-duplicate': null
+  'key-enter': null
+  'key-escape': null
+  'key-group': null
+  'key-half-page': null
+  'key-keys': null
+  'key-look-here': null
+  'key-next': null
+  'key-order': null
+  'key-pages': null
+  'key-pass-next': null
+  'key-pens': null
+  'key-pens-down': null
+  'key-pens-up': null
+  'key-redo': null
+  'key-remove': null
+  'key-shift': null
+  'key-space': null
+  'key-turn': null
+  'key-undo': null
+  'key-whole-page': null
+  'key-zoom': null
+  keys: null
+  'kit-cards': null
+  'kit-cards-hint': null
+  'kit-cards-short': null
+  'kit-for-room': null
+  'kit-full': null
+  'kit-full-hint': null
+  'kit-full-short': null
+  'kit-ink': null
+  'kit-ink-hint': null
+  'kit-notes': null
+  'kit-notes-hint': null
+  'kit-pointer': null
+  'kit-pointer-hint': null
+  knock: null
+  'knock-again': null
+  language: null
+  larger: null
+  'last-lesson-minutes': { day: string | number; minutes: string | number }
+  'last-used': { when: string | number }
+  'learned-from-corrected-readings': null
+  'leave-it': null
+  'leave-it-as-it-is': null
+  'left-edges': null
+  length: null
+  'lesson-paused': null
+  'let-all-in': null
+  'let-back-in': { name: string | number }
+  'let-go': null
+  'let-in': null
+  'let-in-name': { name: string | number }
+  'lets-you-in': null
+  'letter-keys': null
+  'letters-and-digits-written': null
+  lies: null
+  light: null
+  line: null
+  'line-flooding': null
+  'line-poor': null
+  'line-slow': null
+  'line-up': null
+  'line-width': { width: string | number }
+  lines: null
+  'lines-and-links': null
+  link: null
+  'link-changed': null
+  list: null
+  lock: null
+  'lock-in-place': null
+  locked: null
+  'locked-hint': null
+  look: null
+  'look-here': null
+  'looking-as': { name: string | number }
+  'looking-it-up': null
+  'lower-all': null
+  'lower-edges': null
+  'lower-hand-of': { name: string | number }
+  'lower-hands': null
+  'made-even': null
+  'mail-address': null
+  'mail-address-for-a-forgotten': null
+  'make-a-helper': { name: string | number }
+  'make-a-stamp': null
+  'make-a-student-again': { name: string | number }
+  'make-an-account': null
+  'make-an-account-instead': null
+  'make-the-account': null
+  'many-files-are-being-made': null
+  'may-change-answer': null
+  'middles-one-below-the-other': null
+  'middles-side-by-side': null
+  'mind-map': null
+  minutes: { count: string | number }
+  'minutes-of-task': null
+  'minutes-planned': null
+  more: null
+  'more-about': { name: string | number }
+  'more-boards': null
+  'more-browsers-of-one-address': null
+  'more-comes-from-here-than': null
+  'more-for-chosen': null
+  'move-earlier': null
+  'move-how': null
+  'move-later': null
+  'my-work': null
+  'name-missing': { what: string | number }
+  'name-too-long': { count: string | number; most: string | number; what: string | number }
+  'name-unseen': { what: string | number }
+  'new-board': null
+  'new-link-for-onlookers': null
+  'new-link-for-students': null
+  'new-name': null
+  'new-password': null
+  'next-lesson': { lesson: string | number }
+  'next-lesson-untitled': null
+  'nib-brush': null
+  'nib-medium': null
+  'nib-narrow': null
+  'nib-pen': null
+  'nib-pencil': null
+  'nib-wide': null
+  'no-account-is-needed-this': null
+  'no-figure-seen': null
+  'no-line': null
+  'no-line-tell': null
+  'no-line-undo': null
+  'no-line-waiting': { count: string | number }
+  'no-line-words': null
+  'no-list': null
+  'no-sample-of-a-single': null
+  'no-student-is-here-yet': null
+  'no-such-tool': null
+  'no-way-in': null
+  'nobody-else': null
+  'nobody-has-such-a-seat': null
+  none: null
+  'not-here': null
+  'not-just-now': null
+  'not-kept': null
+  'not-kept-just-now': null
+  'not-kept-now': null
+  'not-now': null
+  'not-now-for': { name: string | number }
+  'not-saved': null
+  'not-written-yet': null
+  'not-yours-to-move': null
+  'note-colour': null
+  'note-how': null
+  'nothing-has-been-said-yet': null
+  'nothing-is-known-of-it': null
+  'nothing-kept-for': { minutes: string | number }
+  'nothing-typed-or-written-reads': { words: string | number }
+  number: null
+  numbers: null
+  'of-letters-and-digits': { count: string | number; done: string | number }
+  'old-password': null
+  'on-board': { board: string | number }
+  'on-its-side': null
+  'on-page': { number: string | number }
+  'on-the-device-that-you': null
+  'one-back': null
+  'one-below-the-other': null
+  'one-file-with-every-board': { most: string | number; used: string | number }
+  'one-forward': null
+  'one-moment': null
+  onlooker: null
+  'onlookers-look-and-nothing-is': null
+  'only-a-student-who-is': null
+  'only-the-person-who-started': null
+  'only-the-rooms-tutor-can': null
+  opacity: null
+  'open-a-board-to-prepare': null
+  'open-a-room-now': null
+  'open-lesson': null
+  'open-to-students': null
+  'opening-the-room': null
+  'opening-your-account': null
+  'or-drop-one-on-the': null
+  order: null
+  'other-readings': null
+  'out-of-room': null
+  'own-ones-select-things-arrange': null
+  'own-stamp': { count: string | number }
+  'page-after': null
+  'page-and-paper': null
+  'page-before': null
+  'page-in-words': null
+  'page-name': { number: string | number; title: string | number }
+  'page-number': { number: string | number }
+  'page-of': { count: string | number; number: string | number }
+  'page-open': null
+  'page-tutor': null
+  'page-was-taken': null
+  'page-width': null
+  pages: null
+  'pages-it-needs-one-to': null
+  'pages-of-board': { count: string | number }
+  pair: null
+  'pair-a-device-sun-room': null
+  'pair-device': null
+  'pair-how': { address: string | number }
+  'pair-qr': null
+  'pair-this-device': null
+  'pairings-are-ended-on-the': null
+  'pairings-ended': null
+  paper: null
+  'paper-a4-plain': null
+  'paper-a4-squares': null
+  'paper-colour': null
+  'paper-cream': null
+  'paper-endless': null
+  'paper-endless-hint': null
+  'paper-kind-endless': null
+  'paper-kind-roll': null
+  'paper-kind-sheet': null
+  'paper-lying': null
+  'paper-mint': null
+  'paper-roll': null
+  'paper-roll-hint': null
+  'paper-rose': null
+  'paper-same': null
+  'paper-same-hint': null
+  'paper-sky': null
+  'paper-slate': null
+  'paper-standing': null
+  'paper-white': null
+  'pass-a-pen-for': null
+  'pass-pen-to': { name: string | number }
+  'pass-pens': null
+  'pass-to-next': null
+  password: null
+  'password-entirely-numeric': null
+  'password-not-good': null
+  'password-too-common': null
+  'password-too-short': { least: string | number }
+  'password-too-similar': null
+  'pause-lesson': null
+  'pen-elsewhere': null
+  'pen-elsewhere-hint': null
+  'pen-for': { time: string | number }
+  'pen-how': null
+  'pen-kind': null
+  'pen-kit': null
+  'pen-name': { kind: string | number; width: string | number }
+  'pen-of-may': { name: string | number }
+  'pen-speed': null
+  'pen-still': { time: string | number }
+  pens: null
+  'pens-down': null
+  'pens-down-hint': null
+  'pens-may': { what: string | number }
+  'pens-may-short': null
+  'pens-passed': null
+  'pens-passed-count': { count: string | number }
+  'pens-passed-hint': null
+  'pens-up': null
+  'pens-up-hint': null
+  people: null
+  'people-count': { count: string | number }
+  'people-have-seats': { count: string | number }
+  'person-not-a-helper': null
+  'person-not-here': null
+  'person-not-listed': null
+  'person-onlooker': null
+  'person-owner': null
+  'person-tutor': null
+  'person-yourself': null
+  'picture-as-paper': null
+  'picture-file': null
+  'pin-as-background': null
+  'plan-of-the-next-lesson': null
+  'planned-for': { day: string | number; time: string | number }
+  'planned-for-minutes': { day: string | number; minutes: string | number; time: string | number }
+  'point-arrow': null
+  'point-light': null
+  'point-with': null
+  'practice-page': null
+  prepare: null
+  prepared: null
+  'press-on-the-board-and': null
+  'put-away': null
+  'put-away-named': { title: string | number }
+  'put-on-the-board': null
+  question: null
+  quoted: { words: string | number }
+  'rack-everything': null
+  'rack-language': null
+  'rack-maths': null
+  'rack-science': null
+  'read-as-i-write': null
+  'read-it': null
+  reading: null
+  'reading-ink-of': { count: string | number }
+  'ready-racks': null
+  'reason-allowed': null
+  'reason-bay-of-others': null
+  'reason-bay-open': null
+  'reason-bay-tutor-side': null
+  'reason-bay-yours': null
+  'reason-between-closed': null
+  'reason-between-view': null
+  'reason-desk-of-another': null
+  'reason-desk-yours': null
+  'reason-expired': null
+  'reason-grace': null
+  'reason-locked': null
+  'reason-no-chat': null
+  'reason-no-pen': null
+  'reason-not-in-kit': null
+  'reason-not-yours': null
+  'reason-onlooker': null
+  'reason-outside-bay': null
+  'reason-page-of-another': null
+  'reason-page-open': null
+  'reason-page-tutor-side': null
+  'reason-passed': null
+  'reason-paused': null
+  'reason-pens-down': { writer: string | number }
+  'reason-tutor-only': null
+  'reason-tutor-side-only': null
+  'reason-up': null
+  'reason-withheld': null
+  recent: null
+  'record-of-last-lesson': null
+  'record-of-this-lesson': null
+  redo: null
+  'redone-on': { number: string | number }
+  remove: null
+  rename: null
+  'rename-board': null
+  'rename-name': { name: string | number }
+  'right-add-page': null
+  'right-bring-in': null
+  'right-bring-in-short': null
+  'right-change-others': null
+  'right-chat-all': null
+  'right-chat-tutor': null
+  'right-convert': null
+  'right-edges': null
+  'right-erase-others': null
+  'right-note': null
+  'right-note-short': null
+  'right-nothing': null
+  'right-point': null
+  'right-point-short': null
+  'right-shape': null
+  'right-shape-short': null
+  'right-text': null
+  'right-text-short': null
+  'right-write': null
+  'right-write-short': null
+  'role-helper': null
+  'role-onlooker': null
+  'role-student': null
+  'role-tutor': null
+  'room-closed': null
+  'room-is-full': { mb: string | number }
+  'rows-and-columns': null
+  'rule-open': null
+  'ruler-away': null
+  'ruler-down': null
+  'ruler-how': null
+  ruling: null
+  'ruling-dots': null
+  'ruling-graph': null
+  'ruling-handwriting': null
+  'ruling-isometric': null
+  'ruling-lines': null
+  'ruling-plain': null
+  'ruling-polar': null
+  'ruling-squares': null
+  'said-to': { name: string | number }
+  'said-to-tutor': null
+  'said-to-you': null
+  'save-as-a-file-that': { title: string | number }
+  'save-as-a-package': null
+  saved: null
+  say: null
+  'say-it-to': null
+  'say-something': null
+  'say-to-them': null
+  'see-as-does': { name: string | number }
+  'seeing-as': { name: string | number }
+  'sees-your-name-and-will': { tutor: string | number }
+  'select-box': null
+  'select-by': null
+  'select-lasso': null
+  'select-nothing': null
+  'send-away-name': { name: string | number }
+  'send-me-a-link': null
+  'send-some-away-sure': { count: string | number }
+  'send-them-away': null
+  'send-this-to-students': null
+  'send-to-the-porch': { name: string | number }
+  'server-could-not': { status: string | number }
+  'server-silent': null
+  'set-code': null
+  'shadows-and-sundials': null
+  'shift-adds': null
+  'show-a-sign': null
+  'show-answers': null
+  'show-everybodys-again': null
+  'show-only': { name: string | number }
+  'show-writers': null
+  'side-by-side': null
+  'sign-bravo': null
+  'sign-count': { count: string | number; sign: string | number }
+  'sign-in': null
+  'sign-in-first': null
+  'sign-in-first-then-keep': null
+  'sign-in-to-room': null
+  'sign-in-with-it': null
+  'sign-lost': null
+  'sign-no': null
+  'sign-out': null
+  'sign-out-all-others': null
+  'sign-out-browser': { name: string | number }
+  'sign-slower': null
+  'sign-wow': null
+  'sign-yes': null
+  'signed-in-on': null
+  signs: null
+  'signs-seen': null
+  sill: null
+  'sit-there': null
+  'six-digits-from-0-to': null
+  size: null
+  smaller: null
+  snap: null
+  solid: null
+  'some-people': null
+  somebody: null
+  'somebody-has-that-user-name': null
+  'sort-by': null
+  'sort-hand': null
+  'sort-name': null
+  'sort-page': null
+  'sort-stroke': null
+  'sound-came': null
+  'sound-hand': null
+  'sound-knock': null
+  'sound-time': null
+  'sound-went': null
+  sounds: null
+  spacing: null
+  spanish: null
+  'spread-evenly': null
+  stamps: null
+  'start-time': null
+  'state-bay': { what: string | number }
+  'state-bay-all': null
+  'state-between': null
+  'state-between-all': null
+  'state-between-may': { what: string | number }
+  'state-down': { writer: string | number }
+  'state-no-pen': null
+  'state-onlooker': null
+  'state-out': null
+  'state-page': { what: string | number }
+  'state-page-all': null
+  'state-paused': null
+  'state-pen': { what: string | number }
+  'state-pen-all': null
+  'state-up': { what: string | number }
+  'state-up-all': null
+  'stays-out-of-this-room': { name: string | number }
+  steadiness: null
+  stop: null
+  'stop-following': null
+  'strike-through': null
+  'strokes-aside': { count: string | number }
+  'students-can-look': null
+  'students-can-write': null
+  'students-who-open-the-link': null
+  subscript: null
+  superscript: null
+  swatch: { colour: string | number; hue: string | number; shade: string | number }
+  'table-column': null
+  'table-how': null
+  'table-row': null
+  'tabs-and-devices-of-yours': { ofseat: string | number }
+  'take-away': null
+  'take-it-along-inkml': null
+  'take-it-off': null
+  'take-mine-away': null
+  'take-off-list': { name: string | number }
+  'take-package': null
+  'take-package-hint': null
+  'take-pdf': null
+  'take-pdf-hint': null
+  'take-pen-from': { name: string | number }
+  'take-pens-back': null
+  'take-room-back': null
+  'take-the-column-off': null
+  'take-the-picture-off-the': null
+  'take-the-row-off': null
+  'take-the-whole-room-along': null
+  task: null
+  'task-left': { time: string | number; what: string | number }
+  'task-over': { what: string | number }
+  'taught-in': null
+  'teach-on': null
+  'text-on-the-board': null
+  'text-settings': null
+  'text-size': null
+  'that-bay-is-for-too': null
+  'that-board-is-no-longer': null
+  'that-board-was-deleted-by': null
+  'that-browser-is-signed-out': null
+  'that-code-is-not-good': null
+  'that-is-characters-are-the': { count: string | number; said: string | number }
+  'that-is-longer-than-characters': { words: string | number }
+  'that-is-more-text-than': null
+  'that-is-more-than-can': null
+  'that-is-more-than-strokes': { strokes: string | number }
+  'that-is-no-day-of': null
+  'that-is-no-longer-on': null
+  'that-is-no-mail-address': null
+  'that-is-none-of-the': null
+  'that-is-not-the-code': null
+  'that-is-not-the-password': null
+  'that-is-on-the-board': null
+  'that-is-too-large-a': null
+  'that-link-is-not-good': null
+  'that-message-is-larger-than': null
+  'that-name-and-password-do': null
+  'that-page-is-no-longer': null
+  'that-question-has-been-put': null
+  'that-rubs-over-too-much': null
+  'that-was-tried-too-often': null
+  'that-would-make-the-item': null
+  'the-bay-before': null
+  'the-board-alone-it-looks': null
+  'the-board-in-the-package': { error: string | number }
+  'the-boards-title-is-missing': { title: string | number }
+  'the-door': null
+  'the-door-has-a-code': null
+  'the-figure-has-too-few': null
+  'the-figure-is-too-small': null
+  'the-file-has-traces-are': { count: string | number; traces: string | number }
+  'the-file-is-larger-than': { mb: string | number }
+  'the-file-is-not-readable': { error: string | number }
+  'the-file-is-xml-but': null
+  'the-file-of-a-hand': { mb: string | number }
+  'the-file-was-saved-by': null
+  'the-item-was-made-from': null
+  'the-lesson-is-on': null
+  'the-lesson-is-over-and': null
+  'the-lies-between-and': { high: string | number; low: string | number; value: string | number }
+  'the-line-is-longer-than': { mb: string | number }
+  'the-line-is-not-as': { error: string | number }
+  'the-link-for-onlookers-was': null
+  'the-mail-address-is-only': null
+  'the-next-bay': null
+  'the-old-link-leads-nowhere': null
+  'the-old-link-leads-nowhere-2': null
+  'the-others-in-the-lesson': null
+  'the-package-is-compressed-in': null
+  'the-package-was-saved-by': null
+  'the-page-changes-too-fast': null
+  'the-page-is-full-add': null
+  'the-password-is-changed-all': null
+  'the-password-is-changed-and': null
+  'the-picture-has-more-than': null
+  'the-picture-is-damaged-and': null
+  'the-picture-is-larger-than': { mb: string | number }
+  'the-question': null
+  'the-question-has-no-id': null
+  'the-request-could-not-be': { error: string | number }
+  'the-room-in-the-file': { error: string | number }
+  'the-server-could-not-understand': { error: string | number }
+  'the-step-names-no-item': null
+  'the-stroke-has-a-point': null
+  'the-stroke-has-samples-are': { count: string | number; samples: string | number }
+  'the-strokes-bytes-do-not': null
+  'the-styles-of-the-text': null
+  'the-tables-cells-do-not': null
+  'the-text-changes-its-style': { spans: string | number }
+  'the-text-has-characters-are': { count: string | number; longest: string | number }
+  'the-text-has-characters-that': null
+  'the-trace-format-has-no': null
+  'the-tutor-has-asked-you': null
+  'the-tutor-has-sent-you': null
+  'the-whole-room': null
+  'their-pens-may': null
+  'theme-day': null
+  'theme-evening': null
+  'theme-system': null
+  'there-is-more-in-the': null
+  'there-is-no-ink-to': null
+  'there-is-no-room-at': null
+  'there-is-no-room-for': null
+  'there-is-no-such-picture': null
+  'there-is-no-text-to': null
+  'there-is-nothing-of-yours': { how: string | number }
+  'there-is-nothing-on-this': null
+  'there-is-nothing-to-say': null
+  'there-was-no-ink-under': null
+  'they-type-a-name-no': null
+  'things-aside': { count: string | number }
+  'this-board': null
+  'this-board-cannot-be-opened': null
+  'this-board-is-not-open': null
+  'this-browser': null
+  'this-browser-has-the-only': null
+  'this-browser-sat': { name: string | number }
+  'this-browser-was-signed-out': null
+  'this-cannot-be-read-the': null
+  'this-device-is-no-longer': null
+  'this-device-will-sit': { name: string | number; room: string | number }
+  'this-file-has-no-board': null
+  'this-file-has-no-board-2': null
+  'this-file-has-no-room': null
+  'this-ink-could-not-be': null
+  'this-is-no-file-of': null
+  'this-is-no-package-of': null
+  'this-is-no-picture-that': null
+  'this-is-the-tutors-side': null
+  'this-key-does-not-open': null
+  'this-page-did-not-say': null
+  'this-page-is-older-than': null
+  'this-part-of-sun-room': null
+  'this-room-was-deleted-by': null
+  'those-that-the-board-has': null
+  'throw-away': null
+  'throw-away-the-last': { character: string | number }
+  'throw-it-away': null
+  'throw-this-one-away': null
+  time: null
+  'time-for-task': null
+  'time-what-for': null
+  title: null
+  'title-of-the-bay': null
+  'title-of-window': { title: string | number }
+  'to-everyone': null
+  'to-name': { name: string | number }
+  'to-room-home': null
+  'to-the-back': null
+  'to-the-front': null
+  'to-the-tutor': null
+  'today-at': { time: string | number }
+  together: null
+  'too-many-pictures': { count: string | number }
+  'too-much-to-copy': null
+  'tool-bay': null
+  'tool-bring': null
+  'tool-eraser': null
+  'tool-highlight': null
+  'tool-move': null
+  'tool-note': null
+  'tool-pen': null
+  'tool-pointer': null
+  'tool-ruler': null
+  'tool-select': null
+  'tool-shape': null
+  'tool-stamp': null
+  'tool-table': null
+  'tool-text': null
+  tools: null
+  trace: { name: string | number; what: string | number }
+  'trace-redo': { name: string | number; what: string | number }
+  'trace-undo': { name: string | number; what: string | number }
+  'true-size': null
+  'true-up': null
+  'true-up-all': null
+  'true-up-as': { figure: string | number }
+  'try-again': null
+  'turn-and-flip': null
+  'turn-left-90': null
+  'turn-right-90': null
+  'tutor-side': null
+  'tutor-side-only': null
+  'two-arrows': null
+  'two-items-of-a-page': null
+  'two-items-of-the-step': null
+  'two-pages-of-the-board': null
+  'type-the-rooms-title-to': null
+  'type-to-say-that-you': { title: string | number }
+  'typed-words-and-ink-by': null
+  typeset: null
+  'typeset-as': { text: string | number }
+  'typeset-these-words': null
+  underline: null
+  undo: null
+  'undone-on': { number: string | number }
+  unfold: null
+  'unfold-question': null
+  ungroup: null
+  unlock: null
+  'unpin-the-background': { count: string | number }
+  unread: { count: string | number }
+  'until-taken-back': null
+  'upper-edges': null
+  upright: null
+  'user-name': null
+  'user-name-not-good': null
+  'user-name-or-mail-address': null
+  view: null
+  'warm-up': null
+  'was-added': { count: string | number; names: string | number }
+  'was-sent-away': null
+  'was-there': { count: string | number }
+  'what-do-you-say': null
+  'what-is-selected': null
+  'what-is-the-lesson-about': null
+  'what-it-is-about': null
+  'what-pens-may': null
+  'what-was-written-last': null
+  when: null
+  who: null
+  'who-made-this': null
+  'who-may-write': null
+  'who-said-what': null
+  'who-writes': null
+  'who-writes-here': null
+  'who-writes-in-this-bay': null
+  'whoever-comes-in-by-the': null
+  'whole-page': null
+  'whom-you-follow': null
+  wide: null
+  width: null
+  'with-the-page': null
+  'with-the-room-go': { boards: string | number; people: string | number }
+  'word-count': { count: string | number }
+  'word-of-line': { line: string | number; word: string | number }
+  words: null
+  'words-in-the-figure': null
+  'words-of-the-cell': null
+  'words-of-the-note': null
+  'work-of': { name: string | number }
+  'wrap-up': null
+  'wrap-up-facts': { minutes: string | number; pages: string | number; students: string | number }
+  'wrap-up-kept': null
+  'wrap-up-not-kept': null
+  'write-each-sign-in-its': null
+  'write-it-once-and-your': null
+  'write-with-a-pen-turn': null
+  'written-times': { count: string | number }
+  'yes-clear-it': null
+  'yes-or-no': null
+  'yes-send-away-name': { name: string | number }
+  'yes-send-them': null
+  'yes-throw-it-all-away': null
+  'you-are': { name: string | number }
+  'you-are-no-longer-in': null
+  'you-can-say-something-to': null
+  'you-follow': { name: string | number }
+  'you-have-knocked': null
+  'you-may': { what: string | number }
+  'you-sign-in-as': { name: string | number }
+  'your-account': null
+  'your-account-sun-room': null
+  'your-desk': null
+  'your-details-are-kept': null
+  'your-hand': null
+  'your-hand-hint': null
+  'your-hand-word': null
+  'your-menu': null
+  'your-name': null
+  'your-name-as-students-see': null
+  'your-new-name': null
+  'your-password': null
+  'your-rooms': null
+  zoom: null
+  'zoom-in': null
+  'zoom-out': null
+}

@@ -1,0 +1,1472 @@
+### What Sun Room says in English: short, plain, spoken by a colleague.
+### A sentence is never glued together from parts; what changes in it is a value.
+
+## Everywhere
+
+more = More
+close = Close
+done = Done
+cancel = Cancel
+try-again = Try again
+today-at = today { $time }
+
+## Tools
+
+tools = Tools
+all-tools = All tools
+find-tool = Find a tool
+no-such-tool = No tool is called that.
+choose-rack = Choose what is on the rack
+ready-racks = Ready racks
+rack-everything = Everything
+rack-maths = Maths
+rack-language = Language
+rack-science = Science
+tool-select = Select
+tool-pen = Pen
+tool-highlight = Highlight
+tool-eraser = Eraser
+tool-ruler = Ruler
+tool-shape = Shape
+tool-text = Text
+tool-note = Note
+tool-table = Table
+tool-stamp = Stamp
+tool-bring = Bring in
+tool-bay = Bay
+tool-pointer = Pointer
+tool-move = Move
+
+## Pens
+
+who-may-write = Who may write
+pens-down = Pens down
+pens-down-hint = Only the tutor side writes
+pens-passed = Passed
+pens-passed-count = Passed · { $count }
+pens-passed-hint = Those who hold a pen write; pass one beside a name
+pens-up = Pens up
+pens-up-hint = All students write
+lesson-paused = The lesson is paused
+go-on = Go on
+what-pens-may = What pens may do
+pens-may = May: { $what }
+pens-may-short = May …
+pen-kit = Pen kit
+kit-for-room = Also in later lessons of this room
+kit-full = full pen
+kit-full-hint = everything but touching what others made
+kit-full-short = write, type, draw
+kit-ink = ink only
+kit-ink-hint = ink, highlighter, eraser on own work
+kit-notes = notes only
+kit-notes-hint = notes with their name on them
+kit-cards = cards only
+kit-cards-hint = move things, nothing else
+kit-cards-short = move things
+kit-pointer = pointer only
+kit-pointer-hint = point, nothing else
+right-write = Write with ink
+right-note = Stick notes
+right-text = Type text and tables
+right-shape = Draw figures, set stamps
+right-bring-in = Bring pictures in
+right-convert = Typeset and true up
+right-change-others = Change others’ things
+right-erase-others = Erase others’ things
+right-add-page = Add and arrange pages
+right-point = Point
+right-chat-all = Say something to everyone
+right-chat-tutor = Say something to the tutor
+right-nothing = nothing
+right-write-short = write
+right-note-short = notes
+right-text-short = text
+right-shape-short = figures
+right-bring-in-short = pictures
+right-point-short = point
+
+## What one's own pen may do
+
+state-out = You are out of the room
+state-onlooker = You are looking on
+state-paused = The lesson is paused
+state-between = No lesson is on
+state-between-all = No lesson is on · you can write
+state-between-may = No lesson is on · you may: { $what }
+state-down = Pens are down · { $writer } is writing
+state-no-pen = You have no pen just now
+state-bay-all = You can write in your bay
+state-bay = In your bay you may: { $what }
+state-page-all = You can write on this page
+state-page = On this page you may: { $what }
+state-up-all = Pens are up · you can write
+state-up = Pens are up · you may: { $what }
+state-pen-all = You have a pen
+state-pen = You have a pen · { $what }
+
+## Header
+
+boards = Boards
+more-boards = More boards
+this-board = This board
+new-board = New board
+board-title = Title of the board
+rename = Rename
+rename-board = Rename this board
+move-earlier = Move earlier
+move-later = Move later
+copy-board = Copy this board
+delete-board = Delete this board
+open-lesson = Open the lesson
+go-on-with-lesson = Go on with the lesson
+take-room-back = Take the room back
+take-away = Take away
+take-pdf = PDF
+take-pdf-hint = all pages, to print and to keep
+take-package = Board file
+take-package-hint = everything, to be opened again here
+kept = Kept
+kept-at = Kept { $time }
+keeping = Keeping
+not-kept = Not kept yet
+kept-out = Out
+no-line = No line, coming back
+no-line-waiting = No line · { $count } waiting
+clock = { $minutes } min
+clock-of = { $minutes } of { $planned } min
+clock-over = { $minutes } min over time
+clock-ends = ends in { $minutes } min
+clock-paused = paused at { $minutes } min
+clock-hint = { $time } since the first student came in
+task = Task
+task-left = { $what }: { $time }
+task-over = { $what }: time is up
+wrap-up = Wrap up
+wrap-up-facts =
+    { $minutes ->
+        [one] One minute
+       *[other] { $minutes } minutes
+    }, { $students ->
+        [0] no student here now
+        [one] one student here now
+       *[other] { $students } students here now
+    }, { $pages ->
+        [one] one page.
+       *[other] { $pages } pages.
+    }
+wrap-up-kept = Everything is kept.
+wrap-up-not-kept = The newest strokes are not kept yet.
+end-lesson = End the lesson
+teach-on = Not yet
+after-view = Afterwards students can look at the board. You can go on with the lesson for half an hour.
+after-write = Afterwards students can write on the board. You can go on with the lesson for half an hour.
+after-closed = Afterwards the room is closed to students. You can go on with the lesson for half an hour.
+
+## Own menu
+
+your-menu = Your menu
+your-name = Your name
+your-new-name = Your new name
+change = Change
+read-as-i-write = Read as I write
+as-you-go-off = No
+as-you-go-offer = Offer
+as-you-go-always = Always take
+your-hand = Your hand
+your-hand-hint = Write a short practice page, and your ink is read better.
+practice-page = Practice page
+pen-elsewhere = Pen on another device
+pen-elsewhere-hint = A tablet sits in your own seat: write there, call here. Undo is shared.
+pair-qr = QR code of the address
+pair-how = Scan this with the tablet, or open { $address } there and type this code. It is good for ten minutes.
+another-code = Another code
+pair-device = Pair a device
+end-pairings = End all pairings
+pairings-ended = No other device is paired with your seat now.
+interface = This window
+language = Language
+light = Light
+theme-day = Day
+theme-evening = Evening
+theme-system = As the device
+letter-keys = Single letters take tools
+keys = Keys
+board-only = Board only
+sounds = Sounds
+sign-out = Sign out
+to-room-home = The room’s home
+people-count = People · { $count }
+
+## Panels, the room’s home, accounts, the door
+
+link = Link
+copy = Copy
+copied = Copied
+one-moment = One moment
+this-part-of-sun-room = This part of Sun Room could not be loaded. Is there a line to the server?
+recent = Recent
+number = Number
+none = None
+six-digits-from-0-to = Six digits from 0 to f, such as 1f5fa8.
+hard-to-see-on-this = Hard to see on this paper.
+that-is-more-text-than = That is more text than fits into one piece: paste less.
+words-of-the-cell = Words of the cell
+words-in-the-figure = Words in the figure
+words-of-the-note = Words of the note
+text-on-the-board = Text on the board
+stamps = Stamps
+throw-this-one-away = Throw this one away
+own-ones-select-things-arrange = Own ones: select things, Arrange, Make a stamp.
+figure = Figure
+figures = Figures
+line = Line
+line-width = Line { $width }
+width = Width
+dashes = Dashes
+ends = Ends
+corners = Corners
+fill = Fill
+drag-on-the-board-shift = Drag on the board. Shift keeps sides equal.
+two-arrows = Two arrows
+arrow = Arrow
+family-plain = Plain
+dotted = Dotted
+dashed = Dashed
+solid = Solid
+add-a-row = Add a row
+add-a-column = Add a column
+first-row-as-a-head = First row as a head
+first-row-as-the-others = First row as the others
+double-press-a-cell-to = Double press a cell to write in it. Tab goes on. Borders can be dragged.
+line-up = Line up
+spread-evenly = Spread evenly
+side-by-side = Side by side
+one-below-the-other = One below the other
+group = Group
+ungroup = Ungroup
+order = Order
+turn-and-flip = Turn and flip
+turn-left-90 = Turn left 90°
+turn-right-90 = Turn right 90°
+flip-left-to-right = Flip left to right
+flip-upside-down = Flip upside down
+keep-for-later = Keep for later
+make-a-stamp = Make a stamp
+lock = Lock
+unlock = Unlock
+lock-in-place = Lock in place
+pin-as-background = Pin as background
+there-is-no-room-for = There is no room for another stamp. Throw one away first.
+own-stamp = Own stamp { $count }
+to-the-back = To the back
+one-back = One back
+one-forward = One forward
+to-the-front = To the front
+lower-edges = Lower edges
+middles-one-below-the-other = Middles, one below the other
+upper-edges = Upper edges
+right-edges = Right edges
+middles-side-by-side = Middles, side by side
+left-edges = Left edges
+the-bay-before = The bay before
+the-next-bay = The next bay
+title = Title
+title-of-the-bay = Title of the bay
+who-writes-in-this-bay = Who writes in this bay
+who-writes = Who writes
+no-student-is-here-yet = No student is here yet.
+saved = Saved
+remove = Remove
+drag-out-a-bay-an = Drag out a bay: an area with a title, and its own rule for who writes in it.
+not-saved = Not saved
+also-on-its-own = Also on its own
+with-the-page = With the page
+some-people = Some people
+rule-open = Open
+tutor-side = Tutor side
+as-the-page = As the page
+everything-on-the-page = Everything on the page
+all-of-mine = All of mine
+all-of = All of { $name }’s
+show-only = Show only { $name }’s
+show-everybodys-again = Show everybody’s again
+there-is-nothing-on-this = There is nothing on this page yet.
+all-pictures = All pictures
+all-tables = All tables
+all-notes = All notes
+all-figures = All figures
+all-typed-text = All typed text
+all-ink = All ink
+looking-it-up = Looking it up.
+nothing-is-known-of-it = Nothing is known of it.
+text-settings = Text settings
+family = Family
+smaller = Smaller
+text-size = Text size
+larger = Larger
+bold = Bold
+italic = Italic
+underline = Underline
+strike-through = Strike through
+subscript = Subscript
+superscript = Superscript
+lines-and-links = Lines and links
+lines = Lines
+align = Align
+list = List
+a-link-begins-with-http = A link begins with http://, https:// or mailto: and has no spaces.
+press-on-the-board-and = Press on the board and type.
+numbers = Numbers
+bullets = Bullets
+no-list = No list
+align-right = Right
+centre = Centre
+align-left = Left
+family-even = Even
+family-hand = Hand
+family-book = Book
+what-was-written-last = What was written last
+true-up-as = True up: { $figure }
+add-as-a-branch = Add as a branch
+typeset-as = Typeset “{ $text }”
+leave-it-as-it-is = Leave it as it is
+leave-it = Leave it
+opacity = Opacity
+size = Size
+wide = wide
+high = high
+colour = Colour
+how-sure-the-reading-is = How sure the reading is
+typeset-these-words = Typeset these words
+put-on-the-board = Put on the board
+throw-away = Throw away
+bringing-the-picture-in = Bringing the picture in.
+give-up = Give up
+choose-a-picture = Choose a picture
+or-drop-one-on-the = Or drop one on the board, or paste it.
+picture-file = Picture file
+clear = Clear
+yes-clear-it = Yes, clear it
+unpin-the-background = Unpin the background ({ $count })
+who-writes-here = Who writes here
+open-to-students = Open to students
+tutor-side-only = Tutor side only
+as-the-lesson = As the lesson
+everybody-has-a-desk = Everybody has a desk
+a-copy-of-this-page = A copy of this page for each student who has none; only they and you write on it.
+paper = Paper
+lies = Lies
+on-its-side = On its side
+upright = Upright
+ruling = Ruling
+spacing = Spacing
+paper-colour = Paper colour
+take-the-picture-off-the = Take the picture off the paper
+picture-as-paper = Picture as paper
+cleared-undo-brings-it-back = Cleared. Undo brings it back.
+work-of = { $name }’s work
+everything-not-locked = Everything not locked
+all-students-work = All students’ work
+my-work = My work
+find-words-on-all-boards = Find words on all boards
+typed-words-and-ink-by = Typed words, and ink by what it reads as.
+plan-of-the-next-lesson = Plan of the next lesson
+what-it-is-about = What it is about
+when = When
+minutes-planned = Minutes
+pages-it-needs-one-to = Pages it needs, one to a line
+warm-up = Warm-up
+those-that-the-board-has = Those that the board has not got are added when you open it for the lesson.
+keep-the-plan = Keep the plan
+at-the-last-lesson = At the last lesson
+here-so-far = Here so far
+file-of-a-saved-board = File of a saved board
+file-of-a-whole-room = File of a whole room
+a-bright-board-for-a = A bright board for a live lesson
+write-with-a-pen-turn = Write with a pen, turn the scrawl into clean type and true figures, and say at each moment who else may write.
+what-is-the-lesson-about = What is the lesson about?
+shadows-and-sundials = Shadows and sundials
+your-name-as-students-see = Your name, as students see it
+open-a-room-now = Open a room now
+no-account-is-needed-this = No account is needed: this browser keeps the key to the room. Students need only the link that you send them.
+your-rooms = Your rooms
+bring-a-room-in-that = Bring a room in that was taken along
+a-new-password = A new password
+if-there-is-such-an = If there is such an account and it has a mail address, a link is on its way. It is good for three days.
+back-to-signing-in = Back to signing in
+user-name-or-mail-address = User name or mail address
+send-me-a-link = Send me a link
+sign-in = Sign in
+make-an-account = Make an account
+mail-address-for-a-forgotten = Mail address, for a forgotten password
+user-name = User name
+password = Password
+make-the-account = Make the account
+make-an-account-instead = Make an account instead
+i-have-an-account = I have an account
+i-have-forgotten-the-password = I have forgotten the password
+send-this-to-students = Send this to students
+they-type-a-name-no = They type a name; no account.
+for-onlookers = For onlookers
+a-parent-or-a-screen = A parent or a screen in a room: sees the board, never writes.
+for-a-projector = For a projector
+the-board-alone-it-looks = The board alone; it looks where you look.
+taught-in = Taught in
+handwriting-is-read-with-the = Handwriting is read with the words of this language.
+write-it-once-and-your = Write it once, and your ink is read better.
+between-lessons = Between lessons
+a-lesson-is-on-this = A lesson is on: this counts once it has ended.
+whoever-comes-in-by-the = Whoever comes in by the link is listed here.
+keep-this-room = Keep this room
+this-browser-has-the-only = This browser has the only key. With an account the room opens from anywhere.
+keep-it-as = Keep it as { $name }
+keep-it-with-an-account = Keep it with an account
+spanish = Spanish
+german = German
+french = French
+english = English
+closed = Closed
+students-can-write = Students can write
+students-can-look = Students can look
+the-lesson-is-on = The lesson is on
+open-a-board-to-prepare = Open a board to prepare it, and the lesson when you are ready.
+students-who-open-the-link = Students who open the link are in at once.
+go-to-the-lesson = Go to the lesson
+kept-all-the-time = kept all the time
+bring-a-board-in = Bring a board in
+a-board-that-was-saved = A board that was saved as a package, here or in another room
+first-page-of = First page of { $title }
+save-as-a-file-that = Save { $title } as a file that any room can bring in, all of it still to be changed
+save-as-a-package = Save as a package
+opening-the-room = Opening the room.
+title-of-window = { $title } · Sun Room
+the-whole-room = The whole room
+the-old-link-leads-nowhere = The old link leads nowhere at once, and onlookers who are here go out.
+the-old-link-leads-nowhere-2 = The old link leads nowhere at once. Who is in the room stays; send the new link to the others.
+change-the-link = Change the link
+new-link-for-students = New link for students
+new-link-for-onlookers = New link for onlookers
+take-the-whole-room-along = Take the whole room along
+type-to-say-that-you = Type “{ $title }” to say that you mean it
+delete-the-room = Delete the room
+keep-it = Keep it
+and-all-that-was-ever = “{ $title }” and all that was ever on it go for good. Save it as a package first, if in doubt.
+delete-it = Delete it
+delete-named = Delete { $title }
+delete = Delete
+your-account = Your account
+details = Details
+mail-address = Mail address
+the-mail-address-is-only = The mail address is only for a new password, when you have forgotten the old one.
+keep-these = Keep these
+old-password = Old password
+new-password = New password
+change-the-password = Change the password
+signed-in-on = Signed in on
+this-browser = this browser
+sign-out-browser = Sign out { $name }
+sign-out-all-others = Sign out all others
+delete-the-account = Delete the account
+your-password = Your password
+delete-everything-of-mine = Delete everything of mine
+keep-the-account = Keep the account
+opening-your-account = Opening your account.
+that-browser-is-signed-out = That browser is signed out.
+all-other-browsers-are-signed = All other browsers are signed out.
+the-password-is-changed-all = The password is changed. All other browsers are signed out.
+your-details-are-kept = Your details are kept.
+your-account-sun-room = Your account · Sun Room
+the-password-is-changed-and = The password is changed, and every browser is signed out.
+sign-in-with-it = Sign in with it
+write-each-sign-in-its = Write each sign in its box, on the line, as you always write it. Once is enough, three times are better; every box is kept, so stop when you like. Only your own ink is read by it.
+letters-and-digits-written = Letters and digits written
+of-letters-and-digits = { $done } of { $count } letters and digits
+learned-from-corrected-readings = Learned from corrected readings
+take-it-along-inkml = Take it along (InkML)
+a-hand-that-was-taken = A hand that was taken along (InkML), from another browser or room
+bring-one-in = Bring one in
+file-of-a-hand = File of a hand
+throw-it-away = Throw it away
+yes-throw-it-all-away = Yes, throw it all away
+not-written-yet = not written yet
+written-times = written { $count } times
+throw-away-the-last = Throw away the last “{ $character }”
+a-lesson-with = A lesson with { $tutor }
+come-in = Come in
+the-others-in-the-lesson = The others in the lesson see this name. You need no account.
+finding-the-room = Finding the room.
+onlooker = Onlooker
+the-door-has-a-code = The door has a code
+code = Code
+that-is-not-the-code = That is not the code. Ask your tutor for it.
+not-just-now = Not just now
+has-not-let-you-in = { $tutor } has not let you in. You can knock again in a moment.
+knock-again = Knock again
+you-have-knocked = You have knocked
+sees-your-name-and-will = { $tutor } sees your name and will let you in. Stay on this page.
+pair-this-device = Pair this device
+sit-there = Sit there
+pair = Pair
+pair-a-device-sun-room = Pair a device · Sun Room
+at-the-door = At the door
+at-the-door-count = At the door · { $count }
+let-all-in = Let all in
+not-now-for = Not now for { $name }
+not-now = Not now
+let-in-name = Let { $name } in
+let-in = Let in
+pass-a-pen-for = Pass a pen for
+until-taken-back = until taken back
+pen-of-may = { $name }’s pen may
+as-everyones = as everyone’s
+follow = Follow { $name }
+see-as-does = See as { $name } does
+new-name = New name
+rename-name = Rename { $name }
+make-a-helper = Make { $name } a helper
+make-a-student-again = Make { $name } a student again
+hand-the-room-over-to = Hand the room over to { $name }
+send-to-the-porch = Send { $name } to the porch
+stays-out-of-this-room = { $name } stays out of this room until you start another one.
+from-now-on-everybody-new = From now on everybody new knocks. With an open door { $name } could come in again under another name.
+yes-send-away-name = Yes, send { $name } away
+send-away-name = Send { $name } away
+chat = Chat
+nothing-has-been-said-yet = Nothing has been said yet.
+say-it-to = Say it to
+to-everyone = To everyone
+to-the-tutor = To the tutor
+to-name = To { $name }
+say-something = Say something
+
+## People
+
+people = People
+class = Class
+here-now = Here · { $count }
+hands-up =
+    { $count ->
+        [one] one hand up
+       *[other] { $count } hands up
+    }
+you-are = you are { $name }
+fold = Fold the people away
+unfold = Show the people
+find-name = Find a name
+sort-by = In the order of
+sort-hand = By hand
+sort-name = By name
+sort-page = By page
+sort-stroke = By last stroke
+choose-some = Choose some
+done-choosing = Done choosing
+choose-all = All
+choose-none = None
+choose-person = Choose { $name }
+for-chosen = For the { $count } chosen
+pass-pens = Pass pens
+take-pens-back = Take back
+more-for-chosen = More for the chosen
+lower-hands = Lower their hands
+their-pens-may = Their pens may
+say-to-them = Say to each of them
+say = Say
+send-them-away = Send them away
+send-some-away-sure =
+    { $count ->
+        [one] One person stays
+       *[other] { $count } people stay
+    } out of this room until you start another one.
+yes-send-them = Yes, send them away
+not-here = Not here
+gone-since = since { $time }
+take-off-list = Take { $name } off the list
+nobody-else = Nobody else is here yet. Students come in by the link: press Invite.
+here-often = You are here { $count } times: in other tabs or on other devices. All write as { $name }.
+unread =
+    { $count ->
+        [one] one line not read yet
+       *[other] { $count } lines not read yet
+    }
+somebody = somebody
+role-tutor = tutor
+role-helper = helper
+role-student = student
+role-onlooker = onlooker
+is-here = here
+is-writing = writing
+has-a-pen = has a pen
+pen-still = pen for { $time }
+hand-number =
+    { $place ->
+        [1] hand up, first
+       *[other] hand up, number { $place }
+    }
+on-board = on “{ $board }”
+on-page = on page { $number }
+whom-you-follow = you follow
+line-slow = slow line
+line-poor = poor line
+line-flooding = sends too much
+lower-hand-of = Lower { $name }’s hand
+pass-pen-to = Pass a pen to { $name }
+take-pen-from = Take the pen back from { $name }
+more-about = More about { $name }
+hand-up = Put hand up
+hand-down = Hand down
+hand-place = number { $place } in line
+your-hand-word = Put it up with a word
+hand-stuck = I am stuck
+hand-answer = I have an answer
+hand-done = I am done
+signs = Signs
+show-a-sign = Show a sign
+sign-yes = Yes
+sign-no = No
+sign-bravo = Well done
+sign-wow = Oh!
+sign-slower = Slower, please
+sign-lost = I am lost
+sign-count = { $sign } · { $count }
+signs-seen = Seen: clear the signs
+sound-came = Somebody comes in
+sound-went = Somebody goes
+sound-hand = A hand goes up
+sound-knock = A knock at the door
+sound-time = Time is up
+
+## What a class does
+
+look-here = Look here
+together = Together
+keep-together = Keep together
+let-go = Let go
+ask = Ask
+time = Time
+pass-to-next = Pass to next
+lower-all = Lower all
+pause-lesson = Pause the lesson
+show-writers = Show who wrote what
+hide-writers = Hide who wrote what
+clear-pointers = Clear pointers
+time-for-task = Time for a task
+time-what-for = What for (if you like)
+minutes-of-task = Minutes
+start-time = Start
+stop = Stop
+ask-everybody = A question to everybody
+the-question = The question
+answers-by-line = Answers, one to a line
+ask-it = Ask it
+prepare = Keep for later
+prepared = Prepared
+drop-question = Throw this question away
+a-to-d = A to D
+yes-or-no = Yes or no
+answer-yes = yes
+answer-no = no
+question = Question
+what-do-you-say = What do you say?
+answered = { $count } of { $students } answered
+answers = Answers
+show-answers = Show to everybody
+hide-answers = Hide from students
+who-said-what = Who said what
+put-away = Put away
+fold-question = Fold the question
+unfold-question = Show the question
+may-change-answer = You can change your answer while this is open.
+the-door = The door
+come-in-by = Come in by
+door-open = Open
+door-open-hint = Whoever has the link is in at once.
+door-knock = Knock
+door-knock-hint = You see who knocks, and let them in.
+door-code = Code
+door-code-hint = Whoever has the link and the code is in.
+code-hint = six or more letters or digits
+code-of-door = Code of the door
+set-code = Set the code
+code-is = The code is { $code }.
+invite = Invite
+invite-students = Students come in here
+invite-qr = QR code of the students’ link
+invite-by-mail = Write a mail with it
+invite-subject = Lesson: { $room }
+invite-mail = Come to “{ $room }” by this link: { $address } You type your name, nothing else is needed.
+invite-open = They type a name; no account.
+invite-knock = They type a name and knock; you let them in.
+invite-code = They type a name and the code: { $code }
+
+## Over the sill
+
+sill = Sill
+read-it = Read: take it away
+fetching-board = Fetching the board.
+you-may = You may: { $what }.
+pen-for = You have a pen for { $time }.
+kept-together = { $name } keeps everyone together here. You can look closer.
+seeing-as = You see the lesson as { $name } does, and can do nothing here.
+back-to-own-view = Back to my own view
+you-follow = You follow { $name }.
+stop-following = Stop following
+looking-as = You are looking as { $name }. Go back to your own view to do that.
+strokes-aside =
+    { $count ->
+        [one] One stroke not on the board yet
+       *[other] { $count } strokes not on the board yet
+    }
+things-aside =
+    { $count ->
+        [one] One thing not on the board yet
+       *[other] { $count } things not on the board yet
+    }
+no-line-tell = There is no line to the server just now. Try again when it is back.
+no-line-undo = There is no line to the server just now. Undo works again when it is back.
+no-line-words = There is no line to the server just now. Your words are still in the field.
+link-changed = The room has another link now. You stay in; send the new one to the others.
+undone-on = Undone on page { $number }.
+redone-on = Redone on page { $number }.
+page-was-taken = That page was taken off the board.
+server-silent = The server does not answer. Nothing was lost; try again in a moment.
+server-could-not = The server could not do that ({ $status }).
+
+## Sill: tools and what is chosen
+
+undo = Undo
+redo = Redo
+ink = Ink
+highlighter = Highlighter
+highlighter-colour = Highlighter colour
+colour-black = Black
+colour-blue = Blue
+colour-red = Red
+colour-green = Green
+colour-purple = Purple
+colour-yellow = Yellow
+colour-mint = Mint
+colour-rose = Rose
+colour-sky = Sky
+colour-peach = Peach
+colour-lilac = Lilac
+colour-sand = Sand
+nib-narrow = Narrow
+nib-medium = Medium
+nib-wide = Wide
+nib-pencil = Pencil
+nib-pen = Pen
+nib-brush = Brush
+pens = Pens
+pen-name = { $kind }, { $width } wide
+change-pen = Change this pen
+pen-kind = Kind
+pen-speed = With a mouse or finger, haste thins the line
+pen-how = Shift draws straight.
+steadiness = Steadiness
+keep-level = Keep level
+ends-none = Plain
+ends-arrow = Arrow
+ends-arrows = Two arrows
+dash-solid = Solid
+dash-dashed = Dashed
+dash-dotted = Dotted
+note-colour = Note colour
+note-how = Press on the board and type. Your name goes on it.
+table-how = Press where it is to stand. Rows pasted from a spreadsheet become a table too.
+select-by = Select by
+select-box = Box
+select-lasso = Lasso
+choose = Choose
+snap = Catch at edges and lines
+shift-adds = Shift adds.
+eraser-takes = Eraser takes
+eraser-strokes = Whole strokes
+eraser-rubs = What it touches
+eraser-how = It grows with speed.
+ruler-down = Lay the ruler down
+ruler-away = Take the ruler away
+ruler-how = Turn it by an end, the wheel or the arrow keys.
+length = Length
+point-with = Point with
+point-light = A light that fades
+point-arrow = An arrow that stays
+take-mine-away = Take mine away
+move-how = Drag the paper. Two fingers or Ctrl and the wheel zoom.
+chosen =
+    { $what ->
+        [ink] { $count ->
+            [one] one stroke
+           *[other] { $count } strokes
+        }
+        [text] { $count ->
+            [one] one text
+           *[other] { $count } texts
+        }
+        [shape] { $count ->
+            [one] one figure
+           *[other] { $count } figures
+        }
+        [note] { $count ->
+            [one] one note
+           *[other] { $count } notes
+        }
+        [table] { $count ->
+            [one] one table
+           *[other] { $count } tables
+        }
+        [picture] { $count ->
+            [one] one picture
+           *[other] { $count } pictures
+        }
+       *[thing] { $count ->
+            [one] one thing
+           *[other] { $count } things
+        }
+    }
+chosen-yours =
+    { $what ->
+        [ink] { $count ->
+            [one] one stroke of yours
+           *[other] { $count } strokes of yours
+        }
+        [text] { $count ->
+            [one] one text of yours
+           *[other] { $count } texts of yours
+        }
+        [shape] { $count ->
+            [one] one figure of yours
+           *[other] { $count } figures of yours
+        }
+        [note] { $count ->
+            [one] one note of yours
+           *[other] { $count } notes of yours
+        }
+        [table] { $count ->
+            [one] one table of yours
+           *[other] { $count } tables of yours
+        }
+        [picture] { $count ->
+            [one] one picture of yours
+           *[other] { $count } pictures of yours
+        }
+       *[thing] { $count ->
+            [one] one thing of yours
+           *[other] { $count } things of yours
+        }
+    }
+typeset = Typeset
+quoted = “{ $words }”
+words = Words
+other-readings = Other readings
+branch = Branch
+branch-of = of “{ $words }”
+mind-map = Mind map
+word-count =
+    { $count ->
+        [one] one word
+       *[other] { $count } words
+    }
+true-up = True up
+true-up-all = True up all
+figure-count = { $count } figures
+made-even = made even
+no-figure-seen = no figure seen
+reading = Reading
+ink-stays = the ink stays as it is
+as-written = As written
+as-written-hint = back to the ink
+edit-words = Edit words
+look = Look
+rows-and-columns = Rows and columns
+arrange = Arrange
+who = Who
+who-made-this = Who made this
+copied-to-paste = Copied. Ctrl V pastes it.
+duplicate = Duplicate
+locked = Locked
+locked-hint = stays in its place
+select-nothing = Select nothing
+
+## Pages and the view
+
+pages = Pages
+page-of = { $number } of { $count }
+page-before = The page before
+page-after = The page after
+all-pages = All pages
+page-name = Page { $number } { $title }
+pages-of-board =
+    { $count ->
+        [one] One page
+       *[other] { $count } pages
+    }
+page-and-paper = Page and paper
+add-page = Add a page
+add-a-page = Add a page here
+page-open = open
+page-tutor = tutor
+paper-same = Like this one
+paper-same-hint = same paper
+paper-endless = Endless, squares
+paper-endless-hint = grows in any direction
+paper-roll = Roll, lines
+paper-roll-hint = grows down as you write
+paper-a4-squares = A4 sheet, squares
+paper-a4-plain = A4 sheet, plain
+paper-lying = lying
+paper-standing = standing
+view = View
+zoom = Zoom
+zoom-in = Zoom in
+zoom-out = Zoom out
+whole-page = Whole page
+page-width = Width of the page
+what-is-selected = What is selected
+true-size = True size
+half-page-down = Half a page down
+back-to-place = Back to where I was
+board-only-end = Show everything
+
+## Chat
+
+said-to-you = to you
+said-to-tutor = to the tutor
+said-to = to { $name }
+
+## Coming in
+
+room-closed = The room is closed
+no-way-in = No way in here
+lets-you-in = This page lets you in by itself when it opens.
+sign-in-to-room = Sign in to the room
+knock = Knock
+out-of-room = You are out of the room
+
+## Rooms and accounts
+
+reading-ink-of =
+    { $count ->
+        [one] Reading the ink of one more page…
+       *[other] Reading the ink of { $count } more pages…
+    }
+found-on-page = { $title }, page { $number }
+found-in-ink = { $title }, page { $number }, in ink
+nothing-typed-or-written-reads = Nothing typed or written reads like “{ $words }”.
+people-have-seats =
+    { $count ->
+        [0] Nobody has been in yet.
+        [one] One person has a seat.
+       *[other] { $count } people have seats.
+    }
+last-lesson-minutes = Last lesson { $day }, { $minutes } minutes.
+next-lesson = Next: { $lesson }
+next-lesson-untitled = Next: a lesson
+planned-for = { $day }, { $time }
+planned-for-minutes = { $day }, { $time }, { $minutes } minutes
+board-facts =
+    { $count ->
+        [one] one page, { $when }
+       *[other] { $count } pages, { $when }
+    }
+another-room = + Room
+was-there =
+    { $count ->
+        [0] less than a minute
+        [one] one minute
+       *[other] { $count } minutes
+    }
+record-of-this-lesson = Who changed what in this lesson
+record-of-last-lesson = Who changed what in the last lesson
+with-the-room-go =
+    With the room go { $boards ->
+        [one] its board
+       *[other] its { $boards } boards
+    }, { $people ->
+        [one] the seat of one person
+       *[other] the seats of { $people } people
+    }, all pictures, the chat and the record. Nothing of it can be brought back.
+one-file-with-every-board = One file with every board, to be brought in on any server’s start page. { $used } of { $most } MB on this server are used.
+you-sign-in-as = You sign in as { $name }.
+last-used = last used { $when }
+account-goes =
+    { $rooms ->
+        [0] You own no room.
+        [one] Your room goes with it: its boards, pictures, chats, records and all seats.
+       *[other] Your { $rooms } rooms go with it: their boards, pictures, chats, records and all seats.
+    } Your own hand goes too. Nothing of it can be brought back; take your rooms along first.
+this-device-will-sit = This device will sit in the seat of { $name } in “{ $room }”.
+this-browser-sat = This browser sits there as { $name } now, and will not any more.
+on-the-device-that-you = On the device that you are in the lesson with, open your menu and press “Pair a device”. It shows a code.
+bringing-board-in = Bringing the board in.
+bringing-room-in = Bringing the room in.
+
+## Board
+
+board-things-on-this-page =
+    { $count ->
+        [one] Board, one thing on this page
+       *[other] Board, { $count } things on this page
+    }
+editor-keys = { $what }. Escape, or Ctrl and Enter, put it on the board.
+word-of-line = Word { $word } of line { $line }
+page-number = Page { $number }
+desk-of = Desk of { $name }
+a-desk-for-each-of =
+    { $count ->
+        [one] A desk for one student
+       *[other] A desk for each of { $count }
+    }
+minutes =
+    { $count ->
+        [one] 1 min
+       *[other] { $count } min
+    }
+day-and-time = { $day }, { $time }
+
+## Said by the server
+
+a-password-has-at-most = A password has at most { $password } characters.
+that-link-is-not-good = That link is not good, or not any more. Ask for a new one.
+accounts-on-this-server-are = Accounts on this server are made by whoever runs it.
+accounts-on-this-server-are-2 = Accounts on this server are by invitation. This one is none, is used, or too old.
+there-is-no-room-at = There is no room at this address. Check the link with your tutor.
+every-seat-in-this-room = Every seat in this room is taken. Ask the tutor.
+that-code-is-not-good = That code is not good, or not any more. Ask for a new one on the first device.
+that-name-and-password-do = That name and password do not belong together.
+this-key-does-not-open = This key does not open the room. It may have been claimed by an account.
+sign-in-first-then-keep = Sign in first, then keep the room with your account.
+only-the-person-who-started = Only the person who started this room can keep it.
+somebody-has-that-user-name = Somebody has that user name already. Choose another.
+a-sample-is-of-one = A sample is of one character.
+a-character-is-between-1 = A character is between 1 and { $strokes } strokes.
+a-stroke-of-a-character = A stroke of a character is not so long.
+no-sample-of-a-single = No sample of a single character is in this file.
+you-can-say-something-to = You can say something to everybody or to the tutor.
+there-is-nothing-of-yours =
+    { $how ->
+        [redo] There is nothing of yours left to redo.
+       *[undo] There is nothing of yours left to undo.
+    }
+the-page-changes-too-fast = The page changes too fast for that just now. Try it again in a moment.
+that-board-is-no-longer = That board is no longer in this room.
+a-steps-id-has-6 = A step’s id has 6 to 32 characters.
+you-are-no-longer-in = You are no longer in the room.
+this-room-was-deleted-by = This room was deleted by its tutor.
+the-lesson-is-over-and = The lesson is over and the room is closed until the next one.
+this-device-is-no-longer = This device is no longer paired.
+this-browser-was-signed-out = This browser was signed out.
+the-link-for-onlookers-was = The link for onlookers was changed. Ask for the new one.
+that-board-was-deleted-by = That board was deleted by the tutor.
+the-tutor-has-asked-you = The tutor has asked you to wait at the door.
+the-tutor-has-sent-you = The tutor has sent you out of this room.
+only-a-student-who-is = Only a student who is here can be passed a pen.
+sign-in-first = Sign in first.
+that-is-not-the-password = That is not the password of this account.
+that-is-no-mail-address = That is no mail address.
+come-into-the-room-first = Come into the room first; then another device can be paired.
+pairings-are-ended-on-the = Pairings are ended on the first device.
+type-the-rooms-title-to = Type the room’s title to say that you mean it. Nothing was deleted.
+a-room-keeps-at-least = A room keeps at least one board.
+this-is-the-tutors-side = This is the tutor’s side of the room. Sign in, or use the students’ link.
+a-room-has-at-most = A room has at most { $boards } boards. Delete one that is no longer needed.
+this-board-is-not-open = This board is not open to you. Come in by the room’s link.
+many-files-are-being-made = Many files are being made just now. Try again in a moment.
+only-the-rooms-tutor-can = Only the room’s tutor can save its boards as packages.
+there-is-no-such-picture = There is no such picture in this room.
+this-board-cannot-be-opened = This board cannot be opened just now. Nothing of it is lost: whoever runs the server can mend it.
+that-is-too-large-a = That is too large a file for this server. Nothing was changed.
+the-file-is-larger-than = The file is larger than { $mb } MB.
+come-into-the-room-first-2 = Come into the room first; then you can write your practice page.
+the-file-of-a-hand = The file of a hand is no larger than { $mb } MB.
+this-cannot-be-read-the = This cannot be read. The ink stays as it is.
+that-is-more-than-strokes = That is more than { $strokes } strokes. Select a part of it.
+there-is-no-ink-to = There is no ink to read.
+this-ink-could-not-be = This ink could not be read just now.
+tabs-and-devices-of-yours = { $ofseat } tabs and devices of yours are here already. Close some of them.
+more-comes-from-here-than = More comes from here than any hand can write. You are being slowed down.
+more-browsers-of-one-address = More browsers of one address are here than this server takes.
+this-page-did-not-say = This page did not say what it wants. Reload it.
+that-message-is-larger-than = That message is larger than any of its kind.
+this-page-is-older-than = This page is older than the server. Reload it.
+come-in-by-the-rooms = Come in by the room’s link first.
+onlookers-look-and-nothing-is = Onlookers look, and nothing is read for them.
+the-server-could-not-understand = The server could not understand that: { $error }.
+the-line-is-not-as = The line is not as expected: { $error }.
+a-stroke-has-1-to = A stroke has 1 to { $samples } points of two to four numbers.
+a-point-is-not-finite = A point is not finite or lies off every board.
+the-line-is-longer-than = The line is longer than { $mb } MB.
+a-pages-title-is-one = A page’s title is one line of at most { $title } characters.
+a-desk-belongs-to-one = A desk belongs to one person.
+a-page-has-at-most = A page has at most { $bays } bays, each with an id of its own.
+a-bays-title-is-one = A bay’s title is one line of at most { $title } characters.
+that-bay-is-for-too = That bay is for too many people, or for somebody unknown.
+a-sheet-measures-between-200 = A sheet measures between 200 and 10,000 units a side.
+that-is-more-than-can = That is more than can be done at once. Take a smaller part.
+that-is-no-longer-on = That is no longer on the board.
+that-is-on-the-board = That is on the board already.
+that-page-is-no-longer = That page is no longer on the board.
+a-board-has-at-most = A board has at most { $pages } pages.
+a-page-with-more-than = A page with more than { $copied } things is too full to be copied.
+a-board-keeps-at-least = A board keeps at least one page.
+a-new-page-starts-empty = A new page starts empty.
+nobody-has-such-a-seat = Nobody has such a seat.
+a-sketch-has-at-most = A sketch has at most { $figures } figures, each with its own id.
+a-mind-map-has-at = A mind map has at most { $mapparts } words and lines, each with its own id.
+an-erasers-path-has-between = An eraser’s path has between 1 and { $rubpoints } points.
+there-was-no-ink-under = There was no ink under the eraser.
+a-step-adds-between-1 = A step adds between 1 and { $stepitems } items.
+two-items-of-the-step = Two items of the step have the same id.
+the-figure-is-too-small = The figure is too small to be seen.
+the-page-is-full-add = The page is full. Add a page to go on.
+a-table-has-1-to = A table has 1 to { $tableside } rows and columns.
+the-tables-cells-do-not = The table’s cells do not fill its rows.
+the-figure-has-too-few = The figure has too few or too many points.
+a-colour-is-written-as = A colour is written as # and six digits from 0 to f.
+that-would-make-the-item = That would make the item too small to be found again.
+an-id-has-6-to = An id has 6 to 32 letters, digits, dashes or underscores.
+a-number-is-missing-not = A number is missing, not finite, or off every board.
+there-is-no-text-to = There is no text to put on the board.
+the-text-has-characters-are = The text has { $count } characters; { $longest } are the most.
+the-text-has-characters-that = The text has characters that cannot be shown.
+the-lies-between-and = { $value } lies between { $low } and { $high }.
+the-item-was-made-from = The item was made from more ink than can be kept with it.
+the-text-changes-its-style = The text changes its style more than { $spans } times.
+the-styles-of-the-text = The styles of the text do not fit its characters.
+the-strokes-bytes-do-not = The stroke’s bytes do not make whole samples.
+the-stroke-has-samples-are = The stroke has { $count } samples; { $samples } are the most.
+the-stroke-has-a-point = The stroke has a point that is not on any board.
+that-rubs-over-too-much = That rubs over too much at once. Rub a smaller part.
+the-picture-is-larger-than = The picture is larger than { $mb } MB.
+this-is-no-picture-that = This is no picture that can be shown: PNG, JPEG, WebP or GIF.
+the-picture-is-damaged-and = The picture is damaged and cannot be read.
+the-picture-has-more-than = The picture has more than 50 million points.
+the-boards-title-is-missing = The board’s title is missing or over { $title } characters.
+a-board-has-between-1 = A board has between 1 and { $pages } pages.
+two-pages-of-the-board = Two pages of the board have the same id.
+this-file-has-no-board = This file has no board in it.
+a-page-of-the-board = A page of the board has more than { $items } items.
+two-items-of-a-page = Two items of a page have the same id.
+a-picture-of-the-board = A picture of the board is missing from the package.
+this-is-no-package-of = This is no package of a board, or it is damaged.
+this-file-has-no-board-2 = This file has no board of Sun Room in it.
+the-package-was-saved-by = The package was saved by a later version of Sun Room than this one.
+the-board-in-the-package = The board in the package cannot be read: { $error }.
+there-is-more-in-the = There is more in the package than any board has.
+the-package-is-compressed-in = The package is compressed in a way that is not read here.
+the-file-is-xml-but = The file is XML but not InkML: its root is not <ink>.
+the-trace-format-has-no = The trace format has no X or no Y.
+the-file-has-traces-are = The file has { $count } traces; { $traces } are the most.
+a-trace-has-between-1 = A trace has between 1 and { $samples } points.
+the-file-is-not-readable = The file is not readable as InkML: { $error }.
+a-trace-has-a-point = A trace has a point that is no point: { $point }.
+a-trace-has-a-point-2 = A trace has a point that is not made of numbers: { $point }.
+a-trace-has-a-number = A trace has a number that is not finite.
+the-file-was-saved-by = The file was saved by a later version of Sun Room than this one.
+this-is-no-file-of = This is no file of a room, or it is damaged.
+the-room-in-the-file = The room in the file cannot be read: { $error }.
+this-file-has-no-room = This file has no room in it.
+a-room-has-between-1 = A room has between 1 and { $boards } boards.
+there-is-nothing-to-say = There is nothing to say yet.
+that-is-characters-are-the = That is { $count } characters; { $said } are the most at once.
+a-code-has-to-letters = A code has { $codelength } to { $codelength2 } letters or digits.
+a-lesson-is-up-to = A lesson is up to { $lessonminutes } minutes long.
+that-is-no-day-of = That is no day of any calendar.
+a-plan-has-up-to = A plan has up to { $plannedpages } pages with short titles.
+a-countdown-runs-for-up = A countdown runs for up to four hours.
+a-question-has-to-different = A question has { $options } to { $options2 } different answers.
+the-question-has-no-id = The question has no id.
+that-question-has-been-put = That question has been put away.
+that-is-none-of-the = That is none of the answers.
+that-is-longer-than-characters = That is longer than { $words } characters, or has some that cannot be seen.
+a-pen-is-passed-for = A pen is passed for up to { $penminutes } minutes.
+the-step-names-no-item = The step names no item, or too many.
+that-was-tried-too-often = That was tried too often. Wait a minute and try again.
+the-request-could-not-be = The request could not be understood: { $error }.
+
+## Why somebody may or may not: the rule book’s reasons
+
+reason-allowed = You can write.
+reason-passed = You have a pen.
+reason-up = Pens are up: everybody can write.
+reason-grace = Finished in time.
+reason-onlooker = You are looking on. Onlookers see the board and do not write.
+reason-locked = That is locked by the tutor.
+reason-pens-down = Pens are down. { $writer } is writing. Put your hand up to ask for a pen.
+reason-no-pen = Some people have a pen just now. Put your hand up to ask for one.
+reason-withheld = Pens are up, but yours is put away for now. Put your hand up to ask for it.
+reason-expired = Your pen’s time is over. Put your hand up to ask for more.
+reason-paused = The lesson is paused. Everybody can look; nobody writes.
+reason-page-tutor-side = Only the tutor writes on this page.
+reason-page-of-another = That page was made by somebody else, who looks after its title and paper.
+reason-page-open = This page is open: everybody can write on it.
+reason-desk-yours = This is your desk: you and the tutor write here.
+reason-desk-of-another = This desk belongs to somebody else.
+reason-bay-tutor-side = Only the tutor writes in this bay.
+reason-bay-open = This bay is open: everybody can write in it.
+reason-bay-yours = This bay is yours to write in.
+reason-bay-of-others = This bay is for somebody else to write in.
+reason-not-in-kit = Your pen is not for that just now.
+reason-no-chat = The tutor has switched that off for now.
+reason-not-yours = That was made by somebody else, and your pen is for your own work.
+reason-tutor-side-only = That is for the tutor.
+reason-tutor-only = Only the tutor can do that.
+reason-between-view = There is no lesson on. Until the next one the board can be looked at.
+reason-between-closed = The room is closed until the next lesson.
+person-not-here = That person is not here.
+person-yourself = That cannot be done to yourself.
+person-owner = This room is theirs: whoever leads it, they stay, and can take it back.
+person-tutor = That person is leading the room. Hand it over first.
+person-onlooker = Onlookers have a door of their own.
+person-not-a-helper = Make that person a helper first, then hand the room over.
+name-missing =
+    { $what ->
+        [title] Type a title first.
+        [code] Type a code first.
+       *[name] Type a name first.
+    }
+name-too-long =
+    { $what ->
+        [title] That title has { $count } characters; { $most } are the most.
+        [code] That code has { $count } characters; { $most } are the most.
+       *[name] That name has { $count } characters; { $most } are the most.
+    }
+name-unseen =
+    { $what ->
+        [title] That title has a character that cannot be seen. Type it again.
+        [code] That code has a character that cannot be seen. Type it again.
+       *[name] That name has a character that cannot be seen. Type it again.
+    }
+room-is-full = This room has used all its space on the server ({ $mb } MB). Nothing of it is lost. Delete boards on the room’s home, or ask whoever runs the server for more.
+not-kept-just-now = The board cannot be kept just now. Writing goes on; it is tried again.
+nothing-kept-for = Nothing could be kept for { $minutes } min. What has no tick of the server yet stays in this browser; tell whoever runs the server that its disk takes nothing.
+door-closed = There is no lesson on, and the room is closed until the next one.
+door-knocked-at = The door of this room is knocked at. Come in by the room’s link.
+door-asks-code = The door of this room asks for a code. Come in by the room’s link.
+password-too-short = A password has at least { $least } characters.
+password-too-common = That password is too common.
+password-entirely-numeric = A password is not of digits only.
+password-too-similar = That password is too much like your name or mail address.
+password-not-good = That password is not good enough.
+user-name-not-good = That user name cannot be used. Choose letters and digits, without spaces.
+
+## What was done in a lesson
+
+did-pens-down = { $by } put pens down.
+did-pens-passed = { $by } let holders of a pen write.
+did-pens-up = { $by } put pens up.
+did-pass-pen = { $by } passed a pen to { $name }.
+did-pass-pen-for =
+    { $minutes ->
+        [one] { $by } passed a pen to { $name } for one minute.
+       *[other] { $by } passed a pen to { $name } for { $minutes } minutes.
+    }
+did-take-pen = { $by } took the pen back from { $name }.
+did-pass-to-next = { $by } passed the pen to the next hand.
+did-set-rights = { $by } changed what pens may do.
+did-set-rights-of = { $by } changed what { $name }’s pen may do.
+did-make-helper = { $by } made { $name } a helper.
+did-make-student = { $by } made { $name } a student.
+did-send-away = { $by } sent { $name } away.
+did-admit = { $by } let { $name } in.
+did-admit-all = { $by } let everybody in.
+did-turn-away = { $by } did not let { $name } in.
+did-to-porch = { $by } sent { $name } to the porch.
+did-rename = { $by } called { $name } “{ $new }”.
+did-hand-over = { $by } handed the room over to { $name }.
+did-take-room-back = { $by } took the room back.
+did-door-open = { $by } opened the door to everybody with the link.
+did-door-knock = { $by } opened the door to those who knock.
+did-door-code = { $by } opened the door by a code.
+did-pause = { $by } paused the lesson.
+did-go-on = { $by } let the lesson go on.
+did-between-view = { $by } lets students look between lessons.
+did-between-write = { $by } lets students write between lessons.
+did-between-closed = { $by } closes the room between lessons.
+did-open = { $by } opened the lesson.
+did-open-again = { $by } went on with the lesson.
+did-end = { $by } ended the lesson.
+did-ask = { $by } asked “{ $question }”: { $counts }.
+
+## What was done to a thing
+
+trace =
+    { $what ->
+        [made] made by { $name }
+        [made_with_page] made with its page by { $name }
+        [changed] changed by { $name }
+        [moved] moved by { $name }
+        [removed] removed by { $name }
+       *[replaced] made into something else by { $name }
+    }
+trace-undo =
+    { $what ->
+        [made] brought back by { $name }
+        [made_with_page] brought back with its page by { $name }
+        [changed] a change taken back by { $name }
+        [moved] moved back by { $name }
+        [removed] taken away again by { $name }
+       *[replaced] a change taken back by { $name }
+    }
+trace-redo =
+    { $what ->
+        [made] made once more by { $name }
+        [made_with_page] made once more with its page by { $name }
+        [changed] changed once more by { $name }
+        [moved] moved once more by { $name }
+        [removed] removed once more by { $name }
+       *[replaced] made into something else once more by { $name }
+    }
+not-kept-now = The server cannot keep anything just now. What you wrote stays on this screen: try again in a while, and tell whoever runs the server.
+person-not-listed = That person is here, or is not listed any more.
+did-clear = { $by } cleared { $count } things.
+
+## Keys
+
+key-pens = The ready pens
+key-pens-up = Pens up
+key-pens-down = Pens down
+key-look-here = Look here
+key-pass-next = Pass a pen to the next hand
+key-undo = Undo your last step
+key-redo = Redo it
+key-remove = Remove what is selected
+key-arrows = Move what is selected, or the paper
+key-all = Select all on the page
+key-next = Select the thing before, the thing after
+key-copy = Copy, cut, paste, also between boards
+key-duplicate = Duplicate; again repeats the offset
+key-group = Group; with Shift ungroup
+key-order = One forward, one back
+key-turn = Turn what is selected by 1°, with Shift by 15°
+key-enter = Typeset the selected ink; edit the selected words
+key-shift = While drawing: straight, in steps of 15°; equal sides
+key-escape = Give up, or select nothing
+key-pages = Turn pages
+key-half-page = Half a page down
+key-bays = The next bay, the one before
+key-zoom = Zoom in and out
+key-whole-page = Show the whole page
+key-space = Held while dragging: move the paper
+key-keys = These keys
+put-away-named = Put { $title } away
+boards-put-away =
+    { $count ->
+        [one] One board was put away
+       *[other] { $count } boards were put away
+    }
+bring-back = Bring back
+
+## Figures
+
+figure-line = Line
+figure-elbow = Elbow
+figure-curve = Curve
+figure-rectangle = Rectangle
+figure-square = Square
+figure-rounded = Rounded
+figure-ellipse = Ellipse
+figure-circle = Circle
+figure-arc = Arc
+figure-triangle = Triangle
+figure-right-triangle = Right triangle
+figure-parallelogram = Parallelogram
+figure-rhombus = Rhombus
+figure-trapezium = Trapezium
+figure-pentagon = Pentagon
+figure-hexagon = Hexagon
+figure-polygon = Polygon
+figure-star = Star
+figure-heart = Heart
+figure-brace = Brace
+figure-axis = Axis
+figure-axes = Two axes
+figure-number-line = Number line
+figure-tick = Tick
+figure-cross = Cross
+figure-polyline = Polyline
+found-arrow = Arrow
+found-double-arrow = Double arrow
+found-same-size = { $figure }, size as its neighbour
+found-triangle =
+    { $form ->
+        [right] Right triangle
+        [isosceles] Isosceles triangle
+        [equilateral] Equilateral triangle
+       *[other] Triangle
+    }
+paper-kind-endless = Endless
+paper-kind-roll = Roll
+paper-kind-sheet = Sheet
+ruling-plain = Plain
+ruling-squares = Squares
+ruling-dots = Dots
+ruling-lines = Lines
+ruling-handwriting = Handwriting
+ruling-graph = Graph
+ruling-isometric = Isometric
+ruling-polar = Polar
+paper-white = White
+paper-cream = Cream
+paper-mint = Mint
+paper-sky = Sky
+paper-rose = Rose
+paper-slate = Slate
+
+## Bays
+
+bay-tutor-only = tutor only
+bay-open-to-all = open to all
+bay-nobody-yet = nobody yet
+not-yours-to-move = That is not yours to move.
+too-much-to-copy = That is more than can be copied at once. Copy it in parts.
+asks-to-look = { $name }: look here.
+hand-small = Small letters
+hand-capitals = Capitals
+hand-digits = Digits
+hand-accents = Accents
+hand-signs = Signs
+your-desk = This is a copy of the page for you alone: your desk.
+cannot-bring = “{ $name }” cannot be put on the board: only pictures can (PNG, JPEG, WebP, GIF).
+too-many-pictures = Only the first { $count } pictures were taken.
+body-too-large = That is too large: { $size } are the most that can be sent here.
+table-row = Row
+table-column = Column
+before-it = New before it
+after-it = New after it
+take-it-off = Take it off
+take-the-row-off = Take the row off
+take-the-column-off = Take the column off
+draw-several = One after the other
+swatch = { $hue } { $shade } ({ $colour })
+hue-grey = Grey
+hue-red = Red
+hue-yellow = Yellow
+hue-green = Green
+hue-teal = Teal
+hue-blue = Blue
+hue-purple = Purple
+hue-pink = Pink
+reason-outside-bay = You can write in your bay, not beside it.
+did-let-back = { $by } let { $name } come in again.
+let-back-in = Let { $name } back in
+was-sent-away = sent away
+
+## The board for those who listen to it
+
+page-in-words = The page in words
+was-added =
+    { $count ->
+        [one] One thing was added by { $names }.
+       *[other] { $count } things were added by { $names }.
+    }
+heard-ink =
+    { $count ->
+        [one] One stroke of ink by { $name }
+       *[other] { $count } strokes of ink by { $name }
+    }
+heard-text = Text by { $name }: { $words }
+heard-note = Note by { $name }: { $words }
+heard-table = Table of { $rows } rows and { $columns } columns by { $name }: { $words }
+heard-figure = { $figure } by { $name }: { $words }
+heard-picture = Picture by { $name }
