@@ -53,13 +53,6 @@ class Stage:
             browser.close()
 
 
-def account(stage: Stage) -> None:
-    tutor = stage.person("tutor")
-    tutor.driver.get(f"{stage.base}/account")
-    tutor.find("h2", "Signed in on")
-    stage.keep(tutor, "account")
-
-
 def room_home(stage: Stage) -> None:
     tutor = stage.person("tutor")
     tutor.open(f"{stage.base}/rooms/{LINK}")
@@ -98,18 +91,9 @@ def typeset_choice(stage: Stage) -> None:
 def tool_settings(stage: Stage) -> None:
     """A pen being changed, beside a page of figures and words."""
     tutor = stage.person("tutor")
-    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
+    tutor.press("[aria-label='The page after']")
     tutor.press("[aria-label='Change this pen']")
     stage.keep(tutor, "tool-settings")
-
-
-def ruler(stage: Stage) -> None:
-    tutor = stage.person("tutor")
-    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
-    tutor.tool("Ruler")
-    for _ in range(2):
-        tutor.key(Keys.SHIFT, Keys.ARROW_LEFT)
-    stage.keep(tutor, "ruler")
 
 
 def arranging(stage: Stage) -> None:
@@ -117,7 +101,7 @@ def arranging(stage: Stage) -> None:
     tutor = stage.person("tutor")
     tutor.open(f"{stage.base}/rooms/mrkt-frch-9b2c")
     tutor.press("a.board")
-    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
+    tutor.press("[aria-label='The page after']")
     tutor.tool("Select")
     tutor.press("[aria-label=Choose]")
     tutor.press("[role=dialog] button", "All figures")
@@ -129,9 +113,10 @@ def people(stage: Stage) -> None:
     """Hands up with their words, the chat, and what one person's pen may do."""
     tutor = stage.person("tutor")
     noor, wairimu = stage.person("noor"), stage.person("wairimu")
-    noor.press("button", "Put hand up")
     noor.press("[aria-label='Put it up with a word']")
     noor.press("[role=dialog] button", "I have an answer")
+    for person in (tutor, noor, wairimu):
+        person.chat()
     noor.find("[aria-label='Say something']").send_keys("Is the shadow ever zero?", Keys.ENTER)
     wairimu.find("[aria-label='Say something']").send_keys("At the equator it is", Keys.ENTER)
     tutor.wait_text("section[aria-label=Chat]", "equator")
@@ -157,13 +142,50 @@ def tablet(stage: Stage) -> None:
     tutor = stage.person("tutor", 820, 1180)
     stage.person("noor")
     tutor.find("[data-testid=person]", "Noor")
-    tutor.press("nav[aria-label=Pages] li:nth-child(2) button")
+    tutor.press("[aria-label='The page after']")
     wait_for(lambda: tutor.items > 50, "the second page")
     stage.keep(tutor, "tablet")
 
 
+def pages(stage: Stage) -> None:
+    """All pages as pictures."""
+    tutor = stage.person("tutor")
+    tutor.film()
+    stage.keep(tutor, "pages")
+
+
+def phone(stage: Stage) -> None:
+    """A student's telephone with a pen in the hand."""
+    tutor, noor = stage.person("tutor"), stage.person("noor", 390, 844)
+    tutor.press("[aria-label='Pass a pen to Noor']")
+    noor.find("nav[aria-label=Tools]")
+    stage.keep(noor, "phone")
+
+
+def evening(stage: Stage) -> None:
+    """The evening's light, the people folded away."""
+    tutor = stage.person("tutor")
+    stage.person("tomasz")
+    tutor.press("[aria-label='Your menu']")
+    tutor.press("[aria-label=Light] input", "Evening")
+    tutor.close_panels()
+    tutor.press("[aria-label='Fold the people away']")
+    stage.keep(tutor, "evening")
+
+
+def german(stage: Stage) -> None:
+    """All tools, in German."""
+    tutor = stage.person("tutor")
+    stage.person("noor")
+    tutor.press("[aria-label='Your menu']")
+    tutor.press("[role=dialog] select option[value=de]")
+    tutor.press("[aria-label='Alle Werkzeuge']")
+    tutor.find("[role=dialog][aria-label='Alle Werkzeuge']")
+    stage.keep(tutor, "german")
+
+
 def bays(stage: Stage) -> None:
-    """A bay for one student; below, what that student sees through the tutor's eyes."""
+    """A bay for one student."""
     tutor, noor = stage.person("tutor"), stage.person("noor")
     stage.person("tomasz")
     tutor.tool("Bay")
@@ -174,20 +196,15 @@ def bays(stage: Stage) -> None:
     tutor.press("[role=dialog] label", "Noor")
     noor.wait_text("[data-testid=pens-state]", "You can write in your bay")
     stage.keep(tutor, "bays")
-    tutor.key(Keys.ESCAPE)
-    tutor.press("[aria-label='More about Noor']")
-    tutor.press("[role=dialog] button", "See as Noor does")
-    tutor.wait_text("[role=status]", "You see the lesson as Noor does")
-    stage.keep(tutor, "see-as-a-student")
 
 
 def knock(stage: Stage) -> None:
     """Two at the door."""
     tutor = stage.person("tutor")
     stage.person("noor")
-    tutor.press("[aria-label=Class]")
+    tutor.class_panel()
     tutor.press("[aria-label='Come in by'] input", "Knock")
-    tutor.press("[aria-label=Class]")
+    tutor.close_panels()
     for name in ("Malia", "Jonas"):
         waiting = stage.browser()
         waiting.open(f"{stage.base}/r/{LINK}")
@@ -200,10 +217,9 @@ def question(stage: Stage) -> None:
     """A question that three have answered, and time for a task."""
     tutor = stage.person("tutor")
     students = [stage.person(name) for name in ("noor", "tomasz", "wairimu")]
-    tutor.press("[aria-label=Class]")
+    tutor.class_panel("Time")
     tutor.press("[role=dialog] button", "5 min")
-    tutor.press("[aria-label=Class]")
-    tutor.press("[role=dialog] button", "Write a question")
+    tutor.class_panel("Ask")
     tutor.find("[aria-label='The question']").send_keys("How long is the shadow at 45°?")
     answers = tutor.find("[aria-label^=Answers]")
     answers.send_keys(Keys.CONTROL, "a")
@@ -213,26 +229,6 @@ def question(stage: Stage) -> None:
         student.press("[aria-label=Question] button", answer)
     tutor.wait_text("[aria-label=Question]", "3 of 3 answered")
     stage.keep(tutor, "question")
-
-
-def sketch(stage: Stage) -> None:
-    """A sketch of two boxes and an arrow, before it is trued up."""
-    tutor = stage.person("tutor")
-    tutor.open(f"{stage.base}/rooms/{LINK}")
-    tutor.press("button", "New board")
-    tutor.find("nav[aria-label=Tools]")
-    hand = Hand(4, 0.5)
-    for corners in (
-        [(120, 180), (330, 178), (332, 300), (118, 302), (121, 178)],
-        [(560, 190), (760, 186), (764, 304), (556, 306), (561, 188)],
-        [(345, 240), (545, 244)],
-        [(520, 222), (546, 244), (522, 264)],
-    ):
-        tutor.draw(hand.sketch(corners)[::3, :2])
-    tutor.tool("Select")
-    tutor.key(Keys.CONTROL, "a")
-    tutor.find("[data-testid=true-up-all]")
-    stage.keep(tutor, "sketch")
 
 
 def mind_map(stage: Stage) -> None:
@@ -288,19 +284,20 @@ def practice_page(stage: Stage) -> None:
 PICTURES: dict[str, Callable[[Stage], None]] = {
     "start": start,
     "porch": porch,
-    "account": account,
     "room-home": room_home,
     "tutor-lesson": tutor_lesson,
     "typeset-choice": typeset_choice,
     "tool-settings": tool_settings,
-    "ruler": ruler,
     "arranging": arranging,
     "people": people,
     "tablet": tablet,
+    "pages": pages,
+    "phone": phone,
+    "evening": evening,
+    "german": german,
     "bays": bays,
     "knock": knock,
     "question": question,
-    "sketch": sketch,
     "mind-map": mind_map,
     "practice-page": practice_page,
 }

@@ -46,6 +46,8 @@ FALLBACKS = {
     "sans-ext": "atkinson-hyperlegible-next-latin-ext-400-normal.woff2",
     "greek": "noto-sans-greek-400-normal.woff2",
     "maths": "noto-sans-math-latin-400-normal.woff2",
+    "signs": "noto-serif-math-400-normal.woff2",
+    "symbols": "noto-sans-symbols-2-symbols-400-normal.woff2",
 }
 
 

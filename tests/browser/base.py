@@ -40,6 +40,8 @@ from sunroom.live.work import workers
 T = TypeVar("T")
 
 WAIT_S = 20
+#: An element by its name.
+NAMED = re.compile(r"\[aria-label=(?:'([^']*)'|([\w-]+))\]")
 CHROMIUM_FLAGS = (
     "--headless=new",
     "--no-sandbox",
@@ -135,7 +137,7 @@ class Browser:
         self.driver.get(url)
 
     def all(self, css: str) -> list[WebElement]:
-        return self.driver.find_elements(By.CSS_SELECTOR, css)
+        return self.driver.find_elements(By.CSS_SELECTOR, NAMED.sub(_named, css))
 
     def find(self, css: str, text: str = "") -> WebElement:
         """The first element that matches and has ``text`` in it, waited for."""
@@ -329,6 +331,12 @@ class Browser:
     def line(self) -> None:
         """A short stroke in a free place."""
         self.draw([(300, 300), (340, 310), (380, 305), (420, 320)])
+
+
+def _named(found: re.Match[str]) -> str:
+    """What is called so, also when it says more behind it: “View, 85%”."""
+    name = found[1] or found[2]
+    return f":is([aria-label='{name}'],[aria-label^='{name}, '])"
 
 
 def wait_for(look: Callable[[], T | None], what: str, seconds: float = WAIT_S) -> T:

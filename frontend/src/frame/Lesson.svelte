@@ -148,12 +148,16 @@
         <Question {session} />
         <SayLine {session} />
         <Sill {session} {surface} alone={screen.sheets || looks.folded || looks.boardOnly} />
-        {#if screen.sheets || looks.boardOnly}
-          {#if peopleShown}
-            <div class="people"><People {session} {link} onclose={() => (peopleShown = false)} /></div>
-          {/if}
-        {:else}
-          <People {session} {link} strip={screen.narrow ? 'across' : looks.folded ? 'down' : null} />
+        {#if !screen.sheets && !looks.boardOnly}
+          <People
+            {session}
+            {link}
+            strip={screen.narrow ? 'across' : looks.folded ? 'down' : null}
+            onall={() => (peopleShown = true)}
+          />
+        {/if}
+        {#if peopleShown && (screen.sheets || screen.narrow || looks.boardOnly)}
+          <div class="people"><People {session} {link} onclose={() => (peopleShown = false)} /></div>
         {/if}
       {/key}
     {/if}

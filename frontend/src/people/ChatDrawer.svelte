@@ -9,7 +9,11 @@
 </script>
 
 {#if session.people.role !== 'onlooker'}
-  <Popover label={t('chat')} side="right">
+  <Popover
+    label={t('chat')}
+    now={session.classroom.unread ? String(session.classroom.unread) : undefined}
+    side="right"
+  >
     {#snippet face()}{t('chat')}{#if session.classroom.unread}<b class="unread">{session.classroom.unread}</b
         >{/if}{/snippet}
     {#snippet children()}<div class="chat"><Chat {session} /></div>{/snippet}

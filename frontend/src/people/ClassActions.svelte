@@ -104,7 +104,7 @@
   .act {
     flex: 1 1 0;
     min-width: 0;
-    min-height: 50px;
+    min-height: 48px;
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
     background: var(--glass);
@@ -113,7 +113,7 @@
   .act :global(.face) {
     padding: 3px 1px;
     width: 100%;
-    min-height: 48px;
+    min-height: 46px;
     font-size: 12px;
     font-weight: 400;
     line-height: 1.1;

@@ -36,6 +36,7 @@
     margin: 0 8px 8px;
     padding: 8px;
     background: var(--sun-pale);
+    color: var(--on-pale);
     border: 1px solid var(--sun);
     border-radius: var(--radius);
     display: grid;

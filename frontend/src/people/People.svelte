@@ -25,8 +25,10 @@
     strip?: 'down' | 'across' | null
     /** As a sheet, which can be closed. */
     onclose?: () => void
+    /** Show everybody: a strip has room for some. */
+    onall?: () => void
   }
-  let { session, link, strip = null, onclose }: Props = $props()
+  let { session, link, strip = null, onclose, onall }: Props = $props()
   let wanted = $state('')
   let picked = $state<string[]>([])
   let picking = $state(false)
@@ -49,6 +51,13 @@
       sort,
       session,
     ),
+  )
+
+  /** Width in px of one person in the strip over the board. */
+  const MARK_PX = 92
+  let wide = $state(0)
+  const shown = $derived(
+    strip === 'across' ? people.slice(0, Math.max(1, Math.floor((wide - 60) / MARK_PX))) : people,
   )
 
   function pick(seat: string) {
@@ -133,8 +142,8 @@
       />
     {/if}
   {/if}
-  <ul>
-    {#each people as person (person.seat)}
+  <ul bind:clientWidth={wide}>
+    {#each shown as person (person.seat)}
       <PersonRow
         {session}
         {person}
@@ -146,6 +155,11 @@
         onpick={() => pick(person.seat)}
       />
     {/each}
+    {#if shown.length < people.length || (strip === 'across' && session.people.tutorSide)}
+      <li>
+        <button class="back" onclick={onall}>{t('people-count', { count: people.length })}</button>
+      </li>
+    {/if}
     {#if session.people.tutorSide && gone.length && !wanted && !strip}
       <li class="gone">
         <b>{t('not-here')}</b>
@@ -220,8 +234,8 @@
     display: flex;
     align-items: center;
     gap: 6px;
-    min-height: 44px;
-    padding: 2px 4px 2px 12px;
+    min-height: 42px;
+    padding: 1px 4px 1px 12px;
     font-size: 13px;
     color: var(--muted);
     flex: none;
@@ -323,7 +337,7 @@
   }
   .talk {
     flex: none;
-    min-height: 42px;
+    min-height: 40px;
     padding: 0 12px;
     border: 0;
     border-top: 1px solid var(--sand-line);

@@ -127,7 +127,7 @@
     min-width: 0;
   }
   .compact {
-    min-height: 37px;
+    min-height: 34px;
     gap: 6px;
     padding-inline-end: 0;
   }
@@ -203,8 +203,8 @@
     padding: 0;
   }
   .compact .round {
-    width: 33px;
-    height: 33px;
+    width: 32px;
+    height: 32px;
   }
   @media (pointer: coarse) {
     .compact .round {
@@ -214,7 +214,7 @@
   }
   .compact :global(.face.bare) {
     min-width: 30px;
-    min-height: 33px;
+    min-height: 32px;
   }
   @media (pointer: coarse) {
     .compact :global(.face.bare) {

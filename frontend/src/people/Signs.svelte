@@ -11,7 +11,7 @@
 </script>
 
 {#if session.rights.may('react')}
-  <Popover label={t('show-a-sign')} side="right">
+  <Popover label={t('show-a-sign')} now={t('signs')} side="right">
     {#snippet face()}{t('signs')}{/snippet}
     {#snippet children(close)}
       <div class="signs">

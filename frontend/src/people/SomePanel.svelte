@@ -40,7 +40,7 @@
     <button onclick={() => each((seat) => session.tell({ command: 'take_pen', seat }))}
       >{t('take-pens-back')}</button
     >
-    <Popover label={t('more-for-chosen')} side="right" below>
+    <Popover label={t('more-for-chosen')} now={t('more')} side="right" below>
       {#snippet face()}{t('more')}{/snippet}
       {#snippet children()}
         <div class="panel">

@@ -47,7 +47,7 @@
   .cream {
     background: #f6efe0;
     border-color: #f6efe0;
-    color: var(--ink);
+    color: var(--on-cream);
   }
   button:disabled {
     opacity: 0.5;

@@ -125,14 +125,14 @@
   }
   input {
     width: 96px;
-    height: 36px;
+    height: 40px;
     padding: 0 8px;
     border: 1px solid var(--muted);
     border-radius: var(--radius);
-    background: #fff;
+    background: var(--field);
   }
   .none {
-    min-height: 36px;
+    min-height: 40px;
     padding: 0 12px;
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
@@ -147,5 +147,15 @@
     font-size: 13px;
     color: var(--clay);
     font-weight: 600;
+  }
+  @media (pointer: coarse) {
+    .grid {
+      grid-template-rows: repeat(6, 40px);
+      gap: 2px;
+    }
+    .swatch {
+      width: 40px;
+      height: 40px;
+    }
   }
 </style>

@@ -35,7 +35,7 @@
     padding: 0 12px;
     border: 1px solid var(--muted);
     border-radius: var(--radius);
-    background: #fff;
+    background: var(--field);
     min-width: 0;
   }
   input[aria-invalid] {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte'
+  import { t } from '../words/words.svelte'
   import { screen } from './screen.svelte'
 
   interface Props {
@@ -20,6 +21,8 @@
     broad?: boolean
     /** What is said of the button when its face says less. */
     title?: string
+    /** What the face says beyond the label, for whoever hears it: “85 %”. */
+    now?: string
     onopen?: () => void
   }
   let {
@@ -33,6 +36,7 @@
     dark = false,
     broad = false,
     title,
+    now,
     onopen,
   }: Props = $props()
   const id = $props.id()
@@ -84,7 +88,7 @@
     class="face"
     class:bare
     class:dark
-    aria-label={label}
+    aria-label={now ? t('named-now', { label, now }) : label}
     title={title ?? label}
     aria-expanded={open}
     aria-pressed={pressed}

@@ -97,7 +97,10 @@
   .tiles {
     gap: 5px;
   }
+  /* What is shown in a tile lies on paper, by day and in the evening. */
   .tiles label {
+    background: #fffefa;
+    color: #16222b;
     height: 46px;
     justify-content: center;
   }
@@ -182,7 +185,7 @@
   }
   .bar label:has(:checked) {
     background: var(--sun);
-    color: var(--ink);
+    color: var(--on-sun);
   }
   @media (pointer: coarse) {
     .inks label {

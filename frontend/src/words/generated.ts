@@ -62,7 +62,7 @@ export interface Words {
   'after-it': null
   'after-view': null
   'after-write': null
-  align: null
+  'align': null
   'align-left': null
   'align-right': null
   'all-figures': null
@@ -85,11 +85,11 @@ export interface Words {
   'another-room': null
   'answer-no': null
   'answer-yes': null
-  answered: { count: string | number; students: string | number }
-  answers: null
+  'answered': { count: string | number; students: string | number }
+  'answers': null
   'answers-by-line': null
-  arrange: null
-  arrow: null
+  'arrange': null
+  'arrow': null
   'as-everyones': null
   'as-the-lesson': null
   'as-the-page': null
@@ -98,7 +98,7 @@ export interface Words {
   'as-you-go-always': null
   'as-you-go-off': null
   'as-you-go-offer': null
-  ask: null
+  'ask': null
   'ask-everybody': null
   'ask-it': null
   'asks-to-look': { name: string | number }
@@ -118,11 +118,11 @@ export interface Words {
   'board-only-end': null
   'board-things-on-this-page': { count: string | number }
   'board-title': null
-  boards: null
+  'boards': null
   'boards-put-away': { count: string | number }
   'body-too-large': { size: string | number }
-  bold: null
-  branch: null
+  'bold': null
+  'branch': null
   'branch-of': { words: string | number }
   'bring-a-board-in': null
   'bring-a-room-in-that': null
@@ -131,41 +131,41 @@ export interface Words {
   'bringing-board-in': null
   'bringing-room-in': null
   'bringing-the-picture-in': null
-  bullets: null
-  cancel: null
+  'bullets': null
+  'cancel': null
   'cannot-bring': { name: string | number }
-  centre: null
-  change: null
+  'centre': null
+  'change': null
   'change-pen': null
   'change-the-link': null
   'change-the-password': null
-  chat: null
-  choose: null
+  'chat': null
+  'choose': null
   'choose-a-picture': null
   'choose-all': null
   'choose-none': null
   'choose-person': { name: string | number }
   'choose-rack': null
   'choose-some': null
-  chosen: { count: string | number; what: string | number }
+  'chosen': { count: string | number; what: string | number }
   'chosen-yours': { count: string | number; what: string | number }
-  class: null
-  clear: null
+  'class': null
+  'clear': null
   'clear-pointers': null
   'cleared-undo-brings-it-back': null
-  clock: { minutes: string | number }
+  'clock': { minutes: string | number }
   'clock-ends': { minutes: string | number }
   'clock-hint': { time: string | number }
   'clock-of': { minutes: string | number; planned: string | number }
   'clock-over': { minutes: string | number }
   'clock-paused': { minutes: string | number }
-  close: null
-  closed: null
-  code: null
+  'close': null
+  'closed': null
+  'code': null
   'code-hint': null
   'code-is': { code: string | number }
   'code-of-door': null
-  colour: null
+  'colour': null
   'colour-black': null
   'colour-blue': null
   'colour-green': null
@@ -183,18 +183,18 @@ export interface Words {
   'come-in-by-the-rooms': null
   'come-into-the-room-first': null
   'come-into-the-room-first-2': null
-  copied: null
+  'copied': null
   'copied-to-paste': null
-  copy: null
+  'copy': null
   'copy-board': null
-  corners: null
+  'corners': null
   'dash-dashed': null
   'dash-dotted': null
   'dash-solid': null
-  dashed: null
-  dashes: null
+  'dashed': null
+  'dashes': null
   'day-and-time': { day: string | number; time: string | number }
-  delete: null
+  'delete': null
   'delete-board': null
   'delete-everything-of-mine': null
   'delete-it': null
@@ -202,7 +202,7 @@ export interface Words {
   'delete-the-account': null
   'delete-the-room': null
   'desk-of': { name: string | number }
-  details: null
+  'details': null
   'did-admit': { by: string | number; name: string | number }
   'did-admit-all': { by: string | number }
   'did-ask': { by: string | number; counts: string | number; question: string | number }
@@ -236,7 +236,7 @@ export interface Words {
   'did-take-room-back': { by: string | number }
   'did-to-porch': { by: string | number; name: string | number }
   'did-turn-away': { by: string | number; name: string | number }
-  done: null
+  'done': null
   'done-choosing': null
   'door-asks-code': null
   'door-closed': null
@@ -247,22 +247,22 @@ export interface Words {
   'door-knocked-at': null
   'door-open': null
   'door-open-hint': null
-  dotted: null
+  'dotted': null
   'double-press-a-cell-to': null
   'drag-on-the-board-shift': null
   'drag-out-a-bay-an': null
   'draw-several': null
   'drop-question': null
-  duplicate: null
+  'duplicate': null
   'edit-words': null
   'editor-keys': { what: string | number }
   'end-lesson': null
   'end-pairings': null
-  ends: null
+  'ends': null
   'ends-arrow': null
   'ends-arrows': null
   'ends-none': null
-  english: null
+  'english': null
   'eraser-how': null
   'eraser-rubs': null
   'eraser-strokes': null
@@ -271,13 +271,13 @@ export interface Words {
   'everybody-has-a-desk': null
   'everything-not-locked': null
   'everything-on-the-page': null
-  family: null
+  'family': null
   'family-book': null
   'family-even': null
   'family-hand': null
   'family-plain': null
   'fetching-board': null
-  figure: null
+  'figure': null
   'figure-arc': null
   'figure-axes': null
   'figure-axis': null
@@ -305,11 +305,11 @@ export interface Words {
   'figure-tick': null
   'figure-trapezium': null
   'figure-triangle': null
-  figures: null
+  'figures': null
   'file-of-a-hand': null
   'file-of-a-saved-board': null
   'file-of-a-whole-room': null
-  fill: null
+  'fill': null
   'find-name': null
   'find-tool': null
   'find-words-on-all-boards': null
@@ -319,9 +319,9 @@ export interface Words {
   'first-row-as-the-others': null
   'flip-left-to-right': null
   'flip-upside-down': null
-  fold: null
+  'fold': null
   'fold-question': null
-  follow: { name: string | number }
+  'follow': { name: string | number }
   'for-a-projector': null
   'for-chosen': { count: string | number }
   'for-onlookers': null
@@ -331,15 +331,15 @@ export interface Words {
   'found-on-page': { number: string | number; title: string | number }
   'found-same-size': { figure: string | number }
   'found-triangle': { form: string | number }
-  french: null
+  'french': null
   'from-now-on-everybody-new': { name: string | number }
-  german: null
+  'german': null
   'give-up': null
   'go-on': null
   'go-on-with-lesson': null
   'go-to-the-lesson': null
   'gone-since': { time: string | number }
-  group: null
+  'group': null
   'half-page-down': null
   'hand-accents': null
   'hand-answer': null
@@ -363,20 +363,15 @@ export interface Words {
   'heard-ink': { count: string | number; name: string | number }
   'heard-note': { name: string | number; words: string | number }
   'heard-picture': { name: string | number }
-  'heard-table': {
-    columns: string | number
-    name: string | number
-    rows: string | number
-    words: string | number
-  }
+  'heard-table': { columns: string | number; name: string | number; rows: string | number; words: string | number }
   'heard-text': { name: string | number; words: string | number }
   'here-now': { count: string | number }
   'here-often': { count: string | number; name: string | number }
   'here-so-far': null
   'hide-answers': null
   'hide-writers': null
-  high: null
-  highlighter: null
+  'high': null
+  'highlighter': null
   'highlighter-colour': null
   'how-sure-the-reading-is': null
   'hue-blue': null
@@ -390,10 +385,10 @@ export interface Words {
   'i-have-an-account': null
   'i-have-forgotten-the-password': null
   'if-there-is-such-an': null
-  ink: null
+  'ink': null
   'ink-stays': null
-  interface: null
-  invite: null
+  'interface': null
+  'invite': null
   'invite-by-mail': null
   'invite-code': { code: string | number }
   'invite-knock': null
@@ -404,7 +399,7 @@ export interface Words {
   'invite-subject': { room: string | number }
   'is-here': null
   'is-writing': null
-  italic: null
+  'italic': null
   'keep-for-later': null
   'keep-it': null
   'keep-it-as': { name: string | number }
@@ -415,8 +410,8 @@ export interface Words {
   'keep-these': null
   'keep-this-room': null
   'keep-together': null
-  keeping: null
-  kept: null
+  'keeping': null
+  'kept': null
   'kept-all-the-time': null
   'kept-at': { time: string | number }
   'kept-out': null
@@ -447,7 +442,7 @@ export interface Words {
   'key-undo': null
   'key-whole-page': null
   'key-zoom': null
-  keys: null
+  'keys': null
   'kit-cards': null
   'kit-cards-hint': null
   'kit-cards-short': null
@@ -461,17 +456,17 @@ export interface Words {
   'kit-notes-hint': null
   'kit-pointer': null
   'kit-pointer-hint': null
-  knock: null
+  'knock': null
   'knock-again': null
-  language: null
-  larger: null
+  'language': null
+  'larger': null
   'last-lesson-minutes': { day: string | number; minutes: string | number }
   'last-used': { when: string | number }
   'learned-from-corrected-readings': null
   'leave-it': null
   'leave-it-as-it-is': null
   'left-edges': null
-  length: null
+  'length': null
   'lesson-paused': null
   'let-all-in': null
   'let-back-in': { name: string | number }
@@ -481,24 +476,24 @@ export interface Words {
   'lets-you-in': null
   'letter-keys': null
   'letters-and-digits-written': null
-  lies: null
-  light: null
-  line: null
+  'lies': null
+  'light': null
+  'line': null
   'line-flooding': null
   'line-poor': null
   'line-slow': null
   'line-up': null
   'line-width': { width: string | number }
-  lines: null
+  'lines': null
   'lines-and-links': null
-  link: null
+  'link': null
   'link-changed': null
-  list: null
-  lock: null
+  'list': null
+  'lock': null
   'lock-in-place': null
-  locked: null
+  'locked': null
   'locked-hint': null
-  look: null
+  'look': null
   'look-here': null
   'looking-as': { name: string | number }
   'looking-it-up': null
@@ -520,10 +515,10 @@ export interface Words {
   'middles-one-below-the-other': null
   'middles-side-by-side': null
   'mind-map': null
-  minutes: { count: string | number }
+  'minutes': { count: string | number }
   'minutes-of-task': null
   'minutes-planned': null
-  more: null
+  'more': null
   'more-about': { name: string | number }
   'more-boards': null
   'more-browsers-of-one-address': null
@@ -536,6 +531,7 @@ export interface Words {
   'name-missing': { what: string | number }
   'name-too-long': { count: string | number; most: string | number; what: string | number }
   'name-unseen': { what: string | number }
+  'named-now': { label: string | number; now: string | number }
   'new-board': null
   'new-link-for-onlookers': null
   'new-link-for-students': null
@@ -563,7 +559,7 @@ export interface Words {
   'no-way-in': null
   'nobody-else': null
   'nobody-has-such-a-seat': null
-  none: null
+  'none': null
   'not-here': null
   'not-just-now': null
   'not-kept': null
@@ -580,8 +576,8 @@ export interface Words {
   'nothing-is-known-of-it': null
   'nothing-kept-for': { minutes: string | number }
   'nothing-typed-or-written-reads': { words: string | number }
-  number: null
-  numbers: null
+  'number': null
+  'numbers': null
   'of-letters-and-digits': { count: string | number; done: string | number }
   'old-password': null
   'on-board': { board: string | number }
@@ -593,12 +589,12 @@ export interface Words {
   'one-file-with-every-board': { most: string | number; used: string | number }
   'one-forward': null
   'one-moment': null
-  onlooker: null
+  'onlooker': null
   'onlookers-look-and-nothing-is': null
   'only-a-student-who-is': null
   'only-the-person-who-started': null
   'only-the-rooms-tutor-can': null
-  opacity: null
+  'opacity': null
   'open-a-board-to-prepare': null
   'open-a-room-now': null
   'open-lesson': null
@@ -606,7 +602,7 @@ export interface Words {
   'opening-the-room': null
   'opening-your-account': null
   'or-drop-one-on-the': null
-  order: null
+  'order': null
   'other-readings': null
   'out-of-room': null
   'own-ones-select-things-arrange': null
@@ -622,10 +618,10 @@ export interface Words {
   'page-tutor': null
   'page-was-taken': null
   'page-width': null
-  pages: null
+  'pages': null
   'pages-it-needs-one-to': null
   'pages-of-board': { count: string | number }
-  pair: null
+  'pair': null
   'pair-a-device-sun-room': null
   'pair-device': null
   'pair-how': { address: string | number }
@@ -633,7 +629,7 @@ export interface Words {
   'pair-this-device': null
   'pairings-are-ended-on-the': null
   'pairings-ended': null
-  paper: null
+  'paper': null
   'paper-a4-plain': null
   'paper-a4-squares': null
   'paper-colour': null
@@ -658,7 +654,7 @@ export interface Words {
   'pass-pen-to': { name: string | number }
   'pass-pens': null
   'pass-to-next': null
-  password: null
+  'password': null
   'password-entirely-numeric': null
   'password-not-good': null
   'password-too-common': null
@@ -675,7 +671,7 @@ export interface Words {
   'pen-of-may': { name: string | number }
   'pen-speed': null
   'pen-still': { time: string | number }
-  pens: null
+  'pens': null
   'pens-down': null
   'pens-down-hint': null
   'pens-may': { what: string | number }
@@ -685,7 +681,7 @@ export interface Words {
   'pens-passed-hint': null
   'pens-up': null
   'pens-up-hint': null
-  people: null
+  'people': null
   'people-count': { count: string | number }
   'people-have-seats': { count: string | number }
   'person-not-a-helper': null
@@ -705,21 +701,21 @@ export interface Words {
   'point-light': null
   'point-with': null
   'practice-page': null
-  prepare: null
-  prepared: null
+  'prepare': null
+  'prepared': null
   'press-on-the-board-and': null
   'put-away': null
   'put-away-named': { title: string | number }
   'put-on-the-board': null
-  question: null
-  quoted: { words: string | number }
+  'question': null
+  'quoted': { words: string | number }
   'rack-everything': null
   'rack-language': null
   'rack-maths': null
   'rack-science': null
   'read-as-i-write': null
   'read-it': null
-  reading: null
+  'reading': null
   'reading-ink-of': { count: string | number }
   'ready-racks': null
   'reason-allowed': null
@@ -750,13 +746,13 @@ export interface Words {
   'reason-tutor-side-only': null
   'reason-up': null
   'reason-withheld': null
-  recent: null
+  'recent': null
   'record-of-last-lesson': null
   'record-of-this-lesson': null
-  redo: null
+  'redo': null
   'redone-on': { number: string | number }
-  remove: null
-  rename: null
+  'remove': null
+  'rename': null
   'rename-board': null
   'rename-name': { name: string | number }
   'right-add-page': null
@@ -790,7 +786,7 @@ export interface Words {
   'ruler-away': null
   'ruler-down': null
   'ruler-how': null
-  ruling: null
+  'ruling': null
   'ruling-dots': null
   'ruling-graph': null
   'ruling-handwriting': null
@@ -804,8 +800,8 @@ export interface Words {
   'said-to-you': null
   'save-as-a-file-that': { title: string | number }
   'save-as-a-package': null
-  saved: null
-  say: null
+  'saved': null
+  'say': null
   'say-it-to': null
   'say-something': null
   'say-to-them': null
@@ -849,17 +845,17 @@ export interface Words {
   'sign-wow': null
   'sign-yes': null
   'signed-in-on': null
-  signs: null
+  'signs': null
   'signs-seen': null
-  sill: null
+  'sill': null
   'sit-there': null
   'six-digits-from-0-to': null
-  size: null
-  smaller: null
-  snap: null
-  solid: null
+  'size': null
+  'smaller': null
+  'snap': null
+  'solid': null
   'some-people': null
-  somebody: null
+  'somebody': null
   'somebody-has-that-user-name': null
   'sort-by': null
   'sort-hand': null
@@ -871,11 +867,11 @@ export interface Words {
   'sound-knock': null
   'sound-time': null
   'sound-went': null
-  sounds: null
-  spacing: null
-  spanish: null
+  'sounds': null
+  'spacing': null
+  'spanish': null
   'spread-evenly': null
-  stamps: null
+  'stamps': null
   'start-time': null
   'state-bay': { what: string | number }
   'state-bay-all': null
@@ -894,17 +890,17 @@ export interface Words {
   'state-up': { what: string | number }
   'state-up-all': null
   'stays-out-of-this-room': { name: string | number }
-  steadiness: null
-  stop: null
+  'steadiness': null
+  'stop': null
   'stop-following': null
   'strike-through': null
   'strokes-aside': { count: string | number }
   'students-can-look': null
   'students-can-write': null
   'students-who-open-the-link': null
-  subscript: null
-  superscript: null
-  swatch: { colour: string | number; hue: string | number; shade: string | number }
+  'subscript': null
+  'superscript': null
+  'swatch': { colour: string | number; hue: string | number; shade: string | number }
   'table-column': null
   'table-how': null
   'table-row': null
@@ -925,7 +921,7 @@ export interface Words {
   'take-the-picture-off-the': null
   'take-the-row-off': null
   'take-the-whole-room-along': null
-  task: null
+  'task': null
   'task-left': { time: string | number; what: string | number }
   'task-over': { what: string | number }
   'taught-in': null
@@ -1056,10 +1052,10 @@ export interface Words {
   'throw-away-the-last': { character: string | number }
   'throw-it-away': null
   'throw-this-one-away': null
-  time: null
+  'time': null
   'time-for-task': null
   'time-what-for': null
-  title: null
+  'title': null
   'title-of-the-bay': null
   'title-of-window': { title: string | number }
   'to-everyone': null
@@ -1069,7 +1065,7 @@ export interface Words {
   'to-the-front': null
   'to-the-tutor': null
   'today-at': { time: string | number }
-  together: null
+  'together': null
   'too-many-pictures': { count: string | number }
   'too-much-to-copy': null
   'tool-bay': null
@@ -1086,8 +1082,8 @@ export interface Words {
   'tool-stamp': null
   'tool-table': null
   'tool-text': null
-  tools: null
-  trace: { name: string | number; what: string | number }
+  'tools': null
+  'trace': { name: string | number; what: string | number }
   'trace-redo': { name: string | number; what: string | number }
   'trace-undo': { name: string | number; what: string | number }
   'true-size': null
@@ -1107,25 +1103,25 @@ export interface Words {
   'type-the-rooms-title-to': null
   'type-to-say-that-you': { title: string | number }
   'typed-words-and-ink-by': null
-  typeset: null
+  'typeset': null
   'typeset-as': { text: string | number }
   'typeset-these-words': null
-  underline: null
-  undo: null
+  'underline': null
+  'undo': null
   'undone-on': { number: string | number }
-  unfold: null
+  'unfold': null
   'unfold-question': null
-  ungroup: null
-  unlock: null
+  'ungroup': null
+  'unlock': null
   'unpin-the-background': { count: string | number }
-  unread: { count: string | number }
+  'unread': { count: string | number }
   'until-taken-back': null
   'upper-edges': null
-  upright: null
+  'upright': null
   'user-name': null
   'user-name-not-good': null
   'user-name-or-mail-address': null
-  view: null
+  'view': null
   'warm-up': null
   'was-added': { count: string | number; names: string | number }
   'was-sent-away': null
@@ -1136,8 +1132,8 @@ export interface Words {
   'what-it-is-about': null
   'what-pens-may': null
   'what-was-written-last': null
-  when: null
-  who: null
+  'when': null
+  'who': null
   'who-made-this': null
   'who-may-write': null
   'who-said-what': null
@@ -1147,13 +1143,13 @@ export interface Words {
   'whoever-comes-in-by-the': null
   'whole-page': null
   'whom-you-follow': null
-  wide: null
-  width: null
+  'wide': null
+  'width': null
   'with-the-page': null
   'with-the-room-go': { boards: string | number; people: string | number }
   'word-count': { count: string | number }
   'word-of-line': { line: string | number; word: string | number }
-  words: null
+  'words': null
   'words-in-the-figure': null
   'words-of-the-cell': null
   'words-of-the-note': null
@@ -1191,7 +1187,7 @@ export interface Words {
   'your-new-name': null
   'your-password': null
   'your-rooms': null
-  zoom: null
+  'zoom': null
   'zoom-in': null
   'zoom-out': null
 }

@@ -73,6 +73,10 @@ class Drawing(Protocol):
 
     def text(self, face: str, text: str, place: Affine, size: float, colour: str) -> None: ...
 
+    def link(self, address: str, corners: Points) -> None:
+        """What lies between four corners leads to ``address``."""
+        ...
+
     def picture(self, picture: str, place: Affine, opacity: float) -> None:
         """A picture in the unit square that ``place`` takes to the page."""
         ...
@@ -195,12 +199,19 @@ def _draw_lines(lines: Sequence[Line], place: Affine, colour: str, drawing: Draw
         for run in line.runs:
             at = place.after(Affine(e=run.x, f=line.baseline - run.rise))
             drawing.text(run.face, run.text, at, run.size, LINK_COLOUR if run.link else colour)
+            if run.link:
+                drawing.link(run.link, at.points(_run_corners(run)))
             for wanted, height in ((run.underline, UNDERLINE), (run.strike, -STRIKE)):
                 if wanted:
                     y = line.baseline - run.rise + height * run.size
                     ends = place.points(np.array([(run.x, y), (run.x + run.width, y)]))
                     width = RULE * run.size * place.growth
                     drawing.stroke(ends, False, False, LINK_COLOUR if run.link else colour, width, 1.0)
+
+
+def _run_corners(run: Run) -> Points:
+    up, down = -run.size, 0.3 * run.size
+    return np.array([(0, up), (run.width, up), (run.width, down), (0, down)], dtype=float)
 
 
 def _draw_shape(item: ShapeItem, drawing: Drawing) -> None:

@@ -44,6 +44,8 @@ class PdfDrawing:
         self._typesetter = typesetter
         self._fonts: dict[str, EmbeddedFont] = {}
         self._pages: list[tuple[Box, list[str]]] = []
+        #: Of each page: addresses with the corners of what leads there.
+        self._links: list[list[tuple[str, Points]]] = []
         self._opacities: dict[float, str] = {1.0: "/G0"}
         with self._pdf.open_metadata() as metadata:
             metadata["dc:title"] = title
@@ -58,6 +60,7 @@ class PdfDrawing:
             f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f",
         ]
         self._pages.append((box, content))
+        self._links.append([])
 
     def fill(self, polygons: list[Points], curved: bool, colour: str, opacity: float) -> None:
         parts = [self._paint(opacity), _rgb(colour), "rg"]
@@ -98,6 +101,9 @@ class PdfDrawing:
             f"{turn} {_whole(place.e)} {_whole(place.f)} Tm <{font.encode(text)}> Tj ET"
         )
 
+    def link(self, address: str, corners: Points) -> None:
+        self._links[-1].append((address, corners))
+
     def picture(self, picture: str, place: Affine, opacity: float) -> None:
         embedded = self._embedded(picture)
         if embedded is None:
@@ -127,13 +133,15 @@ class PdfDrawing:
         )
         pictures = Dictionary({f"/{p.name}": p.stream for p in self._placed.values()})
         resources = self._pdf.make_indirect(Dictionary(Font=fonts, ExtGState=states, XObject=pictures))
-        for box, content in self._pages:
+        for (box, content), links in zip(self._pages, self._links, strict=True):
             page = Dictionary(
                 Type=Name.Page,
                 MediaBox=Array([0, 0, box.width * _points_per_unit(box), box.height * _points_per_unit(box)]),
                 Resources=resources,
                 Contents=self._pdf.make_stream("\n".join(content).encode()),
             )
+            if links:
+                page.Annots = Array([self._pdf.make_indirect(_annotation(box, *link)) for link in links])
             self._pdf.pages.append(pikepdf.Page(self._pdf.make_indirect(page)))
         out = io.BytesIO()
         self._pdf.save(out, compress_streams=True, object_stream_mode=pikepdf.ObjectStreamMode.generate)
@@ -179,6 +187,19 @@ def page_png(
 
 def _points_per_unit(box: Box) -> float:
     return min(POINTS_PER_UNIT, MAX_POINTS / max(box.width, box.height, 1.0))
+
+
+def _annotation(box: Box, address: str, corners: Points) -> Dictionary:
+    """A place of the page that opens an address (ISO 32000-1, 12.5.6.5)."""
+    scale = _points_per_unit(box)
+    x, y = (corners[:, 0] - box.x0) * scale, (box.y1 - corners[:, 1]) * scale
+    return Dictionary(
+        Type=Name.Annot,
+        Subtype=Name.Link,
+        Rect=Array([float(x.min()), float(y.min()), float(x.max()), float(y.max())]),
+        Border=Array([0, 0, 0]),
+        A=Dictionary(S=Name.URI, URI=pikepdf.String(address)),
+    )
 
 
 def _whole(value: float) -> int:

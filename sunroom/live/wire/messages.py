@@ -25,7 +25,7 @@ Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
 Travel = Literal["good", "slow", "poor", "flooding"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 1
+WIRE = 2
 
 # From the browser
 
@@ -40,7 +40,7 @@ class Join(msgspec.Struct, frozen=True, tag_field="type", tag="join"):
     have_seq: int = -1
     page: str = ""
     code: str = ""
-    wire: int = 1
+    wire: int = WIRE
 
 
 class Do(msgspec.Struct, frozen=True, tag_field="type", tag="do"):

@@ -18,10 +18,10 @@
     return `matrix(${values.join(',')})`
   })
   const FACES = {
-    sans: "'sans','sans-ext','greek','maths',sans-serif",
-    serif: "'serif','sans-ext','greek','maths',serif",
-    hand: "'hand','sans-ext','greek','maths',cursive",
-    mono: "'mono','sans-ext','greek','maths',monospace",
+    sans: "'sans','sans-ext','greek','maths','signs','symbols',sans-serif",
+    serif: "'serif','sans-ext','greek','maths','signs','symbols',serif",
+    hand: "'hand','sans-ext','greek','maths','signs','symbols',cursive",
+    mono: "'mono','sans-ext','greek','maths','signs','symbols',monospace",
   }
   const ALIGN = { left: 'left', centre: 'center', right: 'right' }
   const WORDS = {

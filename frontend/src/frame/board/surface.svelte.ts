@@ -26,6 +26,8 @@ const FACES = [
   ['sans-ext', 'ā'],
   ['greek', 'θ'],
   ['maths', '→'],
+  ['signs', '₂'],
+  ['symbols', '☀'],
 ] as const
 /** More names than this on one screen say nothing. */
 const MOST_WRITERS = 300

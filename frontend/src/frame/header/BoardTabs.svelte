@@ -78,7 +78,7 @@
 
 {#if list}
   <nav class="list" aria-label={t('boards')}>
-    <Popover label={t('boards')} title={card?.title} below dark bare>
+    <Popover label={t('boards')} title={card?.title} now={card?.title} below dark bare>
       {#snippet face()}<span class="name">{card?.title ?? ''}</span><Icon name="open" size={16} />{/snippet}
       {#snippet children(close)}{@render rows(close)}{/snippet}
     </Popover>
@@ -86,7 +86,7 @@
 {:else}
   <nav aria-label={t('boards')} bind:this={nav}>
     {#each tabs as board (board.id)}
-      <span class="tab" class:here={board.id === here}>
+      <span class="tab" class:here={board.id === here} class:alone={tabs.length === 1}>
         <button
           aria-current={board.id === here ? 'page' : undefined}
           title={board.title}
@@ -160,6 +160,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
     font-size: 14px;
+  }
+  .alone {
+    flex: 0 1 auto;
+    min-width: 0;
   }
   .here {
     border-color: var(--sun);

@@ -159,6 +159,7 @@
   }
   .kept {
     display: flex;
+    gap: 5px;
     align-items: center;
     font-size: 14px;
     white-space: nowrap;

@@ -77,7 +77,15 @@
   }
 </script>
 
-<Popover label={t('your-menu')} title={me?.name} side="right" below dark onopen={() => (wrapping = false)}>
+<Popover
+  label={t('your-menu')}
+  now={more ? undefined : initials}
+  title={me?.name}
+  side="right"
+  below
+  dark
+  onopen={() => (wrapping = false)}
+>
   {#snippet face()}{#if more}<Icon name="more" size={18} />{:else}<span class="initials"
         >{initials || '·'}</span
       >{/if}{/snippet}

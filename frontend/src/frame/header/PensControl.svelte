@@ -50,7 +50,7 @@
     >{t('go-on')}</Button
   >
 {:else if small}
-  <Popover label={t('who-may-write')} below dark>
+  <Popover label={t('who-may-write')} {now} below dark>
     {#snippet face()}<span class="now">{now}</span>{/snippet}
     {#snippet children()}
       <div class="both">
@@ -61,7 +61,7 @@
   </Popover>
 {:else}
   {@render choose('bar')}
-  <Popover label={t('what-pens-may')} title={may} below dark>
+  <Popover label={t('what-pens-may')} title={may} now={short ? t('pens-may-short') : may} below dark>
     {#snippet face()}<span class="may">{short ? t('pens-may-short') : may}</span>{/snippet}
     {#snippet children()}<KitPanel {session} />{/snippet}
   </Popover>

@@ -59,7 +59,7 @@
       </Popover>
     {/if}
     {#if session.rights.may('add_page')}
-      <Popover label={t('add-a-page')} side="right">
+      <Popover label={t('add-a-page')} now={t('add-page')} side="right">
         {#snippet face()}<Icon name="plus" size={18} />{t('add-page')}{/snippet}
         {#snippet children(close)}<AddPage {session} onclose={() => (close(), onclose())} />{/snippet}
       </Popover>

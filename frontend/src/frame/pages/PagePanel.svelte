@@ -263,7 +263,7 @@
     padding: 0 10px;
     border: 1px solid var(--muted);
     border-radius: var(--radius);
-    background: #fff;
+    background: var(--field);
     min-width: 0;
   }
   .clear span {

@@ -22,7 +22,19 @@
       title={t('page-before')}
       onclick={() => session.pages.turnBy(-1)}><Icon name="back" size={18} /></button
     >
-    <Popover label={t('all-pages')} title={head?.title || t('all-pages')} side="right" bare broad>
+    <Popover
+      label={t('all-pages')}
+      now={[
+        at < 0 ? '…' : t('page-of', { number: at + 1, count: heads.length }),
+        screen.phone ? '' : head?.title,
+      ]
+        .filter(Boolean)
+        .join(' ')}
+      title={head?.title || t('all-pages')}
+      side="right"
+      bare
+      broad
+    >
       {#snippet face()}
         <span class="now">
           <b>{at < 0 ? '…' : t('page-of', { number: at + 1, count: heads.length })}</b>

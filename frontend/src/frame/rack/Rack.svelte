@@ -39,10 +39,10 @@
       </button>
     {/each}
     <div class="all" class:elsewhere>
-      <Popover label={t('all-tools')} bare dark>
+      <Popover label={t('all-tools')} now={elsewhere ? t(inHand.word) : undefined} bare dark>
         {#snippet face()}
           <span class="tool">
-            <Icon name={elsewhere ? inHand.icon : 'more'} /><span
+            <Icon name={elsewhere ? inHand.icon : 'more'} size={elsewhere ? 22 : 16} /><span
               >{elsewhere ? t(inHand.word) : t('all-tools')}</span
             >
           </span>
@@ -102,6 +102,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+  .all .tool span {
+    white-space: normal;
+    line-height: 1.05;
   }
   .tool:hover:not([aria-pressed='true']) {
     background: var(--frame-3);

@@ -54,7 +54,7 @@
     aria-label={t('title-of-the-bay')}
     onchange={(event) => set({ title: event.currentTarget.value.trim() })}
   />
-  <Popover label={t('who-writes-in-this-bay')}>
+  <Popover label={t('who-writes-in-this-bay')} now={RULES.find(({ value }) => value === bay.rule)?.label}>
     {#snippet face()}{RULES.find(({ value }) => value === bay.rule)?.label}{/snippet}
     {#snippet children()}
       <div class="panel">

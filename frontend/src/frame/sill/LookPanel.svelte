@@ -176,10 +176,10 @@
   }
   .size input {
     width: 76px;
-    height: 36px;
+    height: 40px;
     padding: 0 8px;
     border: 1px solid var(--muted);
     border-radius: var(--radius);
-    background: #fff;
+    background: var(--field);
   }
 </style>

@@ -50,7 +50,7 @@
   </Tiles>
 {/snippet}
 {#snippet change()}
-  <Popover label={t('change-pen')}>
+  <Popover label={t('change-pen')} now={t('change')}>
     {#snippet face()}{t('change')}{/snippet}
     {#snippet children()}
       <div class="panel">

@@ -95,7 +95,7 @@
     padding: 0 8px;
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
-    background: #fff;
+    background: var(--field);
     max-width: 100%;
   }
   .unsure {

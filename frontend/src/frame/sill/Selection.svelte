@@ -161,7 +161,7 @@
   </Popover>
 {/snippet}
 {#snippet who()}
-  <Popover label={t('who-made-this')}>
+  <Popover label={t('who-made-this')} now={t('who')}>
     {#snippet face()}{t('who')}{/snippet}
     {#snippet children()}<TracePanel {session} id={items[0]!.id} />{/snippet}
   </Popover>

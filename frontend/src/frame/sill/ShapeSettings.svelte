@@ -38,7 +38,7 @@
 </script>
 
 {#snippet figure()}
-  <Popover label={t('figure')}>
+  <Popover label={t('figure')} now={t(FIGURE_NAMES[shape.figure])}>
     {#snippet face()}<FigurePicture kind={shape.figure} />{t(FIGURE_NAMES[shape.figure])}{/snippet}
     {#snippet children(close)}
       <Radios
@@ -74,7 +74,7 @@
   />
 {/snippet}
 {#snippet line()}
-  <Popover label={t('line')}>
+  <Popover label={t('line')} now={t('line-width', { width: shape.width })}>
     {#snippet face()}{t('line-width', { width: shape.width })}{/snippet}
     {#snippet children()}
       <div class="stack">

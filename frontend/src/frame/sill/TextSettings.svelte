@@ -53,7 +53,10 @@
 </script>
 
 <div class="row" role="group" aria-label={t('text-settings')}>
-  <Popover label={t('family')}>
+  <Popover
+    label={t('family')}
+    now={FAMILIES.find(({ value }) => value === (editing?.family ?? tools.textFamily))!.label}
+  >
     {#snippet face()}{FAMILIES.find(({ value }) => value === (editing?.family ?? tools.textFamily))!
         .label}{/snippet}
     {#snippet children()}
@@ -111,7 +114,7 @@
       onpointerdown={stay}
       onclick={() => editing.script('sup')}>x<sup>2</sup></button
     >
-    <Popover label={t('lines-and-links')}>
+    <Popover label={t('lines-and-links')} now={t('lines')}>
       {#snippet face()}{t('lines')}{/snippet}
       {#snippet children()}
         <div class="stack">
@@ -157,7 +160,7 @@
   }
   input {
     width: 62px;
-    background: #fff;
+    background: var(--field);
     border-color: var(--muted);
   }
   button[aria-pressed='true'] {

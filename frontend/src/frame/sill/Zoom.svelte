@@ -10,7 +10,7 @@
   const chosen = $derived(surface.session.selection.ids.size > 0)
 </script>
 
-<Popover label={t('view')} title={t('view')} side="right">
+<Popover label={t('view')} now={percent(Math.round(surface.view.scale * 100) / 100)} side="right">
   {#snippet face()}<span class="figure" data-testid="zoom"
       >{percent(Math.round(surface.view.scale * 100) / 100)}</span
     ><Icon name="open" size={14} />{/snippet}
