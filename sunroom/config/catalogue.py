@@ -57,19 +57,23 @@ def unused() -> Iterator[str]:
 def inline() -> Iterator[str]:
     """Sentences that stand in the interface's own source instead of a catalogue."""
     for file in _sources(".svelte"):
-        text = file.read_text(encoding="utf-8")
-        markup = re.sub(r"<(script|style)\b.*?</\1>|<!--.*?-->", "", text, flags=re.DOTALL)
-        # What stands in braces is code; taken out from the inside, it leaves the words between.
-        while (less := re.sub(r"\{[^{}]*\}", "", markup)) != markup:
-            markup = less
-        markup = re.sub(r"=>|=\s*>", "", markup)
-        for words in (*MARKUP.findall(markup), *ATTRIBUTES.findall(markup)):
-            if not NO_WORDS.match(words.strip()):
-                yield f"{file.relative_to(ROOT)}: “{words.strip()}” stands in the source"
+        for words in written(file.read_text(encoding="utf-8")):
+            yield f"{file.relative_to(ROOT)}: “{words}” stands in the source"
     for file in _sources(".svelte", ".ts"):
         for line in file.read_text(encoding="utf-8").splitlines():
             if SCRIPT.search(line):
                 yield f"{file.relative_to(ROOT)}: {line.strip()[:80]} says a sentence of its own"
+
+
+def written(component: str) -> list[str]:
+    """The words that a component's markup itself shows or names something with."""
+    markup = re.sub(r"<(script|style)\b.*?</\1>|<!--.*?-->", "", component, flags=re.DOTALL)
+    # What stands in braces is code; taken out from the inside, it leaves the words between.
+    while (less := re.sub(r"\{[^{}]*\}", "", markup)) != markup:
+        markup = less
+    markup = re.sub(r"=>|=\s*>", "", markup)
+    found = (words.strip() for words in (*MARKUP.findall(markup), *ATTRIBUTES.findall(markup)))
+    return [words for words in found if not NO_WORDS.match(words)]
 
 
 def _sources(*endings: str) -> Iterator[Path]:

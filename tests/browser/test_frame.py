@@ -38,6 +38,7 @@ axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag2
 
 class Frame(Tools):
     maxDiff = None
+
     def speak(self, browser: Browser, language: str) -> None:
         browser.driver.execute_script("localStorage['sunroom-language'] = arguments[0]", language)
         browser.driver.refresh()

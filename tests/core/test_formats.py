@@ -13,6 +13,7 @@ from unittest import TestCase, mock
 
 import msgspec
 import numpy as np
+import pikepdf
 import pypdfium2
 from PIL import Image
 
@@ -26,6 +27,7 @@ from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.inkml import read_inkml
 from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples
+from sunroom.core.text import Span
 from sunroom.resources import typesetter
 from tests.core.test_ink import run_in_node
 
@@ -36,7 +38,7 @@ def page_with(*items, paper: Paper | None = None, page_id: str = "page-1") -> Pa
 
 
 def typed(text: str, size: float = 24, **more) -> TextItem:
-    lines = typesetter().layout(text, size, more.get("wrap_width"))
+    lines = typesetter().layout(text, size, more.get("wrap_width"), spans=more.get("spans", ()))
     return TextItem(id="text-001", x=80, y=60, text=text, size=size, colour="#1f5fa8", lines=lines, **more)
 
 
@@ -56,6 +58,17 @@ class Pdf(TestCase):
         found = self.pdf(page_with(item))[0].get_textpage().get_text_range()
         lines = ["".join(run.text for run in line.runs).strip() for line in item.lines]
         self.assertEqual([line.strip() for line in found.split("\r\n")], lines)
+
+    def test_a_link_leads_to_its_address_where_it_stands(self) -> None:
+        address = "https://example.org/shadows"
+        item = typed("See the shadows", spans=(Span(0, 3), Span(3, 15, link=address)))
+        page = page_with(item, paper=Paper("sheet", "plain", 800, 600))
+        with pikepdf.open(io.BytesIO(board_pdf([page], typesetter(), "Shadows"))) as pdf:
+            (link,) = pdf.pages[0].Annots
+            left, bottom, right, top = (float(n) for n in link.Rect)
+            self.assertEqual(str(link.A.URI), address)
+            self.assertTrue(0 < left < right and 0 < bottom < top)
+            self.assertGreater(right - left, 2 * (top - bottom))
 
     def test_a_bay_is_saved_with_the_page_on_its_own_or_not_at_all(self) -> None:
         for prints, pages, words in (("page", 1, True), ("own", 2, True), ("no", 1, False)):

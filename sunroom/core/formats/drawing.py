@@ -26,7 +26,7 @@ from sunroom.core.board.pages import Bay, Page, Paper
 from sunroom.core.board.rulings import rules
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
-from sunroom.core.text import Line
+from sunroom.core.text import Line, Run
 from sunroom.core.text.fonts import LINE_HEIGHT
 
 Points = NDArray[np.float64]
