@@ -196,7 +196,7 @@ class Browser:
         return int(self.find("[data-testid=board]").get_attribute("data-items") or 0)
 
     def wait_items(self, count: int) -> None:
-        self.wait(lambda: self.items == count or None, f"{count} things on the page (there are {self.items})")
+        self.wait(lambda: self.items == count or None, f"{count} things on the page")
 
     def kept(self) -> None:
         """Wait until all of ours is on the server's disk."""

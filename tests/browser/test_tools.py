@@ -206,7 +206,7 @@ class Arranging(Tools):
         self.figure("Hexagon", (200, 150), (320, 260))
         self.tutor.press("[aria-label=Look]")
         self.tutor.press("[aria-label=Dashes] input", "Dashed")
-        self.tutor.press("[role=dialog] fieldset button[aria-label='#cfe8dc']")
+        self.tutor.press("[role=dialog] fieldset button[aria-label*='#cfe8dc']")
         self.tutor.wait(
             lambda: (isinstance(self.items()[0], ShapeItem) and self.items()[0].fill) or None, "the fill"
         )
