@@ -141,7 +141,7 @@ def start(stage: Stage) -> None:
 def tablet(stage: Stage) -> None:
     tutor = stage.person("tutor", 820, 1180)
     stage.person("noor")
-    tutor.find("[data-testid=person]", "Noor")
+    tutor.find("[data-testid=person][data-name=Noor]")
     tutor.press("[aria-label='The page after']")
     wait_for(lambda: tutor.items > 50, "the second page")
     stage.keep(tutor, "tablet")

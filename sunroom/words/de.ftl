@@ -640,6 +640,7 @@ sound-time = Die Zeit ist um
 
 look-here = Schaut her
 together = Zusammen
+class-together = Alle mit
 keep-together = Alle zusammenhalten
 let-go = Loslassen
 ask = Fragen

@@ -640,6 +640,7 @@ sound-time = Time is up
 
 look-here = Look here
 together = Together
+class-together = Together
 keep-together = Keep together
 let-go = Let go
 ask = Ask

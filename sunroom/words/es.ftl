@@ -640,6 +640,7 @@ sound-time = Se acabó el tiempo
 
 look-here = Mirad aquí
 together = Juntos
+class-together = Juntos
 keep-together = Ir juntos
 let-go = Soltar
 ask = Preguntar

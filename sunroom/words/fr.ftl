@@ -640,6 +640,7 @@ sound-time = C’est l’heure
 
 look-here = Regardez ici
 together = Ensemble
+class-together = Groupés
 keep-together = Rester ensemble
 let-go = Laisser aller
 ask = Demander

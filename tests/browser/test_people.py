@@ -39,7 +39,7 @@ class People(Tools):
         self.noor.press("button", "Put hand up")
         self.noor.press("[aria-label='Put it up with a word']")
         self.noor.press("[role=dialog] button", "I am stuck")
-        self.tutor.wait_text("[data-name=Noor]", "hand up, first · I am stuck")
+        self.tutor.wait_text("[data-name=Noor]", "I am stuck")
         tomasz.press("button", "Put hand up")
         self.tutor.wait_text("[data-name=Tomasz]", "number 2")
         self.tutor.class_panel()

@@ -76,7 +76,7 @@
       ><Icon name="look" size={20} /><span>{t('look-here')}</span></button
     >
     <button aria-pressed={keeping} onclick={together}
-      ><Icon name="together" size={20} /><span>{keeping ? t('let-go') : t('together')}</span></button
+      ><Icon name="together" size={20} /><span>{keeping ? t('let-go') : t('class-together')}</span></button
     >
     <div class="act">
       <Popover label={t('ask')} side="right" below bare>

@@ -82,7 +82,15 @@
     {:else}
       <b>{t('here-now', { count: here.length })}</b>
       {#if session.people.tutorSide}
-        {#if hands.length}<span>{t('hands-up', { count: hands.length })}</span>{/if}
+        {#if hands.length}
+          <span
+            class="hands"
+            role="img"
+            aria-label={t('hands-up', { count: hands.length })}
+            title={t('hands-up', { count: hands.length })}
+            ><Icon name="raised" size={16} />{hands.length}</span
+          >
+        {/if}
       {:else if me && !strip}
         <span class="you">{t('you-are', { name: me.name })}</span>
       {/if}
@@ -243,6 +251,12 @@
   .top b {
     white-space: nowrap;
     margin-inline-end: auto;
+  }
+  .hands {
+    display: flex;
+    align-items: center;
+    gap: 2px;
+    font-weight: 600;
   }
   .you {
     min-width: 0;

@@ -120,7 +120,7 @@
   li {
     display: flex;
     align-items: center;
-    gap: 8px;
+    gap: 4px;
     min-height: 48px;
     padding-inline: 8px 2px;
     border-inline-start: 3px solid transparent;
@@ -128,7 +128,6 @@
   }
   .compact {
     min-height: 34px;
-    gap: 6px;
     padding-inline-end: 0;
   }
   @media (pointer: coarse) {
@@ -150,6 +149,7 @@
   .who {
     flex: 1;
     min-width: 0;
+    margin-inline-start: 4px;
     display: grid;
     line-height: 1.25;
   }
@@ -170,11 +170,16 @@
   small {
     font-size: 12.5px;
     color: var(--muted);
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    line-clamp: 2;
     overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
   }
   .compact small {
+    display: block;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     flex: 1 1 0;
     font-size: 12px;
     min-width: 0;

@@ -25,7 +25,7 @@ export function holdsPen({ lesson }: Session, { seat, role }: Person): boolean {
   return facts.mode === 'passed' && facts.passed.some((pen) => pen.seat === seat)
 }
 
-/** What is worth knowing, the most pressing first: “hand up, first: I am stuck · on page 2”. */
+/** What is worth knowing, the most pressing first: “hand up, first · on page 2”. */
 export function doing(session: Session, person: Person, now: number): string {
   const { lesson, pages, classroom } = session
   const hand = lesson?.hands.indexOf(person.seat) ?? -1
@@ -36,8 +36,7 @@ export function doing(session: Session, person: Person, now: number): string {
   const parts = [
     person.role !== 'student' && t(ROLES[person.role]),
     classroom.writing.has(person.seat) && t('is-writing'),
-    hand >= 0 && t('hand-number', { place: hand + 1 }),
-    hand >= 0 && word && t(HAND_WORDS[word]),
+    hand >= 0 && (word ? t(HAND_WORDS[word]) : t('hand-number', { place: hand + 1 })),
     holdsPen(session, person) &&
       (passed?.until_ms ? t('pen-still', { time: elapsed(passed.until_ms - now) }) : t('has-a-pen')),
     board && board.id !== session.welcome?.board.id

@@ -150,6 +150,7 @@ export interface Words {
   'chosen': { count: string | number; what: string | number }
   'chosen-yours': { count: string | number; what: string | number }
   'class': null
+  'class-together': null
   'clear': null
   'clear-pointers': null
   'cleared-undo-brings-it-back': null
