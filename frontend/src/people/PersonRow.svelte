@@ -194,6 +194,9 @@
     font-weight: 600;
     color: var(--leaf-dark);
   }
+  li:not(.mark) > .round:last-child {
+    margin-inline-end: 8px;
+  }
   .round {
     position: relative;
     width: 40px;
