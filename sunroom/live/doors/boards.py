@@ -141,11 +141,13 @@ def _put_away(row: Room, found: Board, away: bool) -> None:
         return
     if away:
         _keep_one(found)
-        async_to_sync(board_gone)(row, found.uid)
     else:
         check_boards(row)
     found.away_at = now() if away else None
     found.save(update_fields=["away_at"])
+    if away:
+        # Only now: who is sent off it comes in again at once, and must not find it.
+        async_to_sync(board_gone)(row, found.uid)
 
 
 async def tell_boards(row: Room) -> None:
@@ -155,7 +157,7 @@ async def tell_boards(row: Room) -> None:
 
 
 async def board_gone(row: Room, uid: str) -> None:
-    """A board is being deleted: nobody is on it any more, and nothing more of it is kept."""
+    """A board is being deleted or was put away: nobody is on it any more, and nothing more of it is kept."""
     live = registry().find(row.pk)
     if live is not None:
         live.seats.off_board(uid)

@@ -1,0 +1,102 @@
+"""A room's boards over real lines: put away and brought back, copied, in their order; somebody let back, a lesson gone on with."""
+
+from __future__ import annotations
+
+import json
+
+from sunroom.boards import store
+from sunroom.boards.models import Board
+from sunroom.boards.services import boards_of
+from sunroom.core.board.steps import AddItems
+from sunroom.core.lesson import EndLesson, OpenLesson
+from sunroom.core.lesson.commands import Forget, LetBack, SendAway, SetPens
+from sunroom.live.wire.messages import Frame, Goodbye, PageItems, Refused, Tell
+from tests.server.test_live import stroke
+from tests.server.test_out import OutTest
+
+
+class Boards(OutTest):
+    def setUp(self) -> None:
+        super().setUp()
+        self.path = f"/api/rooms/{self.link}/boards"
+        self.other = self.tutor_web.post(self.path, {"title": "Hour lines"})["id"]
+
+    def change(self, board: str, **wanted: object) -> int:
+        return self.status(self.tutor_web, f"{self.path}/{board}", wanted, "PATCH")
+
+    def titles(self) -> list[str]:
+        return [board.title for board in boards_of(Board.objects.get(uid=self.board).room_id)]
+
+    def items_of(self, uid: str) -> list[str]:
+        (page,) = store.load(Board.objects.get(uid=uid).pk).in_order()
+        return sorted(page.items)
+
+    def test_a_board_put_away_sends_its_people_off_keeps_its_ink_and_comes_back_with_it(self) -> None:
+        line = self.line("tutor", self.tutor_web, board=self.other)
+        page = line.welcome().pages[0].id
+        self.do(line, AddItems(page, (stroke("stroke-1"),)))
+        self.assertEqual(self.change(self.other, away=True), 200)
+        self.assertEqual(line.hear(Goodbye).reason, "board_gone")
+        again = self.line("tutor", self.tutor_web, board=self.other)
+        self.assertEqual(again.hear(Goodbye).reason, "no_board")
+        self.assertEqual(self.titles(), ["Shadows"])
+        self.assertEqual(self.change(self.board, away=True), 409, "one board stays in use")
+        home = json.loads(self.tutor_web.get(f"/api/rooms/{self.link}"))
+        self.assertEqual([board["id"] for board in home["away"]], [self.other])
+        self.assertEqual(self.change(self.other, away=False), 200)
+        back = self.line("tutor", self.tutor_web, board=self.other)
+        back.welcome()
+        self.assertEqual([item.id for item in back.hear(PageItems).items], ["stroke-1"])
+
+    def test_a_copy_has_the_same_things_and_its_own_life(self) -> None:
+        self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))
+        twin = self.tutor_web.post(f"{self.path}/{self.board}/copy", {})["id"]
+        self.assertEqual(self.titles(), ["Shadows", "Shadows", "Hour lines"])
+        self.assertEqual(self.items_of(twin), ["stroke-1"])
+        self.do(self.tutor, AddItems(self.page, (stroke("stroke-2"),)))
+        self.assertEqual(self.items_of(twin), ["stroke-1"])
+
+    def test_boards_keep_the_order_they_are_put_in(self) -> None:
+        self.assertEqual(self.change(self.other, place=0), 200)
+        self.assertEqual(self.titles(), ["Hour lines", "Shadows"])
+        told = self.tutor.hear(Frame, lambda frame: bool(frame.boards) and frame.boards[0].id == self.other)
+        self.assertEqual([card.title for card in told.boards], ["Hour lines", "Shadows"])
+        self.change(self.other, place=10**12)
+        self.assertEqual(self.titles(), ["Shadows", "Hour lines"])
+
+    def test_nobody_but_the_owner_changes_a_board_and_bad_wishes_change_nothing(self) -> None:
+        web, _, _ = self.come()
+        for wanted in ({"away": True}, {"place": 0}, {"title": "Mine"}):
+            self.assertEqual(self.status(web, f"{self.path}/{self.other}", wanted, "PATCH"), 403)
+        self.assertEqual(self.status(web, f"{self.path}/{self.other}/copy", {}), 403)
+        self.assertEqual(self.change("nothing-here", away=True), 404)
+        for bad in ({"place": "first"}, {"away": 3}, {"title": "x" * 500}):
+            self.assertEqual(self.change(self.other, **bad), 400, bad)
+        self.assertEqual(self.titles(), ["Shadows", "Hour lines"])
+
+
+class Back(OutTest):
+    def test_who_was_sent_away_is_let_back_by_the_tutor_alone(self) -> None:
+        web, line, seat = self.come()
+        _, tomasz, _ = self.come("Tomasz")
+        self.tell(SendAway(seat))
+        line.hear(Goodbye)
+        for command in (LetBack(seat), Forget(seat)):
+            tomasz.send(Tell("tell-forged", command))
+            self.assertEqual(tomasz.hear(Refused).id, "tell-forged")
+        self.assertEqual(self.line("student", web).hear(Goodbye).reason, "sent_away")
+        self.tell(LetBack(seat))
+        self.assertEqual(self.line("student", web).welcome().seat, seat)
+
+    def test_a_lesson_gone_on_with_keeps_its_clock_and_its_people(self) -> None:
+        self.come()
+        self.tell(SetPens("up"))
+        self.tell(EndLesson())
+        ended = self.line("tutor", self.tutor_web).welcome().lesson
+        self.tell(OpenLesson(again=True))
+        lesson = self.line("tutor", self.tutor_web).welcome().lesson
+        self.assertTrue(lesson.facts.open)
+        self.assertEqual(lesson.facts.mode, "down", "nobody writes before the tutor says so")
+        self.assertEqual((lesson.opened_ms, lesson.started_ms), (ended.opened_ms, ended.started_ms))
+        home = json.loads(self.tutor_web.get(f"/api/rooms/{self.link}"))
+        self.assertIn("Noor", [person["name"] for person in home["attendance"]])
