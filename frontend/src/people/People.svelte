@@ -3,11 +3,11 @@
   import type { Session } from '../lesson/session.svelte'
   import Icon from '../ui/Icon.svelte'
   import { looks } from '../ui/looks.svelte'
-  import { clockTime } from '../words/time'
   import { t } from '../words/words.svelte'
   import Chat from './Chat.svelte'
   import ChatDrawer from './ChatDrawer.svelte'
   import ClassActions from './ClassActions.svelte'
+  import Gone from './Gone.svelte'
   import HandButton from './HandButton.svelte'
   import Invite from './Invite.svelte'
   import Knocks from './Knocks.svelte'
@@ -39,7 +39,6 @@
 
   const hands = $derived(session.lesson?.hands ?? [])
   const here = $derived(session.people.list.filter(({ tabs }) => tabs > 0))
-  const gone = $derived(session.people.list.filter(({ tabs }) => tabs === 0))
   const me = $derived(session.people.of(session.rights.me))
   const many = $derived(here.length > MANY)
   const students = $derived(here.filter(({ role }) => role === 'student').map(({ seat }) => seat))
@@ -168,34 +167,7 @@
         <button class="back" onclick={onall}>{t('people-count', { count: people.length })}</button>
       </li>
     {/if}
-    {#if session.people.tutorSide && gone.length && !wanted && !strip}
-      <li class="gone">
-        <b>{t('not-here')}</b>
-        {#each gone as { seat, name, seen_ms, sent_away } (seat)}
-          <span
-            >{name}<small
-              >{sent_away ? t('was-sent-away') : t('gone-since', { time: clockTime(seen_ms) })}</small
-            >
-            {#if sent_away}
-              <button
-                class="back"
-                aria-label={t('let-back-in', { name })}
-                onclick={() => session.tell({ command: 'let_back', seat })}>{t('let-in')}</button
-              >
-            {/if}
-            {#if session.people.role === 'tutor' && !sent_away}
-              <button
-                class="plain"
-                aria-label={t('take-off-list', { name })}
-                title={t('take-off-list', { name })}
-                onclick={() => session.tell({ command: 'forget', seat })}
-                ><Icon name="close" size={16} /></button
-              >
-            {/if}
-          </span>
-        {/each}
-      </li>
-    {/if}
+    {#if session.people.tutorSide && !wanted && !strip}<Gone {session} />{/if}
     {#if session.people.tutorSide && here.length < 2 && !strip}
       <li class="empty">{t('nobody-else')}</li>
     {/if}
@@ -318,23 +290,6 @@
     overflow-y: auto;
     flex: 1;
     min-height: 0;
-  }
-  .gone {
-    padding: 10px 12px;
-    display: grid;
-    gap: 3px;
-    font-size: 13px;
-    color: var(--muted);
-  }
-  .gone span {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    min-height: 34px;
-  }
-  .gone small {
-    margin-inline-start: auto;
-    white-space: nowrap;
   }
   .back {
     min-height: 40px;
