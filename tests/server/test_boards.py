@@ -48,6 +48,14 @@ class Boards(OutTest):
         back.welcome()
         self.assertEqual([item.id for item in back.hear(PageItems).items], ["stroke-1"])
 
+    def test_what_is_put_away_is_the_owner_s_alone_to_look_at(self) -> None:
+        web, _, _ = self.come()
+        path = f"/boards/{self.other}/board.pdf"
+        self.assertEqual(self.status(web, path), 200)
+        self.change(self.other, away=True)
+        self.assertEqual(self.status(web, path), 404)
+        self.assertEqual(self.status(self.tutor_web, path), 200)
+
     def test_a_copy_has_the_same_things_and_its_own_life(self) -> None:
         self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))
         twin = self.tutor_web.post(f"{self.path}/{self.board}/copy", {})["id"]

@@ -62,9 +62,10 @@ async def settle(room_id: int) -> None:
 
 
 def visible_board(request: HttpRequest, uid: str) -> models.Board:
-    """The board, if this browser may look at it now; raises Problem."""
+    """The board, if this browser may look at it now (put away: its owner's alone); raises Problem."""
     row = models.Board.objects.filter(uid=uid).select_related("room", "room__owner").first()
-    if row is None or not may_look(row.room, request.user, request.session):
+    may = services.owns if row and row.away_at else may_look
+    if row is None or not may(row.room, request.user, request.session):
         raise Problem(404, said("this-board-is-not-open"))
     return row
 
