@@ -58,7 +58,7 @@ class Chance:
         return Facts(
             open=self.coin(0.8), paused=self.coin(0.1), mode=self.pick(("down", "passed", "up")), passed=passed,
             withheld=self.some(SEATS, 2), kit=self.pick(KIT_LIST), kits=kits, down_at_ms=self.moment(),
-            between=self.pick(("view", "write", "closed")),
+            between=self.pick(("view", "write", "closed")), pointing=self.coin(0.2),
         )  # fmt: skip
 
     def target(self) -> Target:
@@ -70,7 +70,7 @@ class Chance:
         return Target(
             page=self.pick(("lesson", "lesson", "tutor_side", "open", "desk")), desk_of=self.pick(SEATS), bays=bays,
             owners=frozenset(self.some(SEATS, 3)), locked=self.coin(0.15),
-            begun_ms=self.moment() if self.coin() else None,
+            begun_ms=self.moment() if self.coin() else None, page_of=self.pick(("", *SEATS)), hidden=self.coin(0.1),
         )  # fmt: skip
 
 

@@ -1,10 +1,11 @@
-"""The command line of the core: ink in, readings or shapes out, without a server.
+"""The command line of the core: ink in, readings or shapes out; boards in, files out; without a server.
 
     ./run convert --to text strokes.jsonl
     ./run convert --to shapes drawing.inkml
     … | ./run convert --to text
+    ./run convert --to pdf lesson.board.zip          (or html, svg, png, inkml, package; -o FILE)
 
-Input is JSON lines, each {"strokes": [[[x, y], …], …]} with pressure (0–1) and time (ms) as optional
+A board is a package or InkML; svg, png and inkml are one file for each page. For text and shapes, input is JSON lines, each {"strokes": [[[x, y], …], …]} with pressure (0–1) and time (ms) as optional
 third and fourth number, or one InkML document. Output is one JSON line for each input; a line that
 cannot be understood gets {"error": {"field": …, "message": …}} and the rest goes on.
 """
@@ -14,6 +15,7 @@ from __future__ import annotations
 import argparse
 import sys
 from collections.abc import Iterator
+from pathlib import Path
 from typing import Any
 
 import msgspec
@@ -21,6 +23,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom import resources
+from sunroom.convert_files import BY_PAGE, WHOLE, convert_file
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.inkml import read_inkml
 from sunroom.core.ink.samples import MAX_COORDINATE, MAX_SAMPLES
@@ -41,9 +44,16 @@ def main(arguments: list[str] | None = None) -> int:
     parser = argparse.ArgumentParser(
         prog="run convert", description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
     )
-    parser.add_argument("--to", choices=("text", "shapes"), required=True)
-    parser.add_argument("file", nargs="?", help="JSON lines or InkML; standard input when left out")
+    parser.add_argument("--to", choices=("text", "shapes", *WHOLE, *BY_PAGE), required=True)
+    parser.add_argument("-o", "--out", type=Path, help="the file to write; beside the board when left out")
+    parser.add_argument(
+        "file", nargs="?", help="JSON lines, InkML or a package; standard input when left out"
+    )
     options = parser.parse_args(arguments)
+    if options.to in (*WHOLE, *BY_PAGE):
+        if not options.file:
+            parser.error("a board is a file: say which")
+        return convert_file(Path(options.file), options.to, options.out)
     try:
         source = open(options.file, "rb") if options.file else sys.stdin.buffer  # noqa: SIM115
     except OSError as error:

@@ -29,10 +29,10 @@ FONT_DIR = BUILT_FRONTEND / "fonts"
 #: Faces of board text: those of the families, then those that are asked for what a family has not.
 #: The stylesheet (frontend/src/fonts.css) gives the same names to the same files.
 FACES = {
-    "sans": "atkinson-hyperlegible-next-latin-400-normal.woff2",
-    "sans-bold": "atkinson-hyperlegible-next-latin-700-normal.woff2",
-    "sans-italic": "atkinson-hyperlegible-next-latin-400-italic.woff2",
-    "sans-bold-italic": "atkinson-hyperlegible-next-latin-700-italic.woff2",
+    "sans": "board-plain-400-normal.woff2",
+    "sans-bold": "board-plain-700-normal.woff2",
+    "sans-italic": "board-plain-400-italic.woff2",
+    "sans-bold-italic": "board-plain-700-italic.woff2",
     "serif": "noto-serif-latin-400-normal.woff2",
     "serif-bold": "noto-serif-latin-700-normal.woff2",
     "serif-italic": "noto-serif-latin-400-italic.woff2",

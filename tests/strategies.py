@@ -183,10 +183,10 @@ def steps(draw: st.DrawFn) -> Step:
     if kind is ReplaceItems:
         return ReplaceItems(page, ids, draw(new_items()))
     if kind is AddPage:
-        return AddPage(PageHead(page), draw(st.integers(0, 3)))
+        return AddPage(PageHead(page, hidden=draw(st.booleans())), draw(st.integers(0, 3)))
     if kind is RemovePage:
         return RemovePage(page)
-    return ChangePage(PageHead(page, draw(st.sampled_from(["", "Tasks"]))))
+    return ChangePage(PageHead(page, draw(st.sampled_from(["", "Tasks"])), hidden=draw(st.booleans())))
 
 
 @st.composite
@@ -229,6 +229,7 @@ facts = st.builds(
     ),
     down_at_ms=moments,
     between=st.sampled_from(["view", "write", "closed"]),
+    pointing=st.booleans(),
 )
 bays = st.builds(
     BayFacts,
@@ -239,6 +240,8 @@ targets = st.builds(
     Target,
     page=st.sampled_from(["lesson", "tutor_side", "open", "desk"]),
     desk_of=st.sampled_from(SEATS),
+    page_of=st.sampled_from(["", *SEATS]),
+    hidden=st.booleans(),
     bays=st.one_of(st.just((BESIDE,)), st.lists(bays, min_size=1, max_size=3).map(tuple)),
     owners=st.frozensets(st.sampled_from(SEATS), max_size=3),
     locked=st.booleans(),

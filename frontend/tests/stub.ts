@@ -73,6 +73,7 @@ export function head(id = PAGE): PageHead {
     desk_of: '',
     bays: [],
     by: '',
+    hidden: false,
   } as PageHead
 }
 

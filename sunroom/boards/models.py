@@ -77,12 +77,29 @@ class PageReading(models.Model):
 
 
 class Picture(models.Model):
-    """A picture that was brought into a room, cleaned; boards show it by its ``uid``."""
+    """A picture that was brought into a room, cleaned; boards show it by its ``uid``.
+
+    ``vector`` is a PDF of one page when it shows a page of a document: saved files have that.
+    """
 
     room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="pictures")
     uid = models.CharField(max_length=20, unique=True)
     mime = models.CharField(max_length=20)
     width_px = models.PositiveIntegerField()
     height_px = models.PositiveIntegerField()
+    data = models.BinaryField()
+    vector = models.BinaryField(default=b"")
+    created_at = models.DateTimeField(auto_now_add=True)
+
+
+class Document(models.Model):
+    """A PDF whose pages are being brought in; its file goes when that has ended (boards.repository).
+
+    ``sizes`` are width and height of each page in points.
+    """
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="documents")
+    uid = models.CharField(max_length=20, unique=True)
+    sizes = models.JSONField()
     data = models.BinaryField()
     created_at = models.DateTimeField(auto_now_add=True)

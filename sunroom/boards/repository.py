@@ -2,21 +2,30 @@
 
 from __future__ import annotations
 
+from datetime import timedelta
+
+import msgspec
+from django.utils.timezone import now
+
 from sunroom.boards import models
+from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.pictures import CleanPicture
 from sunroom.rooms.services import new_uid
 
+#: So long the pages of a document may be chosen.
+DOCUMENT_KEPT_FOR = timedelta(hours=3)
 
-def readings(board_id: int) -> dict[str, tuple[str, list[list[str]]]]:
-    """What is kept of each page's ink: the mark of that ink, and of each line its likeliest texts."""
+
+def readings(board_id: int) -> dict[str, tuple[str, list[WrittenLine]]]:
+    """What is kept of each page's ink: the mark of that ink, and its lines."""
     rows = models.PageReading.objects.filter(board_id=board_id).values_list("page_id", "mark", "lines")
-    return {page_id: (mark, lines) for page_id, mark, lines in rows}
+    return {page_id: (mark, msgspec.convert(lines, list[WrittenLine])) for page_id, mark, lines in rows}
 
 
-def keep_reading(board_id: int, page_id: str, mark: str, lines: list[list[str]]) -> None:
+def keep_reading(board_id: int, page_id: str, mark: str, lines: list[WrittenLine]) -> None:
     """Keep what a page's ink was read as, in place of what was kept before."""
     models.PageReading.objects.update_or_create(
-        board_id=board_id, page_id=page_id, defaults={"mark": mark, "lines": lines}
+        board_id=board_id, page_id=page_id, defaults={"mark": mark, "lines": msgspec.to_builtins(lines)}
     )
 
 
@@ -25,8 +34,8 @@ def drop_readings(board_id: int, pages: list[str]) -> None:
     models.PageReading.objects.filter(board_id=board_id).exclude(page_id__in=pages).delete()
 
 
-def keep_picture(room_id: int, picture: CleanPicture) -> str:
-    """Keep a cleaned picture in the room; its id."""
+def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"") -> str:
+    """Keep a cleaned picture in the room, and the vectors of the page that it shows; its id."""
     row = models.Picture.objects.create(
         room_id=room_id,
         uid=new_uid(),
@@ -34,11 +43,33 @@ def keep_picture(room_id: int, picture: CleanPicture) -> str:
         width_px=picture.width_px,
         height_px=picture.height_px,
         data=picture.data,
+        vector=vector,
     )
     return row.uid
 
 
-def pictures(room_id: int, uids: set[str]) -> dict[str, bytes]:
-    """Files of those of the room's pictures that are there."""
-    rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).values_list("uid", "data")
-    return {uid: bytes(data) for uid, data in rows}
+def pictures(room_id: int, uids: set[str], vectors: bool = False) -> dict[str, bytes]:
+    """Files of those of the room's pictures that are there; with ``vectors`` PDFs of pages of documents."""
+    rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).values_list("uid", "data", "vector")
+    return {uid: bytes(vector if vectors and vector else data) for uid, data, vector in rows}
+
+
+def keep_document(room_id: int, data: bytes, sizes: list[tuple[float, float]]) -> str:
+    """Keep a PDF as long as its pages are brought in; its id."""
+    drop_old_documents()
+    return models.Document.objects.create(room_id=room_id, uid=new_uid(), data=data, sizes=sizes).uid
+
+
+def document(room_id: int, uid: str) -> bytes | None:
+    """The file of a document; None when it has gone."""
+    row = models.Document.objects.filter(room_id=room_id, uid=uid).values_list("data", flat=True).first()
+    return bytes(row) if row is not None else None
+
+
+def drop_old_documents() -> None:
+    """Let documents go whose pages nobody brings in any more."""
+    models.Document.objects.filter(created_at__lt=now() - DOCUMENT_KEPT_FOR).delete()
+
+
+def drop_document(room_id: int, uid: str) -> None:
+    models.Document.objects.filter(room_id=room_id, uid=uid).delete()

@@ -16,6 +16,7 @@ from django.urls import get_resolver, path
 os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 django_application = get_asgi_application()
 
+from sunroom.boards.repository import drop_old_documents  # noqa: E402
 from sunroom.config.bodies import SmallBodies  # noqa: E402  (needs the apps loaded)
 from sunroom.live.line.consumer import LiveConsumer  # noqa: E402
 from sunroom.live.room.registry import registry  # noqa: E402
@@ -32,6 +33,7 @@ async def keep_tidy() -> None:
     while True:
         try:
             await asyncio.to_thread(tidy)
+            await asyncio.to_thread(drop_old_documents)
         except Exception:
             logger.exception("Tidying")
         await asyncio.sleep(DAY_S)

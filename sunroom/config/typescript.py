@@ -29,7 +29,7 @@ from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
 from sunroom.core.text.fonts import LINE_HEIGHT  # noqa: E402
-from sunroom.live.doors import accounts, boards, devices, files, hands, home, search  # noqa: E402
+from sunroom.live.doors import accounts, boards, devices, documents, files, hands, home, search  # noqa: E402
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
@@ -69,6 +69,9 @@ ANSWERS = (
     whole_rooms.RoomBroughtIn,
     files.BroughtIn,
     search.FoundWords,
+    documents.Opened,
+    search.Writing,
+    drawing.Parts,
     hands.OwnHandSamples,
     devices.Invitation,
     devices.Invited,
@@ -124,6 +127,7 @@ def _shared() -> list[str]:
         "NOTE_PAD": items.NOTE_PAD,
         "CELL_PAD": items.CELL_PAD,
         "MAX_TABLE_SIDE": items.MAX_TABLE_SIDE,
+        "MAX_LABEL": items.MAX_LABEL,
         "MAX_TEXT": items.MAX_TEXT,
         "TABLE_ROW": words.ROW,
         "TABLE_COLUMN": words.COLUMN,

@@ -6,7 +6,7 @@ from django.conf import settings
 from django.urls import path
 
 from sunroom.config import pages
-from sunroom.live.doors import accounts, boards, devices, files, hands, home, search
+from sunroom.live.doors import accounts, boards, devices, documents, files, hands, home, search, take_away
 from sunroom.live.doors import rooms as whole_rooms
 from sunroom.rooms import views as rooms
 
@@ -30,11 +30,13 @@ urlpatterns = [
     path("api/account/reset", accounts.reset),
     path("api/rooms", rooms.rooms),
     path("api/rooms/<slug:link>", home.room),
+    path("api/rooms/<slug:link>/attendance.csv", home.attendance),
     path("api/rooms/<slug:link>/own", rooms.own),
     path("api/rooms/<slug:link>/links", whole_rooms.links),
     path("api/rooms/<slug:link>/all", whole_rooms.delete),
     path("api/rooms/<slug:link>/boards/<slug:board>", boards.board),
     path("api/rooms/<slug:link>/boards/<slug:board>/copy", boards.copy),
+    path("api/rooms/<slug:link>/boards/<slug:board>/pages/<slug:page>", boards.bring_page),
     path("api/whole-rooms", whole_rooms.bring_in),
     path("rooms/<slug:link>/room.zip", whole_rooms.package),
     path("api/rooms/<slug:link>/claim", rooms.claim),
@@ -51,10 +53,18 @@ urlpatterns = [
     path("api/devices/<slug:door>/<slug:link>/invite", devices.invite),
     path("api/devices/<slug:door>/<slug:link>/end", devices.end),
     path("api/boards/<slug:board>/pictures", files.bring_in),
+    path("api/boards/<slug:board>/documents", documents.open_document),
+    path("api/boards/<slug:board>/documents/<slug:document>", documents.close_document),
+    path("api/boards/<slug:board>/documents/<slug:document>/<int:number>.png", documents.thumb),
+    path("api/boards/<slug:board>/documents/<slug:document>/<int:number>", documents.bring_in),
     path("boards/<slug:board>/pictures/<slug:picture>", files.picture),
-    path("boards/<slug:board>/board.pdf", files.board_pdf),
-    path("boards/<slug:board>/board.zip", files.board_package),
-    path("boards/<slug:board>/picture.png", files.board_picture),
+    path("api/boards/<slug:board>/pages/<slug:page>/writing", search.writing),
+    path("boards/<slug:board>/board.pdf", take_away.board_pdf),
+    path("boards/<slug:board>/board.html", take_away.board_html),
+    path("boards/<slug:board>/pages/<slug:page>/page.<slug:kind>", take_away.page_file),
+    path("boards/<slug:board>/pages/<slug:page>/<slug:item>.csv", take_away.table),
+    path("boards/<slug:board>/board.zip", take_away.board_package),
+    path("boards/<slug:board>/picture.png", take_away.board_picture),
 ]
 handler400 = "sunroom.config.pages.bad_request"
 if settings.DEMO:

@@ -20,6 +20,7 @@ from django.utils.timezone import now
 
 from sunroom.core.sentences import Sentence, said
 from sunroom.rooms.models import Browser, Invitation
+from sunroom.words import say
 
 #: A browser that an account was not used on for so long is signed out.
 IDLE = timedelta(days=30)
@@ -99,10 +100,10 @@ def check_password(password: str, user: Any) -> None:
         raise AccountError(said(key, least=(fault.params or {}).get("min_length", 0))) from error
 
 
-def send_recovery(who: str, page: str) -> None:
+def send_recovery(who: str, page: str, language: str) -> None:
     """Mail a link for a new password to whoever has this user name or mail address; nobody learns whether there is one.
 
-    ``page`` is the absolute address of the page that takes the link's end.
+    ``page`` is the absolute address of the page that takes the link's end; the mail is written in ``language``.
     """
     named = get_user_model().objects.filter(Q(username__iexact=who) | Q(email__iexact=who), is_active=True)
     for user in named.exclude(email="")[:3]:
@@ -110,10 +111,8 @@ def send_recovery(who: str, page: str) -> None:
             f"{page}{urlsafe_base64_encode(force_bytes(user.pk))}/{default_token_generator.make_token(user)}"
         )
         send_mail(
-            "A new password for Sun Room",
-            f"Somebody, probably you, asked for a new password for the account {user.get_username()}.\n\n"
-            f"Choose one here, within three days:\n{link}\n\n"
-            "If it was not you, do nothing: the old password stays.\n",
+            say("recovery-mail-subject", language=language),
+            say("recovery-mail", {"name": user.get_username(), "link": link}, language) + "\n",
             None,
             [user.email],
         )

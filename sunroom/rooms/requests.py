@@ -14,8 +14,12 @@ from django.http import HttpRequest, HttpResponse
 from sunroom.core.sentences import Sentence, said
 from sunroom.rooms.names import BadName
 from sunroom.rooms.services import NoRoom
+from sunroom.words import LANGUAGES
 
 T = TypeVar("T")
+
+#: Set by the browser (frontend/src/words/words.svelte.ts) when somebody chooses another language than its own.
+LANGUAGE_COOKIE = "sunroom-language"
 
 View = Callable[..., HttpResponse]
 
@@ -41,6 +45,16 @@ def answer(value: object, status: int = 200) -> HttpResponse:
     response = HttpResponse(msgspec.json.encode(value), status=status, content_type="application/json")
     response["Cache-Control"] = "no-store"
     return response
+
+
+def language_of(request: HttpRequest) -> str:
+    """The language of the interface in this browser, for what is written for it here."""
+    chosen = request.COOKIES.get(LANGUAGE_COOKIE, "")
+    if chosen in LANGUAGES:
+        return chosen
+    header = request.headers.get("Accept-Language", "")
+    wanted = [part.split(";")[0].strip()[:2].lower() for part in header[:200].split(",")]
+    return next((language for language in wanted if language in LANGUAGES), LANGUAGES[0])
 
 
 def answers_problems(view: View) -> View:

@@ -200,6 +200,11 @@ def names(room_id: int) -> dict[str, str]:
     return dict(Seat.objects.filter(room_id=room_id).values_list("uid", "name"))
 
 
+def sent_away(room_id: int, most: int) -> list[Seat]:
+    """The seats whose persons were sent away and not let back in, of no more than ``most`` the last ones."""
+    return list(Seat.objects.filter(room_id=room_id, sent_away=True).order_by("-seen_at", "-id")[:most])[::-1]
+
+
 # A second device
 
 

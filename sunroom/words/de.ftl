@@ -89,6 +89,8 @@ right-point-short = zeigen
 ## What one's own pen may do
 
 state-out = Du bist nicht mehr im Raum
+state-down-may = Stifte sind weg · du darfst: { $what }
+state-no-pen-may = Kein Stift · du darfst: { $what }
 state-onlooker = Du schaust zu
 state-paused = Die Stunde steht still
 state-between = Gerade ist keine Stunde
@@ -123,7 +125,24 @@ go-on-with-lesson = Stunde fortsetzen
 take-room-back = Raum zurücknehmen
 take-away = Mitnehmen
 take-pdf = PDF
-take-pdf-hint = alle Seiten, zum Drucken und Aufheben
+take-pdf-hint = zum Drucken und Behalten
+take-of = Mitnehmen
+take-board = Die ganze Tafel
+take-page = Diese Seite
+take-html = Webseite
+take-html-hint = eine Datei, öffnet sich in jedem Browser ohne Netz
+take-png = Bild (PNG)
+take-png-hint = für Dokumente und Nachrichten
+take-svg = Vektorbild (SVG)
+take-svg-hint = scharf in jeder Größe, Text bleibt Text
+take-inkml = Tinte (InkML)
+take-inkml-hint = Striche mit Druck und Zeit
+take-csv = Mitnehmen (CSV)
+take-hidden = Verborgene Seiten fehlen darin.
+leave-out = Weglassen
+part-paper = Farbe des Papiers
+part-notes = Zettel
+part-names = Namen auf Zetteln
 take-package = Tafeldatei
 take-package-hint = alles, um es hier wieder zu öffnen
 kept = Gesichert
@@ -343,9 +362,9 @@ put-on-the-board = Auf die Tafel
 throw-away = Wegwerfen
 bringing-the-picture-in = Das Bild wird geholt.
 give-up = Aufgeben
-choose-a-picture = Bild wählen
-or-drop-one-on-the = Oder ein Bild auf die Tafel ziehen oder einfügen.
-picture-file = Bilddatei
+choose-a-picture = Bild oder PDF wählen
+or-drop-one-on-the = oder eines auf die Tafel ziehen, oder ein Bild einfügen
+picture-file = Bild oder PDF
 clear = Leeren
 yes-clear-it = Ja, leeren
 unpin-the-background = Hintergrund lösen ({ $count })
@@ -906,6 +925,14 @@ page-and-paper = Seite und Papier
 add-page = Seite dazu
 add-a-page = Hier eine Seite dazu
 page-open = offen
+page-hidden = verborgen
+who-sees-it = Wer sie sieht
+sees-everybody = Alle
+to-a-board = Auf eine Tafel
+copy-there = Dorthin kopieren
+move-there = Dorthin verschieben
+page-copied-to = Die Seite wurde auf „{ $board }“ kopiert.
+page-moved-to = Die Seite wurde auf „{ $board }“ verschoben. Rückgängig holt sie hierher zurück.
 page-tutor = Lehrkraft
 paper-same = Wie diese
 paper-same-hint = gleiches Papier
@@ -1074,6 +1101,7 @@ a-room-has-at-most = Ein Raum hat höchstens { $boards } Tafeln. Lösche eine, d
 this-board-is-not-open = Diese Tafel ist für dich nicht offen. Komm über den Link des Raums.
 many-files-are-being-made = Gerade werden viele Dateien gemacht. Versuch es gleich noch einmal.
 only-the-rooms-tutor-can = Nur die Lehrkraft des Raums kann seine Tafeln als Pakete sichern.
+there-is-no-such-file = Diese Art von Datei gibt es nicht.
 there-is-no-such-picture = Dieses Bild gibt es in diesem Raum nicht.
 this-board-cannot-be-opened = Diese Tafel lässt sich gerade nicht öffnen. Nichts davon ist verloren: wer den Server betreibt, kann es richten.
 that-is-too-large-a = Diese Datei ist für diesen Server zu groß. Nichts wurde geändert.
@@ -1109,7 +1137,8 @@ that-is-on-the-board = Das ist schon auf der Tafel.
 that-page-is-no-longer = Diese Seite ist nicht mehr auf der Tafel.
 a-board-has-at-most = Eine Tafel hat höchstens { $pages } Seiten.
 a-page-with-more-than = Eine Seite mit mehr als { $copied } Dingen ist zu voll zum Kopieren.
-a-board-keeps-at-least = Eine Tafel behält mindestens eine Seite.
+a-line-has-two-handles = Eine Linie hat höchstens zwei Griffe.
+a-board-keeps-at-least = Eine Tafel behält mindestens eine Seite, die alle sehen.
 a-new-page-starts-empty = Eine neue Seite beginnt leer.
 nobody-has-such-a-seat = So einen Platz hat niemand.
 a-sketch-has-at-most = Eine Skizze hat höchstens { $figures } Figuren, jede mit eigener Kennung.
@@ -1198,6 +1227,8 @@ reason-no-pen = Einige haben gerade einen Stift. Heb die Hand, um einen zu bekom
 reason-withheld = Stifte sind frei, aber deiner liegt gerade weg. Heb die Hand, um ihn zu bekommen.
 reason-expired = Die Zeit deines Stifts ist um. Heb die Hand, um mehr zu bekommen.
 reason-paused = Die Stunde steht still. Alle können schauen; niemand schreibt.
+hidden-page-cannot-be-led = Diese Seite ist für die Lernenden verborgen. Zeig sie ihnen zuerst, dann hol sie her.
+reason-page-hidden = Diese Seite sieht gerade nur die Lehrkraft.
 reason-page-tutor-side = Auf dieser Seite schreibt nur die Lehrkraft.
 reason-page-of-another = Diese Seite hat jemand anderes gemacht und sorgt für Titel und Papier.
 reason-page-open = Diese Seite ist offen: alle können darauf schreiben.
@@ -1264,6 +1295,9 @@ did-pass-pen-for =
     }
 did-take-pen = { $by } hat { $name } den Stift abgenommen.
 did-pass-to-next = { $by } hat den Stift der nächsten Hand gegeben.
+all-may-point = Lernende dürfen ohne Stift zeigen
+did-let-point = { $by } hat alle zeigen lassen.
+did-stop-pointing = { $by } hat ohne Stift niemanden mehr zeigen lassen.
 did-set-rights = { $by } hat geändert, was Stifte dürfen.
 did-set-rights-of = { $by } hat geändert, was der Stift von { $name } darf.
 did-make-helper = { $by } lässt { $name } mithelfen.
@@ -1340,6 +1374,12 @@ key-duplicate = Verdoppeln; noch einmal wiederholt den Abstand
 key-group = Gruppieren; mit Umschalt die Gruppe lösen
 key-order = Eins nach vorn, eins nach hinten
 key-turn = Ausgewähltes um 1° drehen, mit Umschalt um 15°
+key-crosshair = Mit einem Werkzeug, das etwas setzt: den Ort wählen, und es dort setzen
+crosshair-at =
+    { $things ->
+    [0] Ort { $across }, { $down }
+   *[other] Ort { $across }, { $down }, auf etwas
+}
 key-enter = Ausgewählte Tinte setzen; ausgewählte Wörter ändern
 key-shift = Beim Zeichnen: gerade, in Schritten von 15°; gleiche Seiten
 key-escape = Aufgeben oder nichts auswählen
@@ -1466,9 +1506,51 @@ heard-ink =
         [one] Ein Tintenstrich von { $name }
        *[other] { $count } Tintenstriche von { $name }
     }
+heard-writing = Geschrieben von { $name }: { $words }
+ink-as-words = Tinte in den Worten der Seite so sagen, wie sie zu lesen ist
 heard-text = Text von { $name }: { $words }
 heard-note = Zettel von { $name }: { $words }
 heard-table = Tabelle mit { $rows } Zeilen und { $columns } Spalten von { $name }: { $words }
 heard-figure = { $figure } von { $name }: { $words }
-heard-picture = Bild von { $name }
+heard-picture = Bild von { $name }: { $words }
+picture-text = Was es zeigt
+picture-text-hint = In Worten, für alle, die das Bild nicht sehen. Auch die Suche findet es.
 named-now = { $label }, { $now }
+
+recovery-mail-subject = Ein neues Passwort für Sun Room
+recovery-mail =
+    Jemand, wahrscheinlich du, hat um ein neues Passwort für das Konto { $name } gebeten.
+
+    Wähle hier eines, innerhalb von drei Tagen:
+    { $link }
+
+    Wenn du es nicht warst, tu nichts: Das alte Passwort bleibt.
+board-number = Tafel { $number }
+package-about =
+    Eine Tafel, gespeichert von Sun Room. Hol sie auf der Startseite eines Raums herein, um darauf weiterzuschreiben.
+
+    board.json enthält ihre Seiten und was darauf liegt; „samples“ von Tinte ist base64: für N Punkte N Paare von float32 (x, y), N Bytes Druck (0–255), N uint16 Millisekunden, little-endian. „ink“ ist die Tinte, aus der etwas wurde. Bilder liegen im Ordner pictures.
+this-is-no-pdf-that = Das ist kein PDF, das sich hier lesen lässt.
+the-document-is-locked = Das PDF ist mit einem Passwort geschützt. Speichere es zuerst ohne.
+a-document-has-pages = Ein PDF hat hier zwischen 1 und { $pages } Seiten.
+a-page-of-the-document = Eine Seite des PDFs ist zu klein oder zu groß, um gezeigt zu werden.
+the-document-has-no-such = Diese Seite hat das PDF nicht.
+the-document-has-gone = Das PDF ist nicht mehr da: wähle es noch einmal.
+document-pages =
+    { $count ->
+    [one] eine Seite
+   *[other] { $count } Seiten
+}
+document-as = Als
+document-as-pages = Seiten der Tafel
+document-as-things = Dinge auf dieser Seite
+bringing-pages = Seiten kommen herein
+document-progress = { $done } von { $count }
+bring-pages =
+    { $count ->
+    [one] Eine Seite hereinholen
+   *[other] { $count } Seiten hereinholen
+}
+opening-document = Das PDF wird geöffnet …
+attendance-name = Name
+attendance-minutes = Minuten

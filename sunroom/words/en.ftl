@@ -89,6 +89,8 @@ right-point-short = point
 ## What one's own pen may do
 
 state-out = You are out of the room
+state-down-may = Pens are down · you may: { $what }
+state-no-pen-may = No pen · you may: { $what }
 state-onlooker = You are looking on
 state-paused = The lesson is paused
 state-between = No lesson is on
@@ -123,7 +125,24 @@ go-on-with-lesson = Go on with the lesson
 take-room-back = Take the room back
 take-away = Take away
 take-pdf = PDF
-take-pdf-hint = all pages, to print and to keep
+take-pdf-hint = to print and to keep
+take-of = Take
+take-board = The whole board
+take-page = This page
+take-html = Web page
+take-html-hint = one file, opens in any browser without network
+take-png = Picture (PNG)
+take-png-hint = for documents and messages
+take-svg = Vector picture (SVG)
+take-svg-hint = sharp at any size, its text is text
+take-inkml = Ink (InkML)
+take-inkml-hint = strokes with pressure and time
+take-csv = Take it along (CSV)
+take-hidden = Hidden pages are left out.
+leave-out = Leave out
+part-paper = Colour of the paper
+part-notes = Notes
+part-names = Names on notes
 take-package = Board file
 take-package-hint = everything, to be opened again here
 kept = Kept
@@ -343,9 +362,9 @@ put-on-the-board = Put on the board
 throw-away = Throw away
 bringing-the-picture-in = Bringing the picture in.
 give-up = Give up
-choose-a-picture = Choose a picture
-or-drop-one-on-the = Or drop one on the board, or paste it.
-picture-file = Picture file
+choose-a-picture = Choose a picture or a PDF
+or-drop-one-on-the = or drop one on the board, or paste a picture
+picture-file = Picture or PDF
 clear = Clear
 yes-clear-it = Yes, clear it
 unpin-the-background = Unpin the background ({ $count })
@@ -906,6 +925,14 @@ page-and-paper = Page and paper
 add-page = Add a page
 add-a-page = Add a page here
 page-open = open
+page-hidden = hidden
+who-sees-it = Who sees it
+sees-everybody = Everybody
+to-a-board = To a board
+copy-there = Copy there
+move-there = Move there
+page-copied-to = The page was copied to “{ $board }”.
+page-moved-to = The page was moved to “{ $board }”. Undo here brings it back here.
 page-tutor = tutor
 paper-same = Like this one
 paper-same-hint = same paper
@@ -1074,6 +1101,7 @@ a-room-has-at-most = A room has at most { $boards } boards. Delete one that is n
 this-board-is-not-open = This board is not open to you. Come in by the room’s link.
 many-files-are-being-made = Many files are being made just now. Try again in a moment.
 only-the-rooms-tutor-can = Only the room’s tutor can save its boards as packages.
+there-is-no-such-file = There is no such kind of file.
 there-is-no-such-picture = There is no such picture in this room.
 this-board-cannot-be-opened = This board cannot be opened just now. Nothing of it is lost: whoever runs the server can mend it.
 that-is-too-large-a = That is too large a file for this server. Nothing was changed.
@@ -1109,7 +1137,8 @@ that-is-on-the-board = That is on the board already.
 that-page-is-no-longer = That page is no longer on the board.
 a-board-has-at-most = A board has at most { $pages } pages.
 a-page-with-more-than = A page with more than { $copied } things is too full to be copied.
-a-board-keeps-at-least = A board keeps at least one page.
+a-line-has-two-handles = A line has no more than two handles.
+a-board-keeps-at-least = A board keeps at least one page that everybody sees.
 a-new-page-starts-empty = A new page starts empty.
 nobody-has-such-a-seat = Nobody has such a seat.
 a-sketch-has-at-most = A sketch has at most { $figures } figures, each with its own id.
@@ -1198,6 +1227,8 @@ reason-no-pen = Some people have a pen just now. Put your hand up to ask for one
 reason-withheld = Pens are up, but yours is put away for now. Put your hand up to ask for it.
 reason-expired = Your pen’s time is over. Put your hand up to ask for more.
 reason-paused = The lesson is paused. Everybody can look; nobody writes.
+hidden-page-cannot-be-led = This page is hidden from students. Show it to them first, then bring them here.
+reason-page-hidden = This page is the tutor’s alone just now.
 reason-page-tutor-side = Only the tutor writes on this page.
 reason-page-of-another = That page was made by somebody else, who looks after its title and paper.
 reason-page-open = This page is open: everybody can write on it.
@@ -1264,6 +1295,9 @@ did-pass-pen-for =
     }
 did-take-pen = { $by } took the pen back from { $name }.
 did-pass-to-next = { $by } passed the pen to the next hand.
+all-may-point = Students may point without a pen
+did-let-point = { $by } let everybody point.
+did-stop-pointing = { $by } let nobody point without a pen.
 did-set-rights = { $by } changed what pens may do.
 did-set-rights-of = { $by } changed what { $name }’s pen may do.
 did-make-helper = { $by } made { $name } a helper.
@@ -1340,6 +1374,12 @@ key-duplicate = Duplicate; again repeats the offset
 key-group = Group; with Shift ungroup
 key-order = One forward, one back
 key-turn = Turn what is selected by 1°, with Shift by 15°
+key-crosshair = With a tool that sets something down: choose the place, and set it there
+crosshair-at =
+    { $things ->
+    [0] Place { $across }, { $down }
+   *[other] Place { $across }, { $down }, on something
+}
 key-enter = Typeset the selected ink; edit the selected words
 key-shift = While drawing: straight, in steps of 15°; equal sides
 key-escape = Give up, or select nothing
@@ -1466,9 +1506,51 @@ heard-ink =
         [one] One stroke of ink by { $name }
        *[other] { $count } strokes of ink by { $name }
     }
+heard-writing = Written by { $name }: { $words }
+ink-as-words = Tell ink in the page’s words by what it says
 heard-text = Text by { $name }: { $words }
 heard-note = Note by { $name }: { $words }
 heard-table = Table of { $rows } rows and { $columns } columns by { $name }: { $words }
 heard-figure = { $figure } by { $name }: { $words }
-heard-picture = Picture by { $name }
+heard-picture = Picture by { $name }: { $words }
+picture-text = What it shows
+picture-text-hint = In words, for those who cannot see the picture. Search finds it too.
 named-now = { $label }, { $now }
+
+recovery-mail-subject = A new password for Sun Room
+recovery-mail =
+    Somebody, probably you, asked for a new password for the account { $name }.
+
+    Choose one here, within three days:
+    { $link }
+
+    If it was not you, do nothing: the old password stays.
+board-number = Board { $number }
+package-about =
+    A board saved by Sun Room. Bring it in on a room’s home to go on writing on it.
+
+    board.json has its pages and what lies on them; “samples” of ink is base64: for N samples N pairs of float32 (x, y), N bytes of pressure (0–255), N uint16 of milliseconds, little-endian. “ink” of an item is what it was converted from. Pictures are in the folder pictures.
+this-is-no-pdf-that = This is no PDF that can be read here.
+the-document-is-locked = The PDF is locked by a password. Save it without one first.
+a-document-has-pages = A PDF has between 1 and { $pages } pages here.
+a-page-of-the-document = A page of the PDF is too small or too large to be shown.
+the-document-has-no-such = The PDF has no such page.
+the-document-has-gone = The PDF is no longer here: choose it again.
+document-pages =
+    { $count ->
+    [one] one page
+   *[other] { $count } pages
+}
+document-as = As
+document-as-pages = Pages of the board
+document-as-things = Things on this page
+bringing-pages = Bringing pages in
+document-progress = { $done } of { $count }
+bring-pages =
+    { $count ->
+    [one] Bring one page in
+   *[other] Bring { $count } pages in
+}
+opening-document = Opening the PDF…
+attendance-name = name
+attendance-minutes = minutes

@@ -89,6 +89,8 @@ right-point-short = señalar
 ## What one's own pen may do
 
 state-out = Estás fuera de la sala
+state-down-may = Lápices abajo · puedes: { $what }
+state-no-pen-may = Sin lápiz · puedes: { $what }
 state-onlooker = Estás mirando
 state-paused = La clase está en pausa
 state-between = Ahora no hay clase
@@ -123,7 +125,24 @@ go-on-with-lesson = Seguir con la clase
 take-room-back = Recuperar la sala
 take-away = Llevar
 take-pdf = PDF
-take-pdf-hint = todas las páginas, para imprimir y guardar
+take-pdf-hint = para imprimir y guardar
+take-of = Llevarse
+take-board = Toda la pizarra
+take-page = Esta página
+take-html = Página web
+take-html-hint = un archivo que se abre en cualquier navegador sin red
+take-png = Imagen (PNG)
+take-png-hint = para documentos y mensajes
+take-svg = Imagen vectorial (SVG)
+take-svg-hint = nítida a cualquier tamaño, el texto sigue siendo texto
+take-inkml = Tinta (InkML)
+take-inkml-hint = trazos con presión y tiempo
+take-csv = Llevársela (CSV)
+take-hidden = Las páginas ocultas no están.
+leave-out = Dejar fuera
+part-paper = Color del papel
+part-notes = Notas
+part-names = Nombres en las notas
 take-package = Archivo de pizarra
 take-package-hint = todo, para abrirlo de nuevo aquí
 kept = Guardado
@@ -343,9 +362,9 @@ put-on-the-board = Poner en la pizarra
 throw-away = Tirar
 bringing-the-picture-in = Trayendo la imagen.
 give-up = Renunciar
-choose-a-picture = Elegir una imagen
-or-drop-one-on-the = O suelta una en la pizarra, o pégala.
-picture-file = Archivo de imagen
+choose-a-picture = Elegir una imagen o un PDF
+or-drop-one-on-the = o suelta uno en la pizarra, o pega una imagen
+picture-file = Imagen o PDF
 clear = Vaciar
 yes-clear-it = Sí, vaciar
 unpin-the-background = Soltar el fondo ({ $count })
@@ -906,6 +925,14 @@ page-and-paper = Página y papel
 add-page = Añadir una página
 add-a-page = Añadir aquí una página
 page-open = abierta
+page-hidden = oculta
+who-sees-it = Quién la ve
+sees-everybody = Todos
+to-a-board = A una pizarra
+copy-there = Copiar allí
+move-there = Mover allí
+page-copied-to = La página se copió en «{ $board }».
+page-moved-to = La página se movió a «{ $board }». Deshacer la trae de vuelta.
 page-tutor = profesor
 paper-same = Como esta
 paper-same-hint = el mismo papel
@@ -1074,6 +1101,7 @@ a-room-has-at-most = Una sala tiene como mucho { $boards } pizarras. Borra una q
 this-board-is-not-open = Esta pizarra no está abierta para ti. Entra por el enlace de la sala.
 many-files-are-being-made = Se están haciendo muchos archivos. Inténtalo en un momento.
 only-the-rooms-tutor-can = Solo el profesor de la sala puede guardar sus pizarras como paquetes.
+there-is-no-such-file = No existe ese tipo de archivo.
 there-is-no-such-picture = No hay tal imagen en esta sala.
 this-board-cannot-be-opened = Esta pizarra no se puede abrir ahora. No se ha perdido nada: quien lleva el servidor puede arreglarla.
 that-is-too-large-a = Ese archivo es demasiado grande para este servidor. No cambió nada.
@@ -1109,7 +1137,8 @@ that-is-on-the-board = Eso ya está en la pizarra.
 that-page-is-no-longer = Esa página ya no está en la pizarra.
 a-board-has-at-most = Una pizarra tiene como mucho { $pages } páginas.
 a-page-with-more-than = Una página con más de { $copied } cosas está demasiado llena para copiarla.
-a-board-keeps-at-least = Una pizarra conserva al menos una página.
+a-line-has-two-handles = Una línea no tiene más de dos tiradores.
+a-board-keeps-at-least = Una pizarra conserva al menos una página que todos ven.
 a-new-page-starts-empty = Una página nueva empieza vacía.
 nobody-has-such-a-seat = Nadie tiene ese puesto.
 a-sketch-has-at-most = Un esbozo tiene como mucho { $figures } figuras, cada una con su marca.
@@ -1198,6 +1227,8 @@ reason-no-pen = Ahora algunos tienen un lápiz. Levanta la mano para pedir uno.
 reason-withheld = Lápices arriba, pero el tuyo está guardado por ahora. Levanta la mano para pedirlo.
 reason-expired = El tiempo de tu lápiz ha acabado. Levanta la mano para pedir más.
 reason-paused = La clase está en pausa. Todos pueden mirar; nadie escribe.
+hidden-page-cannot-be-led = Esta página está oculta para los alumnos. Muéstresela primero y luego tráigalos aquí.
+reason-page-hidden = Esta página solo la ve el profesor por ahora.
 reason-page-tutor-side = Solo el profesor escribe en esta página.
 reason-page-of-another = Esa página la hizo otra persona, que cuida de su título y su papel.
 reason-page-open = Esta página está abierta: todos pueden escribir en ella.
@@ -1264,6 +1295,9 @@ did-pass-pen-for =
     }
 did-take-pen = { $by } recogió el lápiz de { $name }.
 did-pass-to-next = { $by } pasó el lápiz a la mano siguiente.
+all-may-point = Los alumnos pueden señalar sin lápiz
+did-let-point = { $by } dejó señalar a todos.
+did-stop-pointing = { $by } ya no dejó señalar sin lápiz.
 did-set-rights = { $by } cambió lo que pueden los lápices.
 did-set-rights-of = { $by } cambió lo que puede el lápiz de { $name }.
 did-make-helper = { $by } hizo ayudante a { $name }.
@@ -1340,6 +1374,12 @@ key-duplicate = Duplicar; otra vez repite la distancia
 key-group = Agrupar; con Mayús desagrupar
 key-order = Uno adelante, uno atrás
 key-turn = Girar lo elegido 1°, con Mayús 15°
+key-crosshair = Con una herramienta que coloca algo: elegir el lugar y ponerlo ahí
+crosshair-at =
+    { $things ->
+    [0] Lugar { $across }, { $down }
+   *[other] Lugar { $across }, { $down }, sobre algo
+}
 key-enter = Componer la tinta elegida; cambiar las palabras elegidas
 key-shift = Al dibujar: recto, de 15° en 15°; lados iguales
 key-escape = Renunciar, o no elegir nada
@@ -1466,9 +1506,51 @@ heard-ink =
         [one] Un trazo de tinta de { $name }
        *[other] { $count } trazos de tinta de { $name }
     }
+heard-writing = Escrito por { $name }: { $words }
+ink-as-words = Decir la tinta por lo que se lee en la página en palabras
 heard-text = Texto de { $name }: { $words }
 heard-note = Nota de { $name }: { $words }
 heard-table = Tabla de { $rows } filas y { $columns } columnas de { $name }: { $words }
 heard-figure = { $figure } de { $name }: { $words }
-heard-picture = Imagen de { $name }
+heard-picture = Imagen de { $name }: { $words }
+picture-text = Qué muestra
+picture-text-hint = Con palabras, para quien no ve la imagen. La búsqueda también la encuentra.
 named-now = { $label }, { $now }
+
+recovery-mail-subject = Una contraseña nueva para Sun Room
+recovery-mail =
+    Alguien, seguramente tú, pidió una contraseña nueva para la cuenta { $name }.
+
+    Elige una aquí, en tres días:
+    { $link }
+
+    Si no fuiste tú, no hagas nada: la contraseña de antes sigue valiendo.
+board-number = Pizarra { $number }
+package-about =
+    Una pizarra guardada por Sun Room. Tráela desde el inicio de una sala para seguir escribiendo en ella.
+
+    board.json tiene sus páginas y lo que hay en ellas; «samples» de la tinta es base64: para N puntos, N pares de float32 (x, y), N bytes de presión (0–255), N uint16 de milisegundos, little-endian. «ink» es la tinta de la que salió una cosa. Las imágenes están en la carpeta pictures.
+this-is-no-pdf-that = Este no es un PDF que se pueda leer aquí.
+the-document-is-locked = El PDF tiene contraseña. Guárdalo primero sin ella.
+a-document-has-pages = Un PDF tiene aquí entre 1 y { $pages } páginas.
+a-page-of-the-document = Una página del PDF es demasiado pequeña o grande para mostrarla.
+the-document-has-no-such = El PDF no tiene esa página.
+the-document-has-gone = El PDF ya no está: elígelo otra vez.
+document-pages =
+    { $count ->
+    [one] una página
+   *[other] { $count } páginas
+}
+document-as = Como
+document-as-pages = Páginas de la pizarra
+document-as-things = Cosas en esta página
+bringing-pages = Entrando páginas
+document-progress = { $done } de { $count }
+bring-pages =
+    { $count ->
+    [one] Traer una página
+   *[other] Traer { $count } páginas
+}
+opening-document = Abriendo el PDF…
+attendance-name = nombre
+attendance-minutes = minutos

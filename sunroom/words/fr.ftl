@@ -89,6 +89,8 @@ right-point-short = pointer
 ## What one's own pen may do
 
 state-out = Vous êtes hors de la salle
+state-down-may = Stylos posés · vous pouvez : { $what }
+state-no-pen-may = Pas de stylo · vous pouvez : { $what }
 state-onlooker = Vous regardez
 state-paused = Le cours est en pause
 state-between = Pas de cours en ce moment
@@ -123,7 +125,24 @@ go-on-with-lesson = Continuer le cours
 take-room-back = Reprendre la salle
 take-away = Emporter
 take-pdf = PDF
-take-pdf-hint = toutes les pages, à imprimer et garder
+take-pdf-hint = à imprimer et à garder
+take-of = Emporter
+take-board = Toute la planche
+take-page = Cette page
+take-html = Page web
+take-html-hint = un fichier, s’ouvre dans tout navigateur sans réseau
+take-png = Image (PNG)
+take-png-hint = pour documents et messages
+take-svg = Image vectorielle (SVG)
+take-svg-hint = nette à toute taille, le texte reste du texte
+take-inkml = Encre (InkML)
+take-inkml-hint = tracés avec pression et temps
+take-csv = Emporter (CSV)
+take-hidden = Les pages cachées n’y sont pas.
+leave-out = Laisser de côté
+part-paper = Couleur du papier
+part-notes = Notes
+part-names = Noms sur les notes
 take-package = Fichier de planche
 take-package-hint = tout, à rouvrir ici
 kept = Conservé
@@ -343,9 +362,9 @@ put-on-the-board = Mettre sur la planche
 throw-away = Jeter
 bringing-the-picture-in = L’image arrive.
 give-up = Renoncer
-choose-a-picture = Choisir une image
-or-drop-one-on-the = Ou déposez-en une sur la planche, ou collez-la.
-picture-file = Fichier d’image
+choose-a-picture = Choisir une image ou un PDF
+or-drop-one-on-the = ou en déposer sur la planche, ou coller une image
+picture-file = Image ou PDF
 clear = Vider
 yes-clear-it = Oui, vider
 unpin-the-background = Détacher le fond ({ $count })
@@ -906,6 +925,14 @@ page-and-paper = Page et papier
 add-page = Ajouter une page
 add-a-page = Ajouter une page ici
 page-open = ouverte
+page-hidden = cachée
+who-sees-it = Qui la voit
+sees-everybody = Tout le monde
+to-a-board = Vers une planche
+copy-there = Y copier
+move-there = Y déplacer
+page-copied-to = La page a été copiée sur « { $board } ».
+page-moved-to = La page a été déplacée sur « { $board } ». Annuler la ramène ici.
 page-tutor = professeur
 paper-same = Comme celle-ci
 paper-same-hint = même papier
@@ -1074,6 +1101,7 @@ a-room-has-at-most = Une salle a au plus { $boards } planches. Supprimez-en une 
 this-board-is-not-open = Cette planche ne vous est pas ouverte. Entrez par le lien de la salle.
 many-files-are-being-made = Beaucoup de fichiers sont en cours. Réessayez dans un instant.
 only-the-rooms-tutor-can = Seul le professeur de la salle peut enregistrer ses planches en paquets.
+there-is-no-such-file = Ce type de fichier n’existe pas.
 there-is-no-such-picture = Il n’y a pas cette image dans cette salle.
 this-board-cannot-be-opened = Cette planche ne peut être ouverte pour l’instant. Rien n’en est perdu : qui gère le serveur peut la réparer.
 that-is-too-large-a = Ce fichier est trop grand pour ce serveur. Rien n’a changé.
@@ -1109,7 +1137,8 @@ that-is-on-the-board = Cela est déjà sur la planche.
 that-page-is-no-longer = Cette page n’est plus sur la planche.
 a-board-has-at-most = Une planche a au plus { $pages } pages.
 a-page-with-more-than = Une page de plus de { $copied } choses est trop pleine pour être copiée.
-a-board-keeps-at-least = Une planche garde au moins une page.
+a-line-has-two-handles = Une ligne n’a pas plus de deux poignées.
+a-board-keeps-at-least = Une planche garde au moins une page que tous voient.
 a-new-page-starts-empty = Une nouvelle page commence vide.
 nobody-has-such-a-seat = Personne n’a cette place.
 a-sketch-has-at-most = Une esquisse a au plus { $figures } figures, chacune avec son identifiant.
@@ -1198,6 +1227,8 @@ reason-no-pen = Quelques-uns ont un stylo. Levez la main pour en demander un.
 reason-withheld = Les stylos sont levés, mais le vôtre est rangé. Levez la main pour le demander.
 reason-expired = Le temps de votre stylo est passé. Levez la main pour en demander plus.
 reason-paused = Le cours est en pause. Tous peuvent regarder ; personne n’écrit.
+hidden-page-cannot-be-led = Cette page est cachée aux élèves. Montrez-la-leur d’abord, puis amenez-les ici.
+reason-page-hidden = Cette page n’est visible que du professeur en ce moment.
 reason-page-tutor-side = Seul le professeur écrit sur cette page.
 reason-page-of-another = Cette page est de quelqu’un d’autre, qui s’occupe de son titre et de son papier.
 reason-page-open = Cette page est ouverte : tous peuvent y écrire.
@@ -1264,6 +1295,9 @@ did-pass-pen-for =
     }
 did-take-pen = { $by } a repris le stylo de { $name }.
 did-pass-to-next = { $by } a passé le stylo à la main suivante.
+all-may-point = Les élèves peuvent pointer sans stylo
+did-let-point = { $by } a laissé tout le monde pointer.
+did-stop-pointing = { $by } n’a plus laissé pointer sans stylo.
 did-set-rights = { $by } a changé ce que peuvent les stylos.
 did-set-rights-of = { $by } a changé ce que peut le stylo de { $name }.
 did-make-helper = { $by } a fait de { $name } un assistant.
@@ -1340,6 +1374,12 @@ key-duplicate = Doubler ; encore répète le décalage
 key-group = Grouper ; avec Maj dégrouper
 key-order = Un cran devant, un derrière
 key-turn = Tourner ce qui est choisi de 1°, avec Maj de 15°
+key-crosshair = Avec un outil qui pose quelque chose : choisir l’endroit, et l’y poser
+crosshair-at =
+    { $things ->
+    [0] Endroit { $across }, { $down }
+   *[other] Endroit { $across }, { $down }, sur quelque chose
+}
 key-enter = Composer l’encre choisie ; modifier les mots choisis
 key-shift = En dessinant : droit, par 15° ; côtés égaux
 key-escape = Renoncer, ou ne rien choisir
@@ -1466,9 +1506,51 @@ heard-ink =
         [one] Un trait d’encre de { $name }
        *[other] { $count } traits d’encre de { $name }
     }
+heard-writing = Écrit par { $name } : { $words }
+ink-as-words = Dire l’encre par ce qu’elle se lit dans la page en mots
 heard-text = Texte de { $name } : { $words }
 heard-note = Note de { $name } : { $words }
 heard-table = Tableau de { $rows } lignes et { $columns } colonnes de { $name } : { $words }
 heard-figure = { $figure } de { $name } : { $words }
-heard-picture = Image de { $name }
+heard-picture = Image de { $name } : { $words }
+picture-text = Ce qu’elle montre
+picture-text-hint = En mots, pour qui ne voit pas l’image. La recherche la trouve aussi.
 named-now = { $label }, { $now }
+
+recovery-mail-subject = Un nouveau mot de passe pour Sun Room
+recovery-mail =
+    Quelqu’un, sans doute vous, a demandé un nouveau mot de passe pour le compte { $name }.
+
+    Choisissez-en un ici, sous trois jours :
+    { $link }
+
+    Si ce n’était pas vous, ne faites rien : l’ancien mot de passe reste.
+board-number = Planche { $number }
+package-about =
+    Une planche enregistrée par Sun Room. Faites-la entrer depuis l’accueil d’une salle pour continuer à y écrire.
+
+    board.json contient ses pages et ce qui s’y trouve ; « samples » de l’encre est en base64 : pour N points, N paires de float32 (x, y), N octets de pression (0–255), N uint16 de millisecondes, little-endian. « ink » est l’encre dont une chose est issue. Les images sont dans le dossier pictures.
+this-is-no-pdf-that = Ce n’est pas un PDF lisible ici.
+the-document-is-locked = Le PDF est protégé par un mot de passe. Enregistrez-le d’abord sans.
+a-document-has-pages = Un PDF a ici entre 1 et { $pages } pages.
+a-page-of-the-document = Une page du PDF est trop petite ou trop grande pour être montrée.
+the-document-has-no-such = Le PDF n’a pas cette page.
+the-document-has-gone = Le PDF n’est plus là : choisissez-le de nouveau.
+document-pages =
+    { $count ->
+    [one] une page
+   *[other] { $count } pages
+}
+document-as = Comme
+document-as-pages = Pages de la planche
+document-as-things = Choses sur cette page
+bringing-pages = Les pages arrivent
+document-progress = { $done } sur { $count }
+bring-pages =
+    { $count ->
+    [one] Faire entrer une page
+   *[other] Faire entrer { $count } pages
+}
+opening-document = Ouverture du PDF…
+attendance-name = nom
+attendance-minutes = minutes

@@ -273,6 +273,11 @@ class Browser:
             chain.key_up(key)
         chain.perform()
 
+    def keys(self, *keys: str) -> None:
+        """Keys pressed one after the other on the board."""
+        for key in keys:
+            self.key(key)
+
     def draw(
         self, points: np.ndarray | list[tuple[float, float]], kind: str = "pen", pressure: float | None = 0.5
     ) -> None:

@@ -13,7 +13,8 @@ for (const e of document.querySelectorAll(CONTROLS)) {
   const box = own.getBoundingClientRect()
   if (!box.width || !box.height) { faults.push(`${name(e)} has no size`); continue }
   // What is hidden for the eye only.
-  if (own.closest('.unseen')) continue
+  // What is there for those who listen, or come to it by keys.
+  if (own.closest('.unseen, .asks')) continue
   const seen = { left: 0, right: innerWidth, top: 0, bottom: innerHeight }
   let scrolled = false
   for (let p = own.parentElement; p; p = p.parentElement) {

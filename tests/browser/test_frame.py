@@ -6,6 +6,7 @@ from pathlib import Path
 
 from selenium.webdriver.common.keys import Keys
 
+from demo.hand import Hand
 from tests.browser.base import Browser
 from tests.browser.test_tools import LINE, Tools
 from tests.server.client import Web
@@ -182,6 +183,41 @@ class Everybody(Frame):
         self.assertIn("Pens are down", self.heard(noor))
         self.tutor.press("input[type=radio]", "Pens up")
         noor.wait(lambda: "Pens are up" in self.heard(noor) or None, "the pens")
+
+    def test_ink_is_told_by_what_it_says_when_that_is_wished(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.tutor.write(Hand(9, 0.4).write("noon", 200, 300, 60))
+        noor.find("main button.asks").send_keys(Keys.ENTER)
+        noor.wait(lambda: "Written by Imani: noon" in self.heard(noor) or None, "the words")
+        self.assertNotIn("of ink by", self.heard(noor))
+
+    def test_things_are_set_down_by_keys_alone(self) -> None:
+        tutor = self.tutor
+        right, down = Keys.ARROW_RIGHT, Keys.ARROW_DOWN
+        tutor.keys("f")
+        tutor.keys(*[Keys.ARROW_LEFT] * 8, Keys.ENTER, *[right] * 4, *[down] * 3, Keys.ENTER)
+        tutor.wait_items(1)
+        tutor.keys(Keys.ESCAPE)
+        for tool, words in (("k", "noon"), ("t", "three")):
+            tutor.keys(tool)
+            tutor.keys(*[right] * 4, Keys.ENTER)
+            tutor.find("[contenteditable]")
+            tutor.driver.switch_to.active_element.send_keys(words, Keys.CONTROL, Keys.ENTER)
+            tutor.keys(Keys.ESCAPE)
+        tutor.wait_items(3)
+        tutor.keys("b")
+        tutor.keys(*[down] * 4, Keys.ENTER)
+        tutor.wait_items(4)
+        tutor.keys(Keys.ENTER)
+        tutor.find("[contenteditable]")
+        tutor.driver.switch_to.active_element.send_keys("9", Keys.TAB, "12", Keys.CONTROL, Keys.ENTER)
+        tutor.wait(lambda: "9, 12" in self.heard(tutor) or None, "the table in words")
+        heard = self.heard(tutor)
+        for words in ("Rectangle", "Note by Imani: noon", "Text by Imani: three"):
+            self.assertIn(words, heard)
+        tutor.keys("f")
+        tutor.keys(Keys.ENTER, right, Keys.ESCAPE)
+        tutor.wait_items(4)
 
     def heard(self, browser: Browser) -> str:
         return browser.driver.execute_script(

@@ -9,7 +9,8 @@ from selenium.webdriver.common.keys import Keys
 
 from sunroom.core.board import NoteItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
-from tests.browser.test_tools import Tools
+from tests.browser.test_tools import LINE, Tools
+from tests.core.test_documents import document
 from tests.core.test_pictures import picture
 
 WRITER = "[contenteditable]"
@@ -179,12 +180,39 @@ class Things(Tools):
         self.tutor.wait(lambda: getattr(self.items()[0], "lines", None) or None, "the words")
         self.assertEqual(self.items()[0].lines[0].runs[0].text, "sun")
 
+    def test_a_pdf_s_pages_are_chosen_and_brought_in_one_after_the_other(self) -> None:
+        with tempfile.NamedTemporaryFile(prefix="Worksheet", suffix=".pdf") as file:
+            file.write(document("one", "two", "three"))
+            file.flush()
+            self.tutor.tool("Bring in")
+            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.wait(lambda: len(self.tutor.all("dialog li")) == 3 or None, "its pages")
+            self.tutor.press("dialog li button[aria-label='Page 2']")
+            self.tutor.press("dialog button", "Bring 2 pages in")
+            self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "two more pages")
+            self.tutor.wait_text("nav[aria-label=Pages] b", "2 of 3")
+            self.assertIn("Worksheet", self.tutor.text("nav[aria-label=Pages] small"))
+            self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the dialog to close")
+            self.tutor.tool("Pen")
+            self.tutor.draw(LINE)
+            self.tutor.wait_items(1)
+            self.tutor.tool("Bring in")
+            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.press("dialog [aria-label=As] input", "Things on this page")
+            self.tutor.press("dialog button", "Bring 3 pages in")
+            self.tutor.wait_items(4)
+            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.find("dialog li")
+            self.tutor.key(Keys.ESCAPE)
+            self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the dialog to close")
+            self.assertEqual(self.tutor.items, 4)
+
     def test_a_picture_is_brought_in_seen_by_all_and_saved(self) -> None:
         with tempfile.NamedTemporaryFile(suffix=".png") as file:
             file.write(picture("PNG", (300, 200)))
             file.flush()
             self.tutor.tool("Bring in")
-            self.tutor.find("[aria-label='Picture file']").send_keys(file.name)
+            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
             self.tutor.wait_items(1)
             noor = self.come_in(self.link, "Noor")
             noor.wait_items(1)

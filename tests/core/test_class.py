@@ -23,6 +23,7 @@ from sunroom.core.lesson import (
     SetDoor,
     SetPens,
     SetPlan,
+    SetPointing,
     SetRights,
     ShareCheck,
     ToPorch,
@@ -195,8 +196,8 @@ class Kits(ClassTest):
         self.assertEqual(lesson.facts.kit, ("write",))
 
     def test_one_person_s_kit_ends_with_the_lesson(self) -> None:
-        lesson = self.after(SetRights(("point",), "noor"), EndLesson(), OpenLesson())
-        self.assertEqual(lesson.facts.kits, ())
+        lesson = self.after(SetRights(("point",), "noor"), SetPointing(True), EndLesson(), OpenLesson())
+        self.assertEqual((lesson.facts.kits, lesson.facts.pointing), ((), False))
 
 
 class RuleBook(TestCase):
@@ -205,14 +206,14 @@ class RuleBook(TestCase):
     COMMANDS = (
         SetDoor("knock"), SetPlan(), SetCountdown(5), QUESTION, ShareCheck(True), EndCheck(), PauseLesson(True),
         Admit(), TurnAway("tomasz"), ToPorch("tomasz"), HandOver("tomasz"), Rename("tomasz", "Tom"),
-        SetRights((), room=True), LowerHand("tomasz"),
+        SetRights((), room=True), LowerHand("tomasz"), SetPointing(True), SetPointing(False),
     )  # fmt: skip
 
     def test_every_command_has_a_row(self) -> None:
         for kind in get_args(Command):
             fields = {"seat": "tomasz", "name": "Tom", "mode": "up", "role": "helper", "rights": (), "between": "view",
                       "door": "open", "seconds": 5, "id": "check-1", "question": "", "options": (), "option": 0,
-                      "shared": True, "paused": True}  # fmt: skip
+                      "shared": True, "paused": True, "on": True}  # fmt: skip
             command = kind(**{name: fields[name] for name in kind.__struct_fields__ if name in fields})
             self.assertIn(action_of(command, "noor"), ACTIONS, kind)
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from unittest import TestCase
 
+import msgspec
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -107,6 +108,13 @@ class Table(TestCase):
             (NOOR, "hand", Target(), DOWN, True, "allowed"),
             (NOOR, "point", Target(), DOWN, False, "pens_down"),
             (NOOR, "point", Target(), Facts(kits=(("noor", ("point",)),)), True, "allowed"),
+            (NOOR, "point", Target(), Facts(pointing=True), True, "allowed"),
+            (NOOR, "point", Target(hidden=True), Facts(pointing=True), False, "page_hidden"),
+            (NOOR, "point", Target(), Facts(pointing=True, paused=True), False, "paused"),
+            (NOOR, "add_ink", Target(), Facts(pointing=True), False, "pens_down"),
+            (NOOR, "add_ink", Target(hidden=True), UP, False, "page_hidden"),
+            (NOOR, "hand", Target(), Facts(pointing=True), True, "allowed"),
+            (HELPER, "add_ink", Target(hidden=True), DOWN, True, "allowed"),
             (NOOR, "add_ink", Target(), Facts(open=False), False, "between_view"),
             (NOOR, "add_ink", Target(), Facts(open=False, between="write"), True, "allowed"),
             (NOOR, "add_ink", Target(), closed, False, "between_closed"),
@@ -174,7 +182,7 @@ class Properties(TestCase):
     def test_more_places_never_allow_more(self, actor, action, target, facts, now) -> None:
         if decide(actor, action, target, facts, now).allowed and target.begun_ms is None:
             for bay in target.bays:
-                alone = Target(target.page, target.desk_of, (bay,), target.owners, target.locked)
+                alone = msgspec.structs.replace(target, bays=(bay,))
                 self.assertTrue(decide(actor, action, alone, facts, now).allowed)
 
 
@@ -192,6 +200,8 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
         return ""
     if action in LEADING:
         return "students do not lead"
+    if target.hidden:
+        return "a hidden page is the tutor side's"
     if action in ("hand", "answer_check", "rename_self"):
         return ""
     kit = set(dict(facts.kits).get(actor.seat, facts.kit))
@@ -212,12 +222,16 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
         may = True
     if action == "point" and "point" in dict(facts.kits).get(actor.seat, ()):
         return ""
+    if action == "point" and facts.pointing and facts.open and not facts.paused:
+        return ""
     if not may:
         return "no pen"
     right = ACTIONS[action]
     making = {"write", "note", "text", "shape", "maths", "bring_in", "stamp"}
     if right not in kit and not (right == "move_own" and kit & making):
         return "not in the kit"
+    if action in ("change_page", "remove_page") and target.page_of != actor.seat:
+        return "a page's title, paper, place and being there are for who made it"
     if target.owners - {actor.seat}:
         wanted = "erase_others" if action in ("remove", "remove_page") else "change_others"
         if wanted not in kit:

@@ -8,7 +8,9 @@ from unittest import TestCase
 import pypdfium2
 from PIL import Image
 
-from sunroom.core.board import Page, PageHead, Paper, PictureItem
+from sunroom.core.board import Board, Page, PageHead, Paper, PictureItem, apply, resolve
+from sunroom.core.board.requests import EditText
+from sunroom.core.board.steps import AddPage
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf
 from sunroom.core.formats.drawing import pictures_of
@@ -93,3 +95,16 @@ class InFiles(TestCase):
         shown = self.colours(page, picture("PNG", (100, 100)))
         self.assertEqual(shown.getpixel((200, 150)), (200, 30, 30))
         self.assertNotEqual(shown.getpixel((20, 150)), (200, 30, 30))
+
+
+class ForThoseWhoListen(TestCase):
+    def test_a_picture_says_in_words_what_it_shows(self) -> None:
+        page = page_with(PictureItem(id="shown-01", picture="picture-1", width=80, height=80, by="imani"))
+        board = apply(Board(), AddPage(page.head, 0, tuple(page.in_order())))
+        ask = EditText(page.head.id, "shown-01", "A sundial at noon")
+        board = apply(board, resolve(board, ask, "imani", 1, typesetter()))
+        (shown,) = board.pages[page.head.id].in_order()
+        self.assertEqual((shown.text, shown.by), ("A sundial at noon", "imani"))  # type: ignore[union-attr]
+        with self.assertRaises(MalformedError):
+            too_long = EditText(page.head.id, "shown-01", "noon " * 200)
+            resolve(board, too_long, "imani", 1, typesetter())

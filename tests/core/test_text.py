@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import io
 from typing import get_args
 from unittest import TestCase
 
+from fontTools.ttLib import TTFont
 from hypothesis import given
 from hypothesis import strategies as st
 
@@ -64,6 +66,13 @@ class ShippedFonts(TestCase):
         self.assertGreater(setter.extent("h")[0], setter.extent("x")[0])
         self.assertGreater(setter.extent("g")[1], 0.1)
         self.assertEqual(setter.extent("   "), (0.7, 0.0))
+
+
+class Zero(TestCase):
+    def test_the_board_s_zero_has_no_slash(self) -> None:
+        for name in ("sans", "sans-bold", "sans-italic", "sans-bold-italic"):
+            font = TTFont(io.BytesIO(typesetter().faces[name].data))
+            self.assertEqual(font["glyf"]["zero"].numberOfContours, 2)
 
 
 class Sizes(TestCase):

@@ -7,7 +7,17 @@ from unittest import TestCase
 import immutables
 import numpy as np
 
-from sunroom.core.board import InkItem, Item, NoteItem, Page, PageHead, ShapeItem, TableItem, TextItem
+from sunroom.core.board import (
+    InkItem,
+    Item,
+    NoteItem,
+    Page,
+    PageHead,
+    PictureItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+)
 from sunroom.core.board.pages import Bay
 from sunroom.core.board.words import (
     BEFORE,
@@ -44,6 +54,7 @@ class Typed(TestCase):
         rows = [
             (text("text-1", "the gnomon"), ["the gnomon"]),
             (NoteItem(id="note-1", text="why blue?", colour="#ffe6a7"), ["why blue?"]),
+            (PictureItem(id="pict-1", picture="p", width=9, height=9, text="a sundial"), ["a sundial"]),
             (
                 TableItem(
                     id="table-1", columns=(9, 9), rows=(9, 9), cells=("h", " ", "s", ""), colour="#16222b"

@@ -8,9 +8,14 @@ import random
 from typing import Any
 from unittest import TestCase
 
+import msgspec
 import numpy as np
 
+from sunroom.core.board import ShapeItem
+from sunroom.core.board.bends import bent
+from sunroom.core.board.connect import laid
 from sunroom.core.geometry import Affine
+from sunroom.core.shapes.figures import draw_figure
 from sunroom.words import FOLDER
 from tests.core.test_ink import run_in_node
 
@@ -19,7 +24,7 @@ SOURCE = "".join(
     for module in (
         "board/styled.ts", "board/frame.ts", "board/snap.ts", "board/place.ts", "board/text.ts",
         "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts", "words/time.ts",
-        "board/bays.ts", "gestures/line-gestures.ts", "frame/board/bays.ts", "lesson/mark.ts", "lesson/figure-names.ts",
+        "board/bays.ts", "board/bends.ts", "gestures/line-gestures.ts", "frame/board/bays.ts", "lesson/mark.ts", "lesson/figure-names.ts",
     )
 )  # fmt: skip
 SOURCE += "export { speech } from '/src/words/words.svelte'\n"
@@ -39,6 +44,30 @@ def ask(*codes: str) -> list[Any]:
 
 
 class Algorithms(TestCase):
+    # Bends
+
+    def test_lines_bend_as_they_do_in_the_core(self) -> None:
+        chance, codes, expected = random.Random(4), [], []
+        for _ in range(120):
+            line, start, end, inner = self.a_bend(chance)
+            codes.append(f"return app.bent({json.dumps(msgspec.to_builtins(line))}, {start}, {end}, {inner})")
+            expected.append(bent(line, np.array(start), np.array(end), inner).tolist())
+        for mine, theirs in zip(ask(*codes), expected, strict=True):
+            np.testing.assert_allclose(mine, theirs, atol=1e-6)
+
+    def a_bend(self, chance: random.Random) -> tuple[ShapeItem, list[float], list[float], list[list[float]]]:
+        """An elbow or curve that is bent somehow, where it is to run, and where its handles are put, or not."""
+        point = lambda: [chance.choice([0.0, 0.0, chance.uniform(-300, 300)]) for _ in range(2)]  # noqa: E731
+        figure = chance.choice(["elbow", "curve", "line"])
+        points = draw_figure(figure, *point()).points
+        line = ShapeItem(id="line-001", figure=figure, points=points, closed=False, curved=False, colour="#16222b", width=2)  # fmt: skip
+        places = {"elbow": 1, "curve": 2, "line": 0}[figure]
+        inner = [point() for _ in range(places)]
+        if chance.random() < 0.7:
+            course = bent(line, np.array(point()), np.array(point()), inner)
+            line = laid(line, course)
+        return line, point(), point(), inner if chance.random() < 0.4 else []
+
     # Styled text
 
     def test_styles_stay_with_their_characters_whatever_is_typed(self) -> None:

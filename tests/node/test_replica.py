@@ -16,11 +16,13 @@ import numpy as np
 from sunroom.boards.store import Logged
 from sunroom.core.board import Board, InkItem, Item, NoteItem, PageHead, ShapeItem, apply, remaining
 from sunroom.core.board.items import item_box
+from sunroom.core.board.sight import shown, step_shown
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
     Change,
     ChangeItems,
+    ChangePage,
     MoveItems,
     MovePage,
     RemoveItems,
@@ -47,7 +49,7 @@ for (const run of decode(readFileSync(0))) {
     else replica.frame(part)
   }
   // A gap was seen: the line opens anew and what was missed comes with the welcome.
-  if (gaps) replica.welcome({ pages: null, missed: run.log.filter((l) => l.seq > replica.seq) })
+  if (gaps) replica.welcome({ pages: null, missed: run.log.filter((l) => l.seq > replica.seq), seq: run.last })
   answers.push({
     gaps,
     seq: replica.seq,
@@ -75,9 +77,9 @@ class Agreement(TestCase):
             self.assertEqual((answer["seq"], answer["waiting"]), (seq, 0))
             pages = [[page.head.id, sorted(map(self.seen, page.items.values()))] for page in board.in_order()]
             self.assertEqual([page[0] for page in answer["pages"]], [page[0] for page in pages])
-            for (_, shown), (_, kept) in zip(answer["pages"], pages, strict=True):
-                self.assertEqual([row[:3] for row in shown], [row[:3] for row in kept])
-                for one, other in zip(shown, kept, strict=True):
+            for (_, there), (_, kept) in zip(answer["pages"], pages, strict=True):
+                self.assertEqual([row[:3] for row in there], [row[:3] for row in kept])
+                for one, other in zip(there, kept, strict=True):
                     np.testing.assert_allclose(one[3:], other[3:], atol=0.02, err_msg=one[0])
 
     def seen(self, item: Item) -> list:
@@ -86,23 +88,31 @@ class Agreement(TestCase):
         return [item.id, item.z, getattr(item, "colour", ""), box.x0, box.y0, box.x1, box.y1]
 
     def one_run(self, seed: int) -> tuple[dict, tuple[Board, int]]:
-        """What a browser hears on one board, and the board as it should end."""
+        """What a browser hears on one board, and the board as it should end; half of them see no hidden pages."""
         chance = random.Random(seed)
+        sees_all = seed % 2 == 0
         board = apply(Board(), AddPage(PageHead("page-0"), 0))
         for number in range(chance.randrange(6)):
             board = apply(board, AddItems("page-0", (self.ink(f"old-{number}", chance),)))
         start, log, own = board, [], []
+        frames: list = []
         for number in range(chance.randrange(5, 30)):
             step = remaining(board, self.step(number, board, chance))
             if step is None:
                 continue
-            board = apply(board, step)
-            log.append(Logged(board.seq, f"step-{number:04d}", "seat", 0, "do", 0, step))
+            after = apply(board, step)
+            logged = Logged(after.seq, f"step-{number:04d}", "seat", 0, "do", 0, step)
+            told = step if sees_all else step_shown(board, step, after)
+            board = after
+            if told is None:
+                frames.append({"type": "frame", "passed": [logged.seq]})
+                continue
+            log.append(msgspec.structs.replace(logged, step=told))
+            frames.append({"type": "frame", "steps": [log[-1]]})
             if isinstance(step, AddItems | MoveItems | RemoveItems) and chance.random() < 0.3:
                 own.append({"id": log[-1].id, "request": step})
         items = start.pages["page-0"].in_order()
         cut = chance.randrange(len(items) + 1)
-        frames: list = [{"type": "frame", "steps": [logged]} for logged in log]
         if frames and chance.random() < 0.5:
             frames.insert(chance.randrange(len(frames)), frames[chance.randrange(len(frames))])  # out of turn
         pages = [
@@ -118,8 +128,9 @@ class Agreement(TestCase):
             "own": own,
             "parts": parts,
             "log": log,
+            "last": board.seq,
         }
-        return run, (board, board.seq)
+        return run, (board if sees_all else shown(board), board.seq)
 
     def step(self, number: int, board: Board, chance: random.Random) -> Step:
         page = chance.choice(board.order)
@@ -137,7 +148,8 @@ class Agreement(TestCase):
                 ChangeItems(page, tuple(Change(id=i, map=(0.0, 2.0, -1.0, 0.5)) for i in ids)),
                 ReplaceItems(page, ids, new),
                 MovePage(page, chance.randrange(3)),
-                AddPage(PageHead(f"page-{number}"), chance.randrange(3)),
+                AddPage(PageHead(f"page-{number}", hidden=chance.random() < 0.3), chance.randrange(3)),
+                ChangePage(msgspec.structs.replace(board.pages[page].head, hidden=chance.random() < 0.5)),
                 RemovePage(page),
             ]
         )

@@ -7,10 +7,13 @@ import json
 from sunroom.boards import store
 from sunroom.boards.models import Board
 from sunroom.boards.services import boards_of
-from sunroom.core.board.steps import AddItems
+from sunroom.core.board import PageHead
+from sunroom.core.board.requests import Undo
+from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.lesson import EndLesson, OpenLesson
 from sunroom.core.lesson.commands import Forget, LetBack, SendAway, SetPens
 from sunroom.live.wire.messages import Frame, Goodbye, PageItems, Refused, Tell
+from tests.browser.base import LiveServer
 from tests.server.test_live import stroke
 from tests.server.test_out import OutTest
 
@@ -82,6 +85,47 @@ class Boards(OutTest):
             self.assertEqual(self.change(self.other, **bad), 400, bad)
         self.assertEqual(self.titles(), ["Shadows", "Hour lines"])
 
+    def bring(self, page: str, to: str, move: bool) -> int:
+        path = f"{self.path}/{self.board}/pages/{page}"
+        return self.status(self.tutor_web, path, {"board": to, "move": move}, "POST")
+
+    def pages_on_disk(self, uid: str) -> list[tuple[str, list[str]]]:
+        pages = store.load(Board.objects.get(uid=uid).pk).in_order()
+        return [(page.head.title, sorted(item.by for item in page.items.values())) for page in pages]
+
+    def test_a_page_goes_to_another_board_as_a_copy_or_altogether(self) -> None:
+        noor, seat = self.student()
+        self.tell(SetPens("up"))
+        self.do(self.tutor, AddPage(PageHead("page-two", "Tasks"), 1))
+        self.do(noor, AddItems("page-two", (stroke("stroke-1"),)))
+        there = self.line("tutor", self.tutor_web, board=self.other)
+        mine = there.welcome().seat
+        self.assertEqual(self.bring("page-two", self.other, move=False), 200)
+        self.assertEqual(self.pages_on_disk(self.other), [("", []), ("Tasks", [mine])])
+        self.assertEqual(self.pages_on_disk(self.board), [("", []), ("Tasks", [seat])])
+        landed = there.hear(Frame, lambda frame: frame.steps).steps[0]
+        self.assertEqual((landed.step.head.title, landed.by), ("Tasks", mine), "who is there sees it come")
+        self.assertEqual(self.bring("page-two", self.other, move=True), 200)
+        self.assertEqual(self.pages_on_disk(self.other), [("", []), ("Tasks", [mine]), ("Tasks", [seat])])
+        self.assertEqual(self.pages_on_disk(self.board), [("", [])])
+        self.do(self.tutor, Undo())
+        self.assertEqual(
+            self.pages_on_disk(self.board), [("", []), ("Tasks", [seat])], "the way back is there"
+        )
+
+    def test_a_page_stays_where_it_is_when_it_cannot_go(self) -> None:
+        before = self.pages_on_disk(self.board)
+        self.assertEqual(self.bring(self.page, self.other, move=True), 409, "the last page")
+        self.assertEqual(self.bring("nowhere-1", self.other, move=True), 409)
+        self.assertEqual(self.bring(self.page, self.board, move=False), 409)
+        self.assertEqual(self.bring(self.page, "nowhere-1", move=True), 409)
+        self.change(self.other, away=True)
+        self.assertEqual(self.bring(self.page, self.other, move=False), 409, "a board that was put away")
+        web, _, _ = self.come()
+        path = f"{self.path}/{self.board}/pages/{self.page}"
+        self.assertEqual(self.status(web, path, {"board": self.other}, "POST"), 403)
+        self.assertEqual(self.pages_on_disk(self.board), before)
+
 
 class Back(OutTest):
     def test_who_was_sent_away_is_let_back_by_the_tutor_alone(self) -> None:
@@ -93,6 +137,13 @@ class Back(OutTest):
             tomasz.send(Tell("tell-forged", command))
             self.assertEqual(tomasz.hear(Refused).id, "tell-forged")
         self.assertEqual(self.line("student", web).hear(Goodbye).reason, "sent_away")
+        # The room goes to sleep and comes back.
+        self.server.stop()
+        self.server = LiveServer()
+        self.tutor_web.base = web.base = self.server.url
+        self.tutor = self.line("tutor", self.tutor_web)
+        listed = [person for person in self.tutor.welcome().people if person.sent_away]
+        self.assertEqual([(person.seat, person.name) for person in listed], [(seat, "Noor")])
         self.tell(LetBack(seat))
         self.assertEqual(self.line("student", web).welcome().seat, seat)
 

@@ -40,8 +40,8 @@ class Keeping(IsolatedAsyncioTestCase):
         self.addCleanup(self.keeper.stop)
 
     def write(self, batch: list) -> None:
-        for store, row, _ in batch:
-            store([row])
+        for waiting in batch:
+            waiting.store([waiting.row])
 
     async def test_what_is_kept_is_told_in_order_and_only_then(self) -> None:
         disk, seen = Disk(), []

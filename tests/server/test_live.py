@@ -339,6 +339,8 @@ class Pens(LiveTest):
             ["Imani put pens up.", "Imani made Noor a helper.", "Imani ended the lesson."],
         )
         self.assertEqual({person["name"] for person in home["attendance"]}, {"Imani", "Noor"})
+        rows = self.tutor_web.get(f"/api/rooms/{self.link}/attendance.csv").decode("utf-8-sig").splitlines()
+        self.assertEqual((rows[0], sorted(rows[1:])), ("name,minutes", ["Imani,0", "Noor,0"]))
 
     def test_who_was_sent_away_is_refused_at_the_door_and_the_tutor_cannot_be(self) -> None:
         web = Web(self.server.url)

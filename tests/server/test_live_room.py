@@ -212,8 +212,10 @@ class Telling(RoomTest):
                 step = AddItems(PAGE, (stroke(f"stroke-{number}"),))
                 await self.room.do(self.tutor, Do(f"step-{number:03d}", step))
         last = board.kept.seq
-        self.assertEqual(board.missed_since(last), ())
-        self.assertEqual([logged.seq for logged in board.missed_since(last - 2) or ()], [last - 1, last])
+        self.assertEqual(board.missed_since(last), [])
+        self.assertEqual(
+            [landed.logged.seq for landed in board.missed_since(last - 2) or ()], [last - 1, last]
+        )
         self.assertIsNone(board.missed_since(0), "reaches further back than what is at hand")
         self.assertIsNone(board.missed_since(last + 1), "from another life of the board")
 

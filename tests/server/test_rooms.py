@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+import io
 import json
+import zipfile
 from typing import Any
 
+import pikepdf
 from django.core.cache import cache
 from django.test import Client, SimpleTestCase, TestCase, TransactionTestCase
 
+from sunroom.boards.models import Board
 from sunroom.config.headers import POLICY
 from sunroom.core.lesson import EndLesson, SetBetween, carry_out
 from sunroom.lessons import repository as lessons
@@ -169,13 +173,24 @@ class Doors(WebTest, TestCase):
 
 
 class Files(WebTest, TransactionTestCase):
-    def test_the_pdf_is_named_after_room_and_date(self) -> None:
+    def test_what_the_server_writes_itself_is_in_the_browser_s_language(self) -> None:
+        room = self.start()
+        self.tutor.cookies["sunroom-language"] = "de"
+        board = self.post(self.tutor, f"/api/rooms/{room['link']}/boards", {}, 201)["id"]
+        self.assertEqual(Board.objects.get(uid=board).title, "Tafel 2")
+        del self.tutor.cookies["sunroom-language"]
+        packed = self.tutor.get(f"/boards/{board}/board.zip", headers={"Accept-Language": "xx, fr-CH;q=0.9"})
+        with zipfile.ZipFile(io.BytesIO(packed.content)) as file:
+            self.assertIn("Une planche enregistrée", file.read("README.txt").decode())
+
+    def test_the_pdf_is_named_after_board_and_date(self) -> None:
         room = self.start("Shadows & sundials")
         response = self.tutor.get(f"/boards/{room['board']}/board.pdf")
         self.assertRegex(
             response["Content-Disposition"], r'attachment; filename="Shadows & sundials \d{4}-\d\d-\d\d.pdf"'
         )
-        self.assertTrue(response.content.startswith(b"%PDF-"))
+        with pikepdf.open(io.BytesIO(response.content)) as pdf:
+            self.assertEqual((str(pdf.Root.Lang), str(pdf.docinfo["/Title"])), ("en", "Shadows & sundials"))
 
     def test_the_picture_is_a_png(self) -> None:
         room = self.start()

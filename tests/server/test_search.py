@@ -89,3 +89,33 @@ class Search(LiveTest):
         with self.assertRaises(HTTPError) as refused:
             web.get(f"/api/rooms/{self.link}/words?wanted=noon")
         self.assertEqual(refused.exception.code, 403)
+
+    def test_more_ink_than_can_be_told_is_not_read_for_whoever_asks(self) -> None:
+        self.write("three at noon", self.page)
+        with (
+            mock.patch.object(search, "MOST_HEARD", 2),
+            mock.patch.object(search.workers, "read_page") as read,
+        ):
+            self.assertEqual(self.writing(self.tutor_web, self.page), [])
+        read.assert_not_called()
+
+    def writing(self, web: Web, page: str) -> list[dict[str, object]]:
+        while (answer := json.loads(web.get(f"/api/boards/{self.board}/pages/{page}/writing")))["unread"]:
+            pass
+        return answer["lines"]  # type: ignore[no-any-return]
+
+    def test_those_who_listen_are_told_what_a_page_s_ink_reads_as_and_where_it_lies(self) -> None:
+        self.write("three at noon", self.page)
+        self.write("then", self.page, 400)
+        web = Web(self.server.url)
+        web.enter(self.link, "Noor")
+        three, then = sorted(self.writing(web, self.page), key=lambda line: line["y"])  # type: ignore[arg-type, return-value]
+        self.assertEqual((three["texts"][0], then["texts"][0]), ("three at noon", "then"))  # type: ignore[index]
+        self.assertEqual(three["by"], self.tutor.heard[0].seat)
+        self.assertLess(abs(float(str(three["x"])) - 150), 30)
+        self.do(self.tutor, AddPage(PageHead("page-two", hidden=True), 1))
+        self.assertEqual(self.writing(self.tutor_web, "page-two"), [])
+        with self.assertRaises(HTTPError):
+            self.writing(web, "page-two")
+        with self.assertRaises(HTTPError):
+            self.writing(Web(self.server.url), self.page)

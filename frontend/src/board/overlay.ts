@@ -130,10 +130,24 @@ export class Overlay {
     }
   }
 
-  /** A chosen line's ends, by which it is dragged elsewhere. */
-  ends(places: Point[]): void {
+  /** A chosen line's ends, by which it is dragged elsewhere, and the handles of its bend, which may be ``tied`` to them. */
+  ends(places: Point[], bends: Point[], tied: boolean): void {
     const context = this.#context
     context.lineWidth = 1.6 / this.#scale
+    context.strokeStyle = SELECTED_COLOUR
+    context.fillStyle = PAPER_COLOUR
+    for (const [i, [x, y]] of bends.entries()) {
+      if (tied) {
+        context.beginPath()
+        context.moveTo(...places[i]!)
+        context.lineTo(x, y)
+        context.stroke()
+      }
+      context.beginPath()
+      context.arc(x, y, 5.5 / this.#scale, 0, 2 * Math.PI)
+      context.fill()
+      context.stroke()
+    }
     context.strokeStyle = PAPER_COLOUR
     context.fillStyle = SELECTED_COLOUR
     for (const [x, y] of places) {

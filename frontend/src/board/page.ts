@@ -261,7 +261,7 @@ function withWords(item: Item, { text, spans, family, align, listing }: EditText
     return { ...item, text, spans, family, align, listing, lines: plainLines(text, item.size) }
   if (item.kind === 'note' || item.kind === 'shape')
     return { ...item, text, lines: text ? plainLines(text, item.size) : [] }
-  return item
+  return item.kind === 'picture' ? { ...item, text } : item
 }
 
 /** The item with those new values whose fields it has. */

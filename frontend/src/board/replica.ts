@@ -65,10 +65,10 @@ export class Replica {
       this.#held.clear()
       this.order = message.pages.map((head) => head.id)
       for (const head of message.pages) this.pages.set(head.id, new Page(head))
-      this.seq = message.seq
     } else {
       for (const logged of message.missed) this.#land(logged)
     }
+    this.seq = message.seq
     for (const { request } of this.unconfirmed) this.#showOwn(request)
     this.#events.changed()
   }
@@ -106,13 +106,21 @@ export class Replica {
   }
 
   frame(frame: Frame): void {
-    if (!frame.steps?.length) return
-    for (const logged of frame.steps) {
+    if (!frame.steps?.length && !frame.passed?.length) return
+    const passed = new Set(frame.passed)
+    for (const logged of frame.steps ?? []) {
       if (logged.seq <= this.seq) continue
+      this.#passOver(passed)
       if (logged.seq !== this.seq + 1) return this.#events.gap()
       this.#land(logged)
     }
+    this.#passOver(passed)
     this.#events.changed()
+  }
+
+  /** Steps that are not for us, as they are on hidden pages, have their numbers too. */
+  #passOver(numbers: Set<number>): void {
+    while (numbers.has(this.seq + 1)) this.seq++
   }
 
   answered(id: string): void {

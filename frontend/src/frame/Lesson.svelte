@@ -21,6 +21,7 @@
   import Sill from './sill/Sill.svelte'
   import SayLine from './sill/SayLine.svelte'
   import Question from './sill/Question.svelte'
+  import DocumentPages from './rack/DocumentPages.svelte'
   import Rack from './rack/Rack.svelte'
 
   interface Props {
@@ -174,6 +175,10 @@
       </div>
     {/if}
   </div>
+  {#if session.documents.opened}{#key session.documents.opened.id}<DocumentPages
+        {session}
+        {surface}
+      />{/key}{/if}
   {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}
 

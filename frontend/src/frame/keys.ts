@@ -27,6 +27,7 @@ export const KEYS: { keys: string; word: Plain; tutorSide?: boolean }[] = [
   { keys: 'Ctrl ] [', word: 'key-order' },
   { keys: 'Alt ← →', word: 'key-turn' },
   { keys: 'Enter', word: 'key-enter' },
+  { keys: '← → Enter', word: 'key-crosshair' },
   { keys: 'Shift', word: 'key-shift' },
   { keys: 'Esc', word: 'key-escape' },
   { keys: 'Page ↑ ↓', word: 'key-pages' },
@@ -138,7 +139,9 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
   }
   if (arrow) {
     const by = event.shiftKey ? 1 : NUDGE
+    const { crosshair } = surface.gestures
     if (session.selection.ids.size) session.chosen.move(arrow[0] * by, arrow[1] * by)
+    else if (crosshair.move(...arrow, event.shiftKey)) surface.gestures.focus()
     else surface.pan(-arrow[0] * PAN_PX, -arrow[1] * PAN_PX)
     return true
   }
@@ -150,13 +153,13 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     case 'Enter': {
       const best = session.selection.readings?.readings[0]
       if (best) session.chosen.typeset(best.text)
-      return Boolean(best) || session.chosen.editWords()
+      return Boolean(best) || session.chosen.editWords() || surface.gestures.crosshair.press()
     }
     case 'Escape':
       // An open panel closes by it, even when what was pressed in it has given the focus back to the board.
       if (document.querySelector(':popover-open')) return false
       if (surface.gestures.busy) surface.gestures.giveUp()
-      else session.selection.choose([])
+      else if (!surface.gestures.crosshair.giveUp()) session.selection.choose([])
       return true
     case 'PageUp':
       session.pages.turnBy(-1)

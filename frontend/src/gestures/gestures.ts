@@ -6,6 +6,7 @@ import { Editing } from '../lesson/editing.svelte'
 import { Arbiter, type Contact, type Pinch } from './arbiter'
 import { begin } from './by-tool'
 import type { Canvas } from './canvas'
+import { Crosshair } from './crosshair.svelte'
 import type { Gesture } from './gesture'
 import { InkGesture } from './ink-gesture'
 import { RulerGesture } from './make-gestures'
@@ -19,6 +20,7 @@ const DOUBLE_PX = 8
 export class Gestures {
   /** Text from another program, to be put at a place. */
   onpaste: (at: Point, text: string) => void = () => {}
+  readonly crosshair: Crosshair
   #canvas: Canvas
   #target: HTMLElement
   #current: { gesture: Gesture; pen: boolean } | null = null
@@ -30,6 +32,7 @@ export class Gestures {
   constructor(canvas: Canvas, target: HTMLElement) {
     this.#canvas = canvas
     this.#target = target
+    this.crosshair = new Crosshair(canvas)
     const on = { signal: this.#off.signal }
     target.addEventListener('pointerdown', (event) => this.#down(event), on)
     target.addEventListener('pointermove', (event) => this.#move(event), on)
@@ -48,6 +51,11 @@ export class Gestures {
     this.#off.abort()
   }
 
+  /** Keys go to the board. */
+  focus(): void {
+    this.#target.focus({ preventScroll: true })
+  }
+
   get busy(): boolean {
     return this.#current !== null
   }
@@ -63,6 +71,7 @@ export class Gestures {
   draw(overlay: Overlay): void {
     const { session } = this.#canvas
     this.#current?.gesture.draw(overlay)
+    this.crosshair.draw(overlay)
     if (session.selection.ids.size && !(this.#current?.gesture instanceof SelectGesture)) {
       const free = session.selection.box('change')
       drawChosen(this.#canvas, overlay, free)
@@ -85,7 +94,7 @@ export class Gestures {
     const gesture = this.#choose(event)
     if (!gesture) return this.#arbiter.drop()
     event.preventDefault()
-    this.#target.focus({ preventScroll: true })
+    this.focus()
     this.#target.setPointerCapture(event.pointerId)
     this.#current = { gesture, pen: event.pointerType === 'pen' }
     this.#arbiter.writing = gesture instanceof InkGesture

@@ -1,6 +1,6 @@
 /** Dragging one end of a chosen line to another place, or onto a thing that it is to hold. */
-import type { DrawFigure, ShapeItem } from '../wire/generated'
-import { sketchOf } from '../board/figure'
+import type { ShapeItem } from '../wire/generated'
+import { bendsOf, bent } from '../board/bends'
 import { holdable } from '../board/hit'
 import type { Overlay } from '../board/overlay'
 import { placement, pointOf, type Point } from '../board/place'
@@ -37,35 +37,44 @@ export function chosenLine(canvas: Canvas): ShapeItem | null {
   return item?.kind === 'shape' && isDirected(item.figure) && !more.length ? item : null
 }
 
+/** Dragging one end of the chosen line to another place, or onto a thing that it is to hold; or a handle of its bend. */
 export class LineEndGesture implements Gesture {
   #canvas: Canvas
   #line: ShapeItem
   #ends: [Point, Point]
-  #end: 0 | 1
+  /** The end that is dragged, or the handle when it is a bend. */
+  #dragged: { end: 0 | 1 } | { bend: number }
+  #inner: Point[] = []
 
-  /** The gesture for the end of the chosen line that lies at a place, if one does. */
+  /** The gesture for the end of the chosen line, or the handle of its bend, that lies at a place, if one does. */
   static at(canvas: Canvas, at: Point): LineEndGesture | null {
     const line = chosenLine(canvas)
     if (!line) return null
-    const near = endsOf(line).findIndex(
-      ([x, y]) => Math.hypot(x - at[0], y - at[1]) * canvas.view.scale <= REACH_PX,
-    )
-    return near < 0 ? null : new LineEndGesture(canvas, line, near as 0 | 1)
+    const near = ([x, y]: Point) => Math.hypot(x - at[0], y - at[1]) * canvas.view.scale <= REACH_PX
+    const end = endsOf(line).findIndex(near)
+    if (end >= 0) return new LineEndGesture(canvas, line, { end: end as 0 | 1 })
+    const bend = bendsOf(line).findIndex(near)
+    return bend < 0 ? null : new LineEndGesture(canvas, line, { bend })
   }
 
-  constructor(canvas: Canvas, line: ShapeItem, end: 0 | 1) {
+  constructor(canvas: Canvas, line: ShapeItem, dragged: { end: 0 | 1 } | { bend: number }) {
     this.#canvas = canvas
     this.#line = line
     this.#ends = endsOf(line)
-    this.#end = end
+    this.#dragged = dragged
   }
 
   down(): void {}
 
   move(at: Point, event: PointerEvent): void {
-    const fixed = this.#ends[1 - this.#end]!
+    const dragged = this.#dragged
+    if ('bend' in dragged) {
+      this.#inner = bendsOf(this.#line).map((place, i) => (i === dragged.bend ? at : place))
+      return
+    }
+    const fixed = this.#ends[1 - dragged.end]!
     const straight = event.shiftKey && this.#line.figure === 'line'
-    this.#ends[this.#end] = straight ? straightFrom(fixed, at) : at
+    this.#ends[dragged.end] = straight ? straightFrom(fixed, at) : at
   }
 
   up(at: Point, event: PointerEvent): void {
@@ -73,41 +82,33 @@ export class LineEndGesture implements Gesture {
     const { session } = this.#canvas
     const [start, end] = this.#ends
     const holds: [string, string] = [...this.#line.holds]
-    holds[this.#end] = this.#heldAt()
-    session.do({ step: 'move_ends', page: session.pages.id, id: this.#line.id, start, end, holds })
+    if ('end' in this.#dragged) holds[this.#dragged.end] = this.#heldAt()
+    const [page, id] = [session.pages.id, this.#line.id]
+    session.do({ step: 'move_ends', page, id, start, end, holds, inner: this.#inner })
   }
 
   cancel(): void {}
 
   draw(overlay: Overlay): void {
-    const [[x, y], [endX, endY]] = this.#ends
-    const { figure, colour, width, dash, ends, opacity } = this.#line
-    const drawn: DrawFigure = {
-      step: 'draw_figure',
-      page: '',
-      id: this.#line.id,
-      figure,
-      x,
-      y,
-      width: endX - x,
-      height: endY - y,
-      colour,
-      line_width: width,
-      sides: 0,
-      fill: '',
-      dash,
-      ends,
-      opacity,
-      holds: ['', ''],
-    }
-    overlay.items([sketchOf(drawn)])
+    overlay.items([this.#shown()])
     const held = this.#canvas.session.pages.now?.entries.get(this.#heldAt())
     if (held) overlay.frame(held)
+  }
+
+  /** The line as it runs while it is dragged. */
+  #shown(): ShapeItem {
+    const [start, end] = this.#ends
+    const [x, y] = start
+    const course = bent(this.#line, start, end, this.#inner)
+    const points = course.map(([px, py]): Point => [px - x, py - y])
+    return { ...this.#line, x, y, map: [1, 0, 0, 1], points }
   }
 
   /** What the dragged end would hold on to. */
   #heldAt(): string {
     const { session, view } = this.#canvas
-    return session.pages.now ? holdable(session.pages.now, this.#ends[this.#end]!, HOLD_PX / view.scale) : ''
+    const dragged = this.#dragged
+    if ('bend' in dragged || !session.pages.now) return ''
+    return holdable(session.pages.now, this.#ends[dragged.end]!, HOLD_PX / view.scale)
   }
 }

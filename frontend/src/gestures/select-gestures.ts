@@ -4,6 +4,7 @@ import type { Box } from '../board/box'
 import { dragMap, handleAt, type Handle } from '../board/frame'
 import { insideBox, insideLasso, topmost } from '../board/hit'
 import { Lifted } from '../board/lifted'
+import { bendsOf } from '../board/bends'
 import { chosenLine, endsOf } from './line-gestures'
 import { inOrder } from '../board/order'
 import type { Overlay } from '../board/overlay'
@@ -32,7 +33,7 @@ interface Border {
 export function drawChosen(canvas: Canvas, overlay: Overlay, free: Box | null): void {
   overlay.selection(free ?? canvas.session.selection.box(), Boolean(free))
   const line = chosenLine(canvas)
-  if (line) overlay.ends(endsOf(line))
+  if (line) overlay.ends(endsOf(line), bendsOf(line), line.figure === 'curve')
 }
 
 /** Click, drag a box, draw a lasso, or move what is chosen. */

@@ -6,7 +6,8 @@ import type { PageHead } from '../wire/generated'
 export interface PagesEvents {
   /** A page is about to be turned: what is begun on this one is ended first. */
   turning(): void
-  turned(): void
+  /** ``along``: another device of this person has turned it. */
+  turned(along: boolean): void
 }
 
 export class Pages {
@@ -29,11 +30,11 @@ export class Pages {
     return this.#replica.pages.get(this.id)
   }
 
-  turnTo(pageId: string): void {
+  turnTo(pageId: string, along = false): void {
     this.#events.turning()
     if (pageId === this.id || !this.#replica.pages.has(pageId)) return
     this.id = pageId
-    this.#events.turned()
+    this.#events.turned(along)
   }
 
   /** Turn to a page when it is there. */

@@ -32,7 +32,7 @@ export class Pictures {
     let left = x - all / 2
     const items = taken.map(({ id }, i) => {
       const [width, height] = sizes[i]!
-      const item = this.#item(id, left, y - height / 2, width, height)
+      const item = this.item(id, left, y - height / 2, width, height)
       left += width + GAP
       return item
     })
@@ -40,7 +40,8 @@ export class Pictures {
     this.#inside.chooseMade(items.map(({ id }) => id))
   }
 
-  #item(picture: string, x: number, y: number, width: number, height: number): Item {
+  /** A picture on the page, as a new thing of ours. */
+  item(picture: string, x: number, y: number, width: number, height: number): Item {
     return {
       kind: 'picture',
       id: newId(),
@@ -57,6 +58,7 @@ export class Pictures {
       width,
       height,
       opacity: 1,
+      text: '',
     }
   }
 

@@ -16,6 +16,11 @@ export function addPlannedPages(session: Session): void {
   // Each goes before the one after it: the first is added last, and is the one that is then shown.
   for (const title of missing.reverse()) {
     const head = { id: newId(), title, paper: only?.paper ?? FIRST_PAPER, writers: 'lesson' as const }
-    session.do({ step: 'add_page', head: { ...head, desk_of: '', bays: [], by: '' }, index, items: [] })
+    session.do({
+      step: 'add_page',
+      head: { ...head, desk_of: '', bays: [], by: '', hidden: false },
+      index,
+      items: [],
+    })
   }
 }

@@ -24,6 +24,7 @@ import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
+import { Documents } from './documents.svelte'
 import type { Editing } from './editing.svelte'
 import type { Door, Inside, SurfaceEvents } from './inside'
 import { Pages } from './pages.svelte'
@@ -50,6 +51,7 @@ export class Session implements Inside {
   readonly sounds = new Sounds()
   readonly selection = new Selection(this)
   readonly pictures = new Pictures(this)
+  readonly documents = new Documents(this, this.pictures)
   readonly chosen = new Chosen(this, this.selection, this.pictures, (editing) => (this.editing = editing))
   readonly attention = new Attention(this)
   readonly classroom = new Classroom(this, this.sounds, {
@@ -81,6 +83,8 @@ export class Session implements Inside {
   #noticeTimer: ReturnType<typeof setTimeout> | undefined
   /** A view to go to as soon as the board is there. */
   #called: Lead | null
+  /** Whether the board here was shown to the tutor side, which sees its hidden pages too. */
+  #shownAs: boolean | null = null
 
   constructor(door: Door, link: string, board: string, called: Lead | null = null) {
     this.door = door
@@ -95,9 +99,9 @@ export class Session implements Inside {
     })
     this.pages = new Pages(this.board.replica, {
       turning: () => this.takeWords(),
-      turned: () => {
+      turned: (along) => {
         this.selection.choose([])
-        this.send({ type: 'look', page: this.pages.id })
+        this.send({ type: 'look', page: this.pages.id, along })
         this.surface?.changed()
       },
     })
@@ -108,6 +112,11 @@ export class Session implements Inside {
 
   get boardId(): string {
     return this.welcome?.board.id ?? ''
+  }
+
+  /** The room's, by the door through which this person came. */
+  get link(): string {
+    return this.#path.split('/').at(-1)!
   }
 
   nowMs(): number {
@@ -223,7 +232,7 @@ export class Session implements Inside {
     this.send({
       type: 'join',
       board: this.#board,
-      have_seq: replica.whole ? replica.seq : -1,
+      have_seq: replica.whole && this.#shownAs !== null ? replica.seq : -1,
       page: this.pages.id,
       code,
       wire: WIRE,
@@ -254,6 +263,8 @@ export class Session implements Inside {
         return this.classroom.seeAgain()
       case 'lead':
         return this.attention.called(message)
+      case 'along':
+        return this.pages.turnTo(message.page, true)
       case 'viewed':
         return this.attention.viewed(message)
       case 'readings':
@@ -276,6 +287,7 @@ export class Session implements Inside {
     this.lesson = welcome.lesson
     this.people.cameAs = welcome.role
     this.people.list = welcome.people
+    if (welcome.pages) this.#shownAs = this.people.tutorSide
     this.boards = welcome.boards
     this.classroom.porch = null
     this.classroom.chat = welcome.chat
@@ -287,13 +299,14 @@ export class Session implements Inside {
       const last = pageOf(welcome.board.id)
       this.pages.id = replica.pages.has(last) ? last : (replica.order[0] ?? '')
     }
-    this.send({ type: 'look', page: this.pages.id })
+    this.send({ type: 'look', page: this.pages.id, along: true })
     replica.resend()
     document.title = `${welcome.room} · Sun Room`
     this.surface?.changed()
     this.surface?.pointing(welcome.arrows)
     const lead = this.#called ?? welcome.lead
     this.#called = null
+    this.#sideChanged()
     if (lead && !this.attention.keeping) this.attention.called(lead)
     if (this.attention.following) this.attention.follow(this.attention.following)
   }
@@ -319,17 +332,25 @@ export class Session implements Inside {
 
   /** The room has another link: this page stays in, and comes back by the new one. */
   #relinked(link: string): void {
-    const old = this.#path.split('/').at(-1)!
+    const old = this.link
     this.#path = `/live/${this.door}/${link}`
     this.#line?.follow(this.#path)
     history.replaceState(history.state, '', location.href.replace(`/${old}`, `/${link}`))
     this.say(t('link-changed'))
   }
 
+  /** Who comes to the tutor side, or leaves it, is shown the board anew: hidden pages are that side's alone. */
+  #sideChanged(): void {
+    if (this.#shownAs === null || this.#shownAs === this.people.tutorSide) return
+    this.#shownAs = null
+    this.#reopen()
+  }
+
   /** The tutor side hears who comes and goes. */
   #hearPeople(people: Person[]): void {
     const before = this.people.here
     this.people.list = people
+    this.#sideChanged()
     if (!this.people.tutorSide) return
     if (this.people.here > before) this.sounds.play('came')
     else if (this.people.here < before) this.sounds.play('went')
@@ -350,8 +371,9 @@ export class Session implements Inside {
     const { step, how } = logged
     this.board.count(how)
     if (how !== 'do') this.#goWhere(logged)
-    else if (step.step === 'add_page') this.pages.turnNext(step.head.id)
-    else if (step.step === 'add_items') {
+    else if (step.step === 'add_page') {
+      if (!this.documents.later.delete(step.head.id)) this.pages.turnNext(step.head.id)
+    } else if (step.step === 'add_items') {
       const [item, ...more] = step.items
       if (item?.kind === 'ink' && item.nib !== 'highlighter' && !more.length) this.asYouGo.wrote(item.id)
     }

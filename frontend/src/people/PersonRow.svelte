@@ -34,6 +34,12 @@
   const tutorSide = $derived(session.people.tutorSide)
   const menu = $derived(tutorSide && person.role !== 'tutor' && person.seat !== session.rights.me)
 
+  /** A student looks where somebody of the tutor side looks. */
+  const leads = $derived(
+    session.people.role === 'student' && (person.role === 'tutor' || person.role === 'helper'),
+  )
+  const following = $derived(session.attention.following === person.seat)
+
   $effect(() => {
     if (!passed?.until_ms) return
     const tick = () => (now = session.nowMs())
@@ -107,6 +113,17 @@
     {:else if hasPen}
       <span class="round full" role="img" aria-label={t('has-a-pen')}><Icon name="pen" size={17} /></span>
     {/if}
+  {/if}
+  {#if leads}
+    <button
+      class="round"
+      class:full={following}
+      aria-pressed={following}
+      aria-label={t('follow', { name: person.name })}
+      title={t('follow', { name: person.name })}
+      onclick={() => session.attention.follow(following ? '' : person.seat)}
+      ><Icon name="look" size={17} /></button
+    >
   {/if}
   {#if menu && !mark}
     <Popover label={t('more-about', { name: person.name })} side="right" below bare>

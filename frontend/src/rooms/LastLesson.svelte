@@ -16,6 +16,7 @@
       </dd>
     {/each}
   </dl>
+  <a href="/api/rooms/{home.link}/attendance.csv" download>{t('take-csv')}</a>
 {/if}
 {#if home.record.length}
   <details>
@@ -41,6 +42,13 @@
   dd {
     margin: 0;
     color: var(--muted);
+  }
+  a {
+    display: inline-grid;
+    align-items: center;
+    min-height: 40px;
+    margin-top: 6px;
+    color: var(--leaf-dark);
   }
   details {
     margin-top: 18px;

@@ -9,6 +9,8 @@ class Looks {
   letterKeys = $state.raw(true)
   /** The people's column is folded to a strip. */
   folded = $state.raw(false)
+  /** In the page's words ink is told by what it reads as. */
+  readsInk = $state.raw(false)
   /** Nothing but the board and the sill. */
   boardOnly = $state.raw(false)
 
@@ -18,6 +20,7 @@ class Looks {
       if (kept.theme === 'evening' || kept.theme === 'system') this.theme = kept.theme
       if (kept.letterKeys === false) this.letterKeys = false
       if (kept.folded === true) this.folded = true
+      if (kept.readsInk === true) this.readsInk = true
     } catch {
       // What another version kept is no reason not to begin.
     }
@@ -25,10 +28,10 @@ class Looks {
     matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => this.#show())
   }
 
-  set(wanted: Partial<Pick<Looks, 'theme' | 'letterKeys' | 'folded'>>): void {
+  set(wanted: Partial<Pick<Looks, 'theme' | 'letterKeys' | 'folded' | 'readsInk'>>): void {
     Object.assign(this, wanted)
-    const { theme, letterKeys, folded } = this
-    localStorage.setItem(KEPT_AS, JSON.stringify({ theme, letterKeys, folded }))
+    const { theme, letterKeys, folded, readsInk } = this
+    localStorage.setItem(KEPT_AS, JSON.stringify({ theme, letterKeys, folded, readsInk }))
     this.#show()
   }
 

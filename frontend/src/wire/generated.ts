@@ -13,12 +13,12 @@ export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' |
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
 export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | Undo | Redo
-export type Command = SetPens | PassPen | TakePen | SetRights | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
+export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
-export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | SeenAs | Inspected | Pong | Goodbye
+export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Pong | Goodbye
 export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"polyline":{"points":[[0.0,0.0],[33.333,100.0],[66.667,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false}}
 export const READY_KITS: Record<string, Right[]> = {"full pen":["add_page","bring_in","chat_all","chat_tutor","comment","convert","maths","move_own","note","point","shape","stamp","text","write"],"ink only":["chat_all","chat_tutor","move_own","point","write"],"notes only":["chat_all","chat_tutor","move_own","note","point"],"cards only":["change_others","chat_all","chat_tutor","move_own"],"pointer only":["chat_all","chat_tutor","point"]}
-export const WIRE = 2
+export const WIRE = 3
 export const LINE_HEIGHT = 1.3
 export const UNDERLINE = 0.12
 export const STRIKE = 0.27
@@ -28,6 +28,7 @@ export const LABEL_PAD = 8.0
 export const NOTE_PAD = 14.0
 export const CELL_PAD = 8.0
 export const MAX_TABLE_SIDE = 40
+export const MAX_LABEL = 500
 export const MAX_TEXT = 5000
 export const TABLE_ROW = 40.0
 export const TABLE_COLUMN = 120.0
@@ -62,6 +63,11 @@ export interface Admit {
 }
 
 export type Affine = [a: number, b: number, c: number, d: number, e: number, f: number]
+
+export interface Along {
+  type: 'along'
+  page: string
+}
 
 export interface AnswerCheck {
   command: 'answer_check'
@@ -274,6 +280,7 @@ export interface EditPage {
   paper?: Paper
   writers?: 'desk' | 'lesson' | 'open' | 'tutor_side'
   desk_of?: string
+  hidden?: boolean
 }
 
 export interface EditText {
@@ -315,6 +322,7 @@ export interface Facts {
   down_at_ms: number
   between: 'closed' | 'view' | 'write'
   writer: string
+  pointing: boolean
 }
 
 export interface Figure {
@@ -356,6 +364,7 @@ export interface FoundWords {
 export interface Frame {
   type: 'frame'
   steps?: Logged[]
+  passed?: number[]
   wet?: WetInk[]
   pointing?: Pointing[]
   lesson?: Lesson | null
@@ -535,6 +544,7 @@ export interface Logged {
 export interface Look {
   type: 'look'
   page: string
+  along: boolean
 }
 
 export interface LowerHand {
@@ -575,6 +585,7 @@ export interface MoveEnds {
   start: [number, number]
   end: [number, number]
   holds: [string, string]
+  inner: ([number, number])[]
 }
 
 export interface MoveItems {
@@ -617,6 +628,11 @@ export interface OpenLesson {
   again: boolean
 }
 
+export interface Opened {
+  id: string
+  sizes: ([number, number])[]
+}
+
 export interface Outline {
   points: ([number, number])[]
   parts: number[]
@@ -637,6 +653,7 @@ export interface PageHead {
   desk_of: string
   bays: Bay[]
   by: string
+  hidden: boolean
 }
 
 export interface PageItems {
@@ -658,6 +675,13 @@ export interface Paper {
   spacing: number
   colour: string
   picture: string
+}
+
+export interface Parts {
+  paper: boolean
+  ruling: boolean
+  notes: boolean
+  names: boolean
 }
 
 export interface PassPen {
@@ -710,6 +734,7 @@ export interface PictureItem {
   width: number
   height: number
   opacity: number
+  text: string
 }
 
 export interface Ping {
@@ -952,6 +977,11 @@ export interface SetPlan {
   at_ms: number | null
   minutes: number | null
   pages: string[]
+}
+
+export interface SetPointing {
+  command: 'set_pointing'
+  on: boolean
 }
 
 export interface SetRights {
@@ -1255,6 +1285,18 @@ export interface WetInk {
   connection: string
   seat: string
   wet: Wet
+}
+
+export interface Writing {
+  lines: WrittenLine[]
+  unread: boolean
+}
+
+export interface WrittenLine {
+  by: string
+  x: number
+  y: number
+  texts: string[]
 }
 
 export interface You {

@@ -14,10 +14,12 @@ export interface Words {
   'a-countdown-runs-for-up': null
   'a-desk-belongs-to-one': null
   'a-desk-for-each-of': { count: string | number }
+  'a-document-has-pages': { pages: string | number }
   'a-hand-that-was-taken': null
   'a-lesson-is-on-this': null
   'a-lesson-is-up-to': { lessonminutes: string | number }
   'a-lesson-with': { tutor: string | number }
+  'a-line-has-two-handles': null
   'a-link-begins-with-http': null
   'a-mind-map-has-at': { mapparts: string | number }
   'a-new-page-starts-empty': null
@@ -25,6 +27,7 @@ export interface Words {
   'a-number-is-missing-not': null
   'a-page-has-at-most': { bays: string | number }
   'a-page-of-the-board': { items: string | number }
+  'a-page-of-the-document': null
   'a-page-with-more-than': { copied: string | number }
   'a-pages-title-is-one': { title: string | number }
   'a-parent-or-a-screen': null
@@ -67,6 +70,7 @@ export interface Words {
   'align-right': null
   'all-figures': null
   'all-ink': null
+  'all-may-point': null
   'all-notes': null
   'all-of': { name: string | number }
   'all-of-mine': null
@@ -105,6 +109,8 @@ export interface Words {
   'at-the-door': null
   'at-the-door-count': { count: string | number }
   'at-the-last-lesson': null
+  'attendance-minutes': null
+  'attendance-name': null
   'back-to-own-view': null
   'back-to-place': null
   'back-to-signing-in': null
@@ -114,6 +120,7 @@ export interface Words {
   'before-it': null
   'between-lessons': null
   'board-facts': { count: string | number; when: string | number }
+  'board-number': { number: string | number }
   'board-only': null
   'board-only-end': null
   'board-things-on-this-page': { count: string | number }
@@ -128,7 +135,9 @@ export interface Words {
   'bring-a-room-in-that': null
   'bring-back': null
   'bring-one-in': null
+  'bring-pages': { count: string | number }
   'bringing-board-in': null
+  'bringing-pages': null
   'bringing-room-in': null
   'bringing-the-picture-in': null
   'bullets': null
@@ -188,7 +197,9 @@ export interface Words {
   'copied-to-paste': null
   'copy': null
   'copy-board': null
+  'copy-there': null
   'corners': null
+  'crosshair-at': { across: string | number; down: string | number; things: string | number }
   'dash-dashed': null
   'dash-dotted': null
   'dash-solid': null
@@ -218,6 +229,7 @@ export interface Words {
   'did-go-on': { by: string | number }
   'did-hand-over': { by: string | number; name: string | number }
   'did-let-back': { by: string | number; name: string | number }
+  'did-let-point': { by: string | number }
   'did-make-helper': { by: string | number; name: string | number }
   'did-make-student': { by: string | number; name: string | number }
   'did-open': { by: string | number }
@@ -233,10 +245,16 @@ export interface Words {
   'did-send-away': { by: string | number; name: string | number }
   'did-set-rights': { by: string | number }
   'did-set-rights-of': { by: string | number; name: string | number }
+  'did-stop-pointing': { by: string | number }
   'did-take-pen': { by: string | number; name: string | number }
   'did-take-room-back': { by: string | number }
   'did-to-porch': { by: string | number; name: string | number }
   'did-turn-away': { by: string | number; name: string | number }
+  'document-as': null
+  'document-as-pages': null
+  'document-as-things': null
+  'document-pages': { count: string | number }
+  'document-progress': { count: string | number; done: string | number }
   'done': null
   'done-choosing': null
   'door-asks-code': null
@@ -363,12 +381,14 @@ export interface Words {
   'heard-figure': { figure: string | number; name: string | number; words: string | number }
   'heard-ink': { count: string | number; name: string | number }
   'heard-note': { name: string | number; words: string | number }
-  'heard-picture': { name: string | number }
+  'heard-picture': { name: string | number; words: string | number }
   'heard-table': { columns: string | number; name: string | number; rows: string | number; words: string | number }
   'heard-text': { name: string | number; words: string | number }
+  'heard-writing': { name: string | number; words: string | number }
   'here-now': { count: string | number }
   'here-often': { count: string | number; name: string | number }
   'here-so-far': null
+  'hidden-page-cannot-be-led': null
   'hide-answers': null
   'hide-writers': null
   'high': null
@@ -387,6 +407,7 @@ export interface Words {
   'i-have-forgotten-the-password': null
   'if-there-is-such-an': null
   'ink': null
+  'ink-as-words': null
   'ink-stays': null
   'interface': null
   'invite': null
@@ -421,6 +442,7 @@ export interface Words {
   'key-arrows': null
   'key-bays': null
   'key-copy': null
+  'key-crosshair': null
   'key-duplicate': null
   'key-enter': null
   'key-escape': null
@@ -466,6 +488,7 @@ export interface Words {
   'learned-from-corrected-readings': null
   'leave-it': null
   'leave-it-as-it-is': null
+  'leave-out': null
   'left-edges': null
   'length': null
   'lesson-paused': null
@@ -528,6 +551,7 @@ export interface Words {
   'move-earlier': null
   'move-how': null
   'move-later': null
+  'move-there': null
   'my-work': null
   'name-missing': { what: string | number }
   'name-too-long': { count: string | number; most: string | number; what: string | number }
@@ -600,6 +624,7 @@ export interface Words {
   'open-a-room-now': null
   'open-lesson': null
   'open-to-students': null
+  'opening-document': null
   'opening-the-room': null
   'opening-your-account': null
   'or-drop-one-on-the': null
@@ -608,10 +633,14 @@ export interface Words {
   'out-of-room': null
   'own-ones-select-things-arrange': null
   'own-stamp': { count: string | number }
+  'package-about': null
   'page-after': null
   'page-and-paper': null
   'page-before': null
+  'page-copied-to': { board: string | number }
+  'page-hidden': null
   'page-in-words': null
+  'page-moved-to': { board: string | number }
   'page-name': { number: string | number; title: string | number }
   'page-number': { number: string | number }
   'page-of': { count: string | number; number: string | number }
@@ -651,6 +680,9 @@ export interface Words {
   'paper-slate': null
   'paper-standing': null
   'paper-white': null
+  'part-names': null
+  'part-notes': null
+  'part-paper': null
   'pass-a-pen-for': null
   'pass-pen-to': { name: string | number }
   'pass-pens': null
@@ -694,6 +726,8 @@ export interface Words {
   'person-yourself': null
   'picture-as-paper': null
   'picture-file': null
+  'picture-text': null
+  'picture-text-hint': null
   'pin-as-background': null
   'plan-of-the-next-lesson': null
   'planned-for': { day: string | number; time: string | number }
@@ -737,6 +771,7 @@ export interface Words {
   'reason-not-yours': null
   'reason-onlooker': null
   'reason-outside-bay': null
+  'reason-page-hidden': null
   'reason-page-of-another': null
   'reason-page-open': null
   'reason-page-tutor-side': null
@@ -750,6 +785,8 @@ export interface Words {
   'recent': null
   'record-of-last-lesson': null
   'record-of-this-lesson': null
+  'recovery-mail': { link: string | number; name: string | number }
+  'recovery-mail-subject': null
   'redo': null
   'redone-on': { number: string | number }
   'remove': null
@@ -808,6 +845,7 @@ export interface Words {
   'say-to-them': null
   'see-as-does': { name: string | number }
   'seeing-as': { name: string | number }
+  'sees-everybody': null
   'sees-your-name-and-will': { tutor: string | number }
   'select-box': null
   'select-by': null
@@ -880,7 +918,9 @@ export interface Words {
   'state-between-all': null
   'state-between-may': { what: string | number }
   'state-down': { writer: string | number }
+  'state-down-may': { what: string | number }
   'state-no-pen': null
+  'state-no-pen-may': { what: string | number }
   'state-onlooker': null
   'state-out': null
   'state-page': { what: string | number }
@@ -907,17 +947,30 @@ export interface Words {
   'table-row': null
   'tabs-and-devices-of-yours': { ofseat: string | number }
   'take-away': null
+  'take-board': null
+  'take-csv': null
+  'take-hidden': null
+  'take-html': null
+  'take-html-hint': null
+  'take-inkml': null
+  'take-inkml-hint': null
   'take-it-along-inkml': null
   'take-it-off': null
   'take-mine-away': null
+  'take-of': null
   'take-off-list': { name: string | number }
   'take-package': null
   'take-package-hint': null
+  'take-page': null
   'take-pdf': null
   'take-pdf-hint': null
   'take-pen-from': { name: string | number }
   'take-pens-back': null
+  'take-png': null
+  'take-png-hint': null
   'take-room-back': null
+  'take-svg': null
+  'take-svg-hint': null
   'take-the-column-off': null
   'take-the-picture-off-the': null
   'take-the-row-off': null
@@ -960,6 +1013,9 @@ export interface Words {
   'the-board-alone-it-looks': null
   'the-board-in-the-package': { error: string | number }
   'the-boards-title-is-missing': { title: string | number }
+  'the-document-has-gone': null
+  'the-document-has-no-such': null
+  'the-document-is-locked': null
   'the-door': null
   'the-door-has-a-code': null
   'the-figure-has-too-few': null
@@ -1017,6 +1073,7 @@ export interface Words {
   'there-is-no-ink-to': null
   'there-is-no-room-at': null
   'there-is-no-room-for': null
+  'there-is-no-such-file': null
   'there-is-no-such-picture': null
   'there-is-no-text-to': null
   'there-is-nothing-of-yours': { how: string | number }
@@ -1041,6 +1098,7 @@ export interface Words {
   'this-ink-could-not-be': null
   'this-is-no-file-of': null
   'this-is-no-package-of': null
+  'this-is-no-pdf-that': null
   'this-is-no-picture-that': null
   'this-is-the-tutors-side': null
   'this-key-does-not-open': null
@@ -1059,6 +1117,7 @@ export interface Words {
   'title': null
   'title-of-the-bay': null
   'title-of-window': { title: string | number }
+  'to-a-board': null
   'to-everyone': null
   'to-name': { name: string | number }
   'to-room-home': null
@@ -1138,6 +1197,7 @@ export interface Words {
   'who-made-this': null
   'who-may-write': null
   'who-said-what': null
+  'who-sees-it': null
   'who-writes': null
   'who-writes-here': null
   'who-writes-in-this-bay': null

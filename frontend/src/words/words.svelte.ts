@@ -58,6 +58,8 @@ class Speech {
     this.language = language
     this.#bundle = bundle
     if (typeof document !== 'undefined') {
+      // For what the server writes itself: mails, files, the titles of new boards.
+      document.cookie = `${KEPT_AS}=${file}; path=/; samesite=lax; max-age=31536000`
       document.documentElement.lang = this.locale
       document.documentElement.dir = this.mirrored ? 'rtl' : 'ltr'
     }

@@ -27,7 +27,7 @@ NIB_MAY_REACH = 8.0
 
 def page_target(head: PageHead) -> Target:
     """The page as the rule book sees it, beside its bays."""
-    return Target(page=head.writers, desk_of=head.desk_of, page_of=head.by)
+    return Target(head.writers, head.desk_of, head.by, hidden=head.hidden)
 
 
 def targets_of(head: PageHead) -> list[Target]:

@@ -5,20 +5,19 @@ from __future__ import annotations
 import msgspec
 import numpy as np
 from msgspec import UNSET
-from numpy.typing import NDArray
 
+from sunroom.core.board.bends import Points, bent
 from sunroom.core.board.items import Item, ShapeItem, item_box, moved
 from sunroom.core.board.pages import Page
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems
-from sunroom.core.geometry import flatten_cubics
-from sunroom.core.shapes.figures import draw_figure
+from sunroom.core.geometry import Box, flatten_cubics
 
 #: A held line keeps this far from the item's edge, so that an arrow head touches and does not cross it.
 GAP = 4.0
 #: Figures whose ends can hold on to items.
 HOLDING = ("line", "elbow", "curve")
-
-Points = NDArray[np.float64]
+#: Further than any item reaches.
+FAR = 1e5
 
 
 def attached(page: Page, line: ShapeItem) -> ShapeItem:
@@ -27,14 +26,33 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
     if not any(held):
         return line
     ends = line.placement.points(np.array([line.points[0], line.points[-1]], dtype=float))
-    aims = [item_box(item).middle if item else end for item, end in zip(held, ends, strict=True)]
-    start = _edge(held[0], aims[0], aims[1]) if held[0] else ends[0]
-    end = _edge(held[1], aims[1], aims[0]) if held[1] else ends[1]
-    width, height = (end - start).tolist()
-    outline = draw_figure(line.figure, width, height)
-    return msgspec.structs.replace(
-        line, x=float(start[0]), y=float(start[1]), map=(1.0, 0.0, 0.0, 1.0), points=outline.points
-    )
+    boxes = [item_box(item) if item else Box(*end, *end) for item, end in zip(held, ends, strict=True)]
+    aims = [box.middle for box in boxes]
+    across = _leaves_across(*boxes) if line.figure == "elbow" else None
+    if across is not None:
+        # An elbow leaves from the sides that face each other.
+        way = np.array([1.0, 0.0] if across else [0.0, 1.0]) * FAR
+        way = way if (aims[1] - aims[0]) @ way >= 0 else -way
+        towards = [aims[0] + way, aims[1] - way]
+    else:
+        towards = [aims[1], aims[0]]
+    start = _edge(held[0], aims[0], towards[0]) if held[0] else ends[0]
+    end = _edge(held[1], aims[1], towards[1]) if held[1] else ends[1]
+    return laid(line, bent(line, start, end, across=across))
+
+
+def laid(line: ShapeItem, course: Points) -> ShapeItem:
+    """``line`` along a course of points on the page, which becomes its own."""
+    points = tuple((float(x), float(y)) for x, y in course - course[0])
+    x, y = course[0].tolist()
+    return msgspec.structs.replace(line, x=x, y=y, map=(1.0, 0.0, 0.0, 1.0), points=points)
+
+
+def _leaves_across(one: Box, other: Box) -> bool | None:
+    """Whether level lines between two boxes are longer than upright ones; None when the boxes meet."""
+    level = max(other.x0 - one.x1, one.x0 - other.x1)
+    upright = max(other.y0 - one.y1, one.y0 - other.y1)
+    return level >= upright if max(level, upright) > 2 * GAP else None
 
 
 def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:

@@ -109,7 +109,8 @@ def _not_overtaken(board: Board, back: Step, given: Step) -> Step | None:
             return _words_back(board, back, given)
         case ChangePage(), ChangePage():
             now = board.pages[back.head.id].head
-            return ChangePage(head) if (head := _head_back(now, back.head, given.head)) != now else None
+            head = _head_back(now, back.head, given.head)
+            return remaining(board, ChangePage(head)) if head != now else None
         case _:
             return back
 

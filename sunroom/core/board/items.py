@@ -181,12 +181,16 @@ class ShapeItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
 
 
 class PictureItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="picture"):
-    """A picture that was brought in: ``picture`` is its id among the room's, shown ``width`` by ``height``."""
+    """A picture that was brought in: ``picture`` is its id among the room's, shown ``width`` by ``height``.
+
+    ``text`` says what it shows to those who cannot see it.
+    """
 
     picture: str
     width: float
     height: float
     opacity: float = 1.0
+    text: str = ""
 
 
 Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
@@ -343,6 +347,8 @@ def check_item(item: Item) -> None:
             check_range("width", item.width, 1, 20_000)
             check_range("height", item.height, 1, 20_000)
             check_range("opacity", item.opacity, *OPACITIES)
+            if item.text:
+                check_text(item.text, MAX_LABEL)
 
 
 def _check_table(table: TableItem) -> None:

@@ -82,7 +82,7 @@ class PageHead(msgspec.Struct, frozen=True):
 
     ``by`` is the seat that made it, given by the server: "" for pages that came with their board, which are
     the tutor's. ``writers`` is the page's own rule; a desk belongs to the seat ``desk_of``. ``bays`` are its areas; where
-    two overlap, the later one counts.
+    two overlap, the later one counts. A ``hidden`` page is seen by the tutor side alone (core.board.sight).
     """
 
     id: str
@@ -92,6 +92,7 @@ class PageHead(msgspec.Struct, frozen=True):
     desk_of: str = ""
     bays: tuple[Bay, ...] = ()
     by: str = ""
+    hidden: bool = False
 
 
 class Page(msgspec.Struct, frozen=True):
@@ -119,6 +120,10 @@ class Board(msgspec.Struct, frozen=True):
     def with_page(self, page: Page) -> Board:
         """The board with ``page`` in the place of the one with its id."""
         return msgspec.structs.replace(self, pages=self.pages.set(page.head.id, page))
+
+    def shows_without(self, page_id: str) -> bool:
+        """Whether a page is left for everybody to see when that one is not."""
+        return any(not page.head.hidden for other, page in self.pages.items() if other != page_id)
 
 
 def check_head(head: PageHead) -> None:

@@ -37,7 +37,7 @@ def needs_first(board: Board, request: Request) -> list[First]:
     """
     page = board.pages.get(page_of(request))
     if page is None or isinstance(request, AddPage | CopyPage):
-        places = [Target()]
+        places = [Target(hidden=page is not None and page.head.hidden)]
     else:
         theirs = [page.items[item_id] for item_id in named(request) if item_id in page.items]
         locked, owners = any(item.locked for item in theirs), _owners(tuple(theirs))
@@ -77,10 +77,11 @@ def needs(board: Board, request: Request, step: Step) -> list[tuple[Action, Targ
         # The items of a copied page are the copier's own; a page that comes back has everybody's.
         back = isinstance(request, Undo | Redo)
         asked: list[Action] = ["add_page"]
-        if step.head.writers != "lesson" or step.head.bays:
+        if step.head.writers != "lesson" or step.head.bays or step.head.hidden:
             asked.append("set_pens")
         owners = _owners(step.items) if back else frozenset[str]()
-        return [(action, Target(owners=owners)) for action in asked]
+        hidden = isinstance(request, CopyPage) and board.pages[request.page].head.hidden
+        return [(action, Target(owners=owners, hidden=hidden)) for action in asked]
     page_id = step.head.id if isinstance(step, ChangePage) else step.page
     head = board.pages[page_id].head
     actions = [going_back(step)] if isinstance(request, Undo | Redo) else family_of(request).actions(request)
@@ -97,8 +98,8 @@ def needs(board: Board, request: Request, step: Step) -> list[tuple[Action, Targ
 
 
 def _rules(head: PageHead) -> tuple[object, ...]:
-    """All of a page that says who may write where."""
-    return head.writers, head.desk_of, head.bays
+    """All of a page that says who sees it, and who may write where."""
+    return head.writers, head.desk_of, head.bays, head.hidden
 
 
 def _bays(board: Board, step: Step, touched: tuple[Item, ...]) -> tuple[BayFacts, ...]:

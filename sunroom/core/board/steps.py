@@ -189,9 +189,10 @@ def remaining(board: Board, step: Step) -> Step | None:
         case MovePage():
             return step if step.page in board.pages else None
         case RemovePage():
-            return step if step.page in board.pages and len(board.order) > 1 else None
-        case ChangePage():
-            return step if step.head.id in board.pages else None
+            return step if step.page in board.pages and board.shows_without(step.page) else None
+        case ChangePage(head):
+            leaves_one = not head.hidden or board.shows_without(head.id)
+            return step if head.id in board.pages and leaves_one else None
         case _:
             pass
     page = board.pages.get(step.page)

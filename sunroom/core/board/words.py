@@ -6,17 +6,37 @@ import hashlib
 import unicodedata
 from collections.abc import Iterable, Iterator
 
-from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem, item_box
+import msgspec
+
+from sunroom.core.board.items import (
+    InkItem,
+    Item,
+    NoteItem,
+    PictureItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+    item_box,
+)
 from sunroom.core.board.pages import Page
 
 #: A long text is shown from a little before what was looked for.
 SHOWN_CHARACTERS, BEFORE = 90, 30
 
 
+class WrittenLine(msgspec.Struct, frozen=True):
+    """A line of somebody's ink: its likeliest texts, best first, and the upper left corner of where it lies."""
+
+    by: str
+    x: float
+    y: float
+    texts: tuple[str, ...]
+
+
 def words_of(item: Item) -> list[str]:
     """The texts that are typed in an item: one, or each of a table's cells; empty ones left out."""
     match item:
-        case TextItem() | NoteItem() | ShapeItem():
+        case TextItem() | NoteItem() | ShapeItem() | PictureItem():
             texts = [item.text]
         case TableItem():
             texts = list(item.cells)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from typing import Protocol
 
+import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
@@ -53,6 +54,18 @@ MARGIN = 40.0
 BATCH = 1_000
 
 
+class Parts(msgspec.Struct, frozen=True):
+    """What of a page is saved besides its writing: the paper's colour and picture, its ruling, notes, names on them."""
+
+    paper: bool = True
+    ruling: bool = True
+    notes: bool = True
+    names: bool = True
+
+
+ALL = Parts()
+
+
 class Drawing(Protocol):
     """What a writer must be able to draw; all numbers in page units, colours as #rrggbb."""
 
@@ -99,25 +112,34 @@ def page_box(page: Page) -> Box:
     return work.grown(MARGIN) if work else sheet
 
 
-def draw_page(page: Page, drawing: Drawing) -> None:
+def draw_page(page: Page, drawing: Drawing, parts: Parts = ALL) -> None:
     """Draw paper and items, highlighter first, then from the lowest to the highest."""
     box = page_box(page)
     drawing.begin_page(box, page.head.paper.colour)
-    _draw_backdrop(page, drawing)
-    _draw_rules(page, box, drawing)
+    if parts.paper:
+        _draw_backdrop(page, drawing)
+    if parts.ruling:
+        _draw_rules(page, box, drawing)
     _draw_bays(page, drawing)
-    items = [item for item in page.in_order() if not _in_bay_not_saved(item, page)]
-    items = sorted(items, key=lambda item: not _is_highlight(item))
+    items = [item for item in _wanted(page, parts) if not _in_bay_not_saved(item, page)]
     for at in range(0, len(items), BATCH):
         draw_items(items[at : at + BATCH], drawing)
 
 
-def draw_bay(page: Page, bay: Bay, drawing: Drawing) -> None:
+def draw_bay(page: Page, bay: Bay, drawing: Drawing, parts: Parts = ALL) -> None:
     """A bay as a page of its own: what of the page lies in it."""
     drawing.begin_page(bay.box, page.head.paper.colour)
-    _draw_rules(page, bay.box, drawing)
-    items = [item for item in page.in_order() if item_box(item).overlaps(bay.box)]
-    draw_items(sorted(items, key=lambda item: not _is_highlight(item)), drawing)
+    if parts.ruling:
+        _draw_rules(page, bay.box, drawing)
+    draw_items([item for item in _wanted(page, parts) if item_box(item).overlaps(bay.box)], drawing)
+
+
+def _wanted(page: Page, parts: Parts) -> list[Item]:
+    """The items to be saved in the order in which they are drawn."""
+    items = [item for item in page.in_order() if parts.notes or not isinstance(item, NoteItem)]
+    if not parts.names:
+        items = [msgspec.structs.replace(i, name="") if isinstance(i, NoteItem) else i for i in items]
+    return sorted(items, key=lambda item: not _is_highlight(item))
 
 
 def _draw_bays(page: Page, drawing: Drawing) -> None:

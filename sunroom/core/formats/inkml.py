@@ -16,8 +16,9 @@ from defusedxml.common import DefusedXmlException
 from defusedxml.ElementTree import fromstring
 from numpy.typing import NDArray
 
+from sunroom.core.board import InkItem, Page
 from sunroom.core.errors import MalformedError
-from sunroom.core.ink.samples import MAX_SAMPLES
+from sunroom.core.ink.samples import MAX_SAMPLES, unpack_samples
 from sunroom.core.sentences import said
 
 Stroke = NDArray[np.float64]
@@ -146,8 +147,61 @@ def write_inkml(groups: Sequence[tuple[str, Sequence[Stroke]]]) -> bytes:
     groups : sequence of (str, sequence of (N, 4) float arrays)
         Strokes of x, y, pressure 0–1, time in ms from the stroke's start.
     """
+    root, _ = _document()
+    for text, strokes in groups:
+        group = SubElement(root, "traceGroup")
+        SubElement(group, "annotation", type="truth").text = text
+        for stroke in strokes:
+            SubElement(group, "trace").text = _trace_text(stroke)
+    return _written(root)
+
+
+def page_inkml(page: Page) -> bytes:
+    """The ink of a page, in page units, from the lowest to the highest; each look is a brush.
+
+    Traces carry pressure and time; ``timeOffset`` is when each was written, from the page's first.
+    """
+    root, definitions = _document()
+    ink = [item for item in page.in_order() if isinstance(item, InkItem)]
+    begun_ms = min((item.at_ms for item in ink), default=0)
+    brushes: dict[tuple[str, str, float, float], str] = {}
+    for item in ink:
+        look = (item.nib, item.colour, item.width * item.placement.growth, item.opacity)
+        if look not in brushes:
+            brushes[look] = f"brush-{len(brushes) + 1}"
+            _define(definitions, brushes[look], *look)
+        samples = unpack_samples(item.samples)
+        samples[:, :2] = item.placement.points(samples[:, :2])
+        offset = {"timeOffset": str(item.at_ms - begun_ms)}
+        SubElement(root, "trace", {"brushRef": f"#{brushes[look]}", **offset}).text = _trace_text(samples)
+    return _written(root)
+
+
+def _define(definitions: Element, name: str, nib: str, colour: str, width: float, opacity: float) -> None:
+    """A brush of the standard's properties; its transparency counts from 0, opaque, to 255."""
+    brush = SubElement(definitions, "brush", {"xml:id": name})
+    tip = {"name": "tip", "value": "rectangle" if nib == "highlighter" else "ellipse"}
+    units = {"width": f"{width:.2f}", "height": f"{width:.2f}"}
+    for key, value in units.items():
+        SubElement(brush, "brushProperty", {"name": key, "value": value, "units": "px"})
+    for properties in (
+        {"name": "color", "value": colour},
+        {"name": "transparency", "value": str(round(255 * (1 - opacity)))},
+        tip,
+    ):
+        SubElement(brush, "brushProperty", properties)
+    SubElement(brush, "annotation", {"type": "nib"}).text = nib
+
+
+def _trace_text(stroke: Stroke) -> str:
+    return ", ".join(f"{x:.2f} {y:.2f} {force:.3f} {time:.0f}" for x, y, force, time in stroke)
+
+
+def _document() -> tuple[Element, Element]:
+    """An empty document with the format of its traces, and its definitions."""
     root = Element("ink", xmlns="http://www.w3.org/2003/InkML")
-    layout = SubElement(SubElement(root, "context"), "traceFormat")
+    definitions = SubElement(root, "definitions")
+    layout = SubElement(SubElement(definitions, "context", {"xml:id": "board"}), "traceFormat")
     for name, kind, units in (
         ("X", "decimal", ""),
         ("Y", "decimal", ""),
@@ -155,11 +209,9 @@ def write_inkml(groups: Sequence[tuple[str, Sequence[Stroke]]]) -> bytes:
         ("T", "integer", "ms"),
     ):
         SubElement(layout, "channel", {"name": name, "type": kind, **({"units": units} if units else {})})
-    for text, strokes in groups:
-        group = SubElement(root, "traceGroup")
-        SubElement(group, "annotation", type="truth").text = text
-        for stroke in strokes:
-            rows = (f"{x:.2f} {y:.2f} {force:.3f} {time:.0f}" for x, y, force, time in stroke)
-            SubElement(group, "trace").text = ", ".join(rows)
+    return root, definitions
+
+
+def _written(root: Element) -> bytes:
     data: bytes = tostring(root, encoding="utf-8", xml_declaration=True)
     return data

@@ -32,12 +32,6 @@ VERSION = 1
 BOARD, PICTURES, ABOUT = "board.json", "pictures/", "README.txt"
 #: Every file of a package is as old as ZIP: the same board gives the same bytes.
 _OLD = (1980, 1, 1, 0, 0, 0)
-_ABOUT = """A board saved by Sun Room. Bring it in on a room's home to go on writing on it.
-
-board.json has its pages and what lies on them; "samples" of ink is base64: for N samples N pairs of
-float32 (x, y), N bytes of pressure (0-255), N uint16 of milliseconds, little-endian.
-"ink" of an item is what it was converted from. Pictures are in the folder pictures.
-"""
 
 
 class PackedPage(msgspec.Struct, frozen=True):
@@ -65,9 +59,12 @@ class _Kind(msgspec.Struct):
 
 
 def write_package(
-    title: str, pages: list[Page], people: Mapping[str, str], pictures: Mapping[str, bytes]
+    title: str, pages: list[Page], people: Mapping[str, str], pictures: Mapping[str, bytes], about: str = ""
 ) -> bytes:
-    """A board as a file that ``read_package`` takes; ``pictures`` are the files of those that it shows."""
+    """A board as a file that ``read_package`` takes; ``pictures`` are the files of those that it shows.
+
+    ``about`` says to whoever opens the file what it is.
+    """
     packed = Packed(
         title=title,
         people=dict(people),
@@ -76,7 +73,7 @@ def write_package(
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as package:
         for name, data in (
-            (ABOUT, _ABOUT.encode()),
+            (ABOUT, about.encode()),
             (BOARD, msgspec.json.format(msgspec.json.encode(packed), indent=1)),
             *((f"{PICTURES}{uid}", data) for uid, data in sorted(pictures.items())),
         ):
@@ -103,6 +100,8 @@ def read_package(data: bytes, seat: str, typesetter: Typesetter) -> tuple[Packed
         raise MalformedError("pages", said("a-board-has-between-1", pages=MAX_PAGES))
     if len({page.head.id for page in packed.pages}) < len(packed.pages):
         raise MalformedError("pages", said("two-pages-of-the-board"))
+    if all(page.head.hidden for page in packed.pages):
+        raise MalformedError("pages", said("a-board-keeps-at-least"))
     pages = tuple(_taken_in(page, seat, typesetter) for page in packed.pages)
     wanted = {page.head.paper.picture for page in pages} - {""}
     wanted |= {item.picture for page in pages for item in page.items if isinstance(item, PictureItem)}

@@ -15,9 +15,9 @@ import pypdfium2
 from pikepdf import Array, Dictionary, Name
 
 from sunroom.core.board.pages import Page
-from sunroom.core.formats.drawing import Points, draw_bay, draw_page
+from sunroom.core.formats.drawing import ALL, Parts, Points, draw_bay, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
-from sunroom.core.formats.pictures import EmbeddedPicture
+from sunroom.core.formats.pictures import EmbeddedPage, EmbeddedPicture
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import OTHER_FACE
@@ -36,29 +36,40 @@ class PdfDrawing:
     """A drawing that becomes a PDF; ``finish`` gives its bytes."""
 
     def __init__(
-        self, typesetter: Typesetter, title: str, pictures: Mapping[str, bytes] | None = None
+        self,
+        typesetter: Typesetter,
+        title: str,
+        pictures: Mapping[str, bytes] | None = None,
+        language: str = "",
+        paper: bool = True,
     ) -> None:
         self._pdf = pikepdf.new()
-        self._pictures = pictures or {}
-        self._placed: dict[str, EmbeddedPicture] = {}
+        self._pictures, self._paper = pictures or {}, paper
+        self._placed: dict[str, EmbeddedPicture | EmbeddedPage] = {}
         self._typesetter = typesetter
         self._fonts: dict[str, EmbeddedFont] = {}
         self._pages: list[tuple[Box, list[str]]] = []
         #: Of each page: addresses with the corners of what leads there.
         self._links: list[list[tuple[str, Points]]] = []
         self._opacities: dict[float, str] = {1.0: "/G0"}
+        self._marks: list[pikepdf.OutlineItem] = []
         with self._pdf.open_metadata() as metadata:
             metadata["dc:title"] = title
         self._pdf.docinfo["/Title"] = title
+        if language:
+            self._pdf.Root.Lang = pikepdf.String(language)
+
+    def mark(self, name: str) -> None:
+        """A bookmark of the next page."""
+        self._marks.append(pikepdf.OutlineItem(name, len(self._pages)))
 
     def begin_page(self, box: Box, colour: str) -> None:
         scale = _points_per_unit(box)
         s = scale / GRAIN
-        content = [
-            f"{s:.8f} 0 0 {-s:.8f} {-box.x0 * scale:.4f} {box.y1 * scale:.4f} cm 1 J 1 j",
-            f"{_rgb(colour)} rg",
-            f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f",
-        ]
+        content = [f"{s:.8f} 0 0 {-s:.8f} {-box.x0 * scale:.4f} {box.y1 * scale:.4f} cm 1 J 1 j"]
+        if self._paper:
+            sheet = f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f"
+            content += [f"{_rgb(colour)} rg", sheet]
         self._pages.append((box, content))
         self._links.append([])
 
@@ -119,10 +130,10 @@ class PdfDrawing:
         embedded = self._embedded(picture)
         return embedded.size if embedded else None
 
-    def _embedded(self, picture: str) -> EmbeddedPicture | None:
+    def _embedded(self, picture: str) -> EmbeddedPicture | EmbeddedPage | None:
         if picture not in self._placed and picture in self._pictures:
             name = f"P{len(self._placed)}"
-            self._placed[picture] = EmbeddedPicture(name, self._pictures[picture], self._pdf)
+            self._placed[picture] = EmbeddedPicture.of(name, self._pictures[picture], self._pdf)
         return self._placed.get(picture)
 
     def finish(self) -> bytes:
@@ -143,6 +154,9 @@ class PdfDrawing:
             if links:
                 page.Annots = Array([self._pdf.make_indirect(_annotation(box, *link)) for link in links])
             self._pdf.pages.append(pikepdf.Page(self._pdf.make_indirect(page)))
+        if self._marks:
+            with self._pdf.open_outline() as outline:
+                outline.root.extend(self._marks)
         out = io.BytesIO()
         self._pdf.save(out, compress_streams=True, object_stream_mode=pikepdf.ObjectStreamMode.generate)
         return out.getvalue()
@@ -156,28 +170,47 @@ class PdfDrawing:
 
 
 def board_pdf(
-    pages: Sequence[Page], typesetter: Typesetter, title: str, pictures: Mapping[str, bytes] | None = None
+    pages: Sequence[Page],
+    typesetter: Typesetter,
+    title: str,
+    pictures: Mapping[str, bytes] | None = None,
+    language: str = "",
+    parts: Parts = ALL,
+    names: Sequence[str] = (),
 ) -> bytes:
-    """All ``pages`` as one PDF titled ``title``, with a page for each bay that is to have one; ``pictures`` are the files of those they show, by id."""
-    drawing = PdfDrawing(typesetter, title, pictures)
-    for page in pages:
-        draw_page(page, drawing)
+    """All ``pages`` as one PDF titled ``title``, with a page for each bay that is to have one.
+
+    ``names`` of the pages become its bookmarks.
+    ``pictures`` are the files of those they show, by id; ``language`` tells whoever reads it out what it is written in.
+    """
+    drawing = PdfDrawing(typesetter, title, pictures, language, parts.paper)
+    for number, page in enumerate(pages):
+        if number < len(names):
+            drawing.mark(names[number])
+        draw_page(page, drawing, parts)
         for bay in page.head.bays:
             if bay.prints == "own":
-                draw_bay(page, bay, drawing)
+                draw_bay(page, bay, drawing, parts)
     return drawing.finish()
 
 
 def page_png(
-    page: Page, typesetter: Typesetter, width_px: int, pictures: Mapping[str, bytes] | None = None
+    page: Page,
+    typesetter: Typesetter,
+    width_px: int,
+    pictures: Mapping[str, bytes] | None = None,
+    parts: Parts = ALL,
 ) -> bytes:
-    """A picture of one page, ``width_px`` wide, made from its PDF; of a page over twice as high as wide narrower."""
-    document = pypdfium2.PdfDocument(board_pdf([page], typesetter, page.head.title or "Page", pictures))
+    """A picture of one page, ``width_px`` wide, made from its PDF; of a page over twice as high as wide narrower.
+
+    Without its paper it is clear where nothing is written.
+    """
+    document = pypdfium2.PdfDocument(board_pdf([page], typesetter, page.head.title, pictures, parts=parts))
     try:
         sheet = document[0]
-        picture = sheet.render(
-            scale=min(width_px / sheet.get_width(), 2 * width_px / sheet.get_height())
-        ).to_pil()
+        scale = min(width_px / sheet.get_width(), 2 * width_px / sheet.get_height())
+        clear = None if parts.paper else (255, 255, 255, 0)
+        picture = sheet.render(scale=scale, **({"fill_color": clear} if clear else {})).to_pil()
     finally:
         document.close()
     out = io.BytesIO()

@@ -71,6 +71,17 @@ def _saved(picture: Image.Image, kind: str, **options: Any) -> bytes:
     return out.getvalue()
 
 
+def mime_of(data: bytes) -> str:
+    """The kind of a picture as it is kept."""
+    return "image/jpeg" if data.startswith(b"\xff\xd8") else "image/png"
+
+
+def size_of(data: bytes) -> tuple[float, float]:
+    """Width and height of a kept picture in pixels."""
+    with Image.open(io.BytesIO(data)) as picture:
+        return float(picture.width), float(picture.height)
+
+
 class EmbeddedPicture:
     """One kept picture as an object of a PDF."""
 
@@ -86,9 +97,32 @@ class EmbeddedPicture:
         if picture.mode == "RGBA":
             self.stream.SMask = self._image(pdf, picture.getchannel("A").tobytes(), "/DeviceGray")
 
+    @staticmethod
+    def of(name: str, data: bytes, pdf: pikepdf.Pdf) -> EmbeddedPicture | EmbeddedPage:
+        """A kept picture, or the vectors of a page that it shows."""
+        return EmbeddedPage(name, data, pdf) if data.startswith(b"%PDF") else EmbeddedPicture(name, data, pdf)
+
     def _image(self, pdf: pikepdf.Pdf, data: bytes, space: str) -> pikepdf.Stream:
         stream = pdf.make_stream(data)
         stream.Type, stream.Subtype = Name.XObject, Name.Image
         stream.Width, stream.Height = int(self.size[0]), int(self.size[1])
         stream.ColorSpace, stream.BitsPerComponent = Name(space), 8
         return stream
+
+
+class EmbeddedPage:
+    """A page of another document as an object of a PDF, stretched into the unit square as pictures are."""
+
+    def __init__(self, name: str, data: bytes, pdf: pikepdf.Pdf) -> None:
+        self.name = name
+        with pikepdf.open(io.BytesIO(data)) as document:
+            form = pdf.copy_foreign(document.pages[0].as_form_xobject())
+        x0, y0, x1, y1 = (float(side) for side in form.BBox)
+        turn = pikepdf.Matrix(form.get("/Matrix", pikepdf.Array([1, 0, 0, 1, 0, 0])))
+        corners = [turn.transform((x, y)) for x in (x0, x1) for y in (y0, y1)]
+        left, low = min(x for x, _ in corners), min(y for _, y in corners)
+        width, height = max(x for x, _ in corners) - left, max(y for _, y in corners) - low
+        self.size = (width, height)
+        into_unit = pikepdf.Matrix(1 / width, 0, 0, 1 / height, -left / width, -low / height)
+        form.Matrix = (turn @ into_unit).as_array()
+        self.stream = form

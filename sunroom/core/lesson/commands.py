@@ -44,6 +44,12 @@ class SetRights(msgspec.Struct, frozen=True, tag_field="command", tag="set_right
     room: bool = False
 
 
+class SetPointing(msgspec.Struct, frozen=True, tag_field="command", tag="set_pointing"):
+    """Let students point whether or not they have a pen, or (``on`` False) no longer."""
+
+    on: bool
+
+
 class PassToNext(msgspec.Struct, frozen=True, tag_field="command", tag="pass_to_next"):
     """Take the pen from whoever got it last and pass it to the first hand in the queue."""
 
@@ -201,6 +207,7 @@ LessonCommand = (
     | PassPen
     | TakePen
     | SetRights
+    | SetPointing
     | PassToNext
     | RaiseHand
     | LowerHand
@@ -231,6 +238,8 @@ def action_of(command: Command, seat: str) -> Action:
             return "pass_pen"
         case SetRights():
             return "set_between" if command.room else "set_rights"
+        case SetPointing():
+            return "set_rights"
         case SetRole():
             return "set_role"
         case SendAway() | LetBack():

@@ -22,6 +22,7 @@ from sunroom.core.lesson.commands import (
     SetBetween,
     SetDoor,
     SetPens,
+    SetPointing,
     SetRights,
     SetRole,
     TakePen,
@@ -66,6 +67,8 @@ def described(command: Command, name_of: dict[str, str]) -> Sentence | None:
             return said("did-pass-to-next")
         case SetRights():
             return about("did-set-rights-of", command.seat) if command.seat else said("did-set-rights")
+        case SetPointing():
+            return said("did-let-point" if command.on else "did-stop-pointing")
         case SetRole():
             return about(f"did-make-{command.role}", command.seat)
         case SendAway():

@@ -28,6 +28,7 @@ from sunroom.core.lesson.commands import (
     SetDoor,
     SetPens,
     SetPlan,
+    SetPointing,
     SetRights,
     ShareCheck,
     TakePen,
@@ -154,6 +155,8 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
             facts = _without_pen(facts, command.seat, now_ms)
         case SetRights():
             facts = _with_rights(facts, command)
+        case SetPointing():
+            facts = msgspec.structs.replace(facts, pointing=command.on)
         case PassToNext():
             if hands:
                 if facts.mode == "passed" and facts.passed:
@@ -190,7 +193,7 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
                 return _gone_on(lesson, now_ms)
             facts = msgspec.structs.replace(
                 facts, open=True, paused=False, mode="down", passed=(), withheld=(), down_at_ms=now_ms,
-                kit=facts.room_kit, kits=(),
+                kit=facts.room_kit, kits=(), pointing=False,
             )  # fmt: skip
             return Lesson(facts, opened_ms=now_ms, door=lesson.door, code=lesson.code, plan=lesson.plan)
         case EndLesson():

@@ -49,6 +49,8 @@ class Facts(msgspec.Struct, frozen=True):
         Rights of every pen, and of single persons' pens where they differ (pairs of seat and rights).
     room_kit
         The rights that every lesson of the room begins with.
+    pointing : bool
+        Whether students may point without a pen.
     down_at_ms : int
         When pens last went down.
     writer : str
@@ -66,6 +68,7 @@ class Facts(msgspec.Struct, frozen=True):
     down_at_ms: int = 0
     between: Between = "view"
     writer: str = "The tutor"
+    pointing: bool = False
 
     def rights_of(self, seat: str) -> frozenset[Right]:
         """The kit of one person's pen."""
@@ -92,6 +95,8 @@ class Target(msgspec.Struct, frozen=True):
         The page's own rule; ``desk_of`` is the owner's seat when it is a desk.
     page_of : str
         The seat that made the page, "" for the tutor side.
+    hidden : bool
+        Whether the page is one that only the tutor side sees.
     bays : tuple of BayFacts
         All bays in which it happens, and ``BESIDE`` when a part lies in none.
     owners : frozenset of str
@@ -109,3 +114,4 @@ class Target(msgspec.Struct, frozen=True):
     owners: frozenset[str] = frozenset()
     locked: bool = False
     begun_ms: int | None = None
+    hidden: bool = False

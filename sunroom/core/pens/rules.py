@@ -126,6 +126,7 @@ REASONS = (
     "withheld",
     "expired",
     "paused",
+    "page_hidden",
     "page_tutor_side",
     "page_of_another",
     "page_open",
@@ -167,6 +168,8 @@ def decide(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: i
         return _verdict(True, "allowed", facts)
     if action in LEADING:
         return _verdict(False, "tutor_side_only", facts)
+    if target.hidden:
+        return _verdict(False, "page_hidden", facts)
     if target.locked:
         return _verdict(False, "locked", facts)
     if action in ALWAYS:
@@ -253,8 +256,9 @@ def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, 
     if not writing[0] and _in_grace(action, target, facts, now_ms):
         writing = (True, "grace")
     rights = whole_kit(facts.rights_of(actor.seat)) if writing[0] else frozenset[Right]()
-    # A pointer can be given without a pen: a kit that holds it is heard even when pens are down.
-    if action == "point" and "point" in dict(facts.kits).get(actor.seat, ()):
+    # A pointer can be given without a pen: to all, or by a kit that holds it, which is heard even when pens are down.
+    lent = facts.pointing and facts.open and not facts.paused
+    if action == "point" and (lent or "point" in dict(facts.kits).get(actor.seat, ())):
         return _verdict(True, "allowed", facts)
     if right not in rights:
         return _verdict(False, "not_in_kit" if writing[0] else writing[1], facts)

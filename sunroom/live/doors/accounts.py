@@ -19,7 +19,7 @@ from sunroom.live.room.registry import registry
 from sunroom.rooms import accounts, views
 from sunroom.rooms.models import Browser, Room
 from sunroom.rooms.names import clean_name
-from sunroom.rooms.requests import Problem, allow, allow_for, answer, answers_problems, body
+from sunroom.rooms.requests import Problem, allow, allow_for, answer, answers_problems, body, language_of
 from sunroom.rooms.security import address_of, note
 
 
@@ -203,7 +203,7 @@ def forgot(request: HttpRequest) -> HttpResponse:
     who = body(request, Forgot).who.strip()[:254]
     allow_for(f"forgot:{who.casefold()}", 3, 600)
     note("recovery asked", address_of(request), account=who)
-    accounts.send_recovery(who, request.build_absolute_uri("/recover/"))
+    accounts.send_recovery(who, request.build_absolute_uri("/recover/"), language_of(request))
     return answer({})
 
 

@@ -10,11 +10,15 @@ from django.http import HttpRequest, HttpResponse
 from django.utils.timezone import now
 from django.views.decorators.http import require_http_methods, require_POST
 
+from sunroom.boards import store
 from sunroom.boards.models import Board
 from sunroom.boards.services import boards_of, copy_board, create_board, move_board, unpack_board
 from sunroom.boards.space import check_space
+from sunroom.core.board.requests import GoneError
+from sunroom.core.errors import MalformedError
 from sunroom.core.formats import package
 from sunroom.core.lesson import OpenLesson
+from sunroom.core.pens import Actor
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import body_file, made, making, pages_of_board, settle
 from sunroom.live.doors.home import owned, tell_lesson
@@ -23,8 +27,9 @@ from sunroom.live.work import workers
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
-from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
 from sunroom.rooms.security import address_of, note
+from sunroom.words import say
 
 MAX_BOARDS = 200
 
@@ -45,6 +50,13 @@ class ChangeBoard(msgspec.Struct):
     away: bool | None = None
 
 
+class ToBoard(msgspec.Struct):
+    """The board that a page is to go to; ``move``: it leaves the one it is on."""
+
+    board: str
+    move: bool = False
+
+
 def check_boards(row: Room) -> None:
     """Raise Problem when a room has as many boards as it may."""
     if row.boards.count() >= MAX_BOARDS:
@@ -58,9 +70,8 @@ def boards(request: HttpRequest, link: str) -> HttpResponse:
     row = owned(request, link)
     check_boards(row)
     first = not row.boards.exists()
-    title = body(request, NewBoard).title.strip() or (
-        row.title if first else f"Board {row.boards.count() + 1}"
-    )
+    numbered = say("board-number", {"number": row.boards.count() + 1}, language_of(request))
+    title = body(request, NewBoard).title.strip() or (row.title if first else numbered)
     board = create_board(row, title, _now_ms())
     async_to_sync(tell_boards)(row)
     if first:
@@ -121,6 +132,33 @@ def copy(request: HttpRequest, link: str, board: str) -> HttpResponse:
         twin = copy_board(found, pages_of_board(found), found.title, _now_ms())
     async_to_sync(tell_boards)(row)
     return answer(BoardId(twin.uid), 201)
+
+
+@require_POST
+@answers_problems
+def bring_page(request: HttpRequest, link: str, board: str, page: str) -> HttpResponse:
+    """Put a page behind those of another board of the room, as a copy or altogether."""
+    allow(request, "file", 60, 60)
+    row, found = _found(request, link, board)
+    wanted = body(request, ToBoard)
+    try:
+        async_to_sync(_bring)(row, found.uid, page, wanted)
+    except (GoneError, MalformedError) as error:
+        raise Problem(409, error.sentence) from error
+    except store.DamagedLogError as error:
+        raise Problem(500, said("this-board-cannot-be-opened")) from error
+    return answer({})
+
+
+async def _bring(row: Room, board: str, page: str, wanted: ToBoard) -> None:
+    """By the live room, which alone writes its boards."""
+    entered = await registry().enter(row, board)
+    other = await registry().enter(row, wanted.board) if wanted.board != board else None
+    if entered is None or other is None:
+        raise GoneError("board_gone", said("that-board-is-no-longer"))
+    (live, here), there = entered, other[1]
+    seat = await sync_to_async(services.tutor_seat)(row)
+    await live.steps.bring_page(here, page, there, Actor(seat.uid, "tutor", seat.name), wanted.move)
 
 
 def _found(request: HttpRequest, link: str, board: str) -> tuple[Room, Board]:

@@ -1,4 +1,4 @@
-"""Boards as files: PDF, packages, pictures out and in. Each asks the same door as the live line."""
+"""What files need of a room, and pictures that come in. Each asks the same door as the live line."""
 
 from __future__ import annotations
 
@@ -8,7 +8,6 @@ import threading
 import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
-from datetime import date
 from pathlib import Path
 from typing import Any, TypeVar
 
@@ -16,15 +15,12 @@ import msgspec
 from asgiref.sync import async_to_sync
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse
-from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET, require_POST
 
 from sunroom.boards import models, repository, store
 from sunroom.boards.space import check_space
 from sunroom.core.board import Page
 from sunroom.core.board.bays import targets_of
-from sunroom.core.formats.drawing import pictures_of
-from sunroom.core.formats.kept import encode_page
 from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.pens import Actor, Target, decide
 from sunroom.core.sentences import Sentence, said
@@ -115,75 +111,13 @@ def made(job: Callable[..., T], *arguments: Any) -> T:
         raise Problem(503, said("that-is-too-large-a")) from error
 
 
-def _file(data: bytes, mime: str, name: str) -> HttpResponse:
-    """A file to be kept by the one who asked for it."""
-    response = HttpResponse(data, content_type=mime)
-    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
-    response["Cache-Control"] = "no-store"
-    return response
-
-
-@require_GET
-@answers_problems
-def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
-    """The whole board as a PDF named after room and date."""
-    allow(request, "file", 60, 60)
-    row = visible_board(request, board)
-    async_to_sync(settle)(row.room_id)
-    with making():
-        pages = pages_of_board(row)
-        pictures = repository.pictures(row.room_id, pictures_of(pages))
-        data = made(workers.make_pdf, [encode_page(page) for page in pages], row.title, pictures)
-    return _file(data, "application/pdf", f"{row.room.title} {date.today().isoformat()}.pdf")
-
-
-@require_GET
-@answers_problems
-def board_package(request: HttpRequest, board: str) -> HttpResponse:
-    """The whole board as a package that another room can take in; for the room's owner."""
-    allow(request, "file", 60, 60)
-    row = visible_board(request, board)
-    if not services.owns(row.room, request.user, request.session):
-        raise Problem(404, said("only-the-rooms-tutor-can"))
-    async_to_sync(settle)(row.room_id)
-    with making():
-        data = package_of(row)
-    return _file(data, "application/zip", f"{row.title} {date.today().isoformat()}.board.zip")
-
-
-def package_of(row: models.Board) -> bytes:
-    """A board as a package, with the names of its writers."""
-    pages = pages_of_board(row)
-    pictures = repository.pictures(row.room_id, pictures_of(pages))
-    writers = {item.by for page in pages for item in page.items.values()}
-    names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
-    return made(workers.make_package, [encode_page(page) for page in pages], row.title, names, pictures)
-
-
-@require_GET
-@answers_problems
-def board_picture(request: HttpRequest, board: str) -> HttpResponse:
-    """A picture of the board's first page; its address carries the step number, so it may be cached."""
-    allow(request, "board-picture", 240, 60)
-    row = visible_board(request, board)
-    with making():
-        first = pages_of_board(row)[0]
-        pictures = repository.pictures(row.room_id, pictures_of([first]))
-        data = made(workers.make_picture, encode_page(first), PICTURE_WIDTH_PX, pictures)
-    response = HttpResponse(data, content_type="image/png")
-    response["Cache-Control"] = "private, max-age=86400"
-    return response
-
-
 @require_POST
 @answers_problems
 def bring_in(request: HttpRequest, board: str) -> HttpResponse:
     """Take a picture (the request's body) into the board's room; who may is decided by the rule book."""
     allow(request, "picture", 120, 60)
     row = visible_board(request, board)
-    refusal = _refusal(request, row)
-    if refusal:
-        raise Problem(403, refusal)
+    check_may_bring(request, row)
     data = request.read(MAX_BYTES + 1)
     check_space(row.room_id, len(data))
     clean = made(workers.take_picture, data)
@@ -193,15 +127,26 @@ def bring_in(request: HttpRequest, board: str) -> HttpResponse:
     return answer(BroughtIn(uid, clean.width_px, clean.height_px), 201)
 
 
-def _refusal(request: HttpRequest, row: models.Board) -> Sentence | None:
-    """Why this browser may not bring pictures in; None when it may."""
+async def _live_pages(room_id: int, uid: str) -> list[Page] | None:
+    """The pages of a board that people are on, as they are now."""
+    live = registry().find(room_id)
+    board = live.boards.get(uid) if live else None
+    return board.board.in_order() if board else None
+
+
+def check_may_bring(request: HttpRequest, row: models.Board) -> None:
+    """Raise Problem when this browser may not bring pictures in."""
     found = may_look(row.room, request.user, request.session)
     actor = Actor(found.seat.uid, found.facts.role) if found else Actor("", "onlooker")
     facts, now_ms = lessons.load(row.room).facts, int(time.time() * 1000)
-    # Where it will lie is decided when it is put there; some place of the board must be free for it.
-    places = [place for page in pages_of_board(row) for place in targets_of(page.head)]
+    # Where it will lie is decided when it is put there; some place of the board must be free for it. A board that
+    # people are on is at hand: to be told no costs nothing.
+    live = async_to_sync(_live_pages)(row.room_id, row.uid)
+    pages = pages_of_board(row) if live is None else live
+    places = [place for page in pages for place in targets_of(page.head)]
     verdicts = [decide(actor, "add_picture", place, facts, now_ms) for place in places or [Target()]]
-    return None if any(verdict.allowed for verdict in verdicts) else verdicts[0].sentence
+    if not any(verdict.allowed for verdict in verdicts):
+        raise Problem(403, verdicts[0].sentence)
 
 
 @require_GET

@@ -3,17 +3,19 @@
 from __future__ import annotations
 
 import time
-from datetime import datetime
+from datetime import date, datetime
 from typing import Literal
 
 import msgspec
 from asgiref.sync import async_to_sync, sync_to_async
 from django.http import HttpRequest, HttpResponse
-from django.views.decorators.http import require_http_methods
+from django.utils.http import content_disposition_header
+from django.views.decorators.http import require_GET, require_http_methods
 
 from sunroom.boards.models import Board
 from sunroom.boards.services import boards_of
 from sunroom.boards.space import most_bytes, used_bytes
+from sunroom.core.formats.csv import rows_csv
 from sunroom.core.lesson import Lesson, LessonCommand, SetBetween, SetPlan, carry_out
 from sunroom.core.lesson.record import Entry, minutes_present
 from sunroom.core.lesson.state import Plan
@@ -24,7 +26,8 @@ from sunroom.live.room.registry import registry
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
-from sunroom.rooms.requests import Problem, answer, answers_problems, body
+from sunroom.rooms.requests import Problem, answer, answers_problems, body, language_of
+from sunroom.words import say
 
 RECORD_LINES = 60
 EARLY_MS = 3 * 3_600_000
@@ -113,6 +116,26 @@ def room(request: HttpRequest, link: str) -> HttpResponse:
     return answer(_home(row))
 
 
+@require_GET
+@answers_problems
+def attendance(request: HttpRequest, link: str) -> HttpResponse:
+    """Who was at the newest lesson and for how many minutes, as CSV."""
+    row, language = owned(request, link), language_of(request)
+    lesson = lessons.load(row)
+    head = [say("attendance-name", language=language), say("attendance-minutes", language=language)]
+    rows = [[person.name, str(person.minutes)] for person in _attendance(_entries(row, lesson), lesson)]
+    response = HttpResponse(rows_csv([head, *rows]), content_type="text/csv; charset=utf-8")
+    name = f"{row.title} {date.today().isoformat()}.csv"
+    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+def _entries(row: Room, lesson: Lesson) -> list[Entry]:
+    """The record of the newest lesson; somebody may have come before it was opened."""
+    return lessons.record(row.pk, (lesson.opened_ms or 0) - EARLY_MS)
+
+
 async def tell_lesson(row: Room, command: LessonCommand) -> None:
     """Carry a command of the owner out, in the live room when there is one."""
     live = registry().find(row.pk)
@@ -131,8 +154,7 @@ def _home(row: Room) -> RoomHome:
     lesson = lessons.load(row)
     away = row.boards.exclude(away_at=None).order_by("-away_at")
     seats = row.seats.exclude(role="tutor").order_by("id")
-    # Somebody may have come before the lesson was opened.
-    entries = lessons.record(row.pk, (lesson.opened_ms or 0) - EARLY_MS)
+    entries = _entries(row, lesson)
     return RoomHome(
         title=row.title,
         link=row.link,

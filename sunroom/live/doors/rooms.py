@@ -21,12 +21,13 @@ from sunroom.boards.space import most_bytes
 from sunroom.core.formats.room_package import MAX_BYTES, RoomFacts
 from sunroom.core.sentences import Sentence, said
 from sunroom.lessons import repository as lessons
-from sunroom.live.doors.files import body_file, made, making, package_of, settle
+from sunroom.live.doors.files import body_file, made, making, settle
 from sunroom.live.doors.home import Language, owned
+from sunroom.live.doors.take_away import package_of
 from sunroom.live.room.registry import registry
 from sunroom.live.work import workers
 from sunroom.rooms import services, views
-from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
 from sunroom.rooms.security import address_of, note
 
 
@@ -106,7 +107,7 @@ def package(request: HttpRequest, link: str) -> HttpResponse:
         boards = []
         for board in boards_of(row.pk):
             boards.append(f"{folder}/{board.pk}")
-            Path(boards[-1]).write_bytes(package_of(board))
+            Path(boards[-1]).write_bytes(package_of(board, language_of(request)))
         data = made(workers.make_room_package, facts, boards)
     response = HttpResponse(data, content_type="application/zip")
     name = f"{row.title} {date.today().isoformat()}.room.zip"

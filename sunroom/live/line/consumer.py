@@ -233,7 +233,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             case Teach():
                 # The ink is taken now: it is about to become type.
                 if not self._running("teaching"):
-                    lines = reading.corrected(room.boards[member.board].board, message, member.actor.seat)
+                    lines = reading.corrected(room.seen_now(member), message, member.actor.seat)
                     self._start("teaching", reading.teach(lines, member.actor.seat, self._language))
 
     # Coming in
@@ -285,10 +285,12 @@ class LiveConsumer(AsyncWebsocketConsumer):
             )
         member.coming_in = True
         welcome = room.join(member, board, join)
-        pages = board.kept.in_order()
+        pages = board.seen_by(member.actor.tutor_side).in_order()
         await self.send(bytes_data=encode(welcome))
         if welcome.pages is not None:
             for page in sorted(pages, key=lambda page: page.head.id != join.page):
+                if page.head.hidden and not member.actor.tutor_side:
+                    continue  # made a student again while the pages came
                 # Putting a full page in order takes longer than a stroke may wait.
                 items = await asyncio.to_thread(page.in_order)
                 for at in range(0, max(len(items), 1), ITEMS_PER_MESSAGE):
@@ -341,6 +343,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
     async def _inspect(self, room: LiveRoom, member: Member, message: Inspect) -> None:
         """Find in the board's log who made and changed an item."""
         board = room.boards[member.board]
+        if message.page in board.hidden and not member.actor.tutor_side:
+            return
         found = await asyncio.to_thread(traces_of, board.store.board_id, message.page[:32], message.id[:32])
         names = room.seats.names
         traces = tuple(Trace(at_ms, seat, names.get(seat, "Somebody"), what) for at_ms, seat, what in found)
@@ -353,7 +357,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             if member.actor.role == "onlooker":
                 answer = Readings(message.ref, problem=said("onlookers-look-and-nothing-is"))
             else:
-                answer = await reading.read(room.boards[member.board].board, message, self._language)
+                answer = await reading.read(room.seen_now(member), message, self._language)
             if message.unasked not in self._wanted:
                 member.put(encode(answer))
 

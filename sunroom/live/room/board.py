@@ -3,22 +3,42 @@
 from __future__ import annotations
 
 from collections import deque
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from functools import partial
+from typing import NamedTuple
+
+import msgspec
 
 from sunroom.boards.store import BoardStore, Logged, Opened
 from sunroom.core.board import Board, Request, Step, resolve
 from sunroom.core.board.history import How
 from sunroom.core.board.requests import GoneError, Redo, Undo
-from sunroom.core.board.steps import weight
+from sunroom.core.board.sight import hidden_pages, shown, step_shown
+from sunroom.core.board.steps import AddPage, ChangePage, RemovePage, weight
 from sunroom.core.sentences import said
 from sunroom.live.keeping.keeper import Keeper
-from sunroom.live.wire.messages import Point, Pointing, WetInk
+from sunroom.live.wire.messages import Frame, Point, Pointing, WetInk
 from sunroom.resources import typesetter
 
 #: Steps kept at hand for browsers that come back; older ones are read from the log.
 RECENT_STEPS, RECENT_BYTES = 2_000, 16_000_000
 SNAPSHOT_AFTER_STEPS = 200
+
+
+class Landed(NamedTuple):
+    """A kept step; ``shown`` is what those hear of it who see no hidden pages (None: only that there was one)."""
+
+    logged: Logged
+    shown: Logged | None
+    weight: int
+
+
+def heard(landed: Sequence[Landed], tutor_side: bool) -> tuple[tuple[Logged, ...], tuple[int, ...]]:
+    """The steps that the tutor side, or everybody else, is told; and the numbers of those they are not."""
+    if tutor_side:
+        return tuple(step.logged for step in landed), ()
+    told = tuple(step.shown for step in landed if step.shown)
+    return told, tuple(step.logged.seq for step in landed if not step.shown)
 
 
 class LiveBoard:
@@ -30,10 +50,10 @@ class LiveBoard:
 
     def __init__(self, uid: str, title: str, store: BoardStore, opened: Opened) -> None:
         self.uid, self.title, self.store = uid, title, store
-        self.recent: deque[tuple[Logged, int]] = deque()
+        self.recent: deque[Landed] = deque()
         self._recent_weight = 0
         self._snapshot_queued = False
-        self.steps: list[Logged] = []
+        self.steps: list[Landed] = []
         self.wet: list[WetInk] = []
         self.pointing: list[Pointing] = []
         #: Arrows that stay until they are cleared, by seat.
@@ -44,9 +64,14 @@ class LiveBoard:
         """Go on from what is on disk; whatever had been decided but not kept is forgotten."""
         self.board = self.kept = opened.board
         self.history, self.ids, self.kept_ms = opened.history, opened.ids, opened.kept_ms
+        self.hidden = hidden_pages(self.board)
         #: Steps on their way to the disk; and whether one of them was lost, so that none may follow.
         self.pending = 0
         self.broken = False
+
+    def seen_by(self, tutor_side: bool) -> Board:
+        """The kept board as the tutor side sees it, or as everybody else does."""
+        return self.kept if tutor_side else shown(self.kept)
 
     def plan(self, board: Board, request: Request, seat: str, now_ms: int) -> tuple[Step, How, int]:
         """The step that ``request`` makes of ``board``, how (do, undo, redo) and the step it answers.
@@ -77,7 +102,14 @@ class LiveBoard:
         ``kept`` is called when it is there and can go out; ``lost`` when it can never be kept. After a loss every
         step that was pending is lost as well, and then the board must ``begin`` again.
         """
-        inverse, self.board = effect
+        inverse, after = effect
+        there = step_shown(self.board, logged.step, after)
+        told: Logged | None = logged
+        if there is not logged.step:
+            told = msgspec.structs.replace(logged, step=there) if there else None
+        self.board = after
+        if isinstance(logged.step, AddPage | ChangePage | RemovePage):
+            self.hidden = hidden_pages(after)
         self.ids.add(logged.id, logged.seq)
         self.history.record(logged.by, logged.seq, logged.how, logged.of, inverse, logged.step)
         self.pending += 1
@@ -85,17 +117,34 @@ class LiveBoard:
         keeper.keep(
             self.store.append,
             (logged, inverse),
-            partial(self._on_disk, logged, self.board, heavy, kept),
+            partial(self._on_disk, Landed(logged, told, heavy), after, kept),
             partial(self._lost, lost),
             heavy + weight(inverse),
         )
 
-    def missed_since(self, seq: int) -> tuple[Logged, ...] | None:
+    def missed_since(self, seq: int) -> list[Landed] | None:
         """Kept steps after ``seq``; None when they reach further back than what is at hand."""
-        first = self.recent[0][0].seq if self.recent else self.kept.seq + 1
+        first = self.recent[0].logged.seq if self.recent else self.kept.seq + 1
         if not first - 1 <= seq <= self.kept.seq:
             return None
-        return tuple(logged for logged, _ in self.recent if logged.seq > seq)
+        return [landed for landed in self.recent if landed.logged.seq > seq]
+
+    def frames(self, shared: Frame) -> tuple[Frame, Frame]:
+        """What happened since it was asked last, added to ``shared``: for the tutor side, and for everybody else."""
+        whole = rest = msgspec.structs.replace(
+            shared,
+            steps=heard(self.steps, True)[0],
+            wet=tuple(self.wet),
+            pointing=tuple(self.pointing),
+            kept_ms=self.kept_ms if self.steps else 0,
+        )
+        if self.hidden or any(landed.shown is not landed.logged for landed in self.steps):
+            steps, passed = heard(self.steps, False)
+            wet = tuple(ink for ink in self.wet if ink.wet.page not in self.hidden)
+            pointing = tuple(each for each in self.pointing if each.point.page not in self.hidden)
+            rest = msgspec.structs.replace(whole, steps=steps, passed=passed, wet=wet, pointing=pointing)
+        self.steps, self.wet, self.pointing = [], [], []
+        return whole, rest
 
     def keep_snapshot(self, keeper: Keeper, after_steps: int = SNAPSHOT_AFTER_STEPS) -> None:
         """Queue a snapshot of what is kept, when the last one is ``after_steps`` steps behind."""
@@ -109,14 +158,14 @@ class LiveBoard:
     def _snapshot_done(self) -> None:
         self._snapshot_queued = False
 
-    def _on_disk(self, logged: Logged, board: Board, heavy: int, kept: Callable[[], None]) -> None:
+    def _on_disk(self, landed: Landed, board: Board, kept: Callable[[], None]) -> None:
         self.pending -= 1
-        self.kept, self.kept_ms = board, logged.at_ms
-        self.recent.append((logged, heavy))
-        self._recent_weight += heavy
+        self.kept, self.kept_ms = board, landed.logged.at_ms
+        self.recent.append(landed)
+        self._recent_weight += landed.weight
         while len(self.recent) > RECENT_STEPS or self._recent_weight > RECENT_BYTES:
-            self._recent_weight -= self.recent.popleft()[1]
-        self.steps.append(logged)
+            self._recent_weight -= self.recent.popleft().weight
+        self.steps.append(landed)
         kept()
 
     def _lost(self, lost: Callable[[], None]) -> None:

@@ -67,7 +67,8 @@ class Fleeting:
     def point(self, member: Member, message: Point) -> None:
         """Show a person's pointer to the others."""
         board, seat = self._inside.boards[member.board], member.actor.seat
-        if message.on and not self._inside.decide(member, "point", Target()).allowed:
+        target = Target(hidden=message.page in board.hidden)
+        if message.on and not self._inside.decide(member, "point", target).allowed:
             return
         if not message.on and seat not in self._pointing:
             return

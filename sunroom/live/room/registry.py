@@ -10,10 +10,12 @@ from collections import defaultdict
 from sunroom.boards.services import boards_of
 from sunroom.boards.space import most_bytes, used_bytes
 from sunroom.boards.store import BoardStore
+from sunroom.core.pens import Actor
 from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.board import LiveBoard
 from sunroom.live.room.room import LiveRoom
+from sunroom.live.room.seats import MOST_GONE
 from sunroom.live.wire.messages import BoardCard, Goodbye
 from sunroom.live.wire.pace import Paces
 from sunroom.rooms import services
@@ -105,8 +107,18 @@ class Registry:
         lesson = await asyncio.to_thread(lessons.load, row)
         chat = await asyncio.to_thread(lessons.said, row.pk)
         names = await asyncio.to_thread(services.names, row.pk)
+        away = await asyncio.to_thread(services.sent_away, row.pk, MOST_GONE)
         used = await asyncio.to_thread(used_bytes, row.pk)
-        return LiveRoom(row.pk, row.title, row.link, lesson, chat=chat, names=names, free=most_bytes() - used)
+        return LiveRoom(
+            row.pk,
+            row.title,
+            row.link,
+            lesson,
+            chat=chat,
+            names=names,
+            away=[Actor(seat.uid, seat.role, seat.name) for seat in away],  # type: ignore[arg-type]
+            free=most_bytes() - used,
+        )
 
     def left(self, live: LiveRoom) -> None:
         """Somebody went, or did not come in; an empty room is closed after a while."""

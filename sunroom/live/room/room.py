@@ -11,12 +11,13 @@ import asyncio
 import logging
 import math
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
 import msgspec
 
-from sunroom.core.board import PageHead
+from sunroom.core.board import Board, PageHead
 from sunroom.core.board.bays import page_target
+from sunroom.core.board.sight import shown
 from sunroom.core.board.steps import ChangePage
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson import (
@@ -39,7 +40,7 @@ from sunroom.core.pens.rules import Action, Standing, Verdict
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.keeping.room_store import RoomStore
-from sunroom.live.room.board import LiveBoard
+from sunroom.live.room.board import LiveBoard, heard
 from sunroom.live.room.fleeting import Fleeting
 from sunroom.live.room.lesson import LiveLesson
 from sunroom.live.room.member import Member
@@ -86,6 +87,8 @@ class LiveRoom:
         The last lines that were said.
     names : dict of str to str
         Of all seats, so that two people never have the same one.
+    away : sequence of Actor
+        Who was sent away and can be let back in.
     free : float
         Bytes of the disk that the room may still use.
     """
@@ -99,6 +102,7 @@ class LiveRoom:
         clock: Callable[[], float] = time.time,
         chat: list[Said] | None = None,
         names: dict[str, str] | None = None,
+        away: Sequence[Actor] = (),
         free: float = math.inf,
     ) -> None:
         self.room_id, self.title, self.link = room_id, title, link
@@ -111,7 +115,7 @@ class LiveRoom:
         self._clock = clock
         self._lesson = LiveLesson(lesson, self.keeper, self.store, self.now_ms, self._lesson_kept)
         self.porch = Porch(clock)
-        self.seats = Seats(self, self.porch, names or {})
+        self.seats = Seats(self, self.porch, names or {}, away)
         self.talk = Talk(self, chat or [])
         self.fleeting = Fleeting(self)
         self.steps = Steps(self, self.fleeting, free)
@@ -168,6 +172,7 @@ class LiveRoom:
         self.put_lesson(arrived)
         self.people_changed()
         missed = board.missed_since(join.have_seq) if join.have_seq >= 0 else None
+        side = member.actor.tutor_side
         undos, redos = board.history.depth(member.actor.seat)
         return Welcome(
             seat=member.actor.seat,
@@ -183,12 +188,16 @@ class LiveRoom:
             kept_ms=board.kept_ms,
             undos=undos,
             redos=redos,
-            pages=None if missed is not None else tuple(page.head for page in board.kept.in_order()),
-            missed=missed or (),
+            pages=None if missed is not None else tuple(page.head for page in board.seen_by(side).in_order()),
+            missed=heard(missed or (), side)[0],
             boards=self.cards,
             lead=self.talk.led,
             chat=tuple(line for line in self.talk.chat if self.talk.shown(member, line)),
-            arrows=tuple(Pointing(seat, arrow) for seat, arrow in board.arrows.items()),
+            arrows=tuple(
+                Pointing(seat, arrow)
+                for seat, arrow in board.arrows.items()
+                if side or arrow.page not in board.hidden
+            ),
         )
 
     def caught_up(self, member: Member, seq: int) -> bool:
@@ -202,7 +211,8 @@ class LiveRoom:
             return False
         member.coming_in = False
         # Some of these come once more with the next tick, and are passed over there by their numbers.
-        member.put(encode(Frame(steps=missed, people=self.seats.people(), lesson=as_seen(self.lesson))))
+        steps, passed = heard(missed, member.actor.tutor_side)
+        member.put(encode(Frame(steps, passed, people=self.seats.people(), lesson=as_seen(self.lesson))))
         if member.actor.tutor_side:
             self.tell_tutor_side([member])
         return True
@@ -230,6 +240,9 @@ class LiveRoom:
         self.fleeting.left(member)
         self.talk.left(member)
         self.people_changed()
+
+    def pages_hidden(self, board: LiveBoard) -> None:
+        self.talk.pages_hidden(board.uid, board.hidden)
 
     def people_changed(self) -> None:
         self._people_changed = True
@@ -282,6 +295,7 @@ class LiveRoom:
 
     def look(self, member: Member, message: Look) -> None:
         member.page = message.page[:32]
+        self.talk.turned(member, message.along)
         self.tell_standing(member)
         self.people_changed()
 
@@ -329,7 +343,7 @@ class LiveRoom:
             self._flush_handle = loop.call_later(delay_s, self._flush)
 
     def _flush(self) -> None:
-        """One frame for each board with all that happened since the last, encoded once."""
+        """One frame for each board with all that happened since the last, encoded once for all who see the same."""
         self._flush_handle = None
         self._flushed_at = asyncio.get_running_loop().time()
         shared = Frame(
@@ -340,23 +354,19 @@ class LiveRoom:
         )
         link = encode(Frame(link=self._told_link)) if self._told_link else b""
         rules_changed = self._told_lesson is not None or any(
-            isinstance(logged.step, ChangePage) for board in self.boards.values() for logged in board.steps
+            isinstance(landed.logged.step, ChangePage)
+            for board in self.boards.values()
+            for landed in board.steps
         )
         for board in self.boards.values():
-            frame = msgspec.structs.replace(
-                shared,
-                steps=tuple(board.steps),
-                wet=tuple(board.wet),
-                pointing=tuple(board.pointing),
-                kept_ms=board.kept_ms if board.steps else 0,
-            )
-            board.steps, board.wet, board.pointing = [], [], []
-            if frame == Frame():
+            whole, rest = board.frames(shared)
+            if whole == Frame():
                 continue
-            message = encode(frame)
+            message = encode(whole)
+            for_others = message if rest is whole else encode(rest)
             for member in self.members.values():
                 if member.board == board.uid and not member.coming_in:
-                    member.put(message)
+                    member.put(message if member.actor.tutor_side else for_others)
             board.keep_snapshot(self.keeper)
         if rules_changed:
             for member in self.members.values():
@@ -377,6 +387,11 @@ class LiveRoom:
         member.put(encode(Refused(message_id[:32], reason, sentence)))
 
     # Small facts
+
+    def seen_now(self, member: Member) -> Board:
+        """The board that a member is on, of this moment, as far as they see it."""
+        board = self.boards[member.board].board
+        return board if member.actor.tutor_side else shown(board)
 
     def decide(self, member: Member, action: Action, target: Target) -> Verdict:
         return decide(member.actor, action, target, self.lesson.facts, self.now_ms())

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Any
 
 import msgspec
@@ -49,9 +50,11 @@ class Seats:
     porch : Porch
     names : dict of str to str
         Of all seats of the room, here or not.
+    away : sequence of Actor
+        Who was sent away before the room became live: they can still be let back in.
     """
 
-    def __init__(self, inside: Inside, porch: Porch, names: dict[str, str]) -> None:
+    def __init__(self, inside: Inside, porch: Porch, names: dict[str, str], away: Sequence[Actor]) -> None:
         self._inside, self._porch = inside, porch
         self.names = names
         #: First letter and colour of each person's mark.
@@ -59,6 +62,8 @@ class Seats:
         self._gone: dict[str, Person] = {}
         #: What has changed of seats since the room became live: newer than the disk by a moment.
         self._changed: dict[str, dict[str, Any]] = {}
+        for actor in away:
+            self._gone[actor.seat] = msgspec.structs.replace(self._person(actor), sent_away=True)
 
     def came(self, actor: Actor) -> None:
         self.names[actor.seat] = actor.name
@@ -90,7 +95,7 @@ class Seats:
             raise MalformedError("not_here", said("person-not-listed"))
         self._change_seat(seat, sent_away=False)
         self._inside.keeper.keep(self._inside.store.let_back, seat)
-        self._gone[seat] = msgspec.structs.replace(gone, sent_away=False)
+        self._gone[seat] = msgspec.structs.replace(gone, seen_ms=self._inside.now_ms(), sent_away=False)
         self._inside.people_changed()
 
     def _forget(self, seat: str) -> None:
@@ -128,7 +133,7 @@ class Seats:
                 owner=actor.owner, colour=self._colour(actor.seat, actor.name),
             )  # fmt: skip
         since = self._inside.now_ms() - GONE_MS
-        gone = [person for person in self._gone.values() if person.seen_ms > since]
+        gone = [person for person in self._gone.values() if person.sent_away or person.seen_ms > since]
         here = sorted(seats.values(), key=lambda p: (RANK[p.role], p.name.casefold()))
         return (*here, *sorted(gone, key=lambda p: p.name.casefold()))
 

@@ -18,9 +18,11 @@ from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
 from sunroom.core.board.rebase import rebased
 from sunroom.core.board.requests import GoneError, check_request, work
-from sunroom.core.board.steps import RemoveItems, RemovePage, weight
+from sunroom.core.board.requests.paging import brought
+from sunroom.core.board.sight import as_meant
+from sunroom.core.board.steps import AddPage, ChangePage, RemoveItems, RemovePage, remaining, weight
 from sunroom.core.errors import MalformedError
-from sunroom.core.pens import Target
+from sunroom.core.pens import Actor, Target
 from sunroom.core.pens.rules import Action, Verdict
 from sunroom.core.sentences import said
 from sunroom.live.room.board import LiveBoard
@@ -29,6 +31,7 @@ from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
 from sunroom.live.wire.messages import Answered, Do, encode
 from sunroom.live.wire.pace import Paces
+from sunroom.rooms.services import new_uid
 
 logger = logging.getLogger(__name__)
 
@@ -157,6 +160,8 @@ class Steps:
         """The step that a request makes of ``state``, with all that the rule book must allow."""
         check_request(message.request)
         request = signed(message.request, member.actor)
+        if not member.actor.tutor_side:
+            request = as_meant(state, request)
         step, how, of = board.plan(state, request, member.actor.seat, self._inside.now_ms())
         effect = invert(state, step), apply(state, step)
         return Planned(step, how, of, needs(state, request, step), state, effect)
@@ -212,12 +217,74 @@ class Steps:
             self._inside.flush_soon,
             partial(self._lost, member, board, message.id),
         )
+        if isinstance(step, ChangePage):
+            self._inside.pages_hidden(board)
         if isinstance(step, RemoveItems) and len(step.ids) >= CLEARING:
             self._inside.write_down(member.actor, "did", said("did-clear", count=len(step.ids)))
+
+    async def bring_page(
+        self, here: LiveBoard, page_id: str, there: LiveBoard, actor: Actor, move: bool
+    ) -> None:
+        """Put a page of one board behind those of another, as a copy or altogether; on disk when it is done.
+
+        Raises
+        ------
+        GoneError, MalformedError
+            When it cannot be done, and then nothing is lost: a page that moves is taken off last.
+        """
+        page = here.board.pages.get(page_id)
+        if page is None:
+            raise GoneError("page_gone", said("that-page-is-no-longer"))
+        if move and not here.board.shows_without(page_id):
+            raise GoneError("last_page", said("a-board-keeps-at-least"))
+        loop, new_id = asyncio.get_running_loop(), new_uid()
+        copier = "" if move else actor.seat
+        step = await loop.run_in_executor(
+            beside, brought, page, new_id, there.board, copier, self._inside.now_ms()
+        )
+        await self._take(there, actor, step)
+        if move and here.board.pages.get(page_id) is not page:
+            await self._take(there, actor, RemovePage(new_id))
+            raise GoneError("busy", said("the-page-changes-too-fast"))
+        if move:
+            await self._take(here, actor, RemovePage(page_id))
+
+    async def _take(self, board: LiveBoard, actor: Actor, step: Step) -> None:
+        """Take a step that has no request of a member, and wait until it is on disk; raises GoneError."""
+        fitting = remaining(board.board, step)
+        if fitting is None or self._inside.boards.get(board.uid) is not board:
+            raise GoneError("board_gone", said("that-board-is-no-longer"))
+        if self._inside.keeper.full or board.broken:
+            raise GoneError("not_kept", NOT_KEPT)
+        if self._free < 0 and isinstance(step, AddPage):
+            raise GoneError("room_full", full_sentence())
+        self._free -= 2 * weight(step)
+        kept: asyncio.Future[bool] = asyncio.get_running_loop().create_future()
+
+        def ended(is_kept: bool) -> None:
+            self._inside.flush_soon()
+            if not is_kept:
+                self._read_again(board)
+            if not kept.done():  # whoever asked may be gone
+                kept.set_result(is_kept)
+
+        seq, now_ms = board.board.seq + 1, self._inside.now_ms()
+        board.take(
+            Logged(seq, new_uid(), actor.seat, now_ms, "do", 0, fitting),
+            (invert(board.board, fitting), apply(board.board, fitting)),
+            self._inside.keeper,
+            partial(ended, True),
+            partial(ended, False),
+        )
+        if not await kept:
+            raise GoneError("not_kept", NOT_KEPT)
 
     def _lost(self, member: Member, board: LiveBoard, step_id: str) -> None:
         """A step can never be kept: it goes back to its writer, and the board on from what is kept."""
         self._inside.refuse(member, step_id, "not_kept", NOT_KEPT)
+        self._read_again(board)
+
+    def _read_again(self, board: LiveBoard) -> None:
         if not board.pending:
             task = asyncio.get_running_loop().create_task(self._begin_again(board))
             self.beginning.add(task)

@@ -18,7 +18,7 @@ from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
-from sunroom.live.wire.messages import Follow, Heard, Lead, React, Reacted, Say, View, Viewed, encode
+from sunroom.live.wire.messages import Along, Follow, Heard, Lead, React, Reacted, Say, View, Viewed, encode
 
 NOWHERE = Lead("", Box(0, 0, 0, 0))
 
@@ -40,6 +40,8 @@ class Talk:
             return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
         if not _on_a_board(message.box):
             return
+        if message.page in self._inside.boards[member.board].hidden:
+            return self._inside.refuse(member, "", "page_hidden", said("hidden-page-cannot-be-led"))
         led = msgspec.structs.replace(
             message, page=message.page[:32], board=member.board, name=member.actor.name
         )
@@ -50,6 +52,12 @@ class Talk:
     def left(self, member: Member) -> None:
         """Nobody is kept at a view of somebody who has gone."""
         if self.led and not self._inside.here(self._leader):
+            self.led = None
+            self._tell_lead(NOWHERE)
+
+    def pages_hidden(self, board: str, hidden: frozenset[str]) -> None:
+        """Nobody is kept at a view of a page that they no longer see."""
+        if self.led and self.led.board == board and self.led.page in hidden:
             self.led = None
             self._tell_lead(NOWHERE)
 
@@ -70,6 +78,21 @@ class Talk:
             if other.view is not None:
                 self._show(other, [member])
 
+    def turned(self, member: Member, along: bool) -> None:
+        """A person's devices look at the same page: the others go along, or this one does that has just come."""
+        others = [
+            other
+            for other in self._inside.members.values()
+            if (other.actor.seat, other.board) == (member.actor.seat, member.board)
+            and other.pairing != member.pairing
+        ]
+        if not along:
+            told = encode(Along(member.page))
+            for other in others:
+                other.put(told)
+        elif member.pairing and others and others[0].page not in ("", member.page):
+            member.put(encode(Along(others[0].page)))
+
     def view(self, member: Member, message: View) -> None:
         """Somebody sees another part of a page."""
         if _on_a_board(message.box):
@@ -79,6 +102,8 @@ class Talk:
 
     def _show(self, seen: Member, followers: list[Member]) -> None:
         if followers and seen.view:
+            if seen.view.page in self._inside.boards[seen.board].hidden:
+                followers = [follower for follower in followers if follower.actor.tutor_side]
             told = encode(Viewed(seen.actor.seat, seen.board, seen.view.page, seen.view.box))
             for follower in followers:
                 follower.put(told)

@@ -25,7 +25,7 @@ Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
 Travel = Literal["good", "slow", "poor", "flooding"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 2
+WIRE = 3
 
 # From the browser
 
@@ -111,9 +111,10 @@ class Say(msgspec.Struct, frozen=True, tag_field="type", tag="say"):
 
 
 class Look(msgspec.Struct, frozen=True, tag_field="type", tag="look"):
-    """Which page this person is looking at."""
+    """Which page this person is looking at; ``along``: they did not turn to it themselves."""
 
     page: str
+    along: bool = False
 
 
 class Tell(msgspec.Struct, frozen=True, tag_field="type", tag="tell"):
@@ -263,7 +264,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since.
 
     ``boards`` are all of the room, ``arrows`` the pointers that stay on this one. ``link`` is that of the door by
-    which this person came.
+    which this person came. Steps after the last of ``missed``, up to ``seq``, are not for this person.
     """
 
     seat: str
@@ -304,9 +305,13 @@ class WetInk(msgspec.Struct, frozen=True):
 
 
 class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_defaults=True):
-    """All that happened on a board in one tick; ``link`` when the room's has been changed."""
+    """All that happened on a board in one tick; ``link`` when the room's has been changed.
+
+    ``passed``: the numbers of steps that are not for this person, as they are on hidden pages.
+    """
 
     steps: tuple[Logged, ...] = ()
+    passed: tuple[int, ...] = ()
     wet: tuple[WetInk, ...] = ()
     pointing: tuple[Pointing, ...] = ()
     lesson: Lesson | None = None
@@ -446,6 +451,12 @@ class Viewed(msgspec.Struct, frozen=True, tag_field="type", tag="viewed"):
     box: Box
 
 
+class Along(msgspec.Struct, frozen=True, tag_field="type", tag="along"):
+    """To a second device, or from it to the first: its person has turned to another page."""
+
+    page: str
+
+
 class SeenAs(msgspec.Struct, frozen=True, tag_field="type", tag="seen_as"):
     """What a student may do on a page, to the tutor who asked."""
 
@@ -487,6 +498,7 @@ ToBrowser = (
     | CheckAnswers
     | Reacted
     | Viewed
+    | Along
     | SeenAs
     | Inspected
     | Pong

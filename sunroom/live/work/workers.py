@@ -13,13 +13,17 @@ from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board import Page
+from sunroom.core.board.words import WrittenLine
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
-from sunroom.core.formats.inkml import read_labelled_inkml
+from sunroom.core.formats.documents import DocumentPage, document_page, page_picture, page_sizes
+from sunroom.core.formats.drawing import ALL, Parts
+from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
 from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
 from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
+from sunroom.core.formats.svg import board_html, page_svg
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
@@ -191,13 +195,15 @@ _hands: OrderedDict[str, OwnHand | None] = OrderedDict()
 
 
 def read_page(
-    strokes: tuple[PlacedStroke, ...], language: str, hand: HandInk | None = None
-) -> list[list[str]]:
-    """The lines of a page's writing, of each its likeliest texts; strokes in the order of writing."""
+    strokes: tuple[PlacedStroke, ...], by: str, language: str, hand: HandInk | None = None
+) -> list[WrittenLine]:
+    """The lines of a page's writing; strokes in the order in which ``by`` wrote them."""
     reader, own, found = resources.reader(language), _own_hand(hand), []
     for start in range(0, len(strokes), MAX_STROKES):
         samples = [_placed(stroke) for stroke in strokes[start : start + MAX_STROKES]]
-        found += [[rival.text for rival in line.rivals] for line in reader.read_lines(samples, own)]
+        for line in reader.read_lines(samples, own):
+            texts = tuple(rival.text for rival in line.rivals)
+            found.append(WrittenLine(by, line.box.x0, line.box.y0, texts))
     return found
 
 
@@ -216,12 +222,65 @@ def _page(packed: PackedPage) -> Page:
     return decode_page(*packed, SNAPSHOT_VERSION)
 
 
-def make_pdf(pages: list[PackedPage], title: str, pictures: dict[str, bytes]) -> bytes:
-    return board_pdf([_page(page) for page in pages], resources.typesetter(), title, pictures)
+def make_pdf(
+    pages: list[PackedPage],
+    names: list[str],
+    title: str,
+    pictures: dict[str, bytes],
+    language: str,
+    parts: Parts,
+) -> bytes:
+    found, typesetter = [_page(page) for page in pages], resources.typesetter()
+    return board_pdf(found, typesetter, title, pictures, language, parts, names)
 
 
-def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes]) -> bytes:
-    return page_png(_page(page), resources.typesetter(), width_px, pictures)
+def make_html(
+    pages: list[PackedPage],
+    titles: list[str],
+    heard: list[list[str]],
+    title: str,
+    pictures: dict[str, bytes],
+    language: str,
+    parts: Parts,
+) -> bytes:
+    found, typesetter = [_page(page) for page in pages], resources.typesetter()
+    return board_html(found, titles, heard, typesetter, title, pictures, language, parts).encode()
+
+
+def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], parts: Parts = ALL) -> bytes:
+    return page_png(_page(page), resources.typesetter(), width_px, pictures, parts)
+
+
+def make_svg(page: PackedPage, title: str, pictures: dict[str, bytes], parts: Parts) -> bytes:
+    return page_svg(_page(page), resources.typesetter(), title, pictures, parts).encode()
+
+
+def make_inkml(page: PackedPage) -> bytes:
+    return page_inkml(_page(page))
+
+
+def take_document(path: str) -> list[tuple[float, float]] | Sentence:
+    """The sizes of a PDF's pages, or the sentence that says why it is not taken."""
+    try:
+        return page_sizes(Path(path).read_bytes())
+    except MalformedError as error:
+        return error.sentence
+
+
+def document_thumb(data: bytes, number: int, side_px: int) -> bytes | Sentence:
+    """A small picture of a page of a PDF."""
+    try:
+        return page_picture(data, number, side_px).data
+    except MalformedError as error:
+        return error.sentence
+
+
+def take_document_page(data: bytes, number: int) -> DocumentPage | Sentence:
+    """A page of a PDF for the board."""
+    try:
+        return document_page(data, number)
+    except MalformedError as error:
+        return error.sentence
 
 
 def take_picture(data: bytes) -> CleanPicture | Sentence:
@@ -262,9 +321,9 @@ def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | S
 
 
 def make_package(
-    pages: list[PackedPage], title: str, names: dict[str, str], pictures: dict[str, bytes]
+    pages: list[PackedPage], title: str, names: dict[str, str], pictures: dict[str, bytes], about: str
 ) -> bytes:
-    return write_package(title, [_page(page) for page in pages], names, pictures)
+    return write_package(title, [_page(page) for page in pages], names, pictures, about)
 
 
 def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture]] | Sentence:

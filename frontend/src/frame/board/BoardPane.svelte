@@ -75,6 +75,7 @@
     data-items={session.board.version >= 0 ? (session.pages.now?.entries.size ?? 0) : 0}
   ></canvas>
   <BoardMirror {session} />
+  <div class="unseen" role="status" aria-live="polite">{surface?.gestures.crosshair.said ?? ''}</div>
   {#if surface && session.editing}
     {#key session.editing}
       <TextEditor {session} {surface} editing={session.editing} />

@@ -40,6 +40,13 @@
       >
     {/each}
   </div>
+  <label
+    ><input
+      type="checkbox"
+      checked={session.lesson!.facts.pointing}
+      onchange={(event) => session.tell({ command: 'set_pointing', on: event.currentTarget.checked })}
+    />{t('all-may-point')}</label
+  >
   {#if session.people.role === 'tutor'}
     <label
       ><input type="checkbox" bind:checked={forRoom} onchange={() => set(rights)} />{t('kit-for-room')}</label

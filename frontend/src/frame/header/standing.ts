@@ -16,6 +16,9 @@ export function standingWords(session: Session): string {
   if (what === '')
     return lesson.facts.mode === 'down' ? t('state-down', { writer: lesson.facts.writer }) : t('state-no-pen')
   const { reason = '' } = rights.standing?.writing ?? {}
+  // Some things, such as pointing, need no pen.
+  if (what && reason === 'pens_down') return t('state-down-may', { what })
+  if (what && ['no_pen', 'withheld', 'expired'].includes(reason)) return t('state-no-pen-may', { what })
   if (reason.startsWith('bay')) return what === null ? t('state-bay-all') : t('state-bay', { what })
   if (/^(page|desk)/.test(reason)) return what === null ? t('state-page-all') : t('state-page', { what })
   if (lesson.facts.mode === 'up') return what === null ? t('state-up-all') : t('state-up', { what })

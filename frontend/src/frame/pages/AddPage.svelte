@@ -29,7 +29,16 @@
     const index = session.pages.heads.findIndex(({ id }) => id === session.pages.id) + 1
     session.do({
       step: 'add_page',
-      head: { id: newId(), title: '', paper, writers: 'lesson', desk_of: '', bays: [], by: '' },
+      head: {
+        id: newId(),
+        title: '',
+        paper,
+        writers: 'lesson',
+        desk_of: '',
+        bays: [],
+        by: '',
+        hidden: false,
+      },
       index,
       items: [],
     })

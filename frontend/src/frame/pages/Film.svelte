@@ -25,7 +25,8 @@
     void tick().then(() => list.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }))
   })
 
-  function tag({ writers, desk_of }: PageHead): string {
+  function tag({ writers, desk_of, hidden }: PageHead): string {
+    if (hidden) return t('page-hidden')
     if (writers === 'desk') return session.people.nameOf(desk_of)
     return writers === 'open' ? t('page-open') : writers === 'tutor_side' ? t('page-tutor') : ''
   }

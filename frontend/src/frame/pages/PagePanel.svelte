@@ -3,6 +3,7 @@
   import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
   import Slider from '../../ui/Slider.svelte'
+  import { ask } from '../../wire/api'
   import { newId } from '../../wire/codec'
   import type { PageHead, Paper } from '../../wire/generated'
   import { KINDS, PAPER_COLOURS, RULINGS, SIZES, sizeOf } from '../../lesson/papers'
@@ -17,7 +18,7 @@
   /** Title, paper and place are for whoever made the page. */
   const own = $derived(session.rights.may('change_page'))
 
-  function change(changes: Partial<Pick<PageHead, 'title' | 'paper' | 'writers' | 'desk_of'>>) {
+  function change(changes: Partial<Pick<PageHead, 'title' | 'paper' | 'writers' | 'desk_of' | 'hidden'>>) {
     session.do({ step: 'edit_page', page: head.id, ...changes })
   }
 
@@ -47,6 +48,28 @@
     for (const { seat, name } of deskless.toReversed())
       session.do({ step: 'copy_page', page: head.id, id: newId(), title: name, desk_of: seat })
     onclose()
+  }
+
+  /** Only the owner has more boards to bring a page to. */
+  const others = $derived(
+    session.welcome?.role === 'tutor' ? session.boards.filter(({ id }) => id !== session.boardId) : [],
+  )
+  let to = $state('')
+  const target = $derived(others.find(({ id }) => id === to) ?? others[0])
+
+  async function bring(move: boolean) {
+    if (!target) return
+    const { id, title } = target
+    onclose()
+    try {
+      await ask('POST', `/api/rooms/${session.link}/boards/${session.boardId}/pages/${head.id}`, {
+        board: id,
+        move,
+      })
+      session.say(move ? t('page-moved-to', { board: title }) : t('page-copied-to', { board: title }))
+    } catch (error) {
+      session.warn((error as Error).message)
+    }
   }
 
   const pinned = $derived(
@@ -132,7 +155,21 @@
       >
     {/if}
   </div>
-  <div class="row clear">
+  {#if target}
+    <div class="row named">
+      <span>{t('to-a-board')}</span>
+      <select
+        aria-label={t('to-a-board')}
+        value={target.id}
+        onchange={(event) => (to = event.currentTarget.value)}
+      >
+        {#each others as { id, title } (id)}<option value={id}>{title}</option>{/each}
+      </select>
+      <Button onclick={() => bring(false)}>{t('copy-there')}</Button>
+      <Button disabled={session.pages.heads.length < 2} onclick={() => bring(true)}>{t('move-there')}</Button>
+    </div>
+  {/if}
+  <div class="row named">
     <span>{t('clear')}</span>
     {#each scopes.filter(({ key, of }) => key === 'mine' || session.chosen.clearable(of).length) as scope (scope.key)}
       <Button
@@ -154,6 +191,14 @@
   {/if}
   {#if session.people.tutorSide}
     <Choice
+      label={t('who-sees-it')}
+      options={[
+        { value: 0, label: t('sees-everybody') },
+        { value: 1, label: t('tutor-side-only') },
+      ]}
+      bind:value={() => Number(head.hidden), (hidden) => change({ hidden: Boolean(hidden) })}
+    />
+    <Choice
       label={t('who-writes-here')}
       options={[
         { value: 'lesson', label: t('as-the-lesson') },
@@ -165,14 +210,16 @@
       ]}
       bind:value={() => head.writers, setWriters}
     />
-    <div class="row">
-      <Button disabled={!deskless.length} onclick={makeDesks}
-        >{deskless.length
-          ? t('a-desk-for-each-of', { count: deskless.length })
-          : t('everybody-has-a-desk')}</Button
-      >
-      <span class="hint">{t('a-copy-of-this-page')}</span>
-    </div>
+    {#if students.some(({ tabs }) => tabs > 0)}
+      <div class="row">
+        <Button disabled={!deskless.length} onclick={makeDesks}
+          >{deskless.length
+            ? t('a-desk-for-each-of', { count: deskless.length })
+            : t('everybody-has-a-desk')}</Button
+        >
+        <span class="hint">{t('a-copy-of-this-page')}</span>
+      </div>
+    {/if}
   {/if}
   {#if own}
     <Choice
@@ -266,7 +313,16 @@
     background: var(--field);
     min-width: 0;
   }
-  .clear span {
+  select {
+    flex: 1;
+    min-width: 90px;
+    height: 40px;
+    padding: 0 8px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+  }
+  .named span {
     width: 74px;
     align-self: center;
     color: var(--muted);

@@ -27,6 +27,7 @@
       now={[
         at < 0 ? '…' : t('page-of', { number: at + 1, count: heads.length }),
         screen.phone ? '' : head?.title,
+        head?.hidden ? t('page-hidden') : '',
       ]
         .filter(Boolean)
         .join(' ')}
@@ -38,7 +39,8 @@
       {#snippet face()}
         <span class="now">
           <b>{at < 0 ? '…' : t('page-of', { number: at + 1, count: heads.length })}</b>
-          {#if head?.title && !screen.phone}<small>{head.title}</small>{/if}
+          {#if head?.hidden}<small class="hidden">{t('page-hidden')}</small>
+          {:else if head?.title && !screen.phone}<small>{head.title}</small>{/if}
         </span>
       {/snippet}
       {#snippet children(close)}<Film {session} onclose={close} />{/snippet}
@@ -103,5 +105,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+  .hidden {
+    padding: 0 5px;
+    background: var(--sun-pale);
+    color: var(--on-pale);
   }
 </style>

@@ -18,6 +18,9 @@
 {#if session.pictures.bringing}
   <span role="status">{t('bringing-the-picture-in')}</span>
   <Button onclick={() => session.pictures.bringing?.abort()}>{t('give-up')}</Button>
+{:else if session.documents.opening}
+  <span role="status">{t('opening-document')}</span>
+  <Button onclick={() => session.documents.giveUp()}>{t('give-up')}</Button>
 {:else}
   <Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>
   <Hint>{t('or-drop-one-on-the')}</Hint>
@@ -26,7 +29,7 @@
   bind:this={input}
   type="file"
   multiple
-  accept="image/*"
+  accept="image/*,application/pdf"
   aria-label={t('picture-file')}
   onchange={take}
 />

@@ -7,6 +7,7 @@
   import { nameOf } from '../../lesson/figure-names'
   import LookPanel from './LookPanel.svelte'
   import type { Session } from '../../lesson/session.svelte'
+  import PictureText from './PictureText.svelte'
   import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
@@ -25,6 +26,7 @@
   const changeable = $derived(session.board.version >= 0 && session.selection.items('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
+  const picture = $derived(items.length === 1 && items[0]!.kind === 'picture' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
   const map = $derived(session.selection.readings?.mind_map)
@@ -154,6 +156,12 @@
     {#snippet children()}<TablePanel {session} table={table!} />{/snippet}
   </Popover>
 {/snippet}
+{#snippet shows()}
+  <Popover label={t('picture-text')}>
+    {#snippet face()}{t('picture-text')}{/snippet}
+    {#snippet children(close)}<PictureText {session} picture={picture!} onclose={close} />{/snippet}
+  </Popover>
+{/snippet}
 {#snippet arrange()}
   <Popover label={t('arrange')}>
     {#snippet face()}{t('arrange')}{/snippet}
@@ -199,6 +207,7 @@
       session.board.version >= 0 && session.chosen.withWords() && { key: 'edit', part: edit },
       changeable && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },
+      picture && changeable && { key: 'shows', part: shows },
       table && changeable && { key: 'rows', part: rows },
       (changeable || session.rights.mayOnOthers('lock')) && { key: 'arrange', part: arrange },
       session.rights.may('add_ink') && { key: 'copy', part: copy },

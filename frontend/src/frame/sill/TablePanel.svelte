@@ -66,6 +66,7 @@
   <MenuButton onclick={() => change({ head: !table.head })}
     >{table.head ? t('first-row-as-the-others') : t('first-row-as-a-head')}</MenuButton
   >
+  <a href="/boards/{session.boardId}/pages/{session.pages.id}/{table.id}.csv" download>{t('take-csv')}</a>
   <p>{t('double-press-a-cell-to')}</p>
 </div>
 
@@ -92,6 +93,14 @@
     border: 1px solid var(--muted);
     border-radius: var(--radius);
     background: var(--field);
+  }
+  a {
+    display: grid;
+    align-items: center;
+    min-height: 40px;
+    padding: 0 10px;
+    color: var(--ink);
+    font-weight: 600;
   }
   p {
     padding: 8px 10px;

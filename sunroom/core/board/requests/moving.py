@@ -2,18 +2,23 @@
 
 from __future__ import annotations
 
-import msgspec
+from itertools import chain
 
-from sunroom.core.board.connect import HOLDING, attached, with_followers
+import msgspec
+import numpy as np
+
+from sunroom.core.board.bends import bent
+from sunroom.core.board.connect import HOLDING, attached, laid, with_followers
 from sunroom.core.board.items import ShapeItem, carried, check_map, check_number
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import ITEM, NAMED
 from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems, Step, remaining
+from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.pens.rules import Action
-from sunroom.core.shapes.figures import draw_figure
+from sunroom.core.sentences import said
 
 
 class TransformItems(msgspec.Struct, frozen=True, tag_field="step", tag="transform_items"):
@@ -25,13 +30,18 @@ class TransformItems(msgspec.Struct, frozen=True, tag_field="step", tag="transfo
 
 
 class MoveEnds(msgspec.Struct, frozen=True, tag_field="step", tag="move_ends"):
-    """A line, elbow or curve from another start to another end, which may hold on to other items."""
+    """A line, elbow or curve from another start to another end, which may hold on to other items.
+
+    ``inner`` bends it: a place on an elbow's middle part, or a curve's two control points; without it, it stays as
+    it is bent.
+    """
 
     page: str
     id: str
     start: tuple[float, float]
     end: tuple[float, float]
     holds: tuple[str, str] = ("", "")
+    inner: tuple[tuple[float, float], ...] = ()
 
 
 Moving = MoveItems | TransformItems | MoveEnds
@@ -49,7 +59,9 @@ def check(request: Moving) -> None:
             check_number("matrix", request.matrix.e, MAX_COORDINATE)
             check_number("matrix", request.matrix.f, MAX_COORDINATE)
         case MoveEnds():
-            for place in (*request.start, *request.end):
+            if len(request.inner) > 2:
+                raise MalformedError("inner", said("a-line-has-two-handles"))
+            for place in chain(request.start, request.end, *request.inner):
                 check_number("end", place, MAX_COORDINATE)
             check_holds(request.holds)
 
@@ -94,13 +106,10 @@ def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:
     line = page.items.get(request.id)
     if not isinstance(line, ShapeItem) or line.figure not in HOLDING:
         return None
-    (x0, y0), (x1, y1) = request.start, request.end
-    points = draw_figure(line.figure, x1 - x0, y1 - y0).points
+    start, end = np.array(request.start), np.array(request.end)
     # A line holds on to other things only.
     holds = tuple(held if held in page.items and held != line.id else "" for held in request.holds)
-    moved_line = msgspec.structs.replace(
-        line, x=x0, y=y0, map=(1.0, 0.0, 0.0, 1.0), points=points, holds=holds
-    )
-    run = attached(page, moved_line)
+    moved_line = laid(line, bent(line, start, end, request.inner))
+    run = attached(page, msgspec.structs.replace(moved_line, holds=holds))
     change = Change(id=line.id, x=run.x, y=run.y, map=run.map, points=run.points, holds=run.holds)
     return ChangeItems(page.head.id, (change,))

@@ -43,13 +43,14 @@ class CopyPage(msgspec.Struct, frozen=True, tag_field="step", tag="copy_page"):
 
 
 class EditPage(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="step", tag="edit_page"):
-    """Another title, paper or rule for a page; what is not set stays as it is then."""
+    """Another title, paper or rule for a page, hidden or shown; what is not set stays as it is then."""
 
     page: str
     title: str | UnsetType = UNSET
     paper: Paper | UnsetType = UNSET
     writers: PageRule | UnsetType = UNSET
     desk_of: str | UnsetType = UNSET
+    hidden: bool | UnsetType = UNSET
 
 
 class PutBay(msgspec.Struct, frozen=True, tag_field="step", tag="put_bay"):
@@ -113,16 +114,19 @@ def added(board: Board, request: AddPage, seat: str) -> Step | None:
 def step(now: Now, request: Paging) -> Step | None:
     match request:
         case ChangePage():
-            # Whose a page is does not change with its title.
-            return ChangePage(msgspec.structs.replace(request.head, by=now.page.head.by))
+            # Whose a page is, and who sees it, does not change with its title.
+            head = now.page.head
+            return ChangePage(msgspec.structs.replace(request.head, by=head.by, hidden=head.hidden))
         case EditPage() | PutBay() | DropBay():
             head = _edited(now.page.head, request)
             check_head(head)
+            if head.hidden and not now.board.shows_without(head.id):
+                raise GoneError("last_page", said("a-board-keeps-at-least"))
             return ChangePage(head)
         case CopyPage():
             _check_room_for_page(now.board)
             return remaining(now.board, _copy(now, request))
-        case RemovePage() if len(now.board.order) == 1:
+        case RemovePage() if not now.board.shows_without(request.page):
             raise GoneError("last_page", said("a-board-keeps-at-least"))
         case _:
             return remaining(now.board, request)
@@ -132,7 +136,7 @@ def _edited(head: PageHead, request: EditPage | PutBay | DropBay) -> PageHead:
     """The head of now with what is asked for: others may have changed the rest of it meanwhile."""
     match request:
         case EditPage():
-            fields = ("title", "paper", "writers", "desk_of")
+            fields = ("title", "paper", "writers", "desk_of", "hidden")
             asked = {name: getattr(request, name) for name in fields}
             return msgspec.structs.replace(
                 head, **{n: value for n, value in asked.items() if value is not UNSET}
@@ -151,21 +155,48 @@ def _check_room_for_page(board: Board) -> None:
         raise MalformedError("page", said("a-board-has-at-most", pages=MAX_PAGES))
 
 
-def _copy(now: Now, request: CopyPage) -> AddPage:
-    """The page with all its items, which belong to the one who copied it."""
-    in_order = now.page.in_order()
-    if len(in_order) > MAX_COPIED:
+def brought(page: Page, page_id: str, to: Board, copier: str, at_ms: int) -> AddPage:
+    """The step that puts a page of another board behind all pages of ``to``, under the id ``page_id``.
+
+    ``copier``: the seat that all of the copy belongs to; "" when the page is to move with all it is.
+
+    Raises
+    ------
+    MalformedError
+        When the board has no room for it, or too much is on it for a copy.
+    """
+    _check_room_for_page(to)
+    if not copier:
+        _check_copied(page)
+        head, items = msgspec.structs.replace(page.head, id=page_id), tuple(page.in_order())
+    else:
+        head, items = copied(page, page_id, copier, at_ms)
+    return AddPage(head, len(to.order), items)
+
+
+def _check_copied(page: Page) -> None:
+    if len(page.items) > MAX_COPIED:
         raise MalformedError("items", said("a-page-with-more-than", copied=MAX_COPIED))
-    ids = {item.id: f"{request.id[:20]}-{number}" for number, item in enumerate(in_order)}
+
+
+def copied(page: Page, page_id: str, seat: str, at_ms: int) -> tuple[PageHead, tuple[Item, ...]]:
+    """Head and items of a copy of ``page``, which belong to the one who copied it."""
+    _check_copied(page)
+    in_order = page.in_order()
+    ids = {item.id: f"{page_id[:20]}-{number}" for number, item in enumerate(in_order)}
     items = tuple(
-        _held_anew(owned(item, now.seat), ids, id=ids[item.id], at_ms=now.at_ms, locked=False, pinned=False)
+        _held_anew(owned(item, seat), ids, id=ids[item.id], at_ms=at_ms, locked=False, pinned=False)
         for item in in_order
     )
-    head = msgspec.structs.replace(now.page.head, id=request.id, by=now.seat)
+    return msgspec.structs.replace(page.head, id=page_id, by=seat), items
+
+
+def _copy(now: Now, request: CopyPage) -> AddPage:
+    head, items = copied(now.page, request.id, now.seat, now.at_ms)
     if request.desk_of:
-        # A desk's bays are its owner's like the rest of it.
+        # A desk's bays are its owner's like the rest of it; it may be made of a page that waits hidden.
         head = msgspec.structs.replace(
-            head, title=request.title, writers="desk", desk_of=request.desk_of, bays=()
+            head, title=request.title, writers="desk", desk_of=request.desk_of, bays=(), hidden=False
         )
     elif head.writers == "desk":
         head = msgspec.structs.replace(head, writers="lesson", desk_of="")

@@ -11,6 +11,7 @@ from sunroom.core.board.items import (
     MAX_TABLE_SIDE,
     Item,
     NoteItem,
+    PictureItem,
     ShapeItem,
     TableItem,
     TextItem,
@@ -34,9 +35,9 @@ BLACK = "#000000"
 
 
 class EditText(msgspec.Struct, frozen=True, tag_field="step", tag="edit_text"):
-    """Other words for a text, a note or the inside of a figure; styles count for texts alone.
+    """Other words for a text, a note, the inside of a figure, or what a picture shows; styles count for texts alone.
 
-    Empty ``text`` takes the words out of a figure.
+    Empty ``text`` takes the words out of a figure, or from a picture.
     """
 
     page: str
@@ -156,7 +157,7 @@ def _edited(item: Item | None, request: EditText) -> Item | None:
             item, text=request.text, spans=request.spans, family=request.family, align=request.align,
             listing=request.listing,
         )  # fmt: skip
-    if not isinstance(item, NoteItem | ShapeItem):
+    if not isinstance(item, NoteItem | ShapeItem | PictureItem):
         return None
     new = msgspec.structs.replace(item, text=request.text)
     check_item(new)

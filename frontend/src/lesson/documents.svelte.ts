@@ -1,0 +1,135 @@
+/** A PDF being brought in: taken whole, its pages chosen, and brought one after the other. */
+import type { Point } from '../board/place'
+import { ask } from '../wire/api'
+import { newId } from '../wire/codec'
+import type { BroughtIn, Opened, PageHead } from '../wire/generated'
+import type { Inside } from './inside'
+import { FIRST_PAPER } from './papers'
+import type { Pictures } from './pictures.svelte'
+
+/** A point is 1/72 inch, a board unit 1/96. */
+const UNITS = 96 / 72
+/** A sheet's sides in board units, as the core has them. */
+const SIDES = [200, 10_000] as const
+const GAP = 24
+
+/** What the pages become: pages of the board to write on, or things on the page that is looked at. */
+export type As = 'pages' | 'things'
+
+export class Documents {
+  opening = $state.raw(false)
+  opened = $state.raw<(Opened & { name: string }) | null>(null)
+  /** How many of how many pages are in; null while none are brought. */
+  progress = $state.raw<{ done: number; all: number } | null>(null)
+  /** Pages that come by this: of them only the first is turned to. */
+  readonly later = new Set<string>()
+  #inside: Inside
+  #pictures: Pictures
+  #given: AbortController | null = null
+
+  constructor(inside: Inside, pictures: Pictures) {
+    this.#inside = inside
+    this.#pictures = pictures
+  }
+
+  get #path(): string {
+    return `/api/boards/${this.#inside.boardId}/documents`
+  }
+
+  thumb(number: number): string {
+    return `${this.#path}/${this.opened?.id}/${number}.png`
+  }
+
+  async open(file: File): Promise<void> {
+    const { rights } = this.#inside
+    if (!rights.may('add_picture')) return this.#inside.say(rights.reason)
+    if (this.opening || this.opened) return
+    this.#given = new AbortController()
+    this.opening = true
+    try {
+      const opened = await ask<Opened>('POST', this.#path, file, this.#given.signal)
+      this.opened = { ...opened, name: file.name.replace(/\.pdf$/i, '') }
+    } catch (error) {
+      this.#failed(error)
+    } finally {
+      this.opening = false
+    }
+  }
+
+  /** Bring pages (from 1) in, each as soon as it is made; what has come stays when the rest is given up. */
+  async bring(numbers: number[], as: As, middle: Point, wide: number): Promise<void> {
+    const { opened } = this
+    if (!opened || this.progress) return
+    this.#given = new AbortController()
+    this.progress = { done: 0, all: numbers.length }
+    const { pages } = this.#inside
+    const first = pages.heads.findIndex(({ id }) => id === pages.id) + 1
+    let top = middle[1]
+    try {
+      for (const [at, number] of numbers.entries()) {
+        const path = `${this.#path}/${opened.id}/${number}`
+        const { id } = await ask<BroughtIn>('POST', path, {}, this.#given.signal)
+        const [width, height] = opened.sizes[number - 1]!.map((side) => side * UNITS) as [number, number]
+        if (as === 'pages') this.#addPage(id, width, height, first + at, number)
+        else {
+          const scale = Math.min(1, wide / width)
+          const [w, h] = [width * scale, height * scale]
+          const item = this.#pictures.item(id, middle[0] - w / 2, top, w, h)
+          this.#inside.do({ step: 'add_items', page: pages.id, items: [item] })
+          top += h + GAP
+        }
+        this.progress = { done: at + 1, all: numbers.length }
+      }
+      this.close()
+    } catch (error) {
+      this.#failed(error)
+    } finally {
+      this.progress = null
+    }
+  }
+
+  #addPage(picture: string, width: number, height: number, index: number, number: number): void {
+    const { opened } = this
+    // A page that is too small or large for a sheet keeps its proportions.
+    const scale = Math.min(
+      Math.max(1, SIDES[0] / Math.min(width, height)),
+      SIDES[1] / Math.max(width, height),
+    )
+    const many = (opened?.sizes.length ?? 1) > 1
+    const head: PageHead = {
+      id: newId(),
+      title: (many ? `${opened?.name.slice(0, 70)} ${number}` : (opened?.name.slice(0, 80) ?? '')).trim(),
+      paper: {
+        ...FIRST_PAPER,
+        kind: 'sheet',
+        ruling: 'plain',
+        width: width * scale,
+        height: height * scale,
+        colour: '#ffffff',
+        picture,
+      },
+      writers: 'lesson',
+      desk_of: '',
+      bays: [],
+      by: '',
+      hidden: false,
+    }
+    if (this.progress?.done) this.later.add(head.id)
+    this.#inside.do({ step: 'add_page', head, index, items: [] })
+  }
+
+  giveUp(): void {
+    this.#given?.abort()
+  }
+
+  /** The document goes; nothing that was brought does. */
+  close(): void {
+    const { opened } = this
+    this.opened = null
+    if (opened) void ask('DELETE', `${this.#path}/${opened.id}`).catch(() => {})
+  }
+
+  #failed(error: unknown): void {
+    if ((error as Error).message) this.#inside.warn((error as Error).message)
+  }
+}

@@ -1,0 +1,90 @@
+"""PDFs brought in: taken whole, shown small, and made into pictures page by page, so that the first is there at once."""
+
+from __future__ import annotations
+
+import msgspec
+from django.http import HttpRequest, HttpResponse
+from django.views.decorators.http import require_GET, require_http_methods, require_POST
+
+from sunroom.boards import models, repository
+from sunroom.boards.space import check_space
+from sunroom.core.formats.documents import MAX_BYTES
+from sunroom.core.sentences import Sentence, said
+from sunroom.live.doors.files import BroughtIn, body_file, check_may_bring, made, making, visible_board
+from sunroom.live.work import workers
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems
+
+THUMB_PX = 220
+
+
+class Opened(msgspec.Struct):
+    """A PDF that has been taken: width and height of each page in points."""
+
+    id: str
+    sizes: list[tuple[float, float]]
+
+
+def _room(request: HttpRequest, board: str) -> models.Board:
+    row = visible_board(request, board)
+    check_may_bring(request, row)
+    return row
+
+
+def _document(row: models.Board, uid: str) -> bytes:
+    data = repository.document(row.room_id, uid)
+    if data is None:
+        raise Problem(404, said("the-document-has-gone"))
+    return data
+
+
+@require_POST
+@answers_problems
+def open_document(request: HttpRequest, board: str) -> HttpResponse:
+    """Take a PDF (the request's body), so that its pages can be chosen."""
+    allow(request, "document", 20, 300)
+    row = _room(request, board)
+    with body_file(request, MAX_BYTES) as file, making():
+        check_space(row.room_id, file.stat().st_size)
+        sizes = made(workers.take_document, str(file))
+        if isinstance(sizes, Sentence):
+            raise Problem(400, sizes)
+        uid = repository.keep_document(row.room_id, file.read_bytes(), sizes)
+    return answer(Opened(uid, sizes), 201)
+
+
+@require_http_methods(["DELETE"])
+@answers_problems
+def close_document(request: HttpRequest, board: str, document: str) -> HttpResponse:
+    """All pages that were wanted are in: the document itself goes."""
+    repository.drop_document(_room(request, board).room_id, document)
+    return answer({})
+
+
+@require_GET
+@answers_problems
+def thumb(request: HttpRequest, board: str, document: str, number: int) -> HttpResponse:
+    """A small picture of page ``number``, from 1."""
+    allow(request, "document-thumb", 1_200, 300)
+    row = _room(request, board)
+    with making():
+        shown = made(workers.document_thumb, _document(row, document), number - 1, THUMB_PX)
+    if isinstance(shown, Sentence):
+        raise Problem(400, shown)
+    response = HttpResponse(shown, content_type="image/png")
+    response["Cache-Control"] = "private, max-age=3600"
+    return response
+
+
+@require_POST
+@answers_problems
+def bring_in(request: HttpRequest, board: str, document: str, number: int) -> HttpResponse:
+    """Make a picture of page ``number``, from 1, for the board."""
+    allow(request, "document-page", 1_200, 300)
+    row = _room(request, board)
+    with making():
+        page = made(workers.take_document_page, _document(row, document), number - 1)
+        if isinstance(page, Sentence):
+            raise Problem(400, page)
+        check_space(row.room_id, len(page.picture.data) + len(page.vector))
+        uid = repository.keep_picture(row.room_id, page.picture, page.vector)
+    return answer(BroughtIn(uid, page.picture.width_px, page.picture.height_px), 201)

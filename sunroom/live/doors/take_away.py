@@ -1,0 +1,192 @@
+"""A board, or one of its pages, as files of open formats, for whoever may see it now; hidden pages are left out."""
+
+from __future__ import annotations
+
+from datetime import date
+
+from asgiref.sync import async_to_sync
+from django.http import HttpRequest, HttpResponse
+from django.utils.http import content_disposition_header
+from django.views.decorators.http import require_GET
+
+from sunroom.boards import models, repository
+from sunroom.core.board import Page, TableItem
+from sunroom.core.formats.csv import table_csv
+from sunroom.core.formats.drawing import Parts, pictures_of
+from sunroom.core.formats.kept import encode_page
+from sunroom.core.sentences import said
+from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
+from sunroom.live.doors.search import heard
+from sunroom.live.room.access import may_look
+from sunroom.live.work import workers
+from sunroom.rooms import services
+from sunroom.rooms.requests import Problem, allow, answers_problems, language_of
+from sunroom.words import say
+
+#: A picture of the board for a list, and the widths that a page's picture may be asked for in.
+LISTED_WIDTH_PX = 480
+WIDTHS_PX = (200, 6_000)
+
+
+def _file(data: bytes, mime: str, name: str) -> HttpResponse:
+    """A file to be kept by the one who asked for it."""
+    response = HttpResponse(data, content_type=mime)
+    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+def _parts(request: HttpRequest) -> Parts:
+    """What is to be saved besides the writing: all that is not said to be left out."""
+    left_out = request.GET.get("without", "").split()
+    return Parts(**{name: name not in left_out for name in Parts.__struct_fields__})
+
+
+def _asked(request: HttpRequest, row: models.Board) -> list[Page]:
+    """All pages that everybody sees, or the one that is asked for, if whoever asks may see it."""
+    async_to_sync(settle)(row.room_id)
+    pages, wanted = pages_of_board(row), request.GET.get("page")
+    if not wanted:
+        return [page for page in pages if not page.head.hidden]
+    return [_one(request, row, pages, wanted)]
+
+
+def _one(request: HttpRequest, row: models.Board, pages: list[Page], wanted: str) -> Page:
+    looks = may_look(row.room, request.user, request.session)
+    sees_all = looks is not None and looks.facts.role in ("tutor", "helper")
+    found = next((page for page in pages if page.head.id == wanted), None)
+    if found is None or (found.head.hidden and not sees_all):
+        raise Problem(404, said("that-page-is-no-longer"))
+    return found
+
+
+def _named(row: models.Board, pages: list[Page], asked_for_one: bool, ending: str) -> str:
+    """A file's name: board, page when it is one, and the day."""
+    title = f" {pages[0].head.title}" if asked_for_one and pages[0].head.title else ""
+    return f"{row.title}{title} {date.today().isoformat()}.{ending}"
+
+
+def _names(request: HttpRequest, pages: list[Page]) -> list[str]:
+    """What each page is called, by its number when it has no title."""
+    language = language_of(request)
+    return [
+        page.head.title or say("page-number", {"number": number}, language)
+        for number, page in enumerate(pages, 1)
+    ]
+
+
+@require_GET
+@answers_problems
+def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
+    """The board as everybody sees it, or one page, as a PDF."""
+    allow(request, "file", 60, 60)
+    row = visible_board(request, board)
+    with making():
+        pages = _asked(request, row)
+        pictures = repository.pictures(row.room_id, pictures_of(pages), vectors=True)
+        packed, names = [encode_page(page) for page in pages], _names(request, pages)
+        data = made(workers.make_pdf, packed, names, row.title, pictures, row.room.language, _parts(request))
+    return _file(data, "application/pdf", _named(row, pages, "page" in request.GET, "pdf"))
+
+
+@require_GET
+@answers_problems
+def board_html(request: HttpRequest, board: str) -> HttpResponse:
+    """The board as everybody sees it, or one page, as a web page that needs nothing but itself."""
+    allow(request, "file", 60, 60)
+    row = visible_board(request, board)
+    with making():
+        pages = _asked(request, row)
+    # Others' files need not wait for the ink to be read.
+    told = [
+        [line.texts[0] for line in sorted(lines or [], key=lambda at: (at.y, at.x))]
+        for lines in heard(row, pages)
+    ]
+    with making():
+        pictures = repository.pictures(row.room_id, pictures_of(pages))
+        packed, names = [encode_page(page) for page in pages], _names(request, pages)
+        data = made(workers.make_html, packed, names, told, row.title, pictures, row.room.language, _parts(request))  # fmt: skip
+    return _file(data, "text/html; charset=utf-8", _named(row, pages, "page" in request.GET, "html"))
+
+
+@require_GET
+@answers_problems
+def page_file(request: HttpRequest, board: str, page: str, kind: str) -> HttpResponse:
+    """One page as a picture (PNG, ``width`` px), as a vector picture (SVG), or its ink as InkML."""
+    allow(request, "file", 60, 60)
+    if kind not in ("png", "svg", "inkml"):
+        raise Problem(404, said("there-is-no-such-file"))
+    row = visible_board(request, board)
+    with making():
+        async_to_sync(settle)(row.room_id)
+        found = _one(request, row, pages_of_board(row), page)
+        pictures = repository.pictures(row.room_id, pictures_of([found]))
+        packed, title, parts = encode_page(found), found.head.title or row.title, _parts(request)
+        match kind:
+            case "png":
+                data, mime = made(workers.make_picture, packed, _width(request), pictures, parts), "image/png"
+            case "svg":
+                data, mime = made(workers.make_svg, packed, title, pictures, parts), "image/svg+xml"
+            case _:
+                data, mime = made(workers.make_inkml, packed), "application/inkml+xml"
+    return _file(data, mime, _named(row, [found], True, kind))
+
+
+def _width(request: HttpRequest) -> int:
+    asked = request.GET.get("width", "")
+    return min(max(int(asked), WIDTHS_PX[0]), WIDTHS_PX[1]) if asked.isdecimal() and len(asked) < 6 else 1_600
+
+
+@require_GET
+@answers_problems
+def table(request: HttpRequest, board: str, page: str, item: str) -> HttpResponse:
+    """A table of a page as CSV."""
+    allow(request, "file", 60, 60)
+    row = visible_board(request, board)
+    with making():
+        async_to_sync(settle)(row.room_id)
+        found = _one(request, row, pages_of_board(row), page)
+    shown = found.items.get(item)
+    if not isinstance(shown, TableItem):
+        raise Problem(404, said("that-is-no-longer-on"))
+    return _file(table_csv(shown), "text/csv; charset=utf-8", _named(row, [found], True, "csv"))
+
+
+@require_GET
+@answers_problems
+def board_package(request: HttpRequest, board: str) -> HttpResponse:
+    """The whole board as a package that another room can take in; for the room's owner."""
+    allow(request, "file", 60, 60)
+    row = visible_board(request, board)
+    if not services.owns(row.room, request.user, request.session):
+        raise Problem(404, said("only-the-rooms-tutor-can"))
+    async_to_sync(settle)(row.room_id)
+    with making():
+        data = package_of(row, language_of(request))
+    return _file(data, "application/zip", f"{row.title} {date.today().isoformat()}.board.zip")
+
+
+def package_of(row: models.Board, language: str) -> bytes:
+    """A board as a package, with the names of its writers, and a word about itself in ``language``."""
+    pages = pages_of_board(row)
+    pictures = repository.pictures(row.room_id, pictures_of(pages))
+    writers = {item.by for page in pages for item in page.items.values()}
+    names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
+    about = say("package-about", language=language)
+    packed = [encode_page(page) for page in pages]
+    return made(workers.make_package, packed, row.title, names, pictures, about)
+
+
+@require_GET
+@answers_problems
+def board_picture(request: HttpRequest, board: str) -> HttpResponse:
+    """A picture of the first page that everybody sees; its address carries the step number, so it may be cached."""
+    allow(request, "board-picture", 240, 60)
+    row = visible_board(request, board)
+    with making():
+        first = next(page for page in pages_of_board(row) if not page.head.hidden)
+        pictures = repository.pictures(row.room_id, pictures_of([first]))
+        data = made(workers.make_picture, encode_page(first), LISTED_WIDTH_PX, pictures)
+    response = HttpResponse(data, content_type="image/png")
+    response["Cache-Control"] = "private, max-age=86400"
+    return response

@@ -1,0 +1,106 @@
+"""PDFs brought in: their pages as pictures and as vectors, and what is not taken."""
+
+from __future__ import annotations
+
+import io
+from unittest import TestCase
+
+import pikepdf
+import pypdfium2
+
+from sunroom.core.board import Paper
+from sunroom.core.errors import MalformedError
+from sunroom.core.formats import board_pdf
+from sunroom.core.formats.documents import MAX_BYTES, MAX_PAGES, document_page, page_picture, page_sizes
+from sunroom.resources import typesetter
+from tests.core.test_formats import page_with
+from tests.core.test_take_away import text
+from tests.words import in_words
+
+
+def document(*words: str, rotate: int = 0, password: str = "", script: bool = False) -> bytes:
+    """A PDF with a page for each of ``words``, upright A5."""
+    sheet = Paper("sheet", "plain", 560, 794)
+    data = board_pdf([page_with(text(said), paper=sheet) for said in words], typesetter(), "Worksheet")
+    out = io.BytesIO()
+    with pikepdf.open(io.BytesIO(data)) as pdf:
+        for page in pdf.pages:
+            page.obj.Rotate = rotate
+            if script:
+                act = pikepdf.Dictionary(S=pikepdf.Name.JavaScript, JS=pikepdf.String("app.alert(1)"))
+                page.obj.AA = pikepdf.Dictionary(O=act)
+                pdf.Root.OpenAction = act
+        pdf.save(out, encryption=pikepdf.Encryption(owner="o", user=password) if password else False)
+    return out.getvalue()
+
+
+class Documents(TestCase):
+    def test_pages_have_the_size_that_is_seen(self) -> None:
+        self.assertEqual(
+            [tuple(map(round, size)) for size in page_sizes(document("a", "b"))], [(420, 596)] * 2
+        )
+        self.assertEqual(
+            [tuple(map(round, size)) for size in page_sizes(document("a", rotate=90))], [(596, 420)]
+        )
+
+    def test_a_page_becomes_a_picture_as_it_is_seen(self) -> None:
+        for rotate, size in ((0, (141, 200)), (90, (200, 141))):
+            shown = page_picture(document("noon", rotate=rotate), 0, 200)
+            self.assertLessEqual(abs(shown.width_px - size[0]) + abs(shown.height_px - size[1]), 2)
+
+    def test_in_a_saved_pdf_it_is_vectors_again_with_its_words(self) -> None:
+        for rotate in (0, 90, 180, 270):
+            page = document_page(document("How long at noon?", rotate=rotate), 0)
+            width, height = page.picture.width_px, page.picture.height_px
+            sheet = page_with(paper=Paper("sheet", "plain", width / 4, height / 4, picture="picture-1"))
+            saved = pypdfium2.PdfDocument(
+                board_pdf([sheet], typesetter(), "Saved", {"picture-1": page.vector})
+            )
+            self.assertIn("How long at noon?", saved[0].get_textpage().get_text_range())
+            drawn = saved[0].render(scale=2).to_pil().convert("L").resize((100, 100))
+            seen = (
+                pypdfium2.PdfDocument(page.vector)[0].render(scale=2).to_pil().convert("L").resize((100, 100))
+            )
+            apart = sum(abs(a - b) for a, b in zip(drawn.tobytes(), seen.tobytes(), strict=True)) / 10_000
+            self.assertLess(apart, 4, rotate)
+
+    def test_nothing_that_acts_is_kept(self) -> None:
+        page = document_page(document("noon", script=True), 0)
+        with pikepdf.open(io.BytesIO(page.vector)) as kept:
+            self.assertNotIn("/AA", kept.pages[0].obj)
+            self.assertNotIn("/OpenAction", kept.Root)
+        self.assertNotIn(b"JavaScript", page.vector)
+
+    def test_what_is_not_taken_gets_a_sentence(self) -> None:
+        many = io.BytesIO()
+        with pikepdf.new() as pdf:
+            for _ in range(MAX_PAGES + 1):
+                pdf.add_blank_page(page_size=(100, 100))
+            pdf.save(many)
+        kilometre = io.BytesIO()
+        with pikepdf.new() as pdf:
+            pdf.add_blank_page(page_size=(100, 100))
+            pdf.pages[0].MediaBox = pikepdf.Array([0, 0, 2_834_645, 100])
+            pdf.save(kilometre)
+        whole = document("noon")
+        rows = [
+            (b"", "no PDF"),
+            (b"PK\x03\x04 a zip", "no PDF"),
+            (b"%PDF-1.7 and nothing more", "no PDF"),
+            (whole[: len(whole) // 3], "no PDF"),
+            (document("noon", password="secret"), "password"),
+            (many.getvalue(), "between 1 and"),
+            (kilometre.getvalue(), "too large"),
+            (b"%PDF-" + b"0" * MAX_BYTES, "larger than"),
+        ]
+        for data, said in rows:
+            with self.assertRaises(MalformedError) as caught:
+                page_sizes(data)
+            self.assertIn(said, in_words(caught.exception))
+        with self.assertRaises(MalformedError):
+            document_page(whole, 1)
+
+    def test_a_page_whose_vectors_cannot_be_had_is_its_picture(self) -> None:
+        from sunroom.core.formats import documents
+
+        self.assertEqual(documents._vector(b"%PDF-1.7 broken", 0), b"")

@@ -1,0 +1,218 @@
+"""Boards as SVG, web page, InkML, CSV and clear pictures: what is in them, and what never is."""
+
+from __future__ import annotations
+
+import base64
+import csv
+import io
+import re
+import tempfile
+from contextlib import redirect_stderr, redirect_stdout
+from pathlib import Path
+from unittest import TestCase
+from xml.etree.ElementTree import fromstring
+
+import msgspec
+import numpy as np
+import pypdfium2
+from fontTools.ttLib import TTFont
+from hypothesis import HealthCheck, given, settings
+from PIL import Image
+
+from sunroom.convert import main
+from sunroom.core.board import Board, InkItem, NoteItem, Page, PictureItem, TableItem, TextItem
+from sunroom.core.board.items import laid_out
+from sunroom.core.formats import board_pdf, page_png
+from sunroom.core.formats.csv import table_csv
+from sunroom.core.formats.drawing import Parts, page_box
+from sunroom.core.formats.inkml import page_inkml, read_inkml
+from sunroom.core.formats.package import write_package
+from sunroom.core.formats.svg import Fonts, board_html, page_svg
+from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.text import Span
+from sunroom.resources import typesetter
+from tests import strategies as make
+from tests.core.test_formats import page_with
+from tests.core.test_pictures import picture
+
+SVG = "{http://www.w3.org/2000/svg}"
+NASTY = '</text><script>alert(1)</script> & "quotes" <b>'
+
+
+def text(words: str, **more: object) -> TextItem:
+    item = TextItem(id="text-001", x=40, y=40, text=words, size=24, colour="#16222b", **more)  # type: ignore[arg-type]
+    return laid_out(item, typesetter())  # type: ignore[return-value]
+
+
+def svg(page: Page, pictures: dict[str, bytes] | None = None, parts: Parts | None = None) -> str:
+    return page_svg(page, typesetter(), "Shadow", pictures or {}, parts or Parts())
+
+
+class Svg(TestCase):
+    def test_typed_words_are_text_and_nothing_of_them_is_markup(self) -> None:
+        root = fromstring(svg(page_with(text(NASTY))))
+        said = "".join("".join(element.itertext()) for element in root.iter(f"{SVG}text"))
+        self.assertEqual("".join(said.split()), "".join(NASTY.split()))
+        self.assertEqual([element.tag for element in root.iter() if "script" in element.tag], [])
+
+    @settings(max_examples=30, deadline=None, suppress_health_check=list(HealthCheck))
+    @given(make.boards())
+    def test_any_page_is_well_formed_and_as_large_as_what_is_saved(self, board: Board) -> None:
+        for page in board.in_order():
+            root, box = fromstring(svg(page)), page_box(page)
+            found = [float(value) for value in root.attrib["viewBox"].split()]
+            np.testing.assert_allclose(found, [box.x0, box.y0, box.width, box.height], atol=0.01)
+
+    def test_fonts_bring_the_characters_that_are_used_and_no_others(self) -> None:
+        fonts = Fonts(typesetter())
+        self.assertEqual(fonts.family("sans", "noon"), "board-sans, sans-serif")
+        data = re.search(r"base64,([^)]+)\)", fonts.css())
+        assert data is not None
+        font = TTFont(io.BytesIO(base64.b64decode(data[1])))
+        self.assertEqual({chr(code) for code in font.getBestCmap()}, set("no"))
+
+    def test_a_link_leads_out_without_saying_from_where(self) -> None:
+        linked = text("a sundial", spans=(Span(0, 9, link="https://example.org/?a=1&b=2"),))
+        (anchor,) = fromstring(svg(page_with(linked))).iter(f"{SVG}a")
+        self.assertEqual(anchor.attrib["href"], "https://example.org/?a=1&b=2")
+        self.assertIn("noreferrer", anchor.attrib["rel"])
+
+    def test_pictures_are_inside_and_missing_ones_are_left_out(self) -> None:
+        shown = PictureItem(id="shown-01", picture="picture-1", width=80, height=60, opacity=0.5)
+        often = [msgspec.structs.replace(shown, id=f"shown-{n:02d}") for n in range(40)]
+        page = page_with(*often)
+        root = fromstring(svg(page, {"picture-1": picture()}))
+        (image,) = root.iter(f"{SVG}image")
+        self.assertTrue(
+            image.attrib["href"].startswith("data:image/png;base64,"), "once, however often it is shown"
+        )
+        uses = list(root.iter(f"{SVG}use"))
+        self.assertEqual({(u.attrib["href"], u.attrib["opacity"]) for u in uses}, {("#picture-1", "0.5")})
+        self.assertEqual(len(uses), 40)
+        self.assertNotIn("<use", svg(page))
+        pages = [page, page]
+        found = board_html(pages, ["", ""], [[], []], typesetter(), "", {"picture-1": picture()}, "en")
+        self.assertEqual(found.count("<image"), 1)
+
+    def test_what_is_left_out_is_not_there(self) -> None:
+        note = laid_out(NoteItem(id="note-001", text="why", name="Noor", colour="#ffe6a7"), typesetter())
+        page = page_with(note)
+        self.assertIn("Noor", svg(page))
+        self.assertNotIn("Noor", svg(page, parts=Parts(names=False)))
+        self.assertIn("why", svg(page, parts=Parts(names=False)))
+        self.assertNotIn("why", svg(page, parts=Parts(notes=False)))
+        self.assertNotIn("<rect", svg(page, parts=Parts(paper=False)))
+        self.assertLess(len(svg(page, parts=Parts(ruling=False))), len(svg(page)))
+
+
+class WebPage(TestCase):
+    def test_it_needs_nothing_but_itself_and_runs_nothing(self) -> None:
+        page = page_with(text(NASTY))
+        found = board_html([page], [NASTY], [[NASTY, "noon"]], typesetter(), NASTY, {}, "en")
+        self.assertIn("default-src 'none'", found)
+        self.assertNotIn("<script", found)
+        self.assertEqual(re.findall(r"""(?:src|href)=["']?(?!data:|#)[^ ]+""", found), [])
+        self.assertEqual(re.findall(r"url\((?!data:)", found), [])
+        self.assertIn("<li>noon</li>", found, "what ink reads as is told")
+        self.assertIn('<html lang="en">', found)
+
+
+class Pictures(TestCase):
+    def test_without_its_paper_a_picture_is_clear_where_nothing_is_written(self) -> None:
+        page = page_with(text("noon"))
+        for parts, clear in ((Parts(), False), (Parts(paper=False, ruling=False), True)):
+            found = Image.open(io.BytesIO(page_png(page, typesetter(), 400, parts=parts)))
+            corner = found.convert("RGBA").getpixel((2, 2))
+            self.assertEqual(corner[3] == 0, clear)  # type: ignore[index]
+
+    def test_a_pdf_leaves_out_what_is_not_wanted(self) -> None:
+        note = laid_out(NoteItem(id="note-001", text="why", name="Noor", colour="#ffe6a7"), typesetter())
+        data = board_pdf([page_with(note)], typesetter(), "Shadows", parts=Parts(names=False))
+        said = pypdfium2.PdfDocument(data)[0].get_textpage().get_text_range()
+        self.assertIn("why", said)
+        self.assertNotIn("Noor", said)
+
+
+class Ink(TestCase):
+    def test_a_page_s_ink_comes_back_with_its_places_pressure_and_time(self) -> None:
+        rows = np.array([(0, 0, 0.2, 0), (30, 5, 0.6, 8), (60, 0, 0.5, 16)], float)
+        looks = (("pen", "#16222b", 3), ("highlighter", "#f2c230", 24), ("pen", "#16222b", 3))
+        ink = [
+            InkItem(id=f"ink-{n:04d}", x=10 * n, y=20, z=n + 1, at_ms=5_000 + n, nib=nib, colour=colour, width=width, map=(2, 0, 0, 2), samples=pack_samples(rows))  # type: ignore[arg-type]
+            for n, (nib, colour, width) in enumerate(looks)
+        ]  # fmt: skip
+        data = page_inkml(page_with(*ink, text("typed")))
+        strokes = read_inkml(data)
+        self.assertEqual(len(strokes), 3)
+        for item, stroke in zip(ink, strokes, strict=True):
+            samples = unpack_samples(item.samples)
+            np.testing.assert_allclose(stroke[:, :2], item.placement.points(samples[:, :2]), atol=0.01)
+            np.testing.assert_allclose(stroke[:, 2:], samples[:, 2:], atol=0.005)
+        root = fromstring(data)
+        name = "{http://www.w3.org/2003/InkML}"
+        self.assertEqual(len(list(root.iter(f"{name}brush"))), 2, "one look, one brush")
+        self.assertEqual([t.attrib["timeOffset"] for t in root.iter(f"{name}trace")], ["0", "1", "2"])
+
+
+class Csv(TestCase):
+    def table(self, *cells: str) -> TableItem:
+        return TableItem(
+            id="table-01", columns=(60.0, 60.0), rows=(20.0, 20.0), cells=cells, colour="#16222b"
+        )
+
+    def test_cells_come_back_as_they_were(self) -> None:
+        cells = ("sun height", 'a "quoted", one', "2.14\nand more", "−1,5")
+        rows = list(csv.reader(io.StringIO(table_csv(self.table(*cells)).decode("utf-8-sig"), newline="")))
+        self.assertEqual([cell for row in rows for cell in row], list(cells))
+
+    def test_nothing_runs_as_a_formula_and_numbers_stay_numbers(self) -> None:
+        cells = ("=HYPERLINK(A1)", "-2,5", "@sum", "+3")
+        rows = list(csv.reader(io.StringIO(table_csv(self.table(*cells)).decode("utf-8-sig"))))
+        self.assertEqual([cell for row in rows for cell in row], ["'=HYPERLINK(A1)", "-2,5", "'@sum", "+3"])
+
+
+class CommandLine(TestCase):
+    def setUp(self) -> None:
+        folder = tempfile.TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        self.board = Path(folder.name) / "lesson.board.zip"
+        pages = [page_with(text("noon"), page_id="page-1"), page_with(page_id="page-2")]
+        self.board.write_bytes(write_package("Shadows", pages, {}, {}))
+
+    def convert(self, *arguments: str) -> tuple[int, list[str], str]:
+        out, problem = io.StringIO(), io.StringIO()
+        with redirect_stdout(out), redirect_stderr(problem):
+            code = main([*arguments])
+        return code, [Path(line).name for line in out.getvalue().splitlines()], problem.getvalue()
+
+    def test_a_package_becomes_each_kind_of_file(self) -> None:
+        for to, names, start in (
+            ("pdf", ["lesson.pdf"], b"%PDF"),
+            ("html", ["lesson.html"], b"<!doctype html>"),
+            ("svg", ["lesson-1.svg", "lesson-2.svg"], b"<?xml"),
+            ("png", ["lesson-1.png", "lesson-2.png"], b"\x89PNG"),
+            ("inkml", ["lesson-1.inkml", "lesson-2.inkml"], b"<?xml"),
+        ):
+            self.assertEqual(self.convert("--to", to, str(self.board)), (0, names, ""))
+            for name in names:
+                self.assertTrue((self.board.parent / name).read_bytes().startswith(start), name)
+
+    def test_inkml_becomes_a_package_and_the_package_ink_again(self) -> None:
+        drawn = self.board.with_name("drawn.inkml")
+        drawn.write_bytes(b'<ink xmlns="http://www.w3.org/2003/InkML"><trace>0 0, 10 5, 20 0</trace></ink>')
+        self.assertEqual(self.convert("--to", "package", str(drawn))[:2], (0, ["drawn.board.zip"]))
+        back = self.board.with_name("back.inkml")
+        code, names, _ = self.convert(
+            "--to", "inkml", str(self.board.with_name("drawn.board.zip")), "-o", str(back)
+        )
+        self.assertEqual((code, names), (0, ["back.inkml"]))
+        (stroke,) = read_inkml(back.read_bytes())
+        np.testing.assert_allclose(stroke[:, :2], [(0, 0), (10, 5), (20, 0)], atol=0.01)
+
+    def test_what_is_no_board_gets_a_sentence_and_leaves_nothing(self) -> None:
+        self.board.write_bytes(b"PK not really")
+        code, names, problem = self.convert("--to", "pdf", str(self.board))
+        self.assertEqual((code, names), (1, []))
+        self.assertIn("no package", problem)
+        self.assertEqual(self.convert("--to", "pdf", str(self.board) + ".gone")[0], 2)
+        self.assertEqual([file.name for file in self.board.parent.iterdir()], ["lesson.board.zip"])

@@ -1,0 +1,87 @@
+"""Files of a board over HTTP: who gets which, and what is in them."""
+
+from __future__ import annotations
+
+import io
+import urllib.request
+from urllib.error import HTTPError
+
+import pypdfium2
+from PIL import Image
+
+from sunroom.core.board import PageHead, TableItem, TextItem
+from sunroom.core.board.steps import AddItems, AddPage
+from tests.server.client import Web
+from tests.server.test_live import stroke
+from tests.server.test_out import OutTest
+
+
+class Files(OutTest):
+    def setUp(self) -> None:
+        super().setUp()
+        self.do(self.tutor, AddPage(PageHead("page-two", "Tasks"), 1))
+        words = TextItem(id="text-001", x=20, y=20, text="At noon", size=22, colour="#16222b")
+        table = TableItem(
+            id="table-01", columns=(60.0, 60.0), rows=(20.0,), cells=("a", "b"), colour="#16222b"
+        )
+        self.do(self.tutor, AddItems("page-two", (words, table, stroke("ink-0001"))))
+        self.base = f"/boards/{self.board}"
+        self.web, _, _ = self.come()
+
+    def head(self, path: str) -> tuple[str, str]:
+        """Kind and name of a file."""
+        answer = self.web.open(urllib.request.Request(self.web.base + self.base + path))
+        return answer.headers["Content-Type"], answer.headers["Content-Disposition"]
+
+    def test_each_format_of_a_page_and_of_the_board(self) -> None:
+        rows = [
+            ("/board.pdf", "application/pdf", "Shadows 20"),
+            ("/board.pdf?page=page-two", "application/pdf", "Shadows Tasks 20"),
+            ("/board.html", "text/html; charset=utf-8", ".html"),
+            ("/pages/page-two/page.png", "image/png", "Shadows Tasks 20"),
+            ("/pages/page-two/page.svg", "image/svg+xml", ".svg"),
+            ("/pages/page-two/page.inkml", "application/inkml+xml", ".inkml"),
+            ("/pages/page-two/table-01.csv", "text/csv; charset=utf-8", ".csv"),
+        ]
+        for path, kind, name in rows:
+            found, disposition = self.head(path)
+            self.assertEqual(found, kind)
+            self.assertTrue(disposition.startswith("attachment"), "it is kept, never run here")
+            self.assertIn(name, disposition)
+        pdf = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf?page=page-two"))
+        self.assertEqual(len(pdf), 1)
+        self.assertIn("At noon", pdf[0].get_textpage().get_text_range())
+        whole = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf"))
+        self.assertEqual([mark.get_title() for mark in whole.get_toc()], ["Page 1", "Tasks"])
+        self.assertIn(b"At noon", self.web.get(f"{self.base}/board.html"))
+        self.assertEqual(
+            self.web.get(f"{self.base}/pages/page-two/table-01.csv").decode("utf-8-sig"), "a,b\r\n"
+        )
+
+    def test_a_picture_is_as_wide_as_asked_within_reason(self) -> None:
+        for asked, width in (("800", 800), ("1", 200), ("99999", 6_000), ("-5", 1_600), ("x", 1_600)):
+            data = self.web.get(f"{self.base}/pages/page-two/page.png?width={asked}")
+            self.assertLessEqual(abs(Image.open(io.BytesIO(data)).width - width), 1)
+
+    def test_what_is_left_out_is_asked_for_by_name(self) -> None:
+        data = self.web.get(f"{self.base}/pages/page-two/page.png?without=paper+ruling+nothing")
+        self.assertEqual(Image.open(io.BytesIO(data)).mode, "RGBA")
+
+    def test_hidden_pages_and_strangers_get_nothing(self) -> None:
+        self.do(self.tutor, AddPage(PageHead("answers-1", "Answers", hidden=True), 2))
+        paths = [f"{self.base}/pages/answers-1/page.{kind}" for kind in ("png", "svg", "inkml")]
+        paths += [f"{self.base}/board.pdf?page=answers-1", f"{self.base}/board.html?page=answers-1"]
+        for path in paths:
+            self.assertEqual(self.status(self.web, path), 404, path)
+            self.assertEqual(self.status(self.tutor_web, path), 200, path)
+        self.assertNotIn(b"Answers", self.tutor_web.get(f"{self.base}/board.html"), "not even for the tutor")
+        stranger = Web(self.server.url)
+        for path in (f"{self.base}/board.html", f"{self.base}/pages/page-two/page.svg"):
+            self.assertEqual(self.status(stranger, path), 404)
+
+    def test_what_is_not_there_gets_a_sentence(self) -> None:
+        for path in ("/pages/page-two/page.exe", "/pages/nowhere-1/page.png", "/pages/page-two/text-001.csv"):
+            with self.assertRaises(HTTPError) as caught:
+                self.web.get(self.base + path)
+            self.assertEqual(caught.exception.code, 404)
+            self.assertIn(b"problem", caught.exception.read())
