@@ -111,7 +111,15 @@ def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
         )  # fmt: skip
     if kind == "picture":
         return PictureItem(
-            id=chosen, x=x, y=y, map=draw(maps), by=by, picture="picture-1", width=30, height=20
+            id=chosen,
+            x=x,
+            y=y,
+            map=draw(maps),
+            by=by,
+            picture="picture-1",
+            width=30,
+            height=20,
+            crop=draw(st.sampled_from([(0.0, 0.0, 1.0, 1.0), (0.25, 0.0, 0.5, 0.75)])),
         )
     points = ((0.0, 0.0), (draw(places), draw(places)))
     return ShapeItem(

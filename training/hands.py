@@ -18,7 +18,8 @@ import numpy as np
 from HersheyFonts import HersheyFonts
 
 from sunroom.core.geometry import simplify
-from training.trace import trace_font, trace_picture
+from sunroom.core.ink.tracing import trace_picture
+from training.trace import trace_font
 
 HERE = Path(__file__).parent
 PACKAGES = HERE / "node_modules"

@@ -6,7 +6,7 @@ from django.conf import settings
 from django.urls import path
 
 from sunroom.config import pages
-from sunroom.live.doors import accounts, boards, devices, documents, files, hands, home, search, take_away
+from sunroom.live.doors import accounts, boards, devices, documents, hands, home, pictures, search, take_away
 from sunroom.live.doors import rooms as whole_rooms
 from sunroom.rooms import views as rooms
 
@@ -52,12 +52,15 @@ urlpatterns = [
     path("api/devices/<slug:code>.svg", devices.picture),
     path("api/devices/<slug:door>/<slug:link>/invite", devices.invite),
     path("api/devices/<slug:door>/<slug:link>/end", devices.end),
-    path("api/boards/<slug:board>/pictures", files.bring_in),
+    path("api/boards/<slug:board>/pictures", pictures.bring_in),
+    path("api/boards/<slug:board>/pictures/<slug:picture>/sheet", pictures.sheet),
+    path("api/boards/<slug:board>/pictures/<slug:picture>/flat", pictures.flat),
+    path("api/boards/<slug:board>/pictures/<slug:picture>/ink", pictures.ink),
     path("api/boards/<slug:board>/documents", documents.open_document),
     path("api/boards/<slug:board>/documents/<slug:document>", documents.close_document),
     path("api/boards/<slug:board>/documents/<slug:document>/<int:number>.png", documents.thumb),
     path("api/boards/<slug:board>/documents/<slug:document>/<int:number>", documents.bring_in),
-    path("boards/<slug:board>/pictures/<slug:picture>", files.picture),
+    path("boards/<slug:board>/pictures/<slug:picture>", pictures.picture),
     path("api/boards/<slug:board>/pages/<slug:page>/writing", search.writing),
     path("boards/<slug:board>/board.pdf", take_away.board_pdf),
     path("boards/<slug:board>/board.html", take_away.board_html),

@@ -7,7 +7,7 @@ import tempfile
 from selenium import webdriver
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.core.board import NoteItem, ShapeItem, TextItem
+from sunroom.core.board import InkItem, NoteItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
 from tests.browser.test_tools import LINE, Tools
 from tests.core.test_documents import document
@@ -206,6 +206,49 @@ class Things(Tools):
             self.tutor.key(Keys.ESCAPE)
             self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the dialog to close")
             self.assertEqual(self.tutor.items, 4)
+
+    def test_a_sheet_before_the_camera_becomes_flat_and_then_ink(self) -> None:
+        self.tutor.tool("Bring in")
+        self.tutor.press("button", "Camera")
+        self.tutor.press("dialog button", "Try it with a made-up picture")
+        self.tutor.press("dialog button", "Take the picture")
+        self.tutor.press("dialog button", "Put it on the page")
+        self.tutor.find("[data-testid=cut-picture] img[alt='The sheet, made flat']")
+        corner = self.tutor.find("[aria-label='Upper left corner']")
+        corner.send_keys(Keys.ARROW_LEFT)
+        self.tutor.press("dialog button", "Take the flat sheet")
+        self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the dialog to close")
+        (item,) = self.items()
+        self.assertAlmostEqual(item.height / item.width, 2**0.5, delta=0.12)
+        noor = self.come_in(self.link, "Noor")
+        noor.wait_items(1)
+        self.tutor.part("button[aria-label=Picture]", "Picture")
+        self.tutor.press("button", "Its ink as strokes")
+        self.tutor.wait(lambda: len(self.items()) > 5 or None, "its strokes")
+        self.tutor.wait(
+            lambda: all(isinstance(i, InkItem) for i in self.items()) or None, "the picture to be off"
+        )
+        noor.wait_items(len(self.items()))
+
+    def test_a_part_of_a_picture_is_shown_and_all_of_it_again(self) -> None:
+        with tempfile.NamedTemporaryFile(suffix=".png") as file:
+            file.write(picture("PNG", (300, 200)))
+            file.flush()
+            self.tutor.tool("Bring in")
+            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.wait_items(1)
+        (before,) = self.items()
+        self.tutor.part("button[aria-label=Picture]", "Picture")
+        self.tutor.press("button", "Show a part")
+        corner = self.tutor.find("[aria-label='Upper left corner']")
+        corner.send_keys(Keys.ARROW_RIGHT * 20)
+        self.tutor.press("dialog button", "Show a part")
+        self.tutor.wait(lambda: self.items()[0].crop[0] or None, "the part")
+        (item,) = self.items()
+        self.assertAlmostEqual(item.crop[0], 0.1)
+        self.assertAlmostEqual(item.x, before.x + 0.1 * before.width, places=3)
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait(lambda: self.items()[0] == before or None, "the whole again")
 
     def test_a_picture_is_brought_in_seen_by_all_and_saved(self) -> None:
         with tempfile.NamedTemporaryFile(suffix=".png") as file:

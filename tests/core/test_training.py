@@ -10,9 +10,9 @@ import numpy as np
 from bench import rough
 from bench.reading import edits
 from demo.hand import Hand
+from sunroom.core.ink.tracing import trace_picture
 from sunroom.core.shapes.fits import KINDS
 from training import figures
-from training.trace import trace_picture
 
 
 class Tracing(TestCase):

@@ -21,6 +21,7 @@ from sunroom.core.board import (
     InkItem,
     Item,
     PageHead,
+    PictureItem,
     ShapeItem,
     TableItem,
     TextItem,
@@ -36,6 +37,7 @@ from sunroom.core.board.requests import (
     AsWritten,
     ChangeTable,
     CopyPage,
+    CropPicture,
     DrawFigure,
     DropBay,
     EditPage,
@@ -50,6 +52,7 @@ from sunroom.core.board.requests import (
     SetCell,
     SetTable,
     StyleItems,
+    SwapPicture,
     ToMindMap,
     TransformItems,
     TrueUp,
@@ -102,7 +105,7 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
         "id": item_id, "x": draw(places), "y": draw(places), "z": draw(st.integers(1, 20)) / 2, "by": draw(st.sampled_from(SEATS)),
         "locked": draw(st.sampled_from([False, False, False, True])), "group": draw(st.sampled_from(["", "group-1"])),
     }  # fmt: skip
-    match draw(st.sampled_from(["ink", "text", "shape", "line", "table", "other"])):
+    match draw(st.sampled_from(["ink", "text", "shape", "line", "table", "picture", "other"])):
         case "ink":
             return msgspec.structs.replace(draw(ink()), **common)
         case "text":
@@ -114,6 +117,8 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
             holds = (draw(st.sampled_from(["", *IDS])), draw(st.sampled_from(["", *IDS])))
             points = ((0.0, 0.0), (60.0, 20.0))
             return ShapeItem(figure="line", points=points, closed=False, curved=False, colour="#16222b", width=2, holds=holds, **common)  # fmt: skip
+        case "picture":
+            return PictureItem(picture="picture-1", width=60, height=40, **common)
         case "table":
             return TableItem(columns=(80.0,), rows=(30.0,), cells=("h",), colour="#16222b", **common)
         case _:
@@ -195,6 +200,10 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return EditPage(page, title="Mine now", hidden=draw(st.booleans()))
         case 28:
             return DropBay(page, "bay-0001")
+        case 29:
+            return CropPicture(page, one(PictureItem), (0.25, 0.0, 1.0, 0.5))
+        case 30:
+            return SwapPicture(page, one(PictureItem), "picture-2", 0.5)
         case 14:
             return Typeset(page, written, item_id, "noon")
         case 15:
@@ -231,7 +240,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(30)
+KINDS = range(32)
 
 
 @st.composite

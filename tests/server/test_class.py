@@ -24,7 +24,6 @@ from sunroom.core.lesson import (
     ToPorch,
     TurnAway,
 )
-from sunroom.core.sentences import Sentence
 from sunroom.live.wire.messages import (
     AtDoor,
     AtPorch,
@@ -54,7 +53,6 @@ from sunroom.rooms.models import Seat
 from tests.browser.base import wait_for
 from tests.server.client import Line, Web
 from tests.server.test_live import LiveTest, stroke
-from tests.words import said_by
 
 
 class ClassTest(LiveTest):
@@ -203,10 +201,8 @@ class Questions(ClassTest):
         lesson = tomasz.hear(Frame, lambda f: f.lesson and f.lesson.check and f.lesson.check.shared).lesson
         self.assertEqual(lesson.check.answers, (("", 1),))
         self.tell(EndCheck())
-        home = json.loads(self.tutor_web.get(f"/api/rooms/{self.link}"))
-        self.assertIn(
-            "Imani asked “How long?”: 1 m 0; 2 m 1.",
-            [said_by(Sentence(**entry["said"])) for entry in home["record"]],
+        wait_for(
+            lambda: "Imani asked “How long?”: 1 m 0; 2 m 1." in self.recorded(), "the answers in the record"
         )
 
     def test_a_student_asks_nothing_and_onlookers_do_not_answer(self) -> None:

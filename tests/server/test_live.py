@@ -56,7 +56,7 @@ from sunroom.live.wire.messages import (
     Wet,
     You,
 )
-from tests.browser.base import LiveServer
+from tests.browser.base import LiveServer, wait_for
 from tests.server.client import Line, Web
 from tests.words import in_words, said_by
 
@@ -110,6 +110,11 @@ class LiveTest(TransactionTestCase):
         self.tutor.send(Tell("command-1", command))
         self.tutor.send(Ping(0.0))
         self.tutor.hear(Pong)
+
+    def recorded(self) -> list[str]:
+        """The sentences of the record as the home shows them; they are written down a moment after."""
+        home = msgspec.json.decode(self.tutor_web.get(f"/api/rooms/{self.link}"))
+        return [said_by(Sentence(**entry["said"])) for entry in home["record"]]
 
     def state(self) -> bytes:
         """All that is on disk of the board."""
@@ -333,11 +338,11 @@ class Pens(LiveTest):
         self.tell(SetPens("up"))
         self.tell(SetRole(seat, "helper"))
         self.tell(EndLesson())
-        home = msgspec.json.decode(self.tutor_web.get(f"/api/rooms/{self.link}"))
+        wait_for(lambda: "Imani ended the lesson." in self.recorded(), "the end in the record")
         self.assertEqual(
-            [said_by(Sentence(**entry["said"])) for entry in home["record"]],
-            ["Imani put pens up.", "Imani made Noor a helper.", "Imani ended the lesson."],
+            self.recorded(), ["Imani put pens up.", "Imani made Noor a helper.", "Imani ended the lesson."]
         )
+        home = msgspec.json.decode(self.tutor_web.get(f"/api/rooms/{self.link}"))
         self.assertEqual({person["name"] for person in home["attendance"]}, {"Imani", "Noor"})
         rows = self.tutor_web.get(f"/api/rooms/{self.link}/attendance.csv").decode("utf-8-sig").splitlines()
         self.assertEqual((rows[0], sorted(rows[1:])), ("name,minutes", ["Imani,0", "Noor,0"]))

@@ -137,12 +137,15 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
 
 function drawPicture(
   context: CanvasRenderingContext2D,
-  { picture, width, height, opacity }: PictureItem,
+  { picture, width, height, opacity, crop: [left, upper, right, lower] }: PictureItem,
 ): void {
   const image = pictureOf(picture)
   context.globalAlpha *= opacity
-  if (image) context.drawImage(image, 0, 0, width, height)
-  else {
+  if (image) {
+    const { naturalWidth: wide, naturalHeight: high } = image
+    const part = [left * wide, upper * high, (right - left) * wide, (lower - upper) * high] as const
+    context.drawImage(image, ...part, 0, 0, width, height)
+  } else {
     context.fillStyle = AWAITED_COLOUR
     context.fillRect(0, 0, width, height)
   }

@@ -1,6 +1,6 @@
 /** Pictures of the room: fetched once, told about when they have come, and brought in. */
-import { ask } from '../wire/api'
-import type { BroughtIn } from '../wire/generated'
+import { ask, askFile } from '../wire/api'
+import type { BroughtIn, Flatten } from '../wire/generated'
 
 /** Says when a picture has come, so that what shows it is drawn again. */
 export const arrivals = new EventTarget()
@@ -21,9 +21,14 @@ export function pictureOf(id: string): HTMLImageElement | null {
   return picture.complete && picture.naturalWidth ? picture : null
 }
 
+/** Where a picture of the board's room is fetched. */
+export function addressOf(id: string): string {
+  return `/boards/${board}/pictures/${id}`
+}
+
 function fetched(id: string): HTMLImageElement {
   const picture = new Image()
-  const address = `/boards/${board}/pictures/${id}`
+  const address = addressOf(id)
   let again = AGAIN_MS
   picture.onload = () => arrivals.dispatchEvent(new Event('picture'))
   picture.onerror = () => {
@@ -33,6 +38,21 @@ function fetched(id: string): HTMLImageElement {
   picture.src = address
   pictures.set(id, picture)
   return picture
+}
+
+/** What the server makes of a picture: where a sheet lies in it, that sheet made flat, its ink as strokes. */
+export function work<T>(
+  id: string,
+  what: 'sheet' | 'flat' | 'ink',
+  wanted: unknown = {},
+  signal?: AbortSignal,
+): Promise<T> {
+  return ask('POST', `/api/boards/${board}/pictures/${id}/${what}`, wanted, signal)
+}
+
+/** The sheet in a picture made flat, only to be looked at. */
+export function flatSheet(id: string, wanted: Flatten, signal: AbortSignal): Promise<Blob> {
+  return askFile(`/api/boards/${board}/pictures/${id}/flat`, wanted, signal)
 }
 
 /** Send a picture to the server; rejects with a sentence when it is not taken, or without when given up. */

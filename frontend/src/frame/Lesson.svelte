@@ -21,6 +21,7 @@
   import Sill from './sill/Sill.svelte'
   import SayLine from './sill/SayLine.svelte'
   import Question from './sill/Question.svelte'
+  import CutPicture from './sill/CutPicture.svelte'
   import DocumentPages from './rack/DocumentPages.svelte'
   import Rack from './rack/Rack.svelte'
 
@@ -82,6 +83,12 @@
     if (projector && session.line === 'open' && tutorSeat) untrack(() => session.attention.follow(tutorSeat))
   })
 
+  /** The picture that is being worked on; it may be on its way, or have been taken off. */
+  const cutting = $derived.by(() => {
+    const id = session.board.version >= 0 ? session.pictures.cutting?.id : undefined
+    const item = id && session.pages.now?.entries.get(id)?.item
+    return item && item.kind === 'picture' ? item : null
+  })
   const out = $derived(Boolean(session.goodbye && !session.goodbye.again))
 
   function onclipboard(event: ClipboardEvent) {
@@ -179,6 +186,7 @@
         {session}
         {surface}
       />{/key}{/if}
+  {#if cutting}<CutPicture {session} picture={cutting} sheet={session.pictures.cutting!.sheet} />{/if}
   {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}
 

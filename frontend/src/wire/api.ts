@@ -14,18 +14,28 @@ function cookie(name: string): string {
   return document.cookie.match(new RegExp(`(?:^|; )${name}=([^;]*)`))?.[1] ?? ''
 }
 
+type Method = 'GET' | 'POST' | 'PATCH' | 'DELETE'
+
 /** Ask the server; a ``Blob`` goes as it is, all else as JSON. Given up, it rejects without a sentence. */
-export async function ask<T>(
-  method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
-  path: string,
-  body?: unknown,
-  signal?: AbortSignal,
-): Promise<T> {
+export async function ask<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  const response = await sent(method, path, body, signal)
+  const value: unknown = await response.json().catch(() => null)
+  if (response.ok && value !== null) return value as T
+  throw problemOf(response, value)
+}
+
+/** As ``ask``, when the answer is a file. */
+export async function askFile(path: string, body: unknown, signal?: AbortSignal): Promise<Blob> {
+  const response = await sent('POST', path, body, signal)
+  if (response.ok) return response.blob()
+  throw problemOf(response, await response.json().catch(() => null))
+}
+
+async function sent(method: Method, path: string, body: unknown, signal?: AbortSignal): Promise<Response> {
   const file = body instanceof Blob
   const kind = file ? body.type || 'application/octet-stream' : 'application/json'
-  let response: Response
   try {
-    response = await fetch(path, {
+    return await fetch(path, {
       method,
       headers: { 'Content-Type': kind, 'X-CSRFToken': cookie('csrftoken') },
       body: file ? body : body === undefined ? undefined : JSON.stringify(body),
@@ -34,10 +44,11 @@ export async function ask<T>(
   } catch {
     throw new Problem(0, signal?.aborted ? '' : t('server-silent'))
   }
-  const value: unknown = await response.json().catch(() => null)
-  if (response.ok && value !== null) return value as T
+}
+
+function problemOf(response: Response, value: unknown): Problem {
   const sentence = (value as { problem?: Sentence } | null)?.problem
-  throw new Problem(
+  return new Problem(
     response.status,
     sentence ? told(sentence) : t('server-could-not', { status: String(response.status) }),
   )

@@ -12,7 +12,7 @@ export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Pong | Goodbye
@@ -236,6 +236,13 @@ export interface CreatedRoom {
   owner_key: string
 }
 
+export interface CropPicture {
+  step: 'crop_picture'
+  page: string
+  id: string
+  crop: [number, number, number, number]
+}
+
 export interface Do {
   type: 'do'
   id: string
@@ -335,6 +342,12 @@ export interface Figure {
   parts: number[]
   ends: Ends
   form: '' | 'equilateral' | 'isosceles' | 'right' | 'same-size'
+}
+
+export interface Flatten {
+  corners: ([number, number])[]
+  whiten: boolean
+  keep: boolean
 }
 
 export interface Follow {
@@ -509,6 +522,18 @@ export interface LetBack {
 
 export interface LetIn {
   type: 'let_in'
+}
+
+export interface Lifted {
+  samples: string
+  width: number
+  colour: string
+}
+
+export interface LiftedInk {
+  width: number
+  height: number
+  strokes: Lifted[]
 }
 
 export type Line = [runs: Run[], baseline: number, width: number]
@@ -735,6 +760,7 @@ export interface PictureItem {
   height: number
   opacity: number
   text: string
+  crop: [number, number, number, number]
 }
 
 export interface Ping {
@@ -1042,6 +1068,10 @@ export interface ShareCheck {
   shared: boolean
 }
 
+export interface Sheet {
+  corners: ([number, number])[]
+}
+
 export interface Side {
   across: boolean
   index: number
@@ -1095,6 +1125,14 @@ export interface StyleItems {
   page: string
   ids: string[]
   style: Style
+}
+
+export interface SwapPicture {
+  step: 'swap_picture'
+  page: string
+  id: string
+  picture: string
+  ratio: number
 }
 
 export interface TableItem {

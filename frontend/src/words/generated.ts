@@ -141,6 +141,17 @@ export interface Words {
   'bringing-room-in': null
   'bringing-the-picture-in': null
   'bullets': null
+  'camera': null
+  'camera-again': null
+  'camera-is-made-up': null
+  'camera-made-up': null
+  'camera-none': null
+  'camera-number': { number: string | number }
+  'camera-paper': null
+  'camera-refused': null
+  'camera-take': null
+  'camera-use': null
+  'camera-which': null
   'cancel': null
   'cannot-bring': { name: string | number }
   'centre': null
@@ -198,7 +209,13 @@ export interface Words {
   'copy': null
   'copy-board': null
   'copy-there': null
+  'corner-lower-left': null
+  'corner-lower-right': null
+  'corner-upper-left': null
+  'corner-upper-right': null
   'corners': null
+  'crop-hint': null
+  'crop-picture': null
   'crosshair-at': { across: string | number; down: string | number; things: string | number }
   'dash-dashed': null
   'dash-dotted': null
@@ -336,6 +353,8 @@ export interface Words {
   'first-page-of': { title: string | number }
   'first-row-as-a-head': null
   'first-row-as-the-others': null
+  'flat-sheet': null
+  'flatten-paper': null
   'flip-left-to-right': null
   'flip-upside-down': null
   'fold': null
@@ -501,6 +520,8 @@ export interface Words {
   'letter-keys': null
   'letters-and-digits-written': null
   'lies': null
+  'lift-ink': null
+  'lifting-ink': null
   'light': null
   'line': null
   'line-flooding': null
@@ -520,6 +541,7 @@ export interface Words {
   'look': null
   'look-here': null
   'looking-as': { name: string | number }
+  'looking-for-sheet': null
   'looking-it-up': null
   'lower-all': null
   'lower-edges': null
@@ -572,6 +594,7 @@ export interface Words {
   'nib-wide': null
   'no-account-is-needed-this': null
   'no-figure-seen': null
+  'no-ink-seen': null
   'no-line': null
   'no-line-tell': null
   'no-line-undo': null
@@ -579,6 +602,7 @@ export interface Words {
   'no-line-words': null
   'no-list': null
   'no-sample-of-a-single': null
+  'no-sheet-seen': null
   'no-student-is-here-yet': null
   'no-such-tool': null
   'no-way-in': null
@@ -726,7 +750,7 @@ export interface Words {
   'person-yourself': null
   'picture-as-paper': null
   'picture-file': null
-  'picture-text': null
+  'picture-panel': null
   'picture-text-hint': null
   'pin-as-background': null
   'plan-of-the-next-lesson': null
@@ -861,11 +885,13 @@ export interface Words {
   'server-silent': null
   'set-code': null
   'shadows-and-sundials': null
+  'sheet-corners-hint': null
   'shift-adds': null
   'show-a-sign': null
   'show-answers': null
   'show-everybodys-again': null
   'show-only': { name: string | number }
+  'show-whole': null
   'show-writers': null
   'side-by-side': null
   'sign-bravo': null
@@ -1080,6 +1106,7 @@ export interface Words {
   'there-is-nothing-on-this': null
   'there-is-nothing-to-say': null
   'there-was-no-ink-under': null
+  'these-are-no-corners': null
   'they-type-a-name-no': null
   'things-aside': { count: string | number }
   'this-board': null
@@ -1178,6 +1205,7 @@ export interface Words {
   'until-taken-back': null
   'upper-edges': null
   'upright': null
+  'use-flat-sheet': null
   'user-name': null
   'user-name-not-good': null
   'user-name-or-mail-address': null
@@ -1193,6 +1221,7 @@ export interface Words {
   'what-pens-may': null
   'what-was-written-last': null
   'when': null
+  'whiten-paper': null
   'who': null
   'who-made-this': null
   'who-may-write': null

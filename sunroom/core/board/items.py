@@ -28,6 +28,9 @@ LABEL_PAD, NOTE_PAD, NOTE_NAME, CELL_PAD = 8.0, 14.0, 20.0, 8.0
 NOTE_LARGEST, NOTE_LEAST = 30.0, 9.0
 WIDTHS = (0.25, 60.0)
 OPACITIES = (0.05, 1.0)
+#: The whole of a picture as ``crop``, and the least part of a side that can be shown.
+WHOLE = (0.0, 0.0, 1.0, 1.0)
+LEAST_CROP = 0.01
 SIZES = (4.0, 400.0)
 MAX_FIGURE_POINTS = 128
 #: An item is at most this many times larger or smaller than it was made.
@@ -183,7 +186,8 @@ class ShapeItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
 class PictureItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="picture"):
     """A picture that was brought in: ``picture`` is its id among the room's, shown ``width`` by ``height``.
 
-    ``text`` says what it shows to those who cannot see it.
+    ``text`` says what it shows to those who cannot see it; ``crop`` which part is shown: its left, upper, right and
+    lower edge in parts of the whole.
     """
 
     picture: str
@@ -191,6 +195,13 @@ class PictureItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind",
     height: float
     opacity: float = 1.0
     text: str = ""
+    crop: tuple[float, float, float, float] = WHOLE
+
+    def whole(self) -> Affine:
+        """From the unit square of the whole picture to the page."""
+        left, upper, right, lower = self.crop
+        width, height = self.width / (right - left), self.height / (lower - upper)
+        return self.placement.after(Affine(width, 0, 0, height, -left * width, -upper * height))
 
 
 Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
@@ -347,8 +358,16 @@ def check_item(item: Item) -> None:
             check_range("width", item.width, 1, 20_000)
             check_range("height", item.height, 1, 20_000)
             check_range("opacity", item.opacity, *OPACITIES)
+            check_crop(item.crop)
             if item.text:
                 check_text(item.text, MAX_LABEL)
+
+
+def check_crop(crop: tuple[float, float, float, float]) -> None:
+    """Hold the shown part of a picture to its limits; raises MalformedError."""
+    for low, high in ((crop[0], crop[2]), (crop[1], crop[3])):
+        check_range("crop", low, 0.0, 1.0 - LEAST_CROP)
+        check_range("crop", high, low + LEAST_CROP, 1.0)
 
 
 def _check_table(table: TableItem) -> None:

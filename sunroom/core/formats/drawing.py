@@ -13,6 +13,7 @@ from sunroom.core.board.items import (
     CELL_PAD,
     LABEL_PAD,
     NOTE_PAD,
+    WHOLE,
     InkItem,
     Item,
     NoteItem,
@@ -90,8 +91,10 @@ class Drawing(Protocol):
         """What lies between four corners leads to ``address``."""
         ...
 
-    def picture(self, picture: str, place: Affine, opacity: float) -> None:
-        """A picture in the unit square that ``place`` takes to the page."""
+    def picture(self, picture: str, place: Affine, opacity: float, shown: Points | None = None) -> None:
+        """A picture in the unit square that ``place`` takes to the page; of it only what lies between the four
+        corners ``shown``.
+        """
         ...
 
     def picture_size(self, picture: str) -> tuple[float, float] | None:
@@ -177,8 +180,8 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
         elif isinstance(item, TableItem):
             _draw_table(item, drawing)
         elif isinstance(item, PictureItem):
-            unit = item.placement.after(Affine(item.width, 0, 0, item.height))
-            drawing.picture(item.picture, unit, item.opacity)
+            cut = None if item.crop == WHOLE else item.placement.points(own_box(item).corners())
+            drawing.picture(item.picture, item.whole(), item.opacity, cut)
 
 
 def _is_highlight(item: Item) -> bool:

@@ -115,15 +115,16 @@ class PdfDrawing:
     def link(self, address: str, corners: Points) -> None:
         self._links[-1].append((address, corners))
 
-    def picture(self, picture: str, place: Affine, opacity: float) -> None:
+    def picture(self, picture: str, place: Affine, opacity: float, shown: Points | None = None) -> None:
         embedded = self._embedded(picture)
         if embedded is None:
             return
         # A picture hangs in the unit square from its upper edge, where PDF counts upwards.
         a, b, c, d = (value * GRAIN for value in (place.a, place.b, -place.c, -place.d))
         e, f = (place.e + place.c) * GRAIN, (place.f + place.d) * GRAIN
+        cut = "" if shown is None else f"{_straight(shown)} h W n "
         self._content.append(
-            f"q {self._paint(opacity)} {a:.4f} {b:.4f} {c:.4f} {d:.4f} {e:.4f} {f:.4f} cm /{embedded.name} Do Q"
+            f"q {cut}{self._paint(opacity)} {a:.4f} {b:.4f} {c:.4f} {d:.4f} {e:.4f} {f:.4f} cm /{embedded.name} Do Q"
         )
 
     def picture_size(self, picture: str) -> tuple[float, float] | None:

@@ -9,7 +9,8 @@ from typing import Any
 import msgspec
 import pikepdf
 from pikepdf import Name
-from PIL import Image, ImageOps, UnidentifiedImageError
+from PIL import ExifTags, Image, ImageOps, UnidentifiedImageError
+from pillow_heif import register_heif_opener
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.sentences import said
@@ -19,10 +20,15 @@ MAX_PIXELS = 50_000_000
 #: A page is looked at on a screen and printed on A4: more is only slow.
 MAX_SIDE_PX = 2_400
 JPEG_QUALITY = 88
-FORMATS = ("PNG", "JPEG", "WEBP", "GIF", "BMP")
+FORMATS = ("PNG", "JPEG", "WEBP", "GIF", "BMP", "HEIF")
 #: Kinds whose lines are sharp and stay so, unless that makes a file of more than ``MAX_PNG_BYTES``.
 LOSSLESS = ("PNG", "GIF", "BMP")
 MAX_PNG_BYTES = 3_000_000
+#: Parts of a JPEG file: its pixels and their end, a comment; and those of an application that say what the colours are.
+START_OF_SCAN, END_OF_IMAGE, COMMENT = 0xDA, b"\xff\xd9", 0xFE
+NEEDED = (0xE0, 0xE2, 0xEE)
+
+register_heif_opener()
 
 
 class CleanPicture(msgspec.Struct, frozen=True):
@@ -57,12 +63,38 @@ def clean_picture(data: bytes) -> CleanPicture:
     except (OSError, ValueError, SyntaxError) as error:
         raise MalformedError("picture", said("the-picture-is-damaged-and")) from error
     clear = picture.mode in ("RGBA", "LA", "PA") or "transparency" in picture.info
+    if (
+        opened.format == "JPEG"
+        and picture.mode == "RGB"
+        and picture.size == opened.size
+        and not _turned(opened)
+    ):
+        return CleanPicture(_bare_jpeg(data), "image/jpeg", picture.width, picture.height)
     if clear or opened.format in LOSSLESS:
         data = _saved(picture.convert("RGBA" if clear else "RGB"), "PNG", optimize=True)
         if clear or len(data) <= MAX_PNG_BYTES:
             return CleanPicture(data, "image/png", picture.width, picture.height)
     data = _saved(picture.convert("RGB"), "JPEG", quality=JPEG_QUALITY)
     return CleanPicture(data, "image/jpeg", picture.width, picture.height)
+
+
+def _turned(picture: Image.Image) -> bool:
+    """It says of itself that it lies on another side."""
+    return bool(picture.getexif().get(ExifTags.Base.Orientation, 1) != 1)
+
+
+def _bare_jpeg(data: bytes) -> bytes:
+    """A JPEG, its pixels as they came, without what it tells about camera, place and time."""
+    kept, at = [data[:2]], 2
+    while at + 4 <= len(data) and data[at] == 0xFF:
+        kind, length = data[at + 1], int.from_bytes(data[at + 2 : at + 4], "big")
+        if kind == START_OF_SCAN:
+            end = data.rfind(END_OF_IMAGE)
+            return b"".join([*kept, data[at : end + 2 if end > at else len(data)]])
+        if not (0xE0 <= kind <= 0xEF or kind == COMMENT) or kind in NEEDED:
+            kept.append(data[at : at + 2 + length])
+        at += 2 + length
+    raise MalformedError("picture", said("the-picture-is-damaged-and"))
 
 
 def _saved(picture: Image.Image, kind: str, **options: Any) -> bytes:

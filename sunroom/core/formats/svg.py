@@ -74,6 +74,12 @@ class Pictures:
     def __init__(self, files: Mapping[str, bytes]) -> None:
         self.files = files
         self._used: dict[str, str] = {}
+        self._cuts = 0
+
+    def cut(self) -> str:
+        """A name for the edge of a picture that is shown in part."""
+        self._cuts += 1
+        return f"cut-{self._cuts}"
 
     def name(self, picture: str) -> str:
         """What a drawing calls a picture, which is used from now on."""
@@ -139,10 +145,17 @@ class SvgDrawing:
             f'<path d="{_path(corners, False)}z" fill="#fff" fill-opacity="0"/></a>'
         )
 
-    def picture(self, picture: str, place: Affine, opacity: float) -> None:
-        if picture in self._pictures.files:
-            name = self._pictures.name(picture)
-            self._parts.append(f'<use transform="{_matrix(place)}"{_opacity(opacity)} href="#{name}"/>')
+    def picture(self, picture: str, place: Affine, opacity: float, shown: Points | None = None) -> None:
+        if picture not in self._pictures.files:
+            return
+        use = f'<use transform="{_matrix(place)}"{_opacity(opacity)} href="#{self._pictures.name(picture)}"/>'
+        if shown is not None:
+            cut = self._pictures.cut()
+            use = (
+                f'<clipPath id="{cut}"><path d="{_path(shown, False)}z"/></clipPath>'
+                f'<g clip-path="url(#{cut})">{use}</g>'
+            )
+        self._parts.append(use)
 
     def picture_size(self, picture: str) -> tuple[float, float] | None:
         data = self._pictures.files.get(picture)

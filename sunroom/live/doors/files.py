@@ -1,4 +1,4 @@
-"""What files need of a room, and pictures that come in. Each asks the same door as the live line."""
+"""What files need of a room. Each asks the same door as the live line."""
 
 from __future__ import annotations
 
@@ -14,23 +14,20 @@ from typing import Any, TypeVar
 import msgspec
 from asgiref.sync import async_to_sync
 from django.conf import settings
-from django.http import HttpRequest, HttpResponse
-from django.views.decorators.http import require_GET, require_POST
+from django.http import HttpRequest
 
-from sunroom.boards import models, repository, store
-from sunroom.boards.space import check_space
+from sunroom.boards import models, store
 from sunroom.core.board import Page
 from sunroom.core.board.bays import targets_of
-from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.pens import Actor, Target, decide
-from sunroom.core.sentences import Sentence, said
+from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.access import may_look
 from sunroom.live.room.registry import registry
 from sunroom.live.work import workers
 from sunroom.live.work.pool import JobError
 from sunroom.rooms import services
-from sunroom.rooms.requests import Problem, allow, answer, answers_problems
+from sunroom.rooms.requests import Problem
 
 logger = logging.getLogger(__name__)
 
@@ -111,22 +108,6 @@ def made(job: Callable[..., T], *arguments: Any) -> T:
         raise Problem(503, said("that-is-too-large-a")) from error
 
 
-@require_POST
-@answers_problems
-def bring_in(request: HttpRequest, board: str) -> HttpResponse:
-    """Take a picture (the request's body) into the board's room; who may is decided by the rule book."""
-    allow(request, "picture", 120, 60)
-    row = visible_board(request, board)
-    check_may_bring(request, row)
-    data = request.read(MAX_BYTES + 1)
-    check_space(row.room_id, len(data))
-    clean = made(workers.take_picture, data)
-    if isinstance(clean, Sentence):
-        raise Problem(400, clean)
-    uid = repository.keep_picture(row.room_id, clean)
-    return answer(BroughtIn(uid, clean.width_px, clean.height_px), 201)
-
-
 async def _live_pages(room_id: int, uid: str) -> list[Page] | None:
     """The pages of a board that people are on, as they are now."""
     live = registry().find(room_id)
@@ -147,16 +128,3 @@ def check_may_bring(request: HttpRequest, row: models.Board) -> None:
     verdicts = [decide(actor, "add_picture", place, facts, now_ms) for place in places or [Target()]]
     if not any(verdict.allowed for verdict in verdicts):
         raise Problem(403, verdicts[0].sentence)
-
-
-@require_GET
-@answers_problems
-def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
-    """A picture of the board's room; it never changes."""
-    row = visible_board(request, board)
-    found = models.Picture.objects.filter(room_id=row.room_id, uid=picture).first()
-    if found is None:
-        raise Problem(404, said("there-is-no-such-picture"))
-    response = HttpResponse(bytes(found.data), content_type=found.mime)
-    response["Cache-Control"] = "private, max-age=31536000, immutable"
-    return response

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from base64 import b64encode
 from collections import OrderedDict
 from collections.abc import Callable
 from pathlib import Path
@@ -20,7 +21,9 @@ from sunroom.core.formats.documents import DocumentPage, document_page, page_pic
 from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
 from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
+from sunroom.core.formats.lifted_ink import lift_ink, paced
 from sunroom.core.formats.package import Packed, read_package, write_package
+from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
 from sunroom.core.formats.svg import board_html, page_svg
@@ -289,6 +292,34 @@ def take_picture(data: bytes) -> CleanPicture | Sentence:
         return clean_picture(data)
     except MalformedError as error:
         return error.sentence
+
+
+def find_sheet(data: bytes) -> Corners:
+    """Where a sheet of paper lies in a kept picture; () when none is seen."""
+    return find_paper(data) or ()
+
+
+def flatten_sheet(data: bytes, corners: Corners, whiten: bool) -> CleanPicture | Sentence:
+    try:
+        return flatten_paper(data, corners, whiten)
+    except MalformedError as error:
+        return error.sentence
+
+
+class Lifted(msgspec.Struct):
+    """A stroke that was found in a picture; its samples in px, as in core.ink.samples, in base64."""
+
+    samples: str
+    width: float
+    colour: str
+
+
+def lift_strokes(data: bytes) -> list[Lifted]:
+    """The strokes of a kept picture, as if written at an even speed."""
+    return [
+        Lifted(b64encode(pack_samples(paced(stroke.points))).decode(), stroke.width, stroke.colour)
+        for stroke in lift_ink(data)
+    ]
 
 
 def take_hand(data: bytes) -> list[tuple[str, list[bytes]]] | Sentence:

@@ -3,11 +3,13 @@
   import type { Surface } from '../board/surface.svelte'
   import { bringFiles } from '../bring'
   import Button from '../../ui/Button.svelte'
+  import Camera from './Camera.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { t } from '../../words/words.svelte'
 
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   let input: HTMLInputElement
+  let camera = $state(false)
 
   function take() {
     if (input.files?.length && surface) bringFiles([...input.files], session, surface, surface.middle())
@@ -23,8 +25,10 @@
   <Button onclick={() => session.documents.giveUp()}>{t('give-up')}</Button>
 {:else}
   <Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>
+  <Button disabled={!surface} onclick={() => (camera = true)}>{t('camera')}</Button>
   <Hint>{t('or-drop-one-on-the')}</Hint>
 {/if}
+{#if camera && surface}<Camera {session} {surface} onclose={() => (camera = false)} />{/if}
 <input
   bind:this={input}
   type="file"

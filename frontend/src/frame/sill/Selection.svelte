@@ -7,7 +7,7 @@
   import { nameOf } from '../../lesson/figure-names'
   import LookPanel from './LookPanel.svelte'
   import type { Session } from '../../lesson/session.svelte'
-  import PictureText from './PictureText.svelte'
+  import PicturePanel from './PicturePanel.svelte'
   import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
@@ -157,9 +157,9 @@
   </Popover>
 {/snippet}
 {#snippet shows()}
-  <Popover label={t('picture-text')}>
-    {#snippet face()}{t('picture-text')}{/snippet}
-    {#snippet children(close)}<PictureText {session} picture={picture!} onclose={close} />{/snippet}
+  <Popover label={t('picture-panel')}>
+    {#snippet face()}{t('picture-panel')}{/snippet}
+    {#snippet children(close)}<PicturePanel {session} picture={picture!} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
 {#snippet arrange()}

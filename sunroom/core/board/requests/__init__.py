@@ -16,6 +16,7 @@ from sunroom.core.board.requests import (
     mind_mapping,
     moving,
     paging,
+    picturing,
     removing,
     styling,
     words,
@@ -29,6 +30,7 @@ from sunroom.core.board.requests.family import Family, GoneError, Now
 from sunroom.core.board.requests.mind_mapping import Label, Link, ToMindMap
 from sunroom.core.board.requests.moving import MoveEnds, TransformItems
 from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutBay
+from sunroom.core.board.requests.picturing import CropPicture, SwapPicture
 from sunroom.core.board.requests.removing import RubItems
 from sunroom.core.board.requests.styling import StyleItems
 from sunroom.core.board.requests.words import ChangeTable, EditText, SetCell, SetTable, Side
@@ -55,6 +57,7 @@ __all__ = [
     "AsWritten",
     "ChangeTable",
     "CopyPage",
+    "CropPicture",
     "DrawFigure",
     "DropBay",
     "EditPage",
@@ -72,6 +75,7 @@ __all__ = [
     "SetTable",
     "Side",
     "StyleItems",
+    "SwapPicture",
     "ToMindMap",
     "TransformItems",
     "TrueUp",
@@ -99,6 +103,7 @@ Plain = (
     | converting.Converting
     | mind_mapping.ToMindMap
     | paging.Paging
+    | picturing.Picturing
 )
 Request = Plain | Undo | Redo
 
@@ -125,6 +130,8 @@ def family_of(request: Plain) -> Family:
             return converting
         case ToMindMap():
             return mind_mapping
+        case CropPicture() | SwapPicture():
+            return picturing
         case (
             AddPage()
             | RemovePage()

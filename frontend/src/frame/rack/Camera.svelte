@@ -1,0 +1,162 @@
+<script lang="ts">
+  /** A picture taken with this device's camera: seen first, then put on the page. */
+  import { onMount, untrack } from 'svelte'
+  import { cameras, CameraError, madeUpCamera, openCamera, type CameraPicture } from '../../lesson/camera'
+  import type { Session } from '../../lesson/session.svelte'
+  import Button from '../../ui/Button.svelte'
+  import { t } from '../../words/words.svelte'
+  import type { Surface } from '../board/surface.svelte'
+
+  let { session, surface, onclose }: { session: Session; surface: Surface; onclose: () => void } = $props()
+  let dialog: HTMLDialogElement
+  let video = $state<HTMLVideoElement>()
+  let picture = $state.raw<CameraPicture | null>(null)
+  let devices = $state.raw<MediaDeviceInfo[]>([])
+  let device = $state('')
+  let why = $state<'' | 'none' | 'refused'>('')
+  let taken = $state.raw<Blob | null>(null)
+  let paper = $state(true)
+  let gone = false
+  const takenAddress = $derived(taken ? URL.createObjectURL(taken) : '')
+
+  onMount(() => {
+    dialog.showModal()
+    void open()
+    return () => {
+      gone = true
+      untrack(() => picture)?.close()
+    }
+  })
+  $effect(() => {
+    if (video && picture) video.srcObject = picture.stream
+  })
+
+  async function open(madeUp = false) {
+    picture?.close()
+    try {
+      const opened = madeUp ? madeUpCamera() : await openCamera(device)
+      if (gone) return opened.close()
+      picture = opened
+      why = ''
+      if (!madeUp) devices = await cameras()
+    } catch (error) {
+      why = error instanceof CameraError ? error.why : 'none'
+    }
+  }
+
+  function take() {
+    const canvas = document.createElement('canvas')
+    ;[canvas.width, canvas.height] = [video!.videoWidth, video!.videoHeight]
+    if (!canvas.width) return
+    canvas.getContext('2d')!.drawImage(video!, 0, 0)
+    canvas.toBlob((blob) => (taken = blob), 'image/jpeg', 0.92)
+  }
+
+  async function use() {
+    const { width, height, scale } = surface.view
+    const blob = taken!
+    dialog.close()
+    const [made] = await session.pictures.put([blob], surface.middle(), [width / scale, height / scale])
+    if (made && paper) session.pictures.cutting = { id: made, sheet: true }
+  }
+</script>
+
+<dialog bind:this={dialog} aria-labelledby="camera-title" {onclose} data-testid="camera">
+  <h2 id="camera-title">{t('camera')}</h2>
+  {#if why}
+    <p role="alert">{why === 'none' ? t('camera-none') : t('camera-refused')}</p>
+    <div class="row">
+      <Button onclick={() => open(true)}>{t('camera-made-up')}</Button>
+      <Button kind="quiet" onclick={() => dialog.close()}>{t('cancel')}</Button>
+    </div>
+  {:else}
+    <div class="seen">
+      {#if taken}<img src={takenAddress} alt="" />{/if}
+      <!-- svelte-ignore a11y_media_has_caption -->
+      <video bind:this={video} autoplay playsinline muted class:hidden={taken}></video>
+    </div>
+    {#if picture?.madeUp}<p>{t('camera-is-made-up')}</p>{/if}
+    <div class="row">
+      {#if taken}
+        <label class="paper"><input type="checkbox" bind:checked={paper} /> {t('camera-paper')}</label>
+        <Button onclick={() => (taken = null)}>{t('camera-again')}</Button>
+        <Button kind="go" onclick={use}>{t('camera-use')}</Button>
+      {:else}
+        {#if devices.length > 1}
+          <select aria-label={t('camera-which')} bind:value={device} onchange={() => open()}>
+            {#each devices as { deviceId, label }, i (deviceId)}
+              <option value={deviceId}>{label || t('camera-number', { number: i + 1 })}</option>
+            {/each}
+          </select>
+        {/if}
+        <Button kind="quiet" onclick={() => dialog.close()}>{t('cancel')}</Button>
+        <Button kind="go" disabled={!picture} onclick={take}>{t('camera-take')}</Button>
+      {/if}
+    </div>
+  {/if}
+</dialog>
+
+<style>
+  dialog {
+    width: min(760px, calc(100vw - 16px));
+    max-height: calc(100dvh - 24px);
+    border: 1px solid var(--sand-line);
+    border-radius: 6px;
+    padding: 18px;
+    color: var(--ink);
+    background: var(--glass);
+  }
+  dialog[open] {
+    display: grid;
+    gap: 12px;
+  }
+  dialog::backdrop {
+    background: rgb(23 53 47 / 60%);
+  }
+  h2 {
+    font: 600 22px/1.2 var(--title);
+  }
+  p {
+    margin: 0;
+    color: var(--muted);
+  }
+  .seen {
+    display: grid;
+    place-items: center;
+    min-height: 200px;
+    border-radius: var(--radius);
+    background: #17352f;
+    overflow: hidden;
+  }
+  video,
+  img {
+    max-width: 100%;
+    max-height: 56dvh;
+    grid-area: 1 / 1;
+  }
+  .hidden {
+    visibility: hidden;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: flex-end;
+    align-items: center;
+    gap: 8px;
+  }
+  .paper {
+    margin-inline-end: auto;
+    min-height: 40px;
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+  select {
+    min-height: 40px;
+    margin-inline-end: auto;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+  }
+</style>
