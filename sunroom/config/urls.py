@@ -56,6 +56,7 @@ urlpatterns = [
     path("api/boards/<slug:board>/pictures/<slug:picture>/sheet", pictures.sheet),
     path("api/boards/<slug:board>/pictures/<slug:picture>/flat", pictures.flat),
     path("api/boards/<slug:board>/pictures/<slug:picture>/ink", pictures.ink),
+    path("api/boards/<slug:board>/things", documents.open_things),
     path("api/boards/<slug:board>/documents", documents.open_document),
     path("api/boards/<slug:board>/documents/<slug:document>", documents.close_document),
     path("api/boards/<slug:board>/documents/<slug:document>/<int:number>.png", documents.thumb),

@@ -185,7 +185,7 @@ class Things(Tools):
             file.write(document("one", "two", "three"))
             file.flush()
             self.tutor.tool("Bring in")
-            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
             self.tutor.wait(lambda: len(self.tutor.all("dialog li")) == 3 or None, "its pages")
             self.tutor.press("dialog li button[aria-label='Page 2']")
             self.tutor.press("dialog button", "Bring 2 pages in")
@@ -197,11 +197,11 @@ class Things(Tools):
             self.tutor.draw(LINE)
             self.tutor.wait_items(1)
             self.tutor.tool("Bring in")
-            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
             self.tutor.press("dialog [aria-label=As] input", "Things on this page")
             self.tutor.press("dialog button", "Bring 3 pages in")
             self.tutor.wait_items(4)
-            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
             self.tutor.find("dialog li")
             self.tutor.key(Keys.ESCAPE)
             self.tutor.wait(lambda: not self.tutor.all("dialog[open]") or None, "the dialog to close")
@@ -235,7 +235,7 @@ class Things(Tools):
             file.write(picture("PNG", (300, 200)))
             file.flush()
             self.tutor.tool("Bring in")
-            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
             self.tutor.wait_items(1)
         (before,) = self.items()
         self.tutor.part("button[aria-label=Picture]", "Picture")
@@ -250,12 +250,29 @@ class Things(Tools):
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait(lambda: self.items()[0] == before or None, "the whole again")
 
+    def test_words_a_table_and_a_drawing_are_opened_from_files(self) -> None:
+        drawing = '<svg xmlns="http://www.w3.org/2000/svg" width="90" height="60"><script>alert(1)</script><rect width="90" height="60" fill="red"/></svg>'
+        files = {".md": "# Noon\n\n- short\n- *shorter*", ".csv": "sun;shadow\n25;2,14", ".svg": drawing}
+        self.tutor.tool("Bring in")
+        for count, (suffix, text) in zip((2, 3, 4), files.items(), strict=True):
+            with tempfile.NamedTemporaryFile("w", suffix=suffix) as file:
+                file.write(text)
+                file.flush()
+                self.tutor.tool("Bring in")
+                self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
+                self.tutor.wait_items(count)
+        heading, points, table, shown = sorted(self.items(), key=lambda item: item.z)
+        self.assertEqual((heading.text, points.listing), ("Noon", "bullets"))
+        self.assertEqual(table.cells, ("sun", "shadow", "25", "2,14"))
+        self.assertAlmostEqual(shown.width / shown.height, 1.5, places=2)
+        self.assertEqual(self.tutor.problems(), [])
+
     def test_a_picture_is_brought_in_seen_by_all_and_saved(self) -> None:
         with tempfile.NamedTemporaryFile(suffix=".png") as file:
             file.write(picture("PNG", (300, 200)))
             file.flush()
             self.tutor.tool("Bring in")
-            self.tutor.find("[aria-label='Picture or PDF']").send_keys(file.name)
+            self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
             self.tutor.wait_items(1)
             noor = self.come_in(self.link, "Noor")
             noor.wait_items(1)

@@ -8,6 +8,7 @@ from datetime import timedelta
 from typing import Any
 from urllib.error import HTTPError
 
+import msgspec
 from django.utils.timezone import now
 
 from sunroom.boards.models import Document, Picture
@@ -33,7 +34,8 @@ class Documents(OutTest):
         request = urllib.request.Request(web.base + (path or self.path), data, headers)
         try:
             answer = web.open(request)
-            return answer.status, json.loads(answer.read())
+            packed = answer.headers["Content-Type"] == "application/msgpack"
+            return answer.status, (msgspec.msgpack if packed else msgspec.json).decode(answer.read())
         except HTTPError as error:
             return error.code, json.loads(error.read())
 
@@ -54,6 +56,18 @@ class Documents(OutTest):
         self.assertEqual(status, 404)
         self.assertIn("no longer here", in_words(answer["problem"]))
         self.assertEqual(Picture.objects.count(), 1, "what was brought stays")
+
+    def test_words_tables_and_ink_are_answered_as_things_to_those_who_may_write(self) -> None:
+        path = f"/api/boards/{self.board}/things?name="
+        status, (table,) = self.send(self.tutor_web, b"sun,shadow\n25,2.14\n", f"{path}a.csv")
+        self.assertEqual((status, table["kind"]), (200, "table"))
+        self.assertEqual(table["cells"], ["sun", "shadow", "25", "2.14"])
+        for name in ("a.exe", "a.inkml", ""):
+            status, answer = self.send(self.tutor_web, b"neither", path + name)
+            self.assertEqual(status, 400)
+            self.assertTrue(in_words(answer["problem"]).endswith("."))
+        web, _, _ = self.come()
+        self.assertEqual(self.send(web, b"noon", f"{path}a.txt")[0], 403, "pens are down")
 
     def test_who_may_not_bring_in_neither_sends_nor_sees(self) -> None:
         web, _, _ = self.come()

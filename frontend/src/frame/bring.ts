@@ -1,20 +1,28 @@
-/** Files that are chosen, dropped or pasted: pictures are put on the page, a PDF is opened, of all else it is said. */
+/** Files that are chosen, dropped or pasted: each becomes what it holds; of what cannot be opened it is said. */
 import type { Point } from '../board/place'
 import type { Session } from '../lesson/session.svelte'
 import { t } from '../words/words.svelte'
 import type { Surface } from './board/surface.svelte'
+import { drawnPicture } from './drawn-picture'
 
 /** More at once would hold up the line. */
 const MOST_AT_ONCE = 12
+const THINGS = /\.(txt|md|markdown|csv|tsv|inkml)$/i
+/** What a file field offers to choose from. */
+export const ACCEPTED = 'image/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml'
 
 export function bringFiles(files: File[], session: Session, surface: Surface, at: Point): void {
-  const pictures = files.filter(({ type }) => type.startsWith('image/'))
+  const pictures = files.filter(({ type, name }) => type.startsWith('image/') || /\.hei[cf]$/i.test(name))
   const document = files.find(({ type, name }) => type === 'application/pdf' || /\.pdf$/i.test(name))
-  const other = files.find((file) => !pictures.includes(file) && file !== document)
+  const things = files.find(({ name }) => THINGS.test(name))
+  const other = files.find((file) => !pictures.includes(file) && file !== document && file !== things)
   if (document) void session.documents.open(document)
+  const { width, height, scale } = surface.view
+  if (things) void session.documents.openThings(things, [at[0], at[1] - (0.35 * height) / scale])
   if (other) session.warn(t('cannot-bring', { name: other.name }))
   if (pictures.length > MOST_AT_ONCE) session.warn(t('too-many-pictures', { count: MOST_AT_ONCE }))
-  const { width, height, scale } = surface.view
   if (pictures.length)
-    void session.pictures.put(pictures.slice(0, MOST_AT_ONCE), at, [width / scale, height / scale])
+    void Promise.all(pictures.slice(0, MOST_AT_ONCE).map(drawnPicture)).then((drawn) =>
+      session.pictures.put(drawn, at, [width / scale, height / scale]),
+    )
 }

@@ -1,8 +1,9 @@
 /** A PDF being brought in: taken whole, its pages chosen, and brought one after the other. */
+import { itemBox } from '../board/box'
 import type { Point } from '../board/place'
-import { ask } from '../wire/api'
+import { ask, askThings } from '../wire/api'
 import { newId } from '../wire/codec'
-import type { BroughtIn, Opened, PageHead } from '../wire/generated'
+import type { BroughtIn, Item, Opened, PageHead } from '../wire/generated'
 import type { Inside } from './inside'
 import { FIRST_PAPER } from './papers'
 import type { Pictures } from './pictures.svelte'
@@ -49,6 +50,33 @@ export class Documents {
     try {
       const opened = await ask<Opened>('POST', this.#path, file, this.#given.signal)
       this.opened = { ...opened, name: file.name.replace(/\.pdf$/i, '') }
+    } catch (error) {
+      this.#failed(error)
+    } finally {
+      this.opening = false
+    }
+  }
+
+  /** Put what a file of words, a table or ink holds on the page, its upper edge's middle at a place. */
+  async openThings(file: File, [x, y]: Point): Promise<void> {
+    const { rights, pages } = this.#inside
+    const page = pages.id
+    this.opening = true
+    try {
+      const path = `/api/boards/${this.#inside.boardId}/things?name=${encodeURIComponent(file.name)}`
+      const things = await askThings<Item[]>(path, file)
+      const wide = Math.max(...things.map((item) => itemBox(item).maxX))
+      const group = things.length > 1 && things.every(({ kind }) => kind === 'ink') ? newId() : ''
+      const items = things.map((item) => ({
+        ...item,
+        id: newId(),
+        by: rights.me,
+        x: item.x + x - wide / 2,
+        y: item.y + y,
+        group,
+      }))
+      this.#inside.do({ step: 'add_items', page, items })
+      this.#inside.chooseMade(items.map(({ id }) => id))
     } catch (error) {
       this.#failed(error)
     } finally {

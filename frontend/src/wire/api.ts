@@ -1,4 +1,5 @@
 /** Requests outside the live line: answers are typed, problems are sentences to be shown. */
+import { decode } from '@msgpack/msgpack'
 import { t, told } from '../words/words.svelte'
 import type { Sentence } from './generated'
 
@@ -28,6 +29,13 @@ export async function ask<T>(method: Method, path: string, body?: unknown, signa
 export async function askFile(path: string, body: unknown, signal?: AbortSignal): Promise<Blob> {
   const response = await sent('POST', path, body, signal)
   if (response.ok) return response.blob()
+  throw problemOf(response, await response.json().catch(() => null))
+}
+
+/** As ``ask``, when a file is sent and the answer is MessagePack. */
+export async function askThings<T>(path: string, file: Blob): Promise<T> {
+  const response = await sent('POST', path, file)
+  if (response.ok) return decode(new Uint8Array(await response.arrayBuffer())) as T
   throw problemOf(response, await response.json().catch(() => null))
 }
 

@@ -570,6 +570,7 @@ export interface Words {
   'more-browsers-of-one-address': null
   'more-comes-from-here-than': null
   'more-for-chosen': null
+  'more-than-fits-a-page': { things: string | number }
   'move-earlier': null
   'move-how': null
   'move-later': null
@@ -609,6 +610,7 @@ export interface Words {
   'nobody-else': null
   'nobody-has-such-a-seat': null
   'none': null
+  'not-a-kind-to-open': null
   'not-here': null
   'not-just-now': null
   'not-kept': null
@@ -1047,7 +1049,10 @@ export interface Words {
   'the-figure-has-too-few': null
   'the-figure-is-too-small': null
   'the-file-has-traces-are': { count: string | number; traces: string | number }
+  'the-file-is-empty': null
   'the-file-is-larger-than': { mb: string | number }
+  'the-file-is-no-table': null
+  'the-file-is-no-text': null
   'the-file-is-not-readable': { error: string | number }
   'the-file-is-xml-but': null
   'the-file-of-a-hand': { mb: string | number }

@@ -9,6 +9,7 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Sequence
+from typing import Final, get_args
 from xml.etree.ElementTree import Element, ParseError, SubElement, tostring
 
 import numpy as np
@@ -17,14 +18,24 @@ from defusedxml.ElementTree import fromstring
 from numpy.typing import NDArray
 
 from sunroom.core.board import InkItem, Page
+from sunroom.core.board.items import OPACITIES, WIDTHS
 from sunroom.core.errors import MalformedError
-from sunroom.core.ink.samples import MAX_SAMPLES, unpack_samples
+from sunroom.core.ink.outline import Nib
+from sunroom.core.ink.samples import MAX_SAMPLES, pack_samples, unpack_samples
 from sunroom.core.sentences import said
 
 Stroke = NDArray[np.float64]
 
 MAX_BYTES = 20_000_000
 MAX_TRACES = 5_000
+
+#: A look: nib, colour, width in board units, opacity.
+Brush = tuple[Nib, str, float, float]
+PLAIN_BRUSH: Final[Brush] = ("pen", "#16222b", 2.5, 1.0)
+NIBS: Final[dict[str | None, Nib]] = {nib: nib for nib in get_args(Nib)}
+_XML_ID = "{http://www.w3.org/XML/1998/namespace}id"
+#: Board units: what a page of our own ink is large, and how large ink in other units is made.
+LEAST_SIDE, MOST_SIDE, FITTED = 20.0, 20_000.0, 720.0
 
 #: A point is a few numbers: a longer one is none, and is not looked at.
 MAX_POINT = 200
@@ -63,6 +74,54 @@ def read_labelled_inkml(data: bytes) -> list[tuple[str, list[Stroke]]]:
         if _name(group) == "traceGroup" and texts and members:
             found.append((texts[0], members))
     return found
+
+
+def ink_items(data: bytes) -> list[InkItem]:
+    """The traces of a document as strokes on a page, each in the look of its brush; ids are ``thing-1`` …
+
+    What ``page_inkml`` wrote comes back as it was; ink in other units is made about as large as it is on a page.
+    """
+    root = _root(data)
+    brushes = {brush.get(_XML_ID, ""): _brush(brush) for brush in root.iter() if _name(brush) == "brush"}
+    strokes = _traces(root)
+    lows = [stroke[:, :2].min(axis=0) for stroke in strokes.values()]
+    highs = [stroke[:, :2].max(axis=0) for stroke in strokes.values()]
+    if not strokes:
+        return []
+    side = float((np.max(highs, axis=0) - np.min(lows, axis=0)).max())
+    scale = 1.0 if (brushes and LEAST_SIDE <= side <= MOST_SIDE) or side == 0 else FITTED / side
+    items = []
+    for number, (trace, stroke) in enumerate(strokes.items(), 1):
+        nib, colour, width, opacity = brushes.get((trace.get("brushRef") or "")[1:], PLAIN_BRUSH)
+        stroke = stroke * (scale, scale, 1, 1)
+        x, y = stroke[0, :2]
+        stroke[:, :2] -= (x, y)
+        items.append(
+            InkItem(id=f"thing-{number}", x=float(x), y=float(y), nib=nib, colour=colour, width=width,
+                    opacity=opacity, samples=pack_samples(stroke))
+        )  # fmt: skip
+    return items
+
+
+def _brush(brush: Element) -> Brush:
+    """The look of a brush's properties; what it does not say, or says wrongly, is as a plain pen has it."""
+    told = {
+        part.get("name"): part.get("value", "") for part in brush.iter() if _name(part) == "brushProperty"
+    }
+    nib, colour, width, opacity = PLAIN_BRUSH
+    noted = next((part.text for part in brush.iter() if part.get("type") == "nib"), None)
+    if noted in NIBS:
+        nib = NIBS[noted]
+    elif told.get("tip") == "rectangle":
+        nib = "highlighter"
+    if re.fullmatch(r"#[0-9a-fA-F]{6}", told.get("color", "")):
+        colour = told["color"].lower()
+    try:
+        width = min(max(float(told.get("width", width)), WIDTHS[0]), WIDTHS[1])
+        opacity = min(max(1 - float(told.get("transparency", 0)) / 255, OPACITIES[0]), OPACITIES[1])
+    except ValueError:
+        pass
+    return nib, colour, width, opacity
 
 
 def _root(data: bytes) -> Element:

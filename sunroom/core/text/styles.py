@@ -40,6 +40,11 @@ class Span(msgspec.Struct, frozen=True, omit_defaults=True):
 PLAIN = Span(0, 0)
 
 
+def is_link(address: str) -> bool:
+    """A press may open it."""
+    return len(address) <= MAX_LINK and _LINK.fullmatch(address) is not None
+
+
 def check_spans(spans: tuple[Span, ...], length: int) -> None:
     """Hold spans from outside to order, range and safe links.
 
@@ -55,7 +60,7 @@ def check_spans(spans: tuple[Span, ...], length: int) -> None:
         if not at <= span.start < span.end <= length:
             raise MalformedError("spans", said("the-styles-of-the-text"))
         at = span.end
-        if span.link and (len(span.link) > MAX_LINK or not _LINK.fullmatch(span.link)):
+        if span.link and not is_link(span.link):
             raise MalformedError("link", said("a-link-begins-with-http"))
 
 

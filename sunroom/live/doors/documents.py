@@ -1,4 +1,8 @@
-"""PDFs brought in: taken whole, shown small, and made into pictures page by page, so that the first is there at once."""
+"""Documents brought in.
+
+A PDF is taken whole, shown small, and made into pictures page by page, so that the first is there at once. Words, tables
+and ink become things.
+"""
 
 from __future__ import annotations
 
@@ -8,6 +12,7 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 
 from sunroom.boards import models, repository
 from sunroom.boards.space import check_space
+from sunroom.core.formats import opened
 from sunroom.core.formats.documents import MAX_BYTES
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import BroughtIn, body_file, check_may_bring, made, making, visible_board
@@ -50,6 +55,24 @@ def open_document(request: HttpRequest, board: str) -> HttpResponse:
             raise Problem(400, sizes)
         uid = repository.keep_document(row.room_id, file.read_bytes(), sizes)
     return answer(Opened(uid, sizes), 201)
+
+
+@require_POST
+@answers_problems
+def open_things(request: HttpRequest, board: str) -> HttpResponse:
+    """What a file of words, a table or ink (the request's body; ``?name=`` is what it is called) holds, as things."""
+    allow(request, "document", 20, 300)
+    row = visible_board(request, board)
+    name = request.GET.get("name", "")[:200]
+    check_may_bring(request, row, "add_ink" if name.lower().endswith(".inkml") else "add_text")
+    data = request.read(opened.MAX_BYTES + 1)
+    with making():
+        things = made(workers.take_things, name, data)
+    if isinstance(things, Sentence):
+        raise Problem(400, things)
+    response = HttpResponse(msgspec.msgpack.encode(things), content_type="application/msgpack")
+    response["Cache-Control"] = "no-store"
+    return response
 
 
 @require_http_methods(["DELETE"])

@@ -20,6 +20,7 @@ from sunroom.boards import models, store
 from sunroom.core.board import Page
 from sunroom.core.board.bays import targets_of
 from sunroom.core.pens import Actor, Target, decide
+from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.access import may_look
@@ -115,8 +116,8 @@ async def _live_pages(room_id: int, uid: str) -> list[Page] | None:
     return board.board.in_order() if board else None
 
 
-def check_may_bring(request: HttpRequest, row: models.Board) -> None:
-    """Raise Problem when this browser may not bring pictures in."""
+def check_may_bring(request: HttpRequest, row: models.Board, action: Action = "add_picture") -> None:
+    """Raise Problem when this browser may put nothing of the kind anywhere on the board."""
     found = may_look(row.room, request.user, request.session)
     actor = Actor(found.seat.uid, found.facts.role) if found else Actor("", "onlooker")
     facts, now_ms = lessons.load(row.room).facts, int(time.time() * 1000)
@@ -125,6 +126,6 @@ def check_may_bring(request: HttpRequest, row: models.Board) -> None:
     live = async_to_sync(_live_pages)(row.room_id, row.uid)
     pages = pages_of_board(row) if live is None else live
     places = [place for page in pages for place in targets_of(page.head)]
-    verdicts = [decide(actor, "add_picture", place, facts, now_ms) for place in places or [Target()]]
+    verdicts = [decide(actor, action, place, facts, now_ms) for place in places or [Target()]]
     if not any(verdict.allowed for verdict in verdicts):
         raise Problem(403, verdicts[0].sentence)

@@ -13,7 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom import resources
-from sunroom.core.board import Page
+from sunroom.core.board import Item, Page
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
@@ -22,6 +22,7 @@ from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
 from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
 from sunroom.core.formats.lifted_ink import lift_ink, paced
+from sunroom.core.formats.opened import things_in
 from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
@@ -290,6 +291,14 @@ def take_picture(data: bytes) -> CleanPicture | Sentence:
     """The cleaned picture, or the sentence that says why it is none: errors do not travel well."""
     try:
         return clean_picture(data)
+    except MalformedError as error:
+        return error.sentence
+
+
+def take_things(name: str, data: bytes) -> list[Item] | Sentence:
+    """What a file of words, a table or ink holds, or the sentence that says why it is not opened."""
+    try:
+        return things_in(name, data, resources.typesetter())
     except MalformedError as error:
         return error.sentence
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Hint from '../../ui/Hint.svelte'
   import type { Surface } from '../board/surface.svelte'
-  import { bringFiles } from '../bring'
+  import { ACCEPTED, bringFiles } from '../bring'
   import Button from '../../ui/Button.svelte'
   import Camera from './Camera.svelte'
   import type { Session } from '../../lesson/session.svelte'
@@ -33,7 +33,7 @@
   bind:this={input}
   type="file"
   multiple
-  accept="image/*,application/pdf"
+  accept={ACCEPTED}
   aria-label={t('picture-file')}
   onchange={take}
 />
