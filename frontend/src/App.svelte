@@ -5,7 +5,9 @@
   const home = first === 'rooms' && link !== ''
 </script>
 
-{#if (first === 'r' || first === 'watch') && link}
+{#if first === 'r' && link && second === 'found'}
+  <Later load={() => import('./porch/Found.svelte')} props={{ link }} />
+{:else if (first === 'r' || first === 'watch') && link}
   <Later
     load={() => import('./porch/Porch.svelte')}
     props={{ door: first === 'r' ? 'student' : 'onlooker', link }}
@@ -18,6 +20,8 @@
   <Later load={() => import('./pair/Pair.svelte')} props={{ given: location.search.slice(1) }} />
 {:else if home && second === 'boards' && board}
   <Later load={() => import('./frame/Lesson.svelte')} props={{ door: 'tutor' as const, link, board }} />
+{:else if home && second === 'wrap-up'}
+  <Later load={() => import('./rooms/after/AfterLesson.svelte')} props={{ link }} />
 {:else if home}
   <Later load={() => import('./rooms/Home.svelte')} props={{ link }} />
 {:else}

@@ -103,3 +103,12 @@ class Document(models.Model):
     sizes = models.JSONField()
     data = models.BinaryField()
     created_at = models.DateTimeField(auto_now_add=True)
+
+
+class ReadLink(models.Model):
+    """A link by which anybody reads a board, as everybody sees it, until a moment; its ``token`` is the secret."""
+
+    board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="read_links")
+    token = models.CharField(max_length=44, unique=True)
+    until = models.DateTimeField()
+    created_at = models.DateTimeField(auto_now_add=True)

@@ -37,7 +37,8 @@ class ContentSecurityPolicy:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         response = self._get_response(request)
-        response["Content-Security-Policy"] = POLICY
+        # A file that is shown as a page of its own may have a stricter one.
+        response.headers.setdefault("Content-Security-Policy", POLICY)
         response["Permissions-Policy"] = PERMISSIONS
         response["Cross-Origin-Resource-Policy"] = "same-origin"
         # Only https (or this very machine) can be isolated: elsewhere browsers remark on the header.

@@ -29,7 +29,18 @@ from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
 from sunroom.core.text.fonts import LINE_HEIGHT  # noqa: E402
-from sunroom.live.doors import accounts, boards, devices, documents, files, hands, home, pictures, search  # noqa: E402
+from sunroom.live.doors import (  # noqa: E402
+    accounts,
+    afterwards,
+    boards,
+    devices,
+    documents,
+    files,
+    hands,
+    home,
+    pictures,
+    search,
+)
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
@@ -67,6 +78,9 @@ ANSWERS = (
     accounts.AccountPage,
     whole_rooms.RoomLinks,
     whole_rooms.RoomBroughtIn,
+    afterwards.WrapUp,
+    afterwards.Sent,
+    afterwards.Afterwards,
     files.BroughtIn,
     pictures.Sheet,
     pictures.Flatten,

@@ -6,7 +6,18 @@ from django.conf import settings
 from django.urls import path
 
 from sunroom.config import pages
-from sunroom.live.doors import accounts, boards, devices, documents, hands, home, pictures, search, take_away
+from sunroom.live.doors import (
+    accounts,
+    afterwards,
+    boards,
+    devices,
+    documents,
+    hands,
+    home,
+    pictures,
+    search,
+    take_away,
+)
 from sunroom.live.doors import rooms as whole_rooms
 from sunroom.rooms import views as rooms
 
@@ -14,7 +25,9 @@ urlpatterns = [
     path("", pages.shell),
     path("rooms/<slug:link>", pages.shell),
     path("rooms/<slug:link>/boards/<slug:board>", pages.shell),
+    path("rooms/<slug:link>/wrap-up", pages.shell),
     path("r/<slug:link>", pages.shell),
+    path("r/<slug:link>/found", pages.shell),
     path("watch/<slug:link>", pages.shell),
     path("pair", pages.shell),
     path("account", pages.shell),
@@ -40,6 +53,16 @@ urlpatterns = [
     path("api/whole-rooms", whole_rooms.bring_in),
     path("rooms/<slug:link>/room.zip", whole_rooms.package),
     path("api/rooms/<slug:link>/claim", rooms.claim),
+    path("api/rooms/<slug:link>/wrap-up", afterwards.wrap_up),
+    path("api/rooms/<slug:link>/homework", afterwards.homework),
+    path("api/rooms/<slug:link>/homework/<slug:uid>", afterwards.homework),
+    path("api/rooms/<slug:link>/read-links", afterwards.links),
+    path("api/rooms/<slug:link>/read-links/<slug:token>", afterwards.links),
+    path("api/rooms/<slug:link>/send", afterwards.send),
+    path("rooms/<slug:link>/lesson.ics", afterwards.calendar),
+    path("s/<slug:token>", afterwards.read),
+    path("api/found/<slug:link>", afterwards.found),
+    path("api/found/<slug:link>/homework/<slug:uid>", afterwards.hand_in),
     path("api/rooms/<slug:link>/boards", boards.boards),
     path("api/rooms/<slug:link>/packages", boards.bring_in_board),
     path("api/rooms/<slug:link>/words", search.words),

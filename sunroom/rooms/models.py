@@ -63,6 +63,8 @@ class Seat(models.Model):
     sent_away = models.BooleanField(default=False)
     #: The hand of its person, once they have written a sample.
     hand = models.ForeignKey(Hand, null=True, on_delete=models.SET_NULL, related_name="seats")
+    #: Where its person wants to be sent boards; "" when nobody has said.
+    mail = models.EmailField(blank=True)
     #: When its person last came in; none before the first time.
     seen_at = models.DateTimeField(null=True)
     created_at = models.DateTimeField(auto_now_add=True)

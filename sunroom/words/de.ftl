@@ -1588,3 +1588,74 @@ the-file-is-empty = In dieser Datei steht nichts.
 the-file-is-no-text = Diese Datei ist kein Text.
 the-file-is-no-table = Diese Datei ist keine Tabelle.
 more-than-fits-a-page = Die Datei enthält mehr als { $things } Dinge: Bring sie als PDF herein.
+homework-has-words = Eine Hausaufgabe hat zwischen 1 und { $most } Zeichen.
+homework-is-enough = Ein Raum hat höchstens { $most } Hausaufgaben: Nimm alte zurück.
+homework-has-gone = Diese Hausaufgabe wurde zurückgenommen.
+mail-address-is-none = „{ $mail }“ ist keine Mailadresse.
+link-days = Ein Link gilt 1 bis { $most } Tage.
+links-are-enough = Ein Raum hat höchstens { $most } Lese-Links: Beende alte.
+this-link-is-over = Dieser Link führt nirgends mehr hin. Frag, wer ihn geschickt hat, nach einem neuen.
+mail-has-a-subject = Eine Mail hat einen Betreff von höchstens { $most } Zeichen in einer Zeile und nicht zu viele Worte.
+mail-is-too-large = Die Tafeln zusammen sind größer als { $mb } MB: Schick weniger oder einen Lese-Link.
+mail-read-link = „{ $title }“ im Browser lesen: { $link }
+mail-to-whom = Eine Mail geht an 1 bis { $most } Leute.
+mail-boards = Eine Mail nimmt höchstens { $most } Tafeln mit.
+no-seat-here = Dieser Browser hat noch keinen Platz in diesem Raum: Komm erst über seinen Link herein.
+that-is-no-day = Das ist kein Tag.
+after-the-lesson = Nach der Stunde
+no-lesson-yet = In diesem Raum gab es noch keine Stunde.
+lesson-from-to = { $day }, { $from } bis { $to }
+what-was-made = Was entstanden ist
+only-tutor-side-sees = vor Schülern verborgen
+take-pdf-of = „{ $title }“ als PDF
+take-everything = Alles vom Raum in einer Datei
+homework = Hausaufgaben
+until-the-next-lesson = Bis zur nächsten Stunde
+take-calendar = Für den Kalender (iCalendar)
+send-boards = Tafeln verschicken
+links-to-read = Lese-Links
+links-to-read-hint = Wer so einen Link hat, liest die Tafel, wie Schüler sie sehen, bis zu seinem Tag. Niemand schreibt damit.
+outbox = Postausgang
+until-day = bis { $day }
+handed-in-by = Erledigt: { $names }.
+nobody-handed-in = Noch niemand hat sie erledigt.
+of-people = { $done } von { $count }
+take-back = Zurücknehmen
+homework-what = Was zu tun ist
+homework-until = Bis
+homework-where = Wo
+nowhere-in-particular = Auf Papier oder irgendwo
+give-homework = Aufgeben
+send-to = An
+mail-of = Mailadresse von { $name }
+send-to-others = Und an
+boards-as-pdf = Tafeln als PDF
+with-read-link = mit einem Lese-Link
+link-good-for-days = Gilt Tage
+with-calendar = mit der nächsten Stunde für den Kalender
+mail-subject = Betreff
+mail-words = Worte
+sending = Wird verschickt …
+board = Tafel
+end-link = Beenden
+make-link = Link machen
+letter-to = { $to }, { $when }
+letter-not-sent = nicht verschickt
+letter-files = Dabei: { $files }
+found-for = { $name }, im Raum von { $tutor }
+found-to-board = Zur Tafel
+found-closed = Die Tafeln dieses Raums sind bis zur nächsten Stunde geschlossen.
+found-link = Tafeln, Dateien und Hausaufgaben
+handed-in = erledigt
+take-web-page = Webseite
+wrap-up-page = Hausaufgaben, Verschicken, alles auf einer Seite
+send-to-count =
+    { $count ->
+        [one] Eine Mail schicken
+       *[other] { $count } Mails schicken
+    }
+mails-sent =
+    { $count ->
+        [one] { $went } von einer Mail ging hinaus.
+       *[other] { $went } von { $count } Mails gingen hinaus.
+    }

@@ -1588,3 +1588,74 @@ the-file-is-empty = There is nothing in this file.
 the-file-is-no-text = This file is no text.
 the-file-is-no-table = This file is no table.
 more-than-fits-a-page = The file holds more than { $things } things: bring it in as a PDF.
+homework-has-words = A homework has between 1 and { $most } characters.
+homework-is-enough = A room has at most { $most } homeworks: take old ones back.
+homework-has-gone = This homework was taken back.
+mail-address-is-none = “{ $mail }” is no mail address.
+link-days = A link is good for 1 to { $most } days.
+links-are-enough = A room has at most { $most } links to read by: end old ones.
+this-link-is-over = This link leads nowhere any more. Ask whoever sent it for another.
+mail-has-a-subject = A mail has a subject of at most { $most } characters in one line, and not too many words.
+mail-is-too-large = The boards together are over { $mb } MB: send fewer, or a link to read by.
+mail-read-link = To read “{ $title }” in the browser: { $link }
+mail-to-whom = A mail goes to between 1 and { $most } people.
+mail-boards = A mail takes at most { $most } boards.
+no-seat-here = This browser has no place in this room yet: come in by its link first.
+that-is-no-day = That is no day.
+after-the-lesson = After the lesson
+no-lesson-yet = There has been no lesson in this room yet.
+lesson-from-to = { $day }, { $from } to { $to }
+what-was-made = What was made
+only-tutor-side-sees = hidden from students
+take-pdf-of = “{ $title }” as PDF
+take-everything = Everything of the room, in one file
+homework = Homework
+until-the-next-lesson = Until the next lesson
+take-calendar = For the calendar (iCalendar)
+send-boards = Send boards
+links-to-read = Links to read by
+links-to-read-hint = Whoever has such a link reads the board as students see it, until its day. Nobody writes by it.
+outbox = Outbox
+until-day = until { $day }
+handed-in-by = Done: { $names }.
+nobody-handed-in = Nobody has done it yet.
+of-people = { $done } of { $count }
+take-back = Take back
+homework-what = What is to be done
+homework-until = Until
+homework-where = Where
+nowhere-in-particular = On paper, or anywhere
+give-homework = Give it
+send-to = To
+mail-of = Mail address of { $name }
+send-to-others = And to
+boards-as-pdf = Boards as PDF
+with-read-link = with a link to read by
+link-good-for-days = Good for days
+with-calendar = with the next lesson for the calendar
+mail-subject = Subject
+mail-words = Words
+sending = Sending …
+board = Board
+end-link = End it
+make-link = Make a link
+letter-to = { $to }, { $when }
+letter-not-sent = not sent
+letter-files = With it: { $files }
+found-for = { $name }, in the room of { $tutor }
+found-to-board = To the board
+found-closed = The boards of this room are closed until the next lesson.
+found-link = Boards, files and homework
+handed-in = done
+take-web-page = Web page
+wrap-up-page = Homework, sending, all of it on one page
+send-to-count =
+    { $count ->
+        [one] Send one mail
+       *[other] Send { $count } mails
+    }
+mails-sent =
+    { $count ->
+        [one] { $went } of one mail went.
+       *[other] { $went } of { $count } mails went.
+    }

@@ -1588,3 +1588,74 @@ the-file-is-empty = No hay nada en este archivo.
 the-file-is-no-text = Este archivo no es texto.
 the-file-is-no-table = Este archivo no es una tabla.
 more-than-fits-a-page = El archivo contiene más de { $things } cosas: tráelo como PDF.
+homework-has-words = Una tarea tiene entre 1 y { $most } caracteres.
+homework-is-enough = Una sala tiene como máximo { $most } tareas: retira las antiguas.
+homework-has-gone = Esta tarea se ha retirado.
+mail-address-is-none = «{ $mail }» no es una dirección de correo.
+link-days = Un enlace vale de 1 a { $most } días.
+links-are-enough = Una sala tiene como máximo { $most } enlaces de lectura: termina los antiguos.
+this-link-is-over = Este enlace ya no lleva a ninguna parte. Pide otro a quien lo envió.
+mail-has-a-subject = Un correo tiene un asunto de { $most } caracteres como máximo en una línea, y no demasiadas palabras.
+mail-is-too-large = Las pizarras juntas superan { $mb } MB: envía menos, o un enlace de lectura.
+mail-read-link = Para leer «{ $title }» en el navegador: { $link }
+mail-to-whom = Un correo va a entre 1 y { $most } personas.
+mail-boards = Un correo lleva como máximo { $most } pizarras.
+no-seat-here = Este navegador aún no tiene sitio en esta sala: entra primero por su enlace.
+that-is-no-day = Eso no es un día.
+after-the-lesson = Después de la clase
+no-lesson-yet = Todavía no ha habido ninguna clase en esta sala.
+lesson-from-to = { $day }, de { $from } a { $to }
+what-was-made = Lo que se ha hecho
+only-tutor-side-sees = oculta a los alumnos
+take-pdf-of = «{ $title }» en PDF
+take-everything = Todo lo de la sala en un archivo
+homework = Tareas
+until-the-next-lesson = Hasta la próxima clase
+take-calendar = Para el calendario (iCalendar)
+send-boards = Enviar pizarras
+links-to-read = Enlaces de lectura
+links-to-read-hint = Quien tiene un enlace así lee la pizarra como la ven los alumnos, hasta su día. Nadie escribe con él.
+outbox = Bandeja de salida
+until-day = hasta el { $day }
+handed-in-by = Hecho: { $names }.
+nobody-handed-in = Nadie la ha hecho todavía.
+of-people = { $done } de { $count }
+take-back = Retirar
+homework-what = Qué hay que hacer
+homework-until = Hasta
+homework-where = Dónde
+nowhere-in-particular = En papel, o donde sea
+give-homework = Ponerla
+send-to = A
+mail-of = Correo de { $name }
+send-to-others = Y a
+boards-as-pdf = Pizarras en PDF
+with-read-link = con un enlace de lectura
+link-good-for-days = Vale (días)
+with-calendar = con la próxima clase para el calendario
+mail-subject = Asunto
+mail-words = Mensaje
+sending = Enviando …
+board = Pizarra
+end-link = Terminarlo
+make-link = Crear enlace
+letter-to = { $to }, { $when }
+letter-not-sent = no enviado
+letter-files = Adjunto: { $files }
+found-for = { $name }, en la sala de { $tutor }
+found-to-board = A la pizarra
+found-closed = Las pizarras de esta sala están cerradas hasta la próxima clase.
+found-link = Pizarras, archivos y tareas
+handed-in = hecha
+take-web-page = Página web
+wrap-up-page = Tareas, envíos, todo en una página
+send-to-count =
+    { $count ->
+        [one] Enviar un correo
+       *[other] Enviar { $count } correos
+    }
+mails-sent =
+    { $count ->
+        [one] Salió { $went } correo de uno.
+       *[other] Salieron { $went } de { $count } correos.
+    }

@@ -1588,3 +1588,74 @@ the-file-is-empty = Il n’y a rien dans ce fichier.
 the-file-is-no-text = Ce fichier n’est pas du texte.
 the-file-is-no-table = Ce fichier n’est pas un tableau.
 more-than-fits-a-page = Le fichier contient plus de { $things } éléments : importez-le en PDF.
+homework-has-words = Un devoir compte entre 1 et { $most } caractères.
+homework-is-enough = Une salle a au plus { $most } devoirs : retirez les anciens.
+homework-has-gone = Ce devoir a été retiré.
+mail-address-is-none = « { $mail } » n’est pas une adresse.
+link-days = Un lien est valable de 1 à { $most } jours.
+links-are-enough = Une salle a au plus { $most } liens de lecture : mettez fin aux anciens.
+this-link-is-over = Ce lien ne mène plus nulle part. Demandez-en un autre à la personne qui l’a envoyé.
+mail-has-a-subject = Un message a un objet d’au plus { $most } caractères sur une ligne, et pas trop de mots.
+mail-is-too-large = Les planches dépassent ensemble { $mb } Mo : envoyez-en moins, ou un lien de lecture.
+mail-read-link = Pour lire « { $title } » dans le navigateur : { $link }
+mail-to-whom = Un message va à 1 à { $most } personnes.
+mail-boards = Un message emporte au plus { $most } planches.
+no-seat-here = Ce navigateur n’a pas encore de place dans cette salle : entrez d’abord par son lien.
+that-is-no-day = Ce n’est pas un jour.
+after-the-lesson = Après la séance
+no-lesson-yet = Il n’y a pas encore eu de séance dans cette salle.
+lesson-from-to = { $day }, de { $from } à { $to }
+what-was-made = Ce qui a été fait
+only-tutor-side-sees = caché aux élèves
+take-pdf-of = « { $title } » en PDF
+take-everything = Toute la salle en un fichier
+homework = Devoirs
+until-the-next-lesson = Jusqu’à la prochaine séance
+take-calendar = Pour l’agenda (iCalendar)
+send-boards = Envoyer les planches
+links-to-read = Liens de lecture
+links-to-read-hint = Qui a un tel lien lit la planche comme les élèves la voient, jusqu’à sa date. Personne n’y écrit.
+outbox = Boîte d’envoi
+until-day = jusqu’au { $day }
+handed-in-by = Fait : { $names }.
+nobody-handed-in = Personne ne l’a encore fait.
+of-people = { $done } sur { $count }
+take-back = Retirer
+homework-what = Ce qui est à faire
+homework-until = Jusqu’au
+homework-where = Où
+nowhere-in-particular = Sur papier, ou n’importe où
+give-homework = Donner
+send-to = À
+mail-of = Adresse de { $name }
+send-to-others = Et à
+boards-as-pdf = Planches en PDF
+with-read-link = avec un lien de lecture
+link-good-for-days = Valable (jours)
+with-calendar = avec la prochaine séance pour l’agenda
+mail-subject = Objet
+mail-words = Message
+sending = Envoi …
+board = Planche
+end-link = Y mettre fin
+make-link = Créer un lien
+letter-to = { $to }, { $when }
+letter-not-sent = non envoyé
+letter-files = Joint : { $files }
+found-for = { $name }, dans la salle de { $tutor }
+found-to-board = Vers la planche
+found-closed = Les planches de cette salle sont fermées jusqu’à la prochaine séance.
+found-link = Planches, fichiers et devoirs
+handed-in = fait
+take-web-page = Page web
+wrap-up-page = Devoirs, envoi, tout sur une page
+send-to-count =
+    { $count ->
+        [one] Envoyer un message
+       *[other] Envoyer { $count } messages
+    }
+mails-sent =
+    { $count ->
+        [one] { $went } message sur un est parti.
+       *[other] { $went } messages sur { $count } sont partis.
+    }

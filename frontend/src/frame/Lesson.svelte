@@ -117,6 +117,9 @@
     <h1>{session.goodbye.reason === 'between_closed' ? t('room-closed') : t('no-way-in')}</h1>
     <p role="alert">{told(session.goodbye.sentence)}</p>
     {#if session.goodbye.again}<p class="muted">{t('lets-you-in')}</p>{/if}
+    {#if door === 'student' && session.goodbye.reason === 'between_closed'}
+      <p><a href="/r/{link}/found">{t('found-link')}</a></p>
+    {/if}
     {#if door === 'tutor'}<p><a href="/rooms/{link}">{t('sign-in-to-room')}</a></p>{/if}
     {#if session.goodbye.reason === 'to_porch'}
       <Button kind="cream" onclick={() => location.reload()}>{t('knock')}</Button>

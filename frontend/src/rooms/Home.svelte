@@ -186,6 +186,7 @@
           </details>
         {/if}
         <LastLesson {home} />
+        <p><a class="take" href="/rooms/{link}/wrap-up">{t('wrap-up-page')}</a></p>
       </section>
       <RoomSide {home} {me} onchange={change} onclaim={claim} />
     </main>

@@ -64,6 +64,17 @@ export interface Admit {
 
 export type Affine = [a: number, b: number, c: number, d: number, e: number, f: number]
 
+export interface Afterwards {
+  title: string
+  tutor: string
+  name: string
+  open: boolean
+  lesson_open: boolean
+  plan: Plan
+  boards: HomeBoard[]
+  homework: Task[]
+}
+
 export interface Along {
   type: 'along'
   page: string
@@ -524,6 +535,15 @@ export interface LetIn {
   type: 'let_in'
 }
 
+export interface Letter {
+  at_ms: number
+  to: string
+  subject: string
+  text: string
+  files: string[]
+  problem: string
+}
+
 export interface Lifted {
   samples: string
   width: number
@@ -579,6 +599,16 @@ export interface LowerHand {
 
 export interface LowerHands {
   command: 'lower_hands'
+}
+
+export interface MadePage {
+  board: string
+  board_title: string
+  page: string
+  title: string
+  number: number
+  hidden: boolean
+  seq: number
 }
 
 export interface MapLabel {
@@ -806,6 +836,12 @@ export interface RaiseHand {
   word: '' | 'answer' | 'done' | 'stuck'
 }
 
+export interface Reachable {
+  seat: string
+  name: string
+  mail: string
+}
+
 export interface React {
   type: 'react'
   kind: 'bravo' | 'lost' | 'no' | 'slower' | 'wow' | 'yes'
@@ -828,6 +864,12 @@ export interface Read {
 export interface Reading {
   text: string
   score: number
+}
+
+export interface ReadingLink {
+  board: string
+  token: string
+  until_ms: number
 }
 
 export interface Readings {
@@ -959,6 +1001,11 @@ export interface SendAway {
   command: 'send_away'
   seat: string
   knock: boolean
+}
+
+export interface Sent {
+  went: number
+  of: number
 }
 
 export interface Sentence {
@@ -1161,6 +1208,15 @@ export interface TakePen {
   seat: string
 }
 
+export interface Task {
+  id: string
+  text: string
+  due_ms: number | null
+  board: string
+  page: string
+  handed_in: string[]
+}
+
 export interface Teach {
   type: 'teach'
   page: string
@@ -1323,6 +1379,14 @@ export interface WetInk {
   connection: string
   seat: string
   wet: Wet
+}
+
+export interface WrapUp {
+  pages: MadePage[]
+  homework: Task[]
+  links: ReadingLink[]
+  outbox: Letter[]
+  people: Reachable[]
 }
 
 export interface Writing {

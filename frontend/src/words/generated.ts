@@ -63,6 +63,7 @@ export interface Words {
   'add-page': null
   'after-closed': null
   'after-it': null
+  'after-the-lesson': null
   'after-view': null
   'after-write': null
   'align': null
@@ -119,6 +120,7 @@ export interface Words {
   'bay-tutor-only': null
   'before-it': null
   'between-lessons': null
+  'board': null
   'board-facts': { count: string | number; when: string | number }
   'board-number': { number: string | number }
   'board-only': null
@@ -126,6 +128,7 @@ export interface Words {
   'board-things-on-this-page': { count: string | number }
   'board-title': null
   'boards': null
+  'boards-as-pdf': null
   'boards-put-away': { count: string | number }
   'body-too-large': { size: string | number }
   'bold': null
@@ -293,6 +296,7 @@ export interface Words {
   'edit-words': null
   'editor-keys': { what: string | number }
   'end-lesson': null
+  'end-link': null
   'end-pairings': null
   'ends': null
   'ends-arrow': null
@@ -364,14 +368,19 @@ export interface Words {
   'for-chosen': { count: string | number }
   'for-onlookers': null
   'found-arrow': null
+  'found-closed': null
   'found-double-arrow': null
+  'found-for': { name: string | number; tutor: string | number }
   'found-in-ink': { number: string | number; title: string | number }
+  'found-link': null
   'found-on-page': { number: string | number; title: string | number }
   'found-same-size': { figure: string | number }
+  'found-to-board': null
   'found-triangle': { form: string | number }
   'french': null
   'from-now-on-everybody-new': { name: string | number }
   'german': null
+  'give-homework': null
   'give-up': null
   'go-on': null
   'go-on-with-lesson': null
@@ -392,6 +401,8 @@ export interface Words {
   'hand-stuck': null
   'hand-the-room-over-to': { name: string | number }
   'hand-up': null
+  'handed-in': null
+  'handed-in-by': { names: string | number }
   'hands-up': { count: string | number }
   'handwriting-is-read-with-the': null
   'hard-to-see-on-this': null
@@ -413,6 +424,13 @@ export interface Words {
   'high': null
   'highlighter': null
   'highlighter-colour': null
+  'homework': null
+  'homework-has-gone': null
+  'homework-has-words': { most: string | number }
+  'homework-is-enough': { most: string | number }
+  'homework-until': null
+  'homework-what': null
+  'homework-where': null
   'how-sure-the-reading-is': null
   'hue-blue': null
   'hue-green': null
@@ -510,6 +528,7 @@ export interface Words {
   'leave-out': null
   'left-edges': null
   'length': null
+  'lesson-from-to': { day: string | number; from: string | number; to: string | number }
   'lesson-paused': null
   'let-all-in': null
   'let-back-in': { name: string | number }
@@ -517,7 +536,10 @@ export interface Words {
   'let-in': null
   'let-in-name': { name: string | number }
   'lets-you-in': null
+  'letter-files': { files: string | number }
   'letter-keys': null
+  'letter-not-sent': null
+  'letter-to': { to: string | number; when: string | number }
   'letters-and-digits-written': null
   'lies': null
   'lift-ink': null
@@ -533,6 +555,11 @@ export interface Words {
   'lines-and-links': null
   'link': null
   'link-changed': null
+  'link-days': { most: string | number }
+  'link-good-for-days': null
+  'links-are-enough': { most: string | number }
+  'links-to-read': null
+  'links-to-read-hint': null
   'list': null
   'lock': null
   'lock-in-place': null
@@ -550,11 +577,22 @@ export interface Words {
   'made-even': null
   'mail-address': null
   'mail-address-for-a-forgotten': null
+  'mail-address-is-none': { mail: string | number }
+  'mail-boards': { most: string | number }
+  'mail-has-a-subject': { most: string | number }
+  'mail-is-too-large': { mb: string | number }
+  'mail-of': { name: string | number }
+  'mail-read-link': { link: string | number; title: string | number }
+  'mail-subject': null
+  'mail-to-whom': { most: string | number }
+  'mail-words': null
+  'mails-sent': { count: string | number; went: string | number }
   'make-a-helper': { name: string | number }
   'make-a-stamp': null
   'make-a-student-again': { name: string | number }
   'make-an-account': null
   'make-an-account-instead': null
+  'make-link': null
   'make-the-account': null
   'many-files-are-being-made': null
   'may-change-answer': null
@@ -596,6 +634,7 @@ export interface Words {
   'no-account-is-needed-this': null
   'no-figure-seen': null
   'no-ink-seen': null
+  'no-lesson-yet': null
   'no-line': null
   'no-line-tell': null
   'no-line-undo': null
@@ -603,11 +642,13 @@ export interface Words {
   'no-line-words': null
   'no-list': null
   'no-sample-of-a-single': null
+  'no-seat-here': null
   'no-sheet-seen': null
   'no-student-is-here-yet': null
   'no-such-tool': null
   'no-way-in': null
   'nobody-else': null
+  'nobody-handed-in': null
   'nobody-has-such-a-seat': null
   'none': null
   'not-a-kind-to-open': null
@@ -627,9 +668,11 @@ export interface Words {
   'nothing-is-known-of-it': null
   'nothing-kept-for': { minutes: string | number }
   'nothing-typed-or-written-reads': { words: string | number }
+  'nowhere-in-particular': null
   'number': null
   'numbers': null
   'of-letters-and-digits': { count: string | number; done: string | number }
+  'of-people': { count: string | number; done: string | number }
   'old-password': null
   'on-board': { board: string | number }
   'on-its-side': null
@@ -645,6 +688,7 @@ export interface Words {
   'only-a-student-who-is': null
   'only-the-person-who-started': null
   'only-the-rooms-tutor-can': null
+  'only-tutor-side-sees': null
   'opacity': null
   'open-a-board-to-prepare': null
   'open-a-room-now': null
@@ -657,6 +701,7 @@ export interface Words {
   'order': null
   'other-readings': null
   'out-of-room': null
+  'outbox': null
   'own-ones-select-things-arrange': null
   'own-stamp': { count: string | number }
   'package-about': null
@@ -878,11 +923,16 @@ export interface Words {
   'select-lasso': null
   'select-nothing': null
   'send-away-name': { name: string | number }
+  'send-boards': null
   'send-me-a-link': null
   'send-some-away-sure': { count: string | number }
   'send-them-away': null
   'send-this-to-students': null
+  'send-to': null
+  'send-to-count': { count: string | number }
+  'send-to-others': null
   'send-to-the-porch': { name: string | number }
+  'sending': null
   'server-could-not': { status: string | number }
   'server-silent': null
   'set-code': null
@@ -975,8 +1025,11 @@ export interface Words {
   'table-row': null
   'tabs-and-devices-of-yours': { ofseat: string | number }
   'take-away': null
+  'take-back': null
   'take-board': null
+  'take-calendar': null
   'take-csv': null
+  'take-everything': null
   'take-hidden': null
   'take-html': null
   'take-html-hint': null
@@ -992,6 +1045,7 @@ export interface Words {
   'take-page': null
   'take-pdf': null
   'take-pdf-hint': null
+  'take-pdf-of': { title: string | number }
   'take-pen-from': { name: string | number }
   'take-pens-back': null
   'take-png': null
@@ -1003,6 +1057,7 @@ export interface Words {
   'take-the-picture-off-the': null
   'take-the-row-off': null
   'take-the-whole-room-along': null
+  'take-web-page': null
   'task': null
   'task-left': { time: string | number; what: string | number }
   'task-over': { what: string | number }
@@ -1021,6 +1076,7 @@ export interface Words {
   'that-is-more-text-than': null
   'that-is-more-than-can': null
   'that-is-more-than-strokes': { strokes: string | number }
+  'that-is-no-day': null
   'that-is-no-day-of': null
   'that-is-no-longer-on': null
   'that-is-no-mail-address': null
@@ -1134,6 +1190,7 @@ export interface Words {
   'this-is-no-picture-that': null
   'this-is-the-tutors-side': null
   'this-key-does-not-open': null
+  'this-link-is-over': null
   'this-page-did-not-say': null
   'this-page-is-older-than': null
   'this-part-of-sun-room': null
@@ -1207,7 +1264,9 @@ export interface Words {
   'unlock': null
   'unpin-the-background': { count: string | number }
   'unread': { count: string | number }
+  'until-day': { day: string | number }
   'until-taken-back': null
+  'until-the-next-lesson': null
   'upper-edges': null
   'upright': null
   'use-flat-sheet': null
@@ -1224,6 +1283,7 @@ export interface Words {
   'what-is-the-lesson-about': null
   'what-it-is-about': null
   'what-pens-may': null
+  'what-was-made': null
   'what-was-written-last': null
   'when': null
   'whiten-paper': null
@@ -1240,6 +1300,8 @@ export interface Words {
   'whom-you-follow': null
   'wide': null
   'width': null
+  'with-calendar': null
+  'with-read-link': null
   'with-the-page': null
   'with-the-room-go': { boards: string | number; people: string | number }
   'word-count': { count: string | number }
@@ -1253,6 +1315,7 @@ export interface Words {
   'wrap-up-facts': { minutes: string | number; pages: string | number; students: string | number }
   'wrap-up-kept': null
   'wrap-up-not-kept': null
+  'wrap-up-page': null
   'write-each-sign-in-its': null
   'write-it-once-and-your': null
   'write-with-a-pen-turn': null

@@ -168,8 +168,8 @@ def _home(row: Room) -> RoomHome:
         opened_ms=lesson.opened_ms,
         started_ms=lesson.started_ms,
         ended_ms=lesson.ended_ms,
-        boards=[_board(board) for board in boards_of(row.pk)],
-        away=[_board(board) for board in away],
+        boards=[listed(board) for board in boards_of(row.pk)],
+        away=[listed(board) for board in away],
         used_mb=round(used_bytes(row.pk) / 1e6, 1),
         most_mb=most_bytes() / 1e6,
         people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],
@@ -190,7 +190,7 @@ def _attendance(entries: list[Entry], lesson: Lesson) -> list[Attended]:
     ]
 
 
-def _board(row: Board) -> HomeBoard:
+def listed(row: Board) -> HomeBoard:
     return HomeBoard(row.uid, row.title, row.page_count, _ms(row.changed_at), row.seq)
 
 

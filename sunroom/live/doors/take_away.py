@@ -12,7 +12,7 @@ from django.views.decorators.http import require_GET
 from sunroom.boards import models, repository
 from sunroom.core.board import Page, TableItem
 from sunroom.core.formats.csv import table_csv
-from sunroom.core.formats.drawing import Parts, pictures_of
+from sunroom.core.formats.drawing import ALL, Parts, pictures_of
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
@@ -44,11 +44,17 @@ def _parts(request: HttpRequest) -> Parts:
 
 def _asked(request: HttpRequest, row: models.Board) -> list[Page]:
     """All pages that everybody sees, or the one that is asked for, if whoever asks may see it."""
-    async_to_sync(settle)(row.room_id)
-    pages, wanted = pages_of_board(row), request.GET.get("page")
+    wanted = request.GET.get("page")
     if not wanted:
-        return [page for page in pages if not page.head.hidden]
-    return [_one(request, row, pages, wanted)]
+        return shown_pages(row)
+    async_to_sync(settle)(row.room_id)
+    return [_one(request, row, pages_of_board(row), wanted)]
+
+
+def shown_pages(row: models.Board) -> list[Page]:
+    """The pages of a board that everybody sees."""
+    async_to_sync(settle)(row.room_id)
+    return [page for page in pages_of_board(row) if not page.head.hidden]
 
 
 def _one(request: HttpRequest, row: models.Board, pages: list[Page], wanted: str) -> Page:
@@ -66,9 +72,8 @@ def _named(row: models.Board, pages: list[Page], asked_for_one: bool, ending: st
     return f"{row.title}{title} {date.today().isoformat()}.{ending}"
 
 
-def _names(request: HttpRequest, pages: list[Page]) -> list[str]:
+def _names(language: str, pages: list[Page]) -> list[str]:
     """What each page is called, by its number when it has no title."""
-    language = language_of(request)
     return [
         page.head.title or say("page-number", {"number": number}, language)
         for number, page in enumerate(pages, 1)
@@ -83,10 +88,22 @@ def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
     row = visible_board(request, board)
     with making():
         pages = _asked(request, row)
-        pictures = repository.pictures(row.room_id, pictures_of(pages), vectors=True)
-        packed, names = [encode_page(page) for page in pages], _names(request, pages)
-        data = made(workers.make_pdf, packed, names, row.title, pictures, row.room.language, _parts(request))
+    data = _pdf(row, pages, language_of(request), _parts(request))
     return _file(data, "application/pdf", _named(row, pages, "page" in request.GET, "pdf"))
+
+
+def pdf_of(row: models.Board, language: str) -> bytes:
+    """The board as everybody sees it as a PDF."""
+    with making():
+        pages = shown_pages(row)
+    return _pdf(row, pages, language, ALL)
+
+
+def _pdf(row: models.Board, pages: list[Page], language: str, parts: Parts) -> bytes:
+    with making():
+        pictures = repository.pictures(row.room_id, pictures_of(pages), vectors=True)
+        packed, names = [encode_page(page) for page in pages], _names(language, pages)
+        return made(workers.make_pdf, packed, names, row.title, pictures, row.room.language, parts)
 
 
 @require_GET
@@ -97,6 +114,18 @@ def board_html(request: HttpRequest, board: str) -> HttpResponse:
     row = visible_board(request, board)
     with making():
         pages = _asked(request, row)
+    data = _html(row, pages, language_of(request), _parts(request))
+    return _file(data, "text/html; charset=utf-8", _named(row, pages, "page" in request.GET, "html"))
+
+
+def html_of(row: models.Board, language: str) -> bytes:
+    """The board as everybody sees it as a web page."""
+    with making():
+        pages = shown_pages(row)
+    return _html(row, pages, language, ALL)
+
+
+def _html(row: models.Board, pages: list[Page], language: str, parts: Parts) -> bytes:
     # Others' files need not wait for the ink to be read.
     told = [
         [line.texts[0] for line in sorted(lines or [], key=lambda at: (at.y, at.x))]
@@ -104,9 +133,8 @@ def board_html(request: HttpRequest, board: str) -> HttpResponse:
     ]
     with making():
         pictures = repository.pictures(row.room_id, pictures_of(pages))
-        packed, names = [encode_page(page) for page in pages], _names(request, pages)
-        data = made(workers.make_html, packed, names, told, row.title, pictures, row.room.language, _parts(request))  # fmt: skip
-    return _file(data, "text/html; charset=utf-8", _named(row, pages, "page" in request.GET, "html"))
+        packed, names = [encode_page(page) for page in pages], _names(language, pages)
+        return made(workers.make_html, packed, names, told, row.title, pictures, row.room.language, parts)
 
 
 @require_GET

@@ -112,7 +112,7 @@
   {#if session.people.role === 'tutor' && lesson?.facts.open && level < 3}
     <Popover label={t('wrap-up')} side="right" below>
       {#snippet face()}{t('wrap-up')}{/snippet}
-      {#snippet children(close)}<WrapUp {session} onclose={close} />{/snippet}
+      {#snippet children(close)}<WrapUp {session} {link} onclose={close} />{/snippet}
     </Popover>
   {/if}
   {#if session.welcome}

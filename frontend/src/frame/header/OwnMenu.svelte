@@ -107,11 +107,12 @@
           >
         {/if}
         {#if session.people.role === 'tutor' && session.lesson?.facts.open}
-          {#if wrapping}<WrapUp {session} onclose={close} />{:else}
+          {#if wrapping}<WrapUp {session} {link} onclose={close} />{:else}
             <div class="row"><Button onclick={() => (wrapping = true)}>{t('wrap-up')}</Button></div>
           {/if}
         {/if}
       {/if}
+      {#if session.door === 'student'}<a href="/r/{link}/found" target="_blank">{t('found-link')}</a>{/if}
       {#if !onlooker}
         <h3>{t('your-name')}</h3>
         <form
@@ -211,6 +212,12 @@
 {/if}
 
 <style>
+  a {
+    min-height: 40px;
+    display: grid;
+    align-items: center;
+    color: var(--leaf-dark);
+  }
   .initials {
     min-width: 16px;
     text-align: center;

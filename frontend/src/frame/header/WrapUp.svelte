@@ -5,7 +5,7 @@
   import { t } from '../../words/words.svelte'
   import TakeAway from './TakeAway.svelte'
 
-  let { session, onclose }: { session: Session; onclose: () => void } = $props()
+  let { session, link, onclose }: { session: Session; link: string; onclose: () => void } = $props()
   const lesson = $derived(session.lesson!)
   const students = $derived(session.people.list.filter(({ role, tabs }) => role === 'student' && tabs > 0))
   const ran = $derived(
@@ -25,6 +25,7 @@
     {session.board.waiting || session.trouble ? t('wrap-up-not-kept') : t('wrap-up-kept')}
   </p>
   <TakeAway {session} />
+  <a href="/rooms/{link}/wrap-up" target="_blank">{t('wrap-up-page')}</a>
   <p class="muted">{after}</p>
   <div class="row">
     <Button
@@ -48,6 +49,12 @@
   }
   h3 {
     font: 600 20px/1.2 var(--title);
+  }
+  a {
+    min-height: 40px;
+    display: grid;
+    align-items: center;
+    color: var(--leaf-dark);
   }
   .muted {
     color: var(--muted);
