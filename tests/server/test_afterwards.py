@@ -170,13 +170,13 @@ class Afterwards(OutTest):
         for path in (f"/boards/{self.board}/board.pdf", f"/boards/{self.board}/board.zip"):
             self.assertEqual(self.ask(stranger, "GET", path)[0], 404, "a link to read by opens nothing else")
         ReadLink.objects.update(until=now() - timedelta(seconds=1))
-        self.assertEqual(self.ask(stranger, "GET", f"/s/{token}")[0], 404)
+        self.assertEqual(self.status(stranger, f"/s/{token}"), 404)
         ReadLink.objects.update(until=now() + timedelta(days=1))
         Board.objects.update(away_at=now())
-        self.assertEqual(self.ask(stranger, "GET", f"/s/{token}")[0], 404, "a board that was put away")
+        self.assertEqual(self.status(stranger, f"/s/{token}"), 404, "a board that was put away")
         Board.objects.update(away_at=None)
         self.ask(self.tutor_web, "DELETE", f"{self.path}/read-links/{token}")
-        self.assertEqual(self.ask(stranger, "GET", f"/s/{token}")[0], 404)
+        self.assertEqual(self.status(stranger, f"/s/{token}"), 404)
 
     def test_students_find_what_they_may_see_and_no_more(self) -> None:
         noor, _, seat = self.come()

@@ -223,7 +223,9 @@ def read(request: HttpRequest, token: str) -> HttpResponse:
     allow(request, "read-link", 60, 60)
     found = ReadLink.objects.filter(token=token, until__gt=now()).select_related("board__room").first()
     if found is None or found.board.away_at is not None:
-        raise Problem(404, said("this-link-is-over"))
+        # Opened by itself, not asked for by a page of ours: it is said in words.
+        words = say("this-link-is-over", language=language_of(request))
+        return HttpResponse(words, status=404, content_type="text/plain; charset=utf-8")
     response = HttpResponse(
         html_of(found.board, language_of(request)), content_type="text/html; charset=utf-8"
     )

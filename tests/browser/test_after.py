@@ -1,0 +1,47 @@
+"""After the lesson in the browser: the wrap-up page, the outbox, a link to read by, and what a student finds."""
+
+from __future__ import annotations
+
+from tests.browser.test_fit import NAMELESS, OVERFLOW
+from tests.browser.test_tools import LINE, Tools
+
+
+class After(Tools):
+    def test_a_lesson_is_wrapped_up_sent_and_found_by_a_student(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.tutor.draw(LINE)
+        self.tutor.wait_items(1)
+        self.tutor.kept()
+        tutor = self.tutor
+        tutor.open(f"{self.server.url}/rooms/{self.link}/wrap-up")
+        tutor.find("h1", "After the lesson")
+        tutor.wait(lambda: len(tutor.all(".pages img")) == 1 or None, "a picture of its page")
+        tutor.find("section textarea").send_keys("Measure a shadow at noon.")
+        tutor.press("button", "Give it")
+        tutor.find("article", "Nobody has done it yet")
+        tutor.find("[aria-label='Mail address of Noor']").send_keys("noor@example.org")
+        tutor.press("form button", "Send one mail")
+        tutor.wait_text("[role=status]", "1 of one mail went")
+        tutor.press("summary", "noor@example.org")
+        tutor.find("details", "Shadows and sundials")
+        tutor.press("form button", "Make a link")
+        address = tutor.find(".link a").get_attribute("href")
+        self.assertEqual(tutor.driver.execute_script(NAMELESS), [])
+        noor.open(f"{self.server.url}/r/{self.link}/found")
+        noor.press("label", "Measure a shadow at noon.")
+        noor.find("li", "done")
+        noor.find(".boards b", "Shadows and sundials")
+        self.assertEqual(noor.driver.execute_script(NAMELESS), [])
+        for width, height in ((390, 844), (1280, 800)):
+            for browser in (tutor, noor):
+                browser.resize(width, height)
+                self.assertFalse(browser.driver.execute_script(OVERFLOW), width)
+        noor.open(address)
+        noor.find("svg")
+        self.assertEqual(noor.problems(), [])
+        tutor.open(f"{self.server.url}/rooms/{self.link}/wrap-up")
+        tutor.find("article", "Done: Noor.")
+        tutor.press(".link button", "End it")
+        tutor.wait(lambda: not tutor.all(".link") or None, "the link to be gone")
+        noor.open(address)
+        self.assertIn("This link leads nowhere any more", noor.text("body"))
