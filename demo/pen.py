@@ -28,19 +28,21 @@ from sunroom.core.board import (
 from sunroom.core.board.requests import DrawFigure, EditText, TrueUp
 from sunroom.core.board.steps import AddItems, AddPage, ChangePage, Step
 from sunroom.core.geometry import ellipse_bezier
-from sunroom.core.ink import pack_samples
+from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.resources import finder, typesetter
 
 BLACK, BLUE, RED, GREEN, PURPLE = "#16222b", "#1f5fa8", "#b4472c", "#2f7d5b", "#6b3fa0"
 YELLOW, MINT = "#f2c41d", "#63c79a"
+#: The boards were written a while ago; how long the pen is up between strokes, and how long anything else takes.
+EARLIER_MS, LIFTED_MS, THINKING_MS = 30 * 60_000, 250, 1_500
 
 
 class DemoBoard:
     """Writes steps on a board row; the ids are the same each time."""
 
     def __init__(self, row: models.Board, now_ms: int, seed: int) -> None:
-        self._row, self._now_ms = row, now_ms
+        self._row, self._now_ms = row, now_ms - EARLIER_MS
         self._board: Board = store.load(row.pk)
         self._ids = (f"demo{seed}{number:08d}" for number in itertools.count())
         self._steps: list[tuple[Logged, Step]] = []
@@ -52,6 +54,10 @@ class DemoBoard:
         logged = Logged(self._board.seq + 1, next(self._ids), seat, self._now_ms, "do", 0, step)
         self._steps.append((logged, invert(self._board, step)))
         self._board = apply(self._board, step)
+        ink = [item for item in getattr(step, "items", ()) if isinstance(item, InkItem)]
+        self._now_ms += (
+            sum(int(unpack_samples(item.samples)[-1, 3]) + LIFTED_MS for item in ink) or THINKING_MS
+        )
 
     def finish(self) -> None:
         """Write everything to the database, with a snapshot for quick opening."""

@@ -112,3 +112,14 @@ class ReadLink(models.Model):
     token = models.CharField(max_length=44, unique=True)
     until = models.DateTimeField()
     created_at = models.DateTimeField(auto_now_add=True)
+
+
+class Moment(models.Model):
+    """A state of a board to come back to: what it was after step ``seq``; made by hand, or as a lesson began or ended."""
+
+    board = models.ForeignKey(Board, on_delete=models.CASCADE, related_name="moments")
+    uid = models.CharField(max_length=20, unique=True)
+    kind = models.CharField(max_length=5)
+    title = models.CharField(max_length=80, blank=True)
+    seq = models.PositiveBigIntegerField()
+    at = models.DateTimeField(auto_now_add=True)

@@ -14,7 +14,7 @@ from before this rule (see core.formats.kept) are not looked at: then the whole 
 from __future__ import annotations
 
 import logging
-from collections.abc import Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from functools import partial
 
 import immutables
@@ -165,23 +165,28 @@ def load(board_id: int) -> Board:
     return _read(board_id)[1]
 
 
-def replay(board_id: int) -> Board:
-    """The board by its log alone; raises DamagedLogError."""
-    return _replayed(Board(), since(board_id, 0))
+def replay(board_id: int, until: int | None = None) -> Board:
+    """The board by its log alone, all of it or up to a step; raises DamagedLogError."""
+    return _replayed(Board(), each_since(board_id, 0, until))
 
 
 def since(board_id: int, seq: int) -> list[Logged]:
     """All steps after number ``seq``, in order; raises DamagedLogError when one cannot be read."""
+    return list(each_since(board_id, seq))
+
+
+def each_since(board_id: int, seq: int, until: int | None = None) -> Iterator[Logged]:
+    """As ``since``, one by one, and no further than a step ``until``."""
     rows = models.LoggedStep.objects.filter(board_id=board_id, seq__gt=seq).order_by("seq")
+    if until is not None:
+        rows = rows.filter(seq__lte=until)
     fields = ("seq", "step_id", "seat", "at_ms", "how", "of_seq", "body", "version")
-    found = []
     for number, step_id, seat, at_ms, how, of_seq, body, version in rows.values_list(*fields).iterator():
         try:
             step = decode_kept("step", bytes(body), version)
         except UnreadableError as error:
             raise DamagedLogError(f"Step {number} of the log: {error}") from error
-        found.append(Logged(number, step_id, seat, at_ms, how, of_seq, step))
-    return found
+        yield Logged(number, step_id, seat, at_ms, how, of_seq, step)
 
 
 def drop_snapshots(board_id: int) -> None:
@@ -221,7 +226,7 @@ def _snapshots(row: models.Board) -> Board:
     return Board(immutables.Map(pages), tuple(row.order), row.snapshot_seq)
 
 
-def _replayed(board: Board, steps: Sequence[Logged]) -> Board:
+def _replayed(board: Board, steps: Iterable[Logged]) -> Board:
     for logged in steps:
         if logged.seq != board.seq + 1:
             raise DamagedLogError(f"Step {board.seq + 1} is missing from the log.")

@@ -38,6 +38,7 @@ from sunroom.live.doors import (  # noqa: E402
     files,
     hands,
     home,
+    moments,
     pictures,
     search,
 )
@@ -81,6 +82,9 @@ ANSWERS = (
     afterwards.WrapUp,
     afterwards.Sent,
     afterwards.Afterwards,
+    moments.Moments,
+    moments.Then,
+    moments.Making,
     files.BroughtIn,
     pictures.Sheet,
     pictures.Flatten,

@@ -7,6 +7,7 @@ from datetime import UTC, datetime
 
 import msgspec
 
+from sunroom.boards import moments
 from sunroom.core.formats.kept import VERSIONS, decode_kept, encode_kept
 from sunroom.core.lesson import Lesson, Said
 from sunroom.core.lesson.record import Entry
@@ -34,9 +35,13 @@ def keep(room_id: int, lesson: Lesson) -> None:
     row = models.Lesson.objects.filter(room_id=room_id).order_by("-id").first()
     if row is None or row.opened_at != opened_at:
         row = models.Lesson(room_id=room_id, opened_at=opened_at)
+    began = row._state.adding and opened_at is not None
+    ended = row.ended_at is None and lesson.ended_ms is not None
     row.version, row.state = VERSIONS["lesson"], encode_kept(lesson)
     row.started_at, row.ended_at = _moment(lesson.started_ms), _moment(lesson.ended_ms)
     row.save()
+    if began or ended:
+        moments.make_for_all(room_id, "start" if began else "end")
 
 
 def keep_said(room_id: int, lines: Sequence[Said]) -> None:

@@ -6,6 +6,7 @@
   import Waiting from '../porch/Waiting.svelte'
   import { ownByKey } from '../wire/api'
   import Brand from '../ui/Brand.svelte'
+  import Later from '../ui/Later.svelte'
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
   import { looks } from '../ui/looks.svelte'
@@ -189,6 +190,17 @@
         {session}
         {surface}
       />{/key}{/if}
+  {#if session.past && 'board' in session.past}
+    <Later
+      load={() => import('./pages/Moments.svelte')}
+      props={{ session, board: session.past.board, onclose: () => (session.past = null) }}
+    />
+  {:else if session.past}
+    <Later
+      load={() => import('./pages/Replay.svelte')}
+      props={{ session, head: session.past.page, onclose: () => (session.past = null) }}
+    />
+  {/if}
   {#if cutting}<CutPicture {session} picture={cutting} sheet={session.pictures.cutting!.sheet} />{/if}
   {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}

@@ -10,6 +10,7 @@ import type {
   Lead,
   Lesson,
   Logged,
+  PageHead,
   Person,
   Redo,
   Request,
@@ -68,6 +69,8 @@ export class Session implements Inside {
   /** Difference of the server's clock to ours. */
   clockSkewMs = $state.raw(0)
   keptMs = $state.raw(0)
+  /** What is looked at of times gone by: a board's moments, or how a page was made. */
+  past = $state.raw<{ board: BoardCard } | { page: PageHead } | null>(null)
   trouble = $state.raw<Sentence | null>(null)
   /** Words being typed on the board. */
   editing = $state.raw<Editing | null>(null)

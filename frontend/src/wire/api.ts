@@ -32,9 +32,9 @@ export async function askFile(path: string, body: unknown, signal?: AbortSignal)
   throw problemOf(response, await response.json().catch(() => null))
 }
 
-/** As ``ask``, when a file is sent and the answer is MessagePack. */
-export async function askThings<T>(path: string, file: Blob): Promise<T> {
-  const response = await sent('POST', path, file)
+/** As ``ask``, when the answer is MessagePack; a file that is given is sent. */
+export async function askThings<T>(path: string, file?: Blob): Promise<T> {
+  const response = await sent(file ? 'POST' : 'GET', path, file)
   if (response.ok) return decode(new Uint8Array(await response.arrayBuffer())) as T
   throw problemOf(response, await response.json().catch(() => null))
 }

@@ -611,6 +611,13 @@ export interface MadePage {
   seq: number
 }
 
+export interface Making {
+  steps: Logged[]
+  names: Record<string, string>
+  after: number
+  whole: boolean
+}
+
 export interface MapLabel {
   ids: string[]
   text: string
@@ -631,6 +638,18 @@ export interface MindMap {
   lines: MapLine[]
   centre: number
   of: string
+}
+
+export interface MomentCard {
+  id: string
+  kind: string
+  title: string
+  at_ms: number
+  changed: boolean
+}
+
+export interface Moments {
+  moments: MomentCard[]
 }
 
 export interface MoveEnds {
@@ -1251,6 +1270,18 @@ export interface TextItem {
   spans: Span[]
   lines: Line[]
   ink: InkItem[]
+}
+
+export interface Then {
+  pages: ThenPage[]
+}
+
+export interface ThenPage {
+  page: string
+  title: string
+  number: number
+  gone: boolean
+  changed: boolean
 }
 
 export interface ToMindMap {

@@ -69,6 +69,8 @@ export interface Words {
   'align': null
   'align-left': null
   'align-right': null
+  'all-as-then': null
+  'all-back': null
   'all-figures': null
   'all-ink': null
   'all-may-point': null
@@ -143,6 +145,7 @@ export interface Words {
   'bringing-pages': null
   'bringing-room-in': null
   'bringing-the-picture-in': null
+  'brought-back': null
   'bullets': null
   'camera': null
   'camera-again': null
@@ -166,6 +169,7 @@ export interface Words {
   'choose': null
   'choose-a-picture': null
   'choose-all': null
+  'choose-moment': null
   'choose-none': null
   'choose-person': { name: string | number }
   'choose-rack': null
@@ -308,6 +312,7 @@ export interface Words {
   'eraser-strokes': null
   'eraser-takes': null
   'every-seat-in-this-room': null
+  'everybody': null
   'everybody-has-a-desk': null
   'everything-not-locked': null
   'everything-on-the-page': null
@@ -317,6 +322,8 @@ export interface Words {
   'family-hand': null
   'family-plain': null
   'fetching-board': null
+  'fetching-moment': null
+  'fetching-steps': { count: string | number }
   'figure': null
   'figure-arc': null
   'figure-axes': null
@@ -431,6 +438,8 @@ export interface Words {
   'homework-until': null
   'homework-what': null
   'homework-where': null
+  'how-it-was-made': null
+  'how-made': { title: string | number }
   'how-sure-the-reading-is': null
   'hue-blue': null
   'hue-green': null
@@ -464,6 +473,7 @@ export interface Words {
   'keep-it-as': { name: string | number }
   'keep-it-with-an-account': null
   'keep-level': null
+  'keep-moment': null
   'keep-the-account': null
   'keep-the-plan': null
   'keep-these': null
@@ -592,6 +602,7 @@ export interface Words {
   'make-a-student-again': { name: string | number }
   'make-an-account': null
   'make-an-account-instead': null
+  'make-it-so-again': null
   'make-link': null
   'make-the-account': null
   'many-files-are-being-made': null
@@ -602,6 +613,12 @@ export interface Words {
   'minutes': { count: string | number }
   'minutes-of-task': null
   'minutes-planned': null
+  'moment-end': null
+  'moment-name': null
+  'moment-start': null
+  'moments': null
+  'moments-are-enough': { most: string | number }
+  'moments-of': { board: string | number }
   'more': null
   'more-about': { name: string | number }
   'more-boards': null
@@ -641,10 +658,12 @@ export interface Words {
   'no-line-waiting': { count: string | number }
   'no-line-words': null
   'no-list': null
+  'no-moments': null
   'no-sample-of-a-single': null
   'no-seat-here': null
   'no-sheet-seen': null
   'no-student-is-here-yet': null
+  'no-such-moment': null
   'no-such-tool': null
   'no-way-in': null
   'nobody-else': null
@@ -667,6 +686,8 @@ export interface Words {
   'nothing-has-been-said-yet': null
   'nothing-is-known-of-it': null
   'nothing-kept-for': { minutes: string | number }
+  'nothing-made-yet': null
+  'nothing-to-bring-back': null
   'nothing-typed-or-written-reads': { words: string | number }
   'nowhere-in-particular': null
   'number': null
@@ -689,6 +710,7 @@ export interface Words {
   'only-the-person-who-started': null
   'only-the-rooms-tutor-can': null
   'only-tutor-side-sees': null
+  'only-what-has-gone': null
   'opacity': null
   'open-a-board-to-prepare': null
   'open-a-room-now': null
@@ -717,6 +739,7 @@ export interface Words {
   'page-of': { count: string | number; number: string | number }
   'page-open': null
   'page-tutor': null
+  'page-was-removed': null
   'page-was-taken': null
   'page-width': null
   'pages': null
@@ -764,6 +787,7 @@ export interface Words {
   'password-too-common': null
   'password-too-short': { least: string | number }
   'password-too-similar': null
+  'pause': null
   'pause-lesson': null
   'pen-elsewhere': null
   'pen-elsewhere-hint': null
@@ -800,9 +824,11 @@ export interface Words {
   'picture-panel': null
   'picture-text-hint': null
   'pin-as-background': null
+  'place-in-time': null
   'plan-of-the-next-lesson': null
   'planned-for': { day: string | number; time: string | number }
   'planned-for-minutes': { day: string | number; minutes: string | number; time: string | number }
+  'play': null
   'point-arrow': null
   'point-light': null
   'point-with': null
@@ -861,6 +887,7 @@ export interface Words {
   'redo': null
   'redone-on': { number: string | number }
   'remove': null
+  'remove-named': { name: string | number }
   'rename': null
   'rename-board': null
   'rename-name': { name: string | number }
@@ -939,6 +966,7 @@ export interface Words {
   'shadows-and-sundials': null
   'sheet-corners-hint': null
   'shift-adds': null
+  'shorten-pauses': null
   'show-a-sign': null
   'show-answers': null
   'show-everybodys-again': null
@@ -987,6 +1015,8 @@ export interface Words {
   'sounds': null
   'spacing': null
   'spanish': null
+  'speed': { value: string | number }
+  'speed-word': null
   'spread-evenly': null
   'stamps': null
   'start-time': null
@@ -1156,6 +1186,7 @@ export interface Words {
   'theme-day': null
   'theme-evening': null
   'theme-system': null
+  'then': null
   'there-is-more-in-the': null
   'there-is-no-ink-to': null
   'there-is-no-room-at': null
@@ -1191,6 +1222,7 @@ export interface Words {
   'this-is-the-tutors-side': null
   'this-key-does-not-open': null
   'this-link-is-over': null
+  'this-page': null
   'this-page-did-not-say': null
   'this-page-is-older-than': null
   'this-part-of-sun-room': null
@@ -1202,6 +1234,7 @@ export interface Words {
   'throw-this-one-away': null
   'time': null
   'time-for-task': null
+  'time-of': { all: string | number; at: string | number }
   'time-what-for': null
   'title': null
   'title-of-the-bay': null
@@ -1213,6 +1246,7 @@ export interface Words {
   'to-the-back': null
   'to-the-front': null
   'to-the-tutor': null
+  'today': null
   'today-at': { time: string | number }
   'together': null
   'too-many-pictures': { count: string | number }
@@ -1298,6 +1332,7 @@ export interface Words {
   'whoever-comes-in-by-the': null
   'whole-page': null
   'whom-you-follow': null
+  'whose-work': null
   'wide': null
   'width': null
   'with-calendar': null

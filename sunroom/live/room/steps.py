@@ -13,9 +13,10 @@ import msgspec
 
 from sunroom.boards.space import full_sentence
 from sunroom.boards.store import Logged
-from sunroom.core.board import Board, Request, Step, apply, invert, needs, needs_first, signed
+from sunroom.core.board import Board, Page, Request, Step, apply, invert, needs, needs_first, signed
 from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
+from sunroom.core.board.moments import as_it_was
 from sunroom.core.board.rebase import rebased
 from sunroom.core.board.requests import GoneError, check_request, work
 from sunroom.core.board.requests.paging import brought
@@ -248,6 +249,13 @@ class Steps:
             raise GoneError("busy", said("the-page-changes-too-fast"))
         if move:
             await self._take(here, actor, RemovePage(page_id))
+
+    async def bring_back(self, board: LiveBoard, then: Page, actor: Actor, only_gone: bool) -> None:
+        """Make a page what it was ``then``, or only add what has gone since; on disk when it is done. Raises GoneError."""
+        step = as_it_was(board.board, then, only_gone)
+        if step is None:
+            raise GoneError("nothing_gone", said("nothing-to-bring-back"))
+        await self._take(board, actor, step)
 
     async def _take(self, board: LiveBoard, actor: Actor, step: Step) -> None:
         """Take a step that has no request of a member, and wait until it is on disk; raises GoneError."""

@@ -71,6 +71,12 @@
     >{t('move-later')}</MenuButton
   >
   <MenuButton onclick={copy}>{t('copy-board')}</MenuButton>
+  <MenuButton
+    onclick={() => {
+      onclose()
+      session.past = { board }
+    }}>{t('moments')}</MenuButton
+  >
   <MenuButton disabled={session.boards.length < 2} onclick={putAway}
     ><span class="stop">{t('delete-board')}</span></MenuButton
   >

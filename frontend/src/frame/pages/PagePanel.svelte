@@ -145,6 +145,14 @@
       >
     {/if}
     {#if session.rights.may('add_page')}<Button onclick={copy}>{t('copy')}</Button>{/if}
+    {#if session.welcome?.role === 'tutor'}
+      <Button
+        onclick={() => {
+          onclose()
+          session.past = { page: head }
+        }}>{t('how-it-was-made')}</Button
+      >
+    {/if}
     {#if session.rights.mayOnOthers('remove_page') && session.pages.heads.length > 1}
       <Button
         kind="stop"

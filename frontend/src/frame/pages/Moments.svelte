@@ -1,0 +1,285 @@
+<script lang="ts">
+  /** States of a board to come back to: seen beside today, and brought back. */
+  import { onMount, untrack } from 'svelte'
+  import { ask } from '../../wire/api'
+  import type { BoardCard, MomentCard, Moments, Then, ThenPage } from '../../wire/generated'
+  import type { Session } from '../../lesson/session.svelte'
+  import Button from '../../ui/Button.svelte'
+  import { clockTime, longDay } from '../../words/time'
+  import { t } from '../../words/words.svelte'
+
+  let { session, board, onclose }: { session: Session; board: BoardCard; onclose: () => void } = $props()
+  const path = untrack(() => `/api/boards/${board.id}/moments`)
+  let dialog: HTMLDialogElement
+  let moments = $state.raw<MomentCard[] | null>(null)
+  let chosen = $state.raw<MomentCard | null>(null)
+  let then = $state.raw<Then | null>(null)
+  let title = $state('')
+  let problem = $state('')
+  let said = $state('')
+  let busy = $state(false)
+  /** Pictures of today are fetched again when something was brought back. */
+  let version = $state(0)
+
+  onMount(() => {
+    dialog.showModal()
+    void tried(async () => {
+      moments = (await ask<Moments>('GET', path)).moments
+    })
+  })
+
+  async function tried(what: () => Promise<void>) {
+    problem = said = ''
+    busy = true
+    try {
+      await what()
+    } catch (error) {
+      problem = (error as Error).message
+    }
+    busy = false
+  }
+
+  function name(moment: MomentCard): string {
+    if (moment.kind === 'named') return moment.title
+    return moment.kind === 'start' ? t('moment-start') : t('moment-end')
+  }
+
+  function keep(event: SubmitEvent) {
+    event.preventDefault()
+    void tried(async () => {
+      moments = (await ask<Moments>('POST', path, { title })).moments
+      title = ''
+    })
+  }
+
+  function choose(moment: MomentCard) {
+    chosen = moment
+    then = null
+    void tried(async () => {
+      then = await ask<Then>('GET', `${path}/${moment.id}`)
+    })
+  }
+
+  function remove(moment: MomentCard) {
+    void tried(async () => {
+      moments = (await ask<Moments>('DELETE', `${path}/${moment.id}`)).moments
+      if (chosen?.id === moment.id) chosen = then = null
+    })
+  }
+
+  function back(pages: ThenPage[], only_gone: boolean) {
+    const moment = chosen!
+    void tried(async () => {
+      for (const { page } of pages) await ask('POST', `${path}/${moment.id}/pages/${page}`, { only_gone })
+      then = await ask<Then>('GET', `${path}/${moment.id}`)
+      version++
+      said = t('brought-back')
+      session.say(t('brought-back'))
+    })
+  }
+</script>
+
+<dialog bind:this={dialog} aria-labelledby="moments-title" {onclose} data-testid="moments">
+  <div class="row">
+    <h2 id="moments-title">{t('moments-of', { board: board.title })}</h2>
+    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
+  </div>
+  {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+  {#if said}<p role="status">{said}</p>{/if}
+  <div class="both">
+    <div class="list">
+      <form onsubmit={keep}>
+        <input
+          bind:value={title}
+          maxlength="80"
+          aria-label={t('moment-name')}
+          placeholder={t('moment-name')}
+        />
+        <Button type="submit" disabled={busy || !title.trim()}>{t('keep-moment')}</Button>
+      </form>
+      {#if moments && !moments.length}<p class="muted">{t('no-moments')}</p>{/if}
+      <ul>
+        {#each moments ?? [] as moment (moment.id)}
+          <li>
+            <button class="one" aria-pressed={chosen?.id === moment.id} onclick={() => choose(moment)}>
+              <b>{name(moment)}</b>
+              <span>{longDay(moment.at_ms)}, {clockTime(moment.at_ms)}</span>
+            </button>
+            <Button
+              kind="quiet"
+              aria-label={t('remove-named', { name: name(moment) })}
+              onclick={() => remove(moment)}>×</Button
+            >
+          </li>
+        {/each}
+      </ul>
+    </div>
+    <div class="then">
+      {#if then && chosen}
+        {@const lost = then.pages.filter(({ gone, changed }) => gone || changed)}
+        {#if !lost.length}<p class="muted">{t('all-as-then')}</p>{/if}
+        {#if lost.length > 1}
+          <Button disabled={busy} onclick={() => back(lost, false)}>{t('all-back')}</Button>
+        {/if}
+        {#each then.pages as page (page.page)}
+          <article>
+            <h3>{page.title || t('page-number', { number: page.number })}</h3>
+            <figure>
+              <img src="{path}/{chosen.id}/pages/{page.page}.png" alt={t('then')} />
+              <figcaption>{t('then')}</figcaption>
+            </figure>
+            <figure>
+              {#if page.gone}<p class="muted">{t('page-was-removed')}</p>{:else}
+                <img
+                  src="/boards/{board.id}/pages/{page.page}/page.png?width=720&{version}"
+                  alt={t('today')}
+                />
+              {/if}
+              <figcaption>{t('today')}</figcaption>
+            </figure>
+            {#if page.gone || page.changed}
+              <div class="row">
+                <Button disabled={busy} onclick={() => back([page], false)}>{t('make-it-so-again')}</Button>
+                {#if !page.gone}
+                  <Button disabled={busy} onclick={() => back([page], true)}>{t('only-what-has-gone')}</Button
+                  >
+                {/if}
+              </div>
+            {/if}
+          </article>
+        {/each}
+      {:else if moments?.length}
+        <p class="muted">{chosen ? t('fetching-moment') : t('choose-moment')}</p>
+      {/if}
+    </div>
+  </div>
+</dialog>
+
+<style>
+  dialog {
+    width: min(1080px, calc(100vw - 16px));
+    height: calc(100dvh - 40px);
+    border: 1px solid var(--sand-line);
+    border-radius: 6px;
+    padding: 16px 18px;
+    color: var(--ink);
+    background: var(--glass);
+  }
+  dialog[open] {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+  dialog::backdrop {
+    background: rgb(23 53 47 / 60%);
+  }
+  h2 {
+    font: 600 20px/1.2 var(--title);
+    margin-inline-end: auto;
+    overflow-wrap: anywhere;
+  }
+  h3 {
+    grid-column: 1 / -1;
+    font-size: 15px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+  }
+  .both {
+    flex: 1;
+    min-height: 0;
+    display: grid;
+    grid-template-columns: 300px minmax(0, 1fr);
+    gap: 18px;
+  }
+  .list,
+  .then {
+    min-height: 0;
+    overflow-y: auto;
+  }
+  form {
+    display: flex;
+    gap: 6px;
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    min-height: 40px;
+    padding: 0 10px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+    color: var(--ink);
+  }
+  ul {
+    list-style: none;
+    margin: 10px 0 0;
+    padding: 0;
+  }
+  li {
+    display: flex;
+    align-items: center;
+  }
+  .one {
+    flex: 1;
+    min-width: 0;
+    min-height: 48px;
+    padding: 4px 10px;
+    border: 0;
+    border-left: 4px solid transparent;
+    background: none;
+    color: var(--ink);
+    display: grid;
+    text-align: left;
+    overflow-wrap: anywhere;
+  }
+  .one[aria-pressed='true'] {
+    border-color: var(--sun);
+    background: var(--sand);
+  }
+  .one span,
+  .muted,
+  figcaption {
+    color: var(--muted);
+    font-size: 13px;
+  }
+  article {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 6px 12px;
+    padding: 10px 0 14px;
+    border-bottom: 1px solid var(--sand-line);
+  }
+  article .row {
+    grid-column: 1 / -1;
+  }
+  figure {
+    margin: 0;
+  }
+  img {
+    width: 100%;
+    max-height: 300px;
+    object-fit: contain;
+    background: #fff;
+    border: 1px solid var(--sand-line);
+  }
+  .problem {
+    color: var(--clay);
+  }
+  @media (width <= 700px) {
+    dialog[open] {
+      overflow-y: auto;
+    }
+    .both {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .list,
+    .then {
+      overflow: visible;
+    }
+  }
+</style>

@@ -1,0 +1,248 @@
+<script lang="ts">
+  /** How a page was made, played again: stroke by stroke, with long pauses shortened. */
+  import { onMount, untrack } from 'svelte'
+  import { union } from '../../board/box'
+  import { drawItem, drawItems } from '../../board/draw'
+  import { drawPaper } from '../../board/draw-paper'
+  import { inOrder } from '../../board/order'
+  import { Making } from '../../board/making'
+  import { askThings } from '../../wire/api'
+  import type { Making as Part, PageHead } from '../../wire/generated'
+  import type { Session } from '../../lesson/session.svelte'
+  import Button from '../../ui/Button.svelte'
+  import Choice from '../../ui/Choice.svelte'
+  import { elapsed } from '../../words/time'
+  import { t } from '../../words/words.svelte'
+
+  let { session, head, onclose }: { session: Session; head: PageHead; onclose: () => void } = $props()
+  const SPEEDS = [1, 2, 5, 20].map((value) => ({ value: String(value), label: t('speed', { value }) }))
+  const LEAST = { minX: 0, minY: 0, maxX: 1000, maxY: 640 }
+  const making = new Making(untrack(() => head))
+
+  let dialog: HTMLDialogElement
+  let under = $state<HTMLCanvasElement>()
+  let over = $state<HTMLCanvasElement>()
+  let count = $state(0)
+  let names = $state.raw<Part['names']>({})
+  let whole = $state(false)
+  let problem = $state('')
+  let playing = $state(false)
+  let short = $state(true)
+  let speed = $state('5')
+  let person = $state('')
+  let clock = $state(0)
+  const length = $derived(count >= 0 ? making.length(short) : 0)
+  const people = $derived.by(() => {
+    const seats = count >= 0 ? making.people() : []
+    return seats.map((seat) => ({ seat, name: names[seat] ?? t('somebody') }))
+  })
+
+  onMount(() => {
+    dialog.showModal()
+    void load()
+    let frame = requestAnimationFrame(tick)
+    let last = performance.now()
+    function tick(now: number) {
+      frame = requestAnimationFrame(tick)
+      const gone = Math.min(now - last, 100)
+      last = now
+      if (!playing) return
+      clock = Math.min(clock + gone * Number(speed), length)
+      if (clock >= length && whole) playing = false
+    }
+    return () => cancelAnimationFrame(frame)
+  })
+
+  async function load() {
+    try {
+      let after = 0
+      for (;;) {
+        const path = `/api/boards/${session.boardId}/pages/${head.id}/making?after=${after}`
+        const part = await askThings<Part>(path)
+        making.add(part.steps)
+        names = { ...names, ...part.names }
+        count = making.count
+        if (!after) playing = count > 0
+        if (part.whole) break
+        after = part.after
+      }
+      whole = true
+    } catch (error) {
+      problem = (error as Error).message
+    }
+  }
+
+  /** What the canvas shows already, so that what only comes on top is drawn alone. */
+  let drawn = { step: -1, person: '', width: 0, height: 0 }
+
+  $effect(() => {
+    if (!under || !over || !count) return
+    const step = making.stepAt(clock, short)
+    const [width, height] = [under.clientWidth, under.clientHeight]
+    const context = under.getContext('2d')!
+    const same = drawn.person === person && drawn.width === width && drawn.height === height
+    const fresh = same && step >= drawn.step ? making.goOn(step) : null
+    if (!fresh) making.seek(step)
+    if (drawn.width !== width || drawn.height !== height) {
+      for (const canvas of [under, over]) [canvas.width, canvas.height] = [width, height]
+    }
+    drawn = { step, person, width, height }
+    const { scale, left, top } = view(width, height)
+    const shown = (by: string) => !person || by === person
+    context.setTransform(scale, 0, 0, scale, -left * scale, -top * scale)
+    if (fresh) {
+      drawItems(
+        context,
+        fresh.filter(({ by }) => shown(by)),
+        scale,
+      )
+    } else {
+      const seen = { minX: left, minY: top, maxX: left + width / scale, maxY: top + height / scale }
+      context.clearRect(left, top, width / scale, height / scale)
+      drawPaper(context, head.paper, making.page.sheet, seen, scale)
+      const entries = [...making.page.entries.values()].sort(inOrder)
+      drawItems(
+        context,
+        entries.map(({ item }) => item).filter(({ by }) => shown(by)),
+        scale,
+      )
+    }
+    const top2 = over.getContext('2d')!
+    top2.setTransform(1, 0, 0, 1, 0, 0)
+    top2.clearRect(0, 0, width, height)
+    const growing = making.growing(clock, short)
+    if (growing && shown(growing.by)) {
+      top2.setTransform(scale, 0, 0, scale, -left * scale, -top * scale)
+      drawItem(top2, growing)
+    }
+  })
+
+  /** All of the page that is ever written on, as large as it goes. */
+  function view(width: number, height: number) {
+    const box = head.paper.kind === 'endless' ? union([making.reach, LEAST])! : (making.whole.sheet ?? LEAST)
+    const scale = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY))
+    const left = (box.minX + box.maxX - width / scale) / 2
+    return { scale, left, top: (box.minY + box.maxY - height / scale) / 2 }
+  }
+
+  function key(event: KeyboardEvent) {
+    if (event.key !== ' ' || (event.target as HTMLElement).closest('button, select, input[type=checkbox]'))
+      return
+    event.preventDefault()
+    toggle()
+  }
+
+  function toggle() {
+    if (!playing && clock >= length) clock = 0
+    playing = !playing
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<dialog bind:this={dialog} aria-labelledby="replay-title" {onclose} onkeydown={key} data-testid="replay">
+  <div class="row">
+    <h2 id="replay-title">{t('how-made', { title: head.title || t('this-page') })}</h2>
+    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
+  </div>
+  {#if problem}<p role="alert">{problem}</p>{/if}
+  {#if whole && !count}<p>{t('nothing-made-yet')}</p>{/if}
+  <div class="seen"><canvas bind:this={under}></canvas><canvas bind:this={over}></canvas></div>
+  <div class="row">
+    <Button kind="go" disabled={!count} onclick={toggle}>{playing ? t('pause') : t('play')}</Button>
+    <input
+      type="range"
+      aria-label={t('place-in-time')}
+      aria-valuetext={t('time-of', { at: elapsed(clock), all: elapsed(length) })}
+      min="0"
+      max={length}
+      step="any"
+      bind:value={clock}
+    />
+    <span class="time">{t('time-of', { at: elapsed(clock), all: elapsed(length) })}</span>
+  </div>
+  <div class="row">
+    <Choice label={t('speed-word')} options={SPEEDS} bind:value={speed} />
+    <label><input type="checkbox" bind:checked={short} /> {t('shorten-pauses')}</label>
+    {#if people.length > 1}
+      <select aria-label={t('whose-work')} bind:value={person}>
+        <option value="">{t('everybody')}</option>
+        {#each people as { seat, name } (seat)}<option value={seat}>{name}</option>{/each}
+      </select>
+    {/if}
+    {#if !whole && !problem}<span role="status">{t('fetching-steps', { count })}</span>{/if}
+  </div>
+</dialog>
+
+<style>
+  dialog {
+    width: min(1180px, calc(100vw - 16px));
+    height: calc(100dvh - 24px);
+    max-height: none;
+    border: 1px solid var(--sand-line);
+    border-radius: 6px;
+    padding: 14px 18px;
+    color: var(--ink);
+    background: var(--glass);
+  }
+  dialog[open] {
+    display: grid;
+    grid-template-rows: auto minmax(0, 1fr) auto auto;
+    gap: 10px;
+  }
+  dialog[open]:has(> p) {
+    grid-template-rows: auto auto minmax(0, 1fr) auto auto;
+  }
+  dialog::backdrop {
+    background: rgb(23 53 47 / 60%);
+  }
+  h2 {
+    font: 600 20px/1.2 var(--title);
+    margin-inline-end: auto;
+    overflow-wrap: anywhere;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 14px;
+  }
+  .seen {
+    display: grid;
+    min-height: 0;
+    background: var(--sand);
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    overflow: hidden;
+  }
+  canvas {
+    grid-area: 1 / 1;
+    width: 100%;
+    height: 100%;
+    min-height: 0;
+  }
+  input[type='range'] {
+    flex: 1;
+    min-width: 120px;
+    min-height: 40px;
+    accent-color: var(--leaf);
+  }
+  .time {
+    font-variant-numeric: tabular-nums;
+    color: var(--muted);
+    font-size: 14px;
+  }
+  label {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: 40px;
+  }
+  select {
+    min-height: 40px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+    color: var(--ink);
+  }
+</style>
