@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from selenium.webdriver.common.keys import Keys
+
 from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
 
@@ -45,3 +47,34 @@ class After(Tools):
         tutor.wait(lambda: not tutor.all(".link") or None, "the link to be gone")
         noor.open(address)
         self.assertIn("This link leads nowhere any more", noor.text("body"))
+
+    def test_a_moment_is_kept_seen_beside_today_and_brought_back_and_a_page_is_played(self) -> None:
+        self.tutor.draw(LINE)
+        self.tutor.wait_items(1)
+        self.tutor.kept()
+        self.tutor.press("[aria-label='This board']")
+        self.tutor.press("button", "Moments")
+        self.tutor.find("[data-testid=moments] input").send_keys("One line")
+        self.tutor.press("[data-testid=moments] button", "Keep it")
+        self.tutor.find(".one", "One line")
+        self.tutor.press("[data-testid=moments] button", "Close")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.key(Keys.DELETE)
+        self.tutor.wait_items(0)
+        self.tutor.kept()
+        self.tutor.press("[aria-label='This board']")
+        self.tutor.press("button", "Moments")
+        self.tutor.press(".one", "One line")
+        self.tutor.press("button", "Bring back only what has gone")
+        self.tutor.wait_text("[data-testid=moments] [role=status]", "Brought back")
+        self.assertEqual(self.tutor.driver.execute_script(NAMELESS), [])
+        self.tutor.press("[data-testid=moments] button", "Close")
+        self.tutor.wait_items(1)
+        self.tutor.page_panel()
+        self.tutor.press("button", "How it was made")
+        self.tutor.find("[data-testid=replay] button", "Play")
+        self.tutor.wait(lambda: "00:00 of" not in self.tutor.text(".time") or None, "time to pass")
+        self.assertEqual(self.tutor.driver.execute_script(NAMELESS), [])
+        self.tutor.press("[data-testid=replay] button", "Close")
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait_items(0)

@@ -27,24 +27,28 @@ from tests.words import in_words
 TEXT = "Measure one shadow at three times of the day."
 
 
+def asked(web: Web, method: str, path: str, sent: Any = None) -> tuple[int, Any]:
+    """Status and JSON of an answer."""
+    headers = {
+        "X-CSRFToken": web.cookies["csrftoken"],
+        "Referer": web.base,
+        "Content-Type": "application/json",
+    }
+    data = json.dumps(sent).encode() if sent is not None else None
+    try:
+        answer = web.open(urllib.request.Request(web.base + path, data, headers, method=method))
+        return answer.status, json.loads(answer.read())
+    except HTTPError as error:
+        return error.code, json.loads(error.read())
+
+
 class Afterwards(OutTest):
     def setUp(self) -> None:
         super().setUp()
         self.path = f"/api/rooms/{self.link}"
 
     def ask(self, web: Web, method: str, path: str, sent: Any = None) -> tuple[int, Any]:
-        headers = {
-            "X-CSRFToken": web.cookies["csrftoken"],
-            "Referer": web.base,
-            "Content-Type": "application/json",
-        }
-        data = json.dumps(sent).encode() if sent is not None else None
-        request = urllib.request.Request(web.base + path, data, headers, method=method)
-        try:
-            answer = web.open(request)
-            return answer.status, json.loads(answer.read())
-        except HTTPError as error:
-            return error.code, json.loads(error.read())
+        return asked(web, method, path, sent)
 
     def wanted(self, **other: Any) -> dict[str, Any]:
         return {
