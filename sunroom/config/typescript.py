@@ -41,6 +41,7 @@ from sunroom.live.doors import (  # noqa: E402
     moments,
     pictures,
     search,
+    templates,
 )
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
@@ -85,6 +86,8 @@ ANSWERS = (
     moments.Moments,
     moments.Then,
     moments.Making,
+    templates.Subject,
+    templates.ReadyPage,
     files.BroughtIn,
     pictures.Sheet,
     pictures.Flatten,

@@ -18,6 +18,7 @@ from sunroom.live.doors import (
     pictures,
     search,
     take_away,
+    templates,
 )
 from sunroom.live.doors import rooms as whole_rooms
 from sunroom.rooms import views as rooms
@@ -71,6 +72,9 @@ urlpatterns = [
     path("api/doors/<slug:door>/<slug:link>/hand", hands.hand),
     path("api/doors/<slug:door>/<slug:link>/hand.inkml", hands.hand_inkml),
     path("api/doors/<slug:door>/<slug:link>/link.svg", devices.link_picture),
+    path("api/templates", templates.templates),
+    path("api/templates/<slug:name>", templates.ready_page),
+    path("templates/<slug:name>.png", templates.picture),
     path("api/devices", devices.pair),
     path("api/devices/invited", devices.invited),
     path("api/devices/<slug:code>.svg", devices.picture),

@@ -201,6 +201,12 @@
       props={{ session, head: session.past.page, onclose: () => (session.past = null) }}
     />
   {/if}
+  {#if session.readying}
+    <Later
+      load={() => import('./pages/Templates.svelte')}
+      props={{ session, onclose: () => (session.readying = false) }}
+    />
+  {/if}
   {#if cutting}<CutPicture {session} picture={cutting} sheet={session.pictures.cutting!.sheet} />{/if}
   {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}

@@ -11,7 +11,9 @@ import type {
   Lesson,
   Logged,
   PageHead,
+  Paper,
   Person,
+  ReadyPage,
   Redo,
   Request,
   Sentence,
@@ -69,6 +71,8 @@ export class Session implements Inside {
   /** Difference of the server's clock to ours. */
   clockSkewMs = $state.raw(0)
   keptMs = $state.raw(0)
+  /** Ready pages are being looked through. */
+  readying = $state.raw(false)
   /** What is looked at of times gone by: a board's moments, or how a page was made. */
   past = $state.raw<{ board: BoardCard } | { page: PageHead } | null>(null)
   trouble = $state.raw<Sentence | null>(null)
@@ -175,6 +179,24 @@ export class Session implements Inside {
 
   send(message: Parameters<Line['send']>[0]): boolean {
     return this.#line?.send(message) ?? false
+  }
+
+  /** A new page behind the one that is looked at; its id. */
+  addPage(title: string, paper: Paper): string {
+    const index = this.pages.heads.findIndex(({ id }) => id === this.pages.id) + 1
+    const rest = { writers: 'lesson', desk_of: '', bays: [], by: '', hidden: false } as const
+    const head = { id: newId(), title, paper, ...rest, bays: [] }
+    this.do({ step: 'add_page', head, index, items: [] })
+    return head.id
+  }
+
+  /** A ready page behind the one that is looked at; what lies on it is its background. */
+  addReady({ title, paper, items }: ReadyPage): void {
+    const page = this.addPage(title, paper)
+    const things = items.map((item) => ({ ...item, id: newId(), by: this.rights.me }))
+    this.do({ step: 'add_items', page, items: things })
+    if (this.rights.mayOnOthers('lock'))
+      this.do({ step: 'arrange_items', page, ids: things.map(({ id }) => id), how: 'pin', id: '' })
   }
 
   /** Put a page ``by`` places further on in the order. */

@@ -905,6 +905,12 @@ export interface Readings {
   unasked: '' | 'true_up' | 'typeset'
 }
 
+export interface ReadyPage {
+  title: string
+  paper: Paper
+  items: Item[]
+}
+
 export interface Redo {
   step: 'redo'
 }
@@ -1191,6 +1197,11 @@ export interface StyleItems {
   page: string
   ids: string[]
   style: Style
+}
+
+export interface Subject {
+  name: string
+  templates: string[]
 }
 
 export interface SwapPicture {

@@ -664,6 +664,7 @@ export interface Words {
   'no-sheet-seen': null
   'no-student-is-here-yet': null
   'no-such-moment': null
+  'no-such-template': null
   'no-such-tool': null
   'no-way-in': null
   'nobody-else': null
@@ -1047,6 +1048,10 @@ export interface Words {
   'students-can-look': null
   'students-can-write': null
   'students-who-open-the-link': null
+  'subject-language': null
+  'subject-maths': null
+  'subject-science': null
+  'subject-thinking': null
   'subscript': null
   'superscript': null
   'swatch': { colour: string | number; hue: string | number; shade: string | number }
@@ -1093,6 +1098,11 @@ export interface Words {
   'task-over': { what: string | number }
   'taught-in': null
   'teach-on': null
+  'template-none': null
+  'template-page': null
+  'template-page-hint': null
+  'template-search': null
+  'templates': null
   'text-on-the-board': null
   'text-settings': null
   'text-size': null
@@ -1266,6 +1276,106 @@ export interface Words {
   'tool-table': null
   'tool-text': null
   'tools': null
+  'tpl-against': null
+  'tpl-axes': null
+  'tpl-bar-chart': null
+  'tpl-begins': null
+  'tpl-beyond': null
+  'tpl-both': null
+  'tpl-causes': null
+  'tpl-clock-faces': null
+  'tpl-compare-two': null
+  'tpl-corrected': null
+  'tpl-criterion': null
+  'tpl-cycle': null
+  'tpl-date': null
+  'tpl-day-1': null
+  'tpl-day-2': null
+  'tpl-day-3': null
+  'tpl-day-4': null
+  'tpl-day-5': null
+  'tpl-dialogue': null
+  'tpl-diary': null
+  'tpl-dictation': null
+  'tpl-does': null
+  'tpl-drawing': null
+  'tpl-effect': null
+  'tpl-end': null
+  'tpl-exit-ticket': null
+  'tpl-first': null
+  'tpl-for': null
+  'tpl-for-and-against': null
+  'tpl-four-lines': null
+  'tpl-fraction-bars': null
+  'tpl-future': null
+  'tpl-how-done': null
+  'tpl-hundred-square': null
+  'tpl-i-expect': null
+  'tpl-i-think': null
+  'tpl-in-short': null
+  'tpl-know-wonder-learned': null
+  'tpl-lab-report': null
+  'tpl-learned-today': null
+  'tpl-mean': null
+  'tpl-meaning': null
+  'tpl-measured': null
+  'tpl-measurements': null
+  'tpl-mind-map': null
+  'tpl-name': null
+  'tpl-next': null
+  'tpl-notes': null
+  'tpl-notes-here': null
+  'tpl-number-lines': null
+  'tpl-on-the-way': null
+  'tpl-one': null
+  'tpl-one-example': null
+  'tpl-other': null
+  'tpl-past': null
+  'tpl-person-1': null
+  'tpl-person-2': null
+  'tpl-person-3': null
+  'tpl-person-4': null
+  'tpl-person-5': null
+  'tpl-person-6': null
+  'tpl-place-1': null
+  'tpl-place-2': null
+  'tpl-place-3': null
+  'tpl-place-4': null
+  'tpl-place-5': null
+  'tpl-place-6': null
+  'tpl-place-7': null
+  'tpl-place-value': null
+  'tpl-present': null
+  'tpl-problem': null
+  'tpl-question': null
+  'tpl-questions': null
+  'tpl-rubric': null
+  'tpl-secure': null
+  'tpl-sentences': null
+  'tpl-set-up': null
+  'tpl-shows': null
+  'tpl-still-unclear': null
+  'tpl-story-map': null
+  'tpl-then': null
+  'tpl-time': null
+  'tpl-timeline': null
+  'tpl-times-square': null
+  'tpl-timetable': null
+  'tpl-topic': null
+  'tpl-trial': null
+  'tpl-verb-table': null
+  'tpl-vocabulary-cards': null
+  'tpl-we-know': null
+  'tpl-we-learned': null
+  'tpl-we-wonder': null
+  'tpl-what': null
+  'tpl-what-i-saw': null
+  'tpl-when': null
+  'tpl-where': null
+  'tpl-where-when': null
+  'tpl-who': null
+  'tpl-who-does': null
+  'tpl-word': null
   'trace': { name: string | number; what: string | number }
   'trace-redo': { name: string | number; what: string | number }
   'trace-undo': { name: string | number; what: string | number }

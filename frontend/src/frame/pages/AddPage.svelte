@@ -1,6 +1,5 @@
 <script lang="ts">
   import MenuButton from '../../ui/MenuButton.svelte'
-  import { newId } from '../../wire/codec'
   import type { Paper } from '../../wire/generated'
   import { FIRST_PAPER } from '../../lesson/papers'
   import type { Session } from '../../lesson/session.svelte'
@@ -26,22 +25,7 @@
 
   function add(paper: Paper) {
     onclose()
-    const index = session.pages.heads.findIndex(({ id }) => id === session.pages.id) + 1
-    session.do({
-      step: 'add_page',
-      head: {
-        id: newId(),
-        title: '',
-        paper,
-        writers: 'lesson',
-        desk_of: '',
-        bays: [],
-        by: '',
-        hidden: false,
-      },
-      index,
-      items: [],
-    })
+    session.addPage('', paper)
   }
 </script>
 
@@ -49,6 +33,12 @@
   {#each PAPERS as { label, hint, paper } (label)}
     <MenuButton onclick={() => add(paper)}><b>{label}</b> <span>{hint}</span></MenuButton>
   {/each}
+  <MenuButton
+    onclick={() => {
+      onclose()
+      session.readying = true
+    }}><b>{t('template-page')}</b> <span>{t('template-page-hint')}</span></MenuButton
+  >
 </div>
 
 <style>
