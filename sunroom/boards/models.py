@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from django.conf import settings
 from django.db import models
 
 from sunroom.rooms.models import Room
@@ -123,3 +124,27 @@ class Moment(models.Model):
     title = models.CharField(max_length=80, blank=True)
     seq = models.PositiveBigIntegerField()
     at = models.DateTimeField(auto_now_add=True)
+
+
+class ShelfThing(models.Model):
+    """Material that is kept to be used on any board: a page (as a package), a picture, or a PDF.
+
+    It belongs to an account, or to a room that was started without one. ``shared``: the school's, for all its tutors.
+    """
+
+    owner = models.ForeignKey(
+        settings.AUTH_USER_MODEL, null=True, on_delete=models.CASCADE, related_name="shelf"
+    )
+    room = models.ForeignKey(Room, null=True, on_delete=models.CASCADE, related_name="shelf")
+    uid = models.CharField(max_length=20, unique=True)
+    kind = models.CharField(max_length=8)
+    title = models.CharField(max_length=80)
+    folder = models.CharField(max_length=60, blank=True)
+    #: What is written in it, to be found by.
+    words = models.TextField(blank=True)
+    data = models.BinaryField()
+    preview = models.BinaryField(default=b"")
+    shared = models.BooleanField(default=False)
+    created_at = models.DateTimeField(auto_now_add=True)
+    #: When it was put away; None for one that is in use.
+    away_at = models.DateTimeField(null=True)

@@ -41,6 +41,7 @@ from sunroom.live.doors import (  # noqa: E402
     moments,
     pictures,
     search,
+    shelf,
     templates,
 )
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
@@ -88,6 +89,8 @@ ANSWERS = (
     moments.Making,
     templates.Subject,
     templates.ReadyPage,
+    shelf.Shelf,
+    shelf.Used,
     files.BroughtIn,
     pictures.Sheet,
     pictures.Flatten,

@@ -9,6 +9,7 @@ from selenium.webdriver.common.keys import Keys
 
 from sunroom.core.board import InkItem, NoteItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
+from tests.browser.test_fit import NAMELESS
 from tests.browser.test_tools import LINE, Tools
 from tests.core.test_documents import document
 from tests.core.test_pictures import picture
@@ -265,6 +266,30 @@ class Things(Tools):
         self.assertEqual((heading.text, points.listing), ("Noon", "bullets"))
         self.assertEqual(table.cells, ("sun", "shadow", "25", "2,14"))
         self.assertAlmostEqual(shown.width / shown.height, 1.5, places=2)
+        self.assertEqual(self.tutor.problems(), [])
+
+    def test_a_ready_page_is_written_on_put_on_the_shelf_and_used_again(self) -> None:
+        self.tutor.press("[aria-label='Add a page']")
+        self.tutor.press("button", "A ready page")
+        self.tutor.find("[data-testid=templates] [type=search]").send_keys("story")
+        self.tutor.wait(lambda: len(self.tutor.all("[data-testid=templates] li")) == 1 or None, "one page")
+        self.assertEqual(self.tutor.driver.execute_script(NAMELESS), [])
+        self.tutor.press("[data-testid=templates] li button")
+        self.tutor.wait_text("nav[aria-label=Pages]", "Map of a story")
+        self.tutor.wait(lambda: all(i.pinned for i in self.page(1).in_order()) or None, "its background")
+        things = len(self.page(1).items)
+        self.assertGreater(things, 10)
+        self.tutor.page_panel()
+        self.tutor.press("button", "Put it on the shelf")
+        self.tutor.wait_text("body", "stands on the shelf")
+        self.tutor.tool("Bring in")
+        self.tutor.press("button", "Shelf")
+        self.tutor.find("[data-testid=shelf] .thing", "Map of a story")
+        self.assertEqual(self.tutor.driver.execute_script(NAMELESS), [])
+        self.tutor.press("[data-testid=shelf] .thing")
+        self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "the page again")
+        self.tutor.wait_text("nav[aria-label=Pages] b", "3 of 3")
+        self.assertEqual(len(self.page(2).items), things)
         self.assertEqual(self.tutor.problems(), [])
 
     def test_a_picture_is_brought_in_seen_by_all_and_saved(self) -> None:

@@ -62,6 +62,9 @@ class Documents(OutTest):
         status, (table,) = self.send(self.tutor_web, b"sun,shadow\n25,2.14\n", f"{path}a.csv")
         self.assertEqual((status, table["kind"]), (200, "table"))
         self.assertEqual(table["cells"], ["sun", "shadow", "25", "2.14"])
+        self.assertEqual(
+            self.send(self.tutor_web, b"word " * 60_000, f"{path}a.txt")[0], 200, "larger than no file"
+        )
         for name in ("a.exe", "a.inkml", ""):
             status, answer = self.send(self.tutor_web, b"neither", path + name)
             self.assertEqual(status, 400)

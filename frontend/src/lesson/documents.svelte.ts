@@ -57,6 +57,11 @@ export class Documents {
     }
   }
 
+  /** Let the pages of a document that the server has be chosen. */
+  show(opened: Opened, name: string): void {
+    if (!this.opened) this.opened = { ...opened, name }
+  }
+
   /** Put what a file of words, a table or ink holds on the page, its upper edge's middle at a place. */
   async openThings(file: File, [x, y]: Point): Promise<void> {
     const { rights, pages } = this.#inside

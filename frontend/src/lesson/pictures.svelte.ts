@@ -37,9 +37,13 @@ export class Pictures {
   }
 
   /** Bring pictures in and put them side by side about a place, so that they fit into what is seen (in units); their ids. */
-  async put(files: readonly Blob[], [x, y]: Point, [wide, high]: Point): Promise<string[]> {
+  async put(files: readonly Blob[], at: Point, seen: Point): Promise<string[]> {
     const taken = (await Promise.all(files.map((file) => this.take(file)))).filter((one) => one !== null)
-    if (!taken.length) return []
+    return taken.length ? this.putTaken(taken, at, seen) : []
+  }
+
+  /** As ``put``, pictures that the room has already. */
+  putTaken(taken: readonly BroughtIn[], [x, y]: Point, [wide, high]: Point): string[] {
     const room = (PICTURE_PART * wide - GAP * (taken.length - 1)) / taken.length
     const sizes = taken.map(({ width, height }) => {
       const scale = Math.min(1, room / width, (PICTURE_PART * high) / height)

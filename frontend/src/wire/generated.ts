@@ -1144,6 +1144,21 @@ export interface Sheet {
   corners: ([number, number])[]
 }
 
+export interface Shelf {
+  things: ShelfCard[]
+  may_share: boolean
+}
+
+export interface ShelfCard {
+  id: string
+  kind: string
+  title: string
+  folder: string
+  mine: boolean
+  shared: boolean
+  away: boolean
+}
+
 export interface Side {
   across: boolean
   index: number
@@ -1358,6 +1373,12 @@ export interface Typeset {
 
 export interface Undo {
   step: 'undo'
+}
+
+export interface Used {
+  page: string
+  picture: BroughtIn | null
+  document: Opened | null
 }
 
 export interface Verdict {

@@ -966,6 +966,26 @@ export interface Words {
   'set-code': null
   'shadows-and-sundials': null
   'sheet-corners-hint': null
+  'shelf': null
+  'shelf-away': null
+  'shelf-change': { title: string | number }
+  'shelf-delete': null
+  'shelf-empty': null
+  'shelf-folder': null
+  'shelf-is-full': null
+  'shelf-may-not-share': null
+  'shelf-no-folder': null
+  'shelf-no-such-thing': null
+  'shelf-nothing-found': null
+  'shelf-page-put': { title: string | number }
+  'shelf-put-away': { count: string | number }
+  'shelf-put-away-first': null
+  'shelf-put-file': null
+  'shelf-put-page': null
+  'shelf-school': null
+  'shelf-search': null
+  'shelf-share': null
+  'shelf-use': { title: string | number }
   'shift-adds': null
   'shorten-pauses': null
   'show-a-sign': null

@@ -22,6 +22,8 @@ MAX_PAGES = 500
 SIDES_PT = (18.0, 14_400.0)
 #: A page whose vectors take more is saved as its picture.
 MAX_VECTOR_BYTES = 3_000_000
+#: As many characters of a document can be found by.
+MAX_WORDS = 20_000
 
 
 class DocumentPage(NamedTuple):
@@ -75,6 +77,24 @@ def page_picture(data: bytes, number: int, side_px: int = MAX_SIDE_PX) -> CleanP
 def document_page(data: bytes, number: int) -> DocumentPage:
     """Page ``number`` (from 0) for the board; raises MalformedError."""
     return DocumentPage(page_picture(data, number), _vector(data, number))
+
+
+def document_words(data: bytes) -> str:
+    """The words of a PDF's pages, as far as they can be told, up to ``MAX_WORDS`` characters; raises MalformedError."""
+    document = _opened(data)
+    found, length = [], 0
+    try:
+        for number in range(min(len(document), MAX_PAGES)):
+            text = document[number].get_textpage().get_text_bounded()
+            found.append(text)
+            length += len(text)
+            if length > MAX_WORDS:
+                break
+    except pypdfium2.PdfiumError:
+        pass  # what cannot be told cannot be found; the document itself is whole
+    finally:
+        document.close()
+    return " ".join(" ".join(found).split())[:MAX_WORDS]
 
 
 def _vector(data: bytes, number: int) -> bytes:

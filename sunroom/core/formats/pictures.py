@@ -103,6 +103,13 @@ def _saved(picture: Image.Image, kind: str, **options: Any) -> bytes:
     return out.getvalue()
 
 
+def small_picture(data: bytes, side_px: int) -> bytes:
+    """A kept picture as a PNG of at most ``side_px`` a side."""
+    with Image.open(io.BytesIO(data)) as picture:
+        picture.thumbnail((side_px, side_px))
+        return _saved(picture.convert("RGB"), "PNG", optimize=True)
+
+
 def mime_of(data: bytes) -> str:
     """The kind of a picture as it is kept."""
     return "image/jpeg" if data.startswith(b"\xff\xd8") else "image/png"

@@ -13,7 +13,19 @@ import msgspec
 
 from sunroom.boards.space import full_sentence
 from sunroom.boards.store import Logged
-from sunroom.core.board import Board, Page, Request, Step, apply, invert, needs, needs_first, signed
+from sunroom.core.board import (
+    Board,
+    Item,
+    Page,
+    PageHead,
+    Request,
+    Step,
+    apply,
+    invert,
+    needs,
+    needs_first,
+    signed,
+)
 from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
 from sunroom.core.board.moments import as_it_was
@@ -249,6 +261,13 @@ class Steps:
             raise GoneError("busy", said("the-page-changes-too-fast"))
         if move:
             await self._take(here, actor, RemovePage(page_id))
+
+    async def put_page(self, board: LiveBoard, head: PageHead, items: tuple[Item, ...], actor: Actor) -> str:
+        """Put a page that comes from elsewhere behind those of a board, its id; on disk when it is done. Raises GoneError."""
+        new_id = new_uid()
+        head = msgspec.structs.replace(head, id=new_id, by=actor.seat)
+        await self._take(board, actor, AddPage(head, len(board.board.order), items))
+        return new_id
 
     async def bring_back(self, board: LiveBoard, then: Page, actor: Actor, only_gone: bool) -> None:
         """Make a page what it was ``then``, or only add what has gone since; on disk when it is done. Raises GoneError."""

@@ -6,7 +6,7 @@ from base64 import b64encode
 from collections import OrderedDict
 from collections.abc import Callable
 from pathlib import Path
-from typing import Any, TypeVar
+from typing import Any, Literal, TypeVar
 
 import msgspec
 import numpy as np
@@ -14,10 +14,16 @@ from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board import Item, Page
-from sunroom.core.board.words import WrittenLine
+from sunroom.core.board.words import WrittenLine, typed_words
 from sunroom.core.errors import MalformedError
-from sunroom.core.formats import board_pdf, page_png
-from sunroom.core.formats.documents import DocumentPage, document_page, page_picture, page_sizes
+from sunroom.core.formats import board_pdf, package, page_png
+from sunroom.core.formats.documents import (
+    DocumentPage,
+    document_page,
+    document_words,
+    page_picture,
+    page_sizes,
+)
 from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
 from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
@@ -25,7 +31,7 @@ from sunroom.core.formats.lifted_ink import lift_ink, paced
 from sunroom.core.formats.opened import things_in
 from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
-from sunroom.core.formats.pictures import CleanPicture, clean_picture
+from sunroom.core.formats.pictures import CleanPicture, clean_picture, small_picture
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
 from sunroom.core.formats.svg import board_html, page_svg
 from sunroom.core.geometry import Affine, Box
@@ -40,6 +46,9 @@ from sunroom.core.shapes.even import Neighbour
 from sunroom.live.work.pool import Pool
 
 T = TypeVar("T")
+
+#: What stands on the shelf besides pages.
+Material = Literal["picture", "pdf"]
 
 #: Two cores are the smallest machine planned for: one reads while another saves.
 PROCESSES = 2
@@ -358,6 +367,38 @@ def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | S
         return facts, files
     except MalformedError as error:
         return error.sentence
+
+
+def page_words(page: PackedPage) -> list[str]:
+    """The words that are typed on a page."""
+    return list(typed_words(_page(page)))
+
+
+def unpack_page(data: bytes, seat: str) -> tuple[package.PackedPage, dict[str, CleanPicture]] | Sentence:
+    """The first page in a package, as ``seat``'s, and its pictures."""
+    try:
+        packed, pictures = read_package(data, seat, resources.typesetter())
+    except MalformedError as error:
+        return error.sentence
+    return packed.pages[0], pictures
+
+
+def take_material(file: str, preview_px: int) -> tuple[Material, bytes, bytes, str] | Sentence:
+    """A picture or a PDF for the shelf: its kind, itself cleaned, a small picture, and the words in it."""
+    data = Path(file).read_bytes()
+    try:
+        if data.lstrip()[:5] == b"%PDF-":
+            page_sizes(data)
+            return "pdf", data, page_picture(data, 0, preview_px).data, document_words(data)
+        clean = clean_picture(data)
+        return "picture", clean.data, small_picture(clean.data, preview_px), ""
+    except MalformedError as error:
+        return error.sentence
+
+
+def document_sizes(data: bytes) -> list[tuple[float, float]]:
+    """Width and height of each page of a PDF that was taken before, in points."""
+    return page_sizes(data)
 
 
 def make_package(

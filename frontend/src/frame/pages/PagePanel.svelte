@@ -72,6 +72,17 @@
     }
   }
 
+  async function shelve() {
+    const title = head.title || t('page-number', { number: at + 1 })
+    onclose()
+    try {
+      await ask('POST', `/api/rooms/${session.link}/shelf`, { board: session.boardId, page: head.id, title })
+      session.say(t('shelf-page-put', { title }))
+    } catch (error) {
+      session.warn((error as Error).message)
+    }
+  }
+
   const pinned = $derived(
     session.board.version >= 0
       ? [...(session.pages.now?.entries.values() ?? [])].flatMap(({ item }) => (item.pinned ? [item.id] : []))
@@ -152,6 +163,7 @@
           session.past = { page: head }
         }}>{t('how-it-was-made')}</Button
       >
+      <Button onclick={shelve}>{t('shelf-put-page')}</Button>
     {/if}
     {#if session.rights.mayOnOthers('remove_page') && session.pages.heads.length > 1}
       <Button

@@ -3,6 +3,7 @@
   import type { Surface } from '../board/surface.svelte'
   import { ACCEPTED, bringFiles } from '../bring'
   import Button from '../../ui/Button.svelte'
+  import Later from '../../ui/Later.svelte'
   import Camera from './Camera.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { t } from '../../words/words.svelte'
@@ -10,6 +11,7 @@
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   let input: HTMLInputElement
   let camera = $state(false)
+  let shelf = $state(false)
 
   function take() {
     if (input.files?.length && surface) bringFiles([...input.files], session, surface, surface.middle())
@@ -26,7 +28,13 @@
 {:else}
   <Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>
   <Button disabled={!surface} onclick={() => (camera = true)}>{t('camera')}</Button>
+  {#if session.welcome?.role === 'tutor'}
+    <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
+  {/if}
   <Hint>{t('or-drop-one-on-the')}</Hint>
+{/if}
+{#if shelf && surface}
+  <Later load={() => import('./Shelf.svelte')} props={{ session, surface, onclose: () => (shelf = false) }} />
 {/if}
 {#if camera && surface}<Camera {session} {surface} onclose={() => (camera = false)} />{/if}
 <input

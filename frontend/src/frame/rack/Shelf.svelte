@@ -1,0 +1,326 @@
+<script lang="ts">
+  /** The shelf: material that is kept to be used on any board, in folders, found by its words. */
+  import { onMount } from 'svelte'
+  import { ask } from '../../wire/api'
+  import type { Shelf, ShelfCard, Used } from '../../wire/generated'
+  import type { Session } from '../../lesson/session.svelte'
+  import Button from '../../ui/Button.svelte'
+  import Icon from '../../ui/Icon.svelte'
+  import { t } from '../../words/words.svelte'
+  import type { Surface } from '../board/surface.svelte'
+
+  let { session, surface, onclose }: { session: Session; surface: Surface; onclose: () => void } = $props()
+  /** While words are typed the server is asked only when they rest. */
+  const TYPING_MS = 250
+  let dialog: HTMLDialogElement
+  let input: HTMLInputElement
+  let shelf = $state.raw<Shelf | null>(null)
+  let words = $state('')
+  let changed = $state.raw<ShelfCard | null>(null)
+  let title = $state('')
+  let folder = $state('')
+  let problem = $state('')
+  let busy = $state(false)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const path = $derived(`/api/rooms/${session.link}/shelf`)
+  const here = $derived((shelf?.things ?? []).filter(({ away }) => !away))
+  const away = $derived((shelf?.things ?? []).filter((one) => one.away))
+  const folders = $derived([...new Set(here.map((one) => one.folder))].sort((a, b) => a.localeCompare(b)))
+
+  onMount(() => {
+    dialog.showModal()
+    void load()
+    return () => clearTimeout(timer)
+  })
+
+  async function tried(what: () => Promise<void>) {
+    problem = ''
+    busy = true
+    try {
+      await what()
+    } catch (error) {
+      problem = (error as Error).message
+    }
+    busy = false
+  }
+
+  const load = () =>
+    tried(async () => {
+      shelf = await ask<Shelf>('GET', `${path}?words=${encodeURIComponent(words)}`)
+    })
+
+  function look() {
+    clearTimeout(timer)
+    timer = setTimeout(load, TYPING_MS)
+  }
+
+  function put() {
+    const files = [...(input.files ?? [])]
+    input.value = ''
+    void tried(async () => {
+      for (const file of files)
+        shelf = await ask<Shelf>('POST', `${path}/files?name=${encodeURIComponent(file.name)}`, file)
+    })
+  }
+
+  const change = (thing: ShelfCard, wanted: object) =>
+    tried(async () => {
+      shelf = await ask<Shelf>('PATCH', `${path}/${thing.id}`, wanted)
+      changed = null
+    })
+
+  const remove = (thing: ShelfCard) =>
+    tried(async () => {
+      shelf = await ask<Shelf>('DELETE', `${path}/${thing.id}`)
+    })
+
+  const use = (thing: ShelfCard) =>
+    tried(async () => {
+      const used = await ask<Used>('POST', `${path}/${thing.id}/on/${session.boardId}`)
+      dialog.close()
+      const { width, height, scale } = surface.view
+      if (used.picture)
+        session.pictures.putTaken([used.picture], surface.middle(), [width / scale, height / scale])
+      else if (used.document) session.documents.show(used.document, thing.title)
+    })
+</script>
+
+<dialog bind:this={dialog} aria-labelledby="shelf-title" {onclose} data-testid="shelf">
+  <div class="row">
+    <h2 id="shelf-title">{t('shelf')}</h2>
+    <input
+      type="search"
+      bind:value={words}
+      oninput={look}
+      aria-label={t('shelf-search')}
+      placeholder={t('shelf-search')}
+    />
+    <Button disabled={busy} onclick={() => input.click()}>{t('shelf-put-file')}</Button>
+    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
+  </div>
+  <input
+    class="file"
+    bind:this={input}
+    type="file"
+    multiple
+    accept="image/*,.heic,.heif,application/pdf"
+    aria-label={t('shelf-put-file')}
+    onchange={put}
+  />
+  {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+  <div class="all">
+    {#if shelf && !here.length}<p class="muted">
+        {words.trim() ? t('shelf-nothing-found') : t('shelf-empty')}
+      </p>{/if}
+    {#each folders as name (name)}
+      {#if folders.length > 1}<h3>{name || t('shelf-no-folder')}</h3>{/if}
+      <ul>
+        {#each here.filter((one) => one.folder === name) as thing (thing.id)}
+          <li>
+            {#if changed?.id === thing.id}
+              <form
+                onsubmit={(event) => {
+                  event.preventDefault()
+                  void change(thing, { title, folder })
+                }}
+              >
+                <label>{t('title')}<input bind:value={title} maxlength="80" required /></label>
+                <label
+                  >{t('shelf-folder')}<input bind:value={folder} maxlength="60" list="shelf-folders" /></label
+                >
+                {#if shelf?.may_share}
+                  <label class="line"
+                    ><input
+                      type="checkbox"
+                      checked={thing.shared}
+                      onchange={(event) => change(thing, { shared: event.currentTarget.checked })}
+                    />
+                    {t('shelf-share')}</label
+                  >
+                {/if}
+                <Button kind="go" type="submit">{t('keep-it')}</Button>
+                <Button kind="stop" onclick={() => change(thing, { away: true })}>{t('shelf-away')}</Button>
+              </form>
+            {:else}
+              <button
+                class="thing"
+                disabled={busy}
+                aria-label={t('shelf-use', { title: thing.title })}
+                onclick={() => use(thing)}
+              >
+                <img src="/rooms/{session.link}/shelf/{thing.id}.png" alt="" loading="lazy" />
+                <b>{thing.title}</b>
+                {#if thing.shared}<span class="muted">{t('shelf-school')}</span>{/if}
+              </button>
+              {#if thing.mine}
+                <button
+                  class="change"
+                  aria-label={t('shelf-change', { title: thing.title })}
+                  onclick={() => {
+                    changed = thing
+                    title = thing.title
+                    folder = thing.folder
+                  }}><Icon name="more" size={18} /></button
+                >
+              {/if}
+            {/if}
+          </li>
+        {/each}
+      </ul>
+    {/each}
+    <datalist id="shelf-folders"
+      >{#each folders as name (name)}<option value={name}></option>{/each}</datalist
+    >
+    {#if away.length}
+      <details>
+        <summary>{t('shelf-put-away', { count: away.length })}</summary>
+        {#each away as thing (thing.id)}
+          <div class="row">
+            <span class="gone">{thing.title}</span>
+            <Button onclick={() => change(thing, { away: false })}>{t('bring-back')}</Button>
+            <Button kind="stop" onclick={() => remove(thing)}>{t('shelf-delete')}</Button>
+          </div>
+        {/each}
+      </details>
+    {/if}
+  </div>
+</dialog>
+
+<style>
+  dialog {
+    width: min(1000px, calc(100vw - 16px));
+    height: calc(100dvh - 40px);
+    border: 1px solid var(--sand-line);
+    border-radius: 6px;
+    padding: 16px 18px;
+    color: var(--ink);
+    background: var(--glass);
+  }
+  dialog[open] {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+  dialog::backdrop {
+    background: rgb(23 53 47 / 60%);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 12px;
+  }
+  h2 {
+    font: 600 20px/1.2 var(--title);
+    margin-inline-end: auto;
+  }
+  h3 {
+    font: 600 16px/1.3 var(--title);
+    margin: 14px 0 8px;
+  }
+  input:not([type='checkbox'], .file) {
+    min-height: 40px;
+    min-width: 0;
+    padding: 0 10px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+    color: var(--ink);
+  }
+  .file {
+    display: none;
+  }
+  .all {
+    flex: 1;
+    min-height: 0;
+    overflow-y: auto;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+    gap: 12px;
+  }
+  li {
+    position: relative;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    overflow: hidden;
+  }
+  .thing {
+    width: 100%;
+    padding: 0 0 10px;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font: inherit;
+    text-align: left;
+    display: grid;
+  }
+  .thing:hover {
+    background: var(--sand);
+  }
+  .thing b,
+  .thing span {
+    padding: 6px 44px 0 10px;
+    overflow-wrap: anywhere;
+  }
+  img {
+    width: 100%;
+    aspect-ratio: 4 / 3;
+    object-fit: contain;
+    background: #fff;
+    border-bottom: 1px solid var(--sand-line);
+  }
+  .change {
+    position: absolute;
+    right: 2px;
+    bottom: 2px;
+    width: 40px;
+    height: 40px;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    display: grid;
+    place-items: center;
+  }
+  form {
+    display: grid;
+    gap: 8px;
+    padding: 10px;
+  }
+  label {
+    display: grid;
+    gap: 3px;
+    font-size: 13px;
+    color: var(--muted);
+  }
+  .line {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 40px;
+  }
+  .gone {
+    margin-inline-end: auto;
+    overflow-wrap: anywhere;
+  }
+  details {
+    margin-top: 18px;
+  }
+  summary {
+    min-height: 40px;
+    cursor: pointer;
+  }
+  .muted {
+    color: var(--muted);
+    font-size: 14px;
+  }
+  .problem {
+    color: var(--clay);
+    margin: 0;
+  }
+</style>
