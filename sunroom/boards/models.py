@@ -90,6 +90,8 @@ class Picture(models.Model):
     height_px = models.PositiveIntegerField()
     data = models.BinaryField()
     vector = models.BinaryField(default=b"")
+    #: What is written in it, as far as it told that itself.
+    words = models.TextField(blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
 
 

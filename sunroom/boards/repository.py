@@ -34,8 +34,8 @@ def drop_readings(board_id: int, pages: list[str]) -> None:
     models.PageReading.objects.filter(board_id=board_id).exclude(page_id__in=pages).delete()
 
 
-def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"") -> str:
-    """Keep a cleaned picture in the room, and the vectors of the page that it shows; its id."""
+def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"", words: str = "") -> str:
+    """Keep a cleaned picture in the room, and the vectors and the words of the page that it shows; its id."""
     row = models.Picture.objects.create(
         room_id=room_id,
         uid=new_uid(),
@@ -44,6 +44,7 @@ def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"") -> st
         height_px=picture.height_px,
         data=picture.data,
         vector=vector,
+        words=words,
     )
     return row.uid
 
@@ -52,6 +53,12 @@ def pictures(room_id: int, uids: set[str], vectors: bool = False) -> dict[str, b
     """Files of those of the room's pictures that are there; with ``vectors`` PDFs of pages of documents."""
     rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).values_list("uid", "data", "vector")
     return {uid: bytes(vector if vectors and vector else data) for uid, data, vector in rows}
+
+
+def picture_words(room_id: int) -> dict[str, str]:
+    """What is written in those of the room's pictures that told it, by id."""
+    rows = models.Picture.objects.filter(room_id=room_id).exclude(words="")
+    return dict(rows.values_list("uid", "words"))
 
 
 def keep_document(room_id: int, data: bytes, sizes: list[tuple[float, float]]) -> str:

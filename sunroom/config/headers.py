@@ -23,8 +23,8 @@ POLICY = "; ".join(
 
 
 #: What a page may use of the device: nothing it does not need.
-PERMISSIONS = "camera=(self), " + ", ".join(f"{feature}=()" for feature in (
-    "accelerometer", "display-capture", "geolocation", "gyroscope", "magnetometer", "microphone",
+PERMISSIONS = "camera=(self), display-capture=(self), " + ", ".join(f"{feature}=()" for feature in (
+    "accelerometer", "geolocation", "gyroscope", "magnetometer", "microphone",
     "midi", "payment", "usb",
 ))  # fmt: skip
 

@@ -12,6 +12,7 @@ SUNROOM_MAIL_FROM  the sender of mail
 SUNROOM_ROOM_MB  what one room may use of the disk (default: 500)
 SUNROOM_SCHOOL_SHELF  whose things may stand on the shelf of all tutors: "staff" (default: accounts marked as staff)
                or "everybody" with an account
+SUNROOM_OFFICE the program that makes PDFs of office documents (default: soffice, when it is installed)
 SUNROOM_PROXY  comma-separated addresses of web servers before this one, whose word is taken for who asks and
                whether over https (default: none; nothing is believed from a header)
 """
@@ -62,6 +63,7 @@ DEFAULT_FROM_EMAIL = os.environ.get("SUNROOM_MAIL_FROM", "sun-room@localhost")
 SCHOOL_SHELF = os.environ.get("SUNROOM_SCHOOL_SHELF", "staff")
 if SCHOOL_SHELF not in ("staff", "everybody"):
     raise ImproperlyConfigured(f"SUNROOM_SCHOOL_SHELF is staff or everybody, and not {SCHOOL_SHELF!r}.")
+OFFICE = os.environ.get("SUNROOM_OFFICE", "soffice")
 ROOM_MB = float(os.environ.get("SUNROOM_ROOM_MB", "500"))
 PROXIES = [address for address in os.environ.get("SUNROOM_PROXY", "").split(",") if address]
 SECRET_KEY = _secret_key()

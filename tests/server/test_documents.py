@@ -13,6 +13,8 @@ from django.utils.timezone import now
 
 from sunroom.boards.models import Document, Picture
 from sunroom.boards.repository import DOCUMENT_KEPT_FOR, drop_old_documents
+from sunroom.core.board import PictureItem
+from sunroom.core.board.steps import AddItems
 from sunroom.core.lesson import SetPens
 from tests.core.test_documents import document
 from tests.server.client import Web
@@ -20,7 +22,7 @@ from tests.server.test_out import OutTest
 from tests.words import in_words
 
 
-class Documents(OutTest):
+class DocumentsTest(OutTest):
     def setUp(self) -> None:
         super().setUp()
         self.path = f"/api/boards/{self.board}/documents"
@@ -39,6 +41,18 @@ class Documents(OutTest):
         except HTTPError as error:
             return error.code, json.loads(error.read())
 
+    def put(self, picture: str) -> None:
+        """Put a picture on the first page."""
+        self.do(
+            self.tutor,
+            AddItems(self.page, (PictureItem(id="shown-01", picture=picture, width=60, height=40),)),
+        )
+
+    def looked_up(self, words: str) -> list[Any]:
+        return list(json.loads(self.tutor_web.get(f"/api/rooms/{self.link}/words?wanted={words}"))["found"])
+
+
+class Documents(DocumentsTest):
     def test_a_document_is_taken_its_pages_made_one_by_one_and_then_it_goes(self) -> None:
         status, opened = self.send(self.tutor_web, document("one", "two"))
         self.assertEqual((status, len(opened["sizes"])), (201, 2))

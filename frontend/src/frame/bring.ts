@@ -8,12 +8,14 @@ import { drawnPicture } from './drawn-picture'
 /** More at once would hold up the line. */
 const MOST_AT_ONCE = 12
 const THINGS = /\.(txt|md|markdown|csv|tsv|inkml)$/i
+/** What has pages; of office programs only where the server can make PDFs of it, which it says itself. */
+const DOCUMENT = /\.(pdf|od[tps]|docx?|pptx?|xlsx?|rtf)$/i
 /** What a file field offers to choose from. */
-export const ACCEPTED = 'image/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml'
+export const ACCEPTED = 'image/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml,.odt,.odp,.ods,.doc,.docx,.ppt,.pptx,.xls,.xlsx,.rtf'
 
 export function bringFiles(files: File[], session: Session, surface: Surface, at: Point): void {
   const pictures = files.filter(({ type, name }) => type.startsWith('image/') || /\.hei[cf]$/i.test(name))
-  const document = files.find(({ type, name }) => type === 'application/pdf' || /\.pdf$/i.test(name))
+  const document = files.find(({ type, name }) => type === 'application/pdf' || DOCUMENT.test(name))
   const things = files.find(({ name }) => THINGS.test(name))
   const other = files.find((file) => !pictures.includes(file) && file !== document && file !== things)
   if (document) void session.documents.open(document)

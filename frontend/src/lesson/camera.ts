@@ -30,6 +30,25 @@ export async function cameras(): Promise<MediaDeviceInfo[]> {
   return devices.filter(({ kind, deviceId }) => kind === 'videoinput' && deviceId)
 }
 
+/** What a window shows just now, which the browser lets be chosen; rejects when none is. */
+export async function screenPicture(): Promise<Blob> {
+  const stream = await navigator.mediaDevices.getDisplayMedia({ video: true })
+  try {
+    const video = document.createElement('video')
+    video.srcObject = stream
+    video.muted = true
+    await video.play()
+    const canvas = document.createElement('canvas')
+    ;[canvas.width, canvas.height] = [video.videoWidth, video.videoHeight]
+    canvas.getContext('2d')!.drawImage(video, 0, 0)
+    return await new Promise<Blob>((done, failed) =>
+      canvas.toBlob((blob) => (blob ? done(blob) : failed(new Error())), 'image/png'),
+    )
+  } finally {
+    stream.getTracks().forEach((track) => track.stop())
+  }
+}
+
 const [WIDE, HIGH] = [1600, 1200]
 /** The made-up sheet's corners as a camera sees A4, clockwise from the upper left, in parts of the picture. */
 const SHEET = [

@@ -48,8 +48,9 @@ export class Documents {
     this.#given = new AbortController()
     this.opening = true
     try {
-      const opened = await ask<Opened>('POST', this.#path, file, this.#given.signal)
-      this.opened = { ...opened, name: file.name.replace(/\.pdf$/i, '') }
+      const path = `${this.#path}?name=${encodeURIComponent(file.name)}`
+      const opened = await ask<Opened>('POST', path, file, this.#given.signal)
+      this.opened = { ...opened, name: file.name.replace(/\.\w+$/, '') }
     } catch (error) {
       this.#failed(error)
     } finally {

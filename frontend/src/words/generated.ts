@@ -695,6 +695,9 @@ export interface Words {
   'numbers': null
   'of-letters-and-digits': { count: string | number; done: string | number }
   'of-people': { count: string | number; done: string | number }
+  'office-made-nothing': null
+  'office-not-here': null
+  'office-took-too-long': null
   'old-password': null
   'on-board': { board: string | number }
   'on-its-side': null
@@ -942,6 +945,8 @@ export interface Words {
   'say-it-to': null
   'say-something': null
   'say-to-them': null
+  'screen-refused': null
+  'screen-take': null
   'see-as-does': { name: string | number }
   'seeing-as': { name: string | number }
   'sees-everybody': null

@@ -27,10 +27,11 @@ MAX_WORDS = 20_000
 
 
 class DocumentPage(NamedTuple):
-    """One page: its picture, and itself as a PDF of one page (b"" when that is too much)."""
+    """One page: its picture, itself as a PDF of one page (b"" when that is too much), and its words."""
 
     picture: CleanPicture
     vector: bytes
+    words: str
 
 
 def page_sizes(data: bytes) -> list[tuple[float, float]]:
@@ -76,15 +77,15 @@ def page_picture(data: bytes, number: int, side_px: int = MAX_SIDE_PX) -> CleanP
 
 def document_page(data: bytes, number: int) -> DocumentPage:
     """Page ``number`` (from 0) for the board; raises MalformedError."""
-    return DocumentPage(page_picture(data, number), _vector(data, number))
+    return DocumentPage(page_picture(data, number), _vector(data, number), document_words(data, number))
 
 
-def document_words(data: bytes) -> str:
-    """The words of a PDF's pages, as far as they can be told, up to ``MAX_WORDS`` characters; raises MalformedError."""
+def document_words(data: bytes, only: int | None = None) -> str:
+    """The words of a PDF's pages or of one, as far as they can be told, up to ``MAX_WORDS`` characters; raises MalformedError."""
     document = _opened(data)
     found, length = [], 0
     try:
-        for number in range(min(len(document), MAX_PAGES)):
+        for number in range(min(len(document), MAX_PAGES)) if only is None else (only,):
             text = document[number].get_textpage().get_text_bounded()
             found.append(text)
             length += len(text)
@@ -94,7 +95,8 @@ def document_words(data: bytes) -> str:
         pass  # what cannot be told cannot be found; the document itself is whole
     finally:
         document.close()
-    return " ".join(" ".join(found).split())[:MAX_WORDS]
+    text = " ".join(" ".join(found).split())
+    return "".join(character for character in text if character.isprintable())[:MAX_WORDS]
 
 
 def _vector(data: bytes, number: int) -> bytes:

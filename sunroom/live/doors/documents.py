@@ -6,17 +6,21 @@ and ink become things.
 
 from __future__ import annotations
 
+from pathlib import Path
+
 import msgspec
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
 from sunroom.boards import models, repository
 from sunroom.boards.space import check_space
+from sunroom.core.errors import MalformedError
 from sunroom.core.formats import opened
 from sunroom.core.formats.documents import MAX_BYTES
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import BroughtIn, body_file, check_may_bring, made, making, visible_board
 from sunroom.live.work import workers
+from sunroom.live.work.office import as_pdf, is_office
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems
 
 THUMB_PX = 220
@@ -45,16 +49,28 @@ def _document(row: models.Board, uid: str) -> bytes:
 @require_POST
 @answers_problems
 def open_document(request: HttpRequest, board: str) -> HttpResponse:
-    """Take a PDF (the request's body), so that its pages can be chosen."""
+    """Take a PDF, or what becomes one (the request's body, called ``?name=``), so that its pages can be chosen."""
     allow(request, "document", 20, 300)
     row = _room(request, board)
-    with body_file(request, MAX_BYTES) as file, making():
+    name = request.GET.get("name", "")[:200]
+    with body_file(request, MAX_BYTES) as file:
         check_space(row.room_id, file.stat().st_size)
-        sizes = made(workers.take_document, str(file))
+        if is_office(name):
+            _make_pdf(name, file)
+        with making():
+            sizes = made(workers.take_document, str(file))
         if isinstance(sizes, Sentence):
             raise Problem(400, sizes)
         uid = repository.keep_document(row.room_id, file.read_bytes(), sizes)
     return answer(Opened(uid, sizes), 201)
+
+
+def _make_pdf(name: str, file: Path) -> None:
+    """Make an office document a PDF in its place; raises Problem."""
+    try:
+        file.write_bytes(as_pdf(name, file))
+    except MalformedError as error:
+        raise Problem(400, error.sentence) from error
 
 
 @require_POST
@@ -109,5 +125,5 @@ def bring_in(request: HttpRequest, board: str, document: str, number: int) -> Ht
         if isinstance(page, Sentence):
             raise Problem(400, page)
         check_space(row.room_id, len(page.picture.data) + len(page.vector))
-        uid = repository.keep_picture(row.room_id, page.picture, page.vector)
+        uid = repository.keep_picture(row.room_id, page.picture, page.vector, page.words)
     return answer(BroughtIn(uid, page.picture.width_px, page.picture.height_px), 201)

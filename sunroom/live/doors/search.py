@@ -16,6 +16,7 @@ from sunroom.boards import models, repository, store
 from sunroom.boards.services import boards_of
 from sunroom.core.board import Page
 from sunroom.core.board.words import WrittenLine, has_words, mark_of, shown, typed_words, writing_of
+from sunroom.core.formats.drawing import pictures_of
 from sunroom.core.reading.own_hand import HandInk
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
@@ -68,7 +69,7 @@ def words(request: HttpRequest, link: str) -> HttpResponse:
     until = time.monotonic() + READING_S
     hand_of = cache(ink_of_seat)
     found: list[Found] = []
-    unread = 0
+    unread, in_pictures = 0, repository.picture_words(row.pk)
     for board in boards_of(row.pk):
         kept = repository.readings(board.pk)
         try:
@@ -78,6 +79,8 @@ def words(request: HttpRequest, link: str) -> HttpResponse:
         repository.drop_readings(board.pk, [page.head.id for page in pages])
         for number, page in enumerate(pages, 1):
             texts: list[tuple[Literal["typed", "written"], str]] = [("typed", t) for t in typed_words(page)]
+            shown_here = pictures_of([page]) if in_pictures else set()
+            texts += [("typed", in_pictures[uid]) for uid in sorted(shown_here) if uid in in_pictures]
             lines = lines_of(board.pk, page, row.language, kept.get(page.head.id), until, hand_of)
             if lines is None:
                 unread += 1

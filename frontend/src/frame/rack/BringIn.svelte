@@ -1,5 +1,6 @@
 <script lang="ts">
   import Hint from '../../ui/Hint.svelte'
+  import { screenPicture } from '../../lesson/camera'
   import type { Surface } from '../board/surface.svelte'
   import { ACCEPTED, bringFiles } from '../bring'
   import Button from '../../ui/Button.svelte'
@@ -11,6 +12,17 @@
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   let input: HTMLInputElement
   let camera = $state(false)
+  /** Phones have no windows to choose from. */
+  const mayScreen = Boolean(navigator.mediaDevices && 'getDisplayMedia' in navigator.mediaDevices)
+
+  /** A picture of a window that is chosen in the browser's own dialog; which part of it is asked next. */
+  async function fromScreen() {
+    const { width, height, scale } = surface!.view
+    const blob = await screenPicture().catch(() => null)
+    if (!blob) return session.warn(t('screen-refused'))
+    const [made] = await session.pictures.put([blob], surface!.middle(), [width / scale, height / scale])
+    if (made) session.pictures.cutting = { id: made, sheet: false }
+  }
   let shelf = $state(false)
 
   function take() {
@@ -28,6 +40,7 @@
 {:else}
   <Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>
   <Button disabled={!surface} onclick={() => (camera = true)}>{t('camera')}</Button>
+  {#if mayScreen}<Button disabled={!surface} onclick={fromScreen}>{t('screen-take')}</Button>{/if}
   {#if session.welcome?.role === 'tutor'}
     <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
   {/if}
