@@ -1,4 +1,4 @@
-"""`./run bench [rules] [reading] [conversions] [fanout] [page] [paint] [hostile] [mutations] [--write]`: measure, print, and with --write keep the table."""
+"""`./run bench [rules] [reading] [conversions] [fanout] [page] [paint] [hostile] [mutations] [files] [--write]`: measure, print, and with --write keep the table."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ import django
 
 django.setup()
 
-from bench import conversions, fanout, hostile, mutations, page, paint, reading, rules  # noqa: E402
+from bench import conversions, fanout, files, hostile, mutations, page, paint, reading, rules  # noqa: E402
 from bench.table import Row, markdown  # noqa: E402
 
 PARTS = {
@@ -24,6 +24,7 @@ PARTS = {
     "paint": paint.run,
     "hostile": hostile.run,
     "mutations": mutations.run,
+    "files": files.run,
 }
 OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
 

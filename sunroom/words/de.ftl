@@ -1829,3 +1829,5 @@ office-took-too-long = Das Dokument brauchte zu lange, um ein PDF zu werden. Spe
 office-made-nothing = Aus diesem Dokument ließ sich kein PDF machen.
 screen-take = Vom Bildschirm
 screen-refused = Es wurde nichts aufgenommen: kein Fenster gewählt, oder der Browser erlaubt es nicht.
+take-some = Ausgewählte Seiten
+take-written = PDF: Was die Tinte sagt, lässt sich suchen

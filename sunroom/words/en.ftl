@@ -1829,3 +1829,5 @@ office-took-too-long = The document took too long to become a PDF. Save it as a 
 office-made-nothing = No PDF could be made of this document.
 screen-take = From the screen
 screen-refused = Nothing was taken: no window was chosen, or the browser does not allow it.
+take-some = Chosen pages
+take-written = PDF: what the ink says can be searched for

@@ -1829,3 +1829,5 @@ office-took-too-long = El documento tardó demasiado en convertirse en PDF. Guá
 office-made-nothing = No se pudo hacer un PDF de este documento.
 screen-take = De la pantalla
 screen-refused = No se tomó nada: no se eligió ninguna ventana, o el navegador no lo permite.
+take-some = Páginas elegidas
+take-written = PDF: lo que dice la tinta se puede buscar

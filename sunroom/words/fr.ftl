@@ -1829,3 +1829,5 @@ office-took-too-long = Le document a mis trop de temps à devenir un PDF. Enregi
 office-made-nothing = Aucun PDF n’a pu être fait de ce document.
 screen-take = Depuis l’écran
 screen-refused = Rien n’a été pris : aucune fenêtre choisie, ou le navigateur ne le permet pas.
+take-some = Pages choisies
+take-written = PDF : ce que dit l’encre peut être cherché

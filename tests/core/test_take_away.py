@@ -22,6 +22,7 @@ from PIL import Image
 from sunroom.convert import main
 from sunroom.core.board import Board, InkItem, NoteItem, Page, PictureItem, TableItem, TextItem
 from sunroom.core.board.items import laid_out
+from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.csv import table_csv
 from sunroom.core.formats.drawing import Parts, page_box
@@ -216,3 +217,16 @@ class CommandLine(TestCase):
         self.assertIn("no package", problem)
         self.assertEqual(self.convert("--to", "pdf", str(self.board) + ".gone")[0], 2)
         self.assertEqual([file.name for file in self.board.parent.iterdir()], ["lesson.board.zip"])
+
+
+class UnseenWords(TestCase):
+    def test_what_ink_says_can_be_searched_for_and_is_not_seen(self) -> None:
+        page = page_with(text("typed"))
+        lines = [WrittenLine("seat-a", 60, 300, ("how long is a shadow", "now long"))]
+        plain = board_pdf([page], typesetter(), "Shadows")
+        told = board_pdf([page], typesetter(), "Shadows", written=[lines])
+        shown = [pypdfium2.PdfDocument(data)[0] for data in (plain, told)]
+        self.assertIn("how long is a shadow", shown[1].get_textpage().get_text_range())
+        self.assertNotIn("now long", shown[1].get_textpage().get_text_range())
+        first, second = (np.asarray(one.render(scale=1).to_pil()) for one in shown)
+        self.assertTrue((first == second).all())

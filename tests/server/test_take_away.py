@@ -10,6 +10,7 @@ import pypdfium2
 from PIL import Image
 
 from sunroom.core.board import PageHead, TableItem, TextItem
+from sunroom.core.board.requests import EditPage
 from sunroom.core.board.steps import AddItems, AddPage
 from tests.server.client import Web
 from tests.server.test_live import stroke
@@ -57,6 +58,17 @@ class Files(OutTest):
         self.assertEqual(
             self.web.get(f"{self.base}/pages/page-two/table-01.csv").decode("utf-8-sig"), "a,b\r\n"
         )
+
+    def test_chosen_pages_come_in_the_boards_order_and_each_only_to_who_may_see_it(self) -> None:
+        self.do(self.tutor, AddPage(PageHead("page-3", "Last"), 2))
+        path = f"{self.base}/board.pdf?written&page=page-3+{self.page}"
+        pdf = pypdfium2.PdfDocument(self.web.get(path))
+        self.assertEqual([mark.get_title() for mark in pdf.get_toc()], ["Page 1", "Last"])
+        self.do(self.tutor, EditPage("page-3", hidden=True))
+        with self.assertRaises(HTTPError) as caught:
+            self.web.get(path)
+        self.assertEqual(caught.exception.code, 404)
+        self.assertEqual(len(pypdfium2.PdfDocument(self.tutor_web.get(path))), 2)
 
     def test_a_picture_is_as_wide_as_asked_within_reason(self) -> None:
         for asked, width in (("800", 800), ("1", 200), ("99999", 6_000), ("-5", 1_600), ("x", 1_600)):

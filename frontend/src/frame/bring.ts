@@ -11,7 +11,8 @@ const THINGS = /\.(txt|md|markdown|csv|tsv|inkml)$/i
 /** What has pages; of office programs only where the server can make PDFs of it, which it says itself. */
 const DOCUMENT = /\.(pdf|od[tps]|docx?|pptx?|xlsx?|rtf)$/i
 /** What a file field offers to choose from. */
-export const ACCEPTED = 'image/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml,.odt,.odp,.ods,.doc,.docx,.ppt,.pptx,.xls,.xlsx,.rtf'
+export const ACCEPTED =
+  'image/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml,.odt,.odp,.ods,.doc,.docx,.ppt,.pptx,.xls,.xlsx,.rtf'
 
 export function bringFiles(files: File[], session: Session, surface: Surface, at: Point): void {
   const pictures = files.filter(({ type, name }) => type.startsWith('image/') || /\.hei[cf]$/i.test(name))

@@ -1111,6 +1111,7 @@ export interface Words {
   'take-png': null
   'take-png-hint': null
   'take-room-back': null
+  'take-some': null
   'take-svg': null
   'take-svg-hint': null
   'take-the-column-off': null
@@ -1118,6 +1119,7 @@ export interface Words {
   'take-the-row-off': null
   'take-the-whole-room-along': null
   'take-web-page': null
+  'take-written': null
   'task': null
   'task-left': { time: string | number; what: string | number }
   'task-over': { what: string | number }

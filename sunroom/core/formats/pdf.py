@@ -15,6 +15,7 @@ import pypdfium2
 from pikepdf import Array, Dictionary, Name
 
 from sunroom.core.board.pages import Page
+from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.drawing import ALL, Parts, Points, draw_bay, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
 from sunroom.core.formats.pictures import EmbeddedPage, EmbeddedPicture
@@ -28,6 +29,8 @@ POINTS_PER_UNIT = 0.75
 MAX_POINTS = 14_400
 #: Fineness of coordinates: finer than any printer's dots, and short to write.
 GRAIN = 20
+#: How large unseen words are: about as writing is, in board units.
+UNSEEN_SIZE = 24.0
 #: Measured on a page of ink: a third less time than zlib's own choice, for 8 % more bytes.
 pikepdf.settings.set_flate_compression_level(4)
 
@@ -112,6 +115,12 @@ class PdfDrawing:
             f"{turn} {_whole(place.e)} {_whole(place.f)} Tm <{font.encode(text)}> Tj ET"
         )
 
+    def unseen(self, text: str, place: Affine) -> None:
+        """Words that are there for those who look for them, and are not seen."""
+        self._content.append("3 Tr")
+        self.text(next(iter(self._typesetter.faces)), text, place, UNSEEN_SIZE, "#000000")
+        self._content.append("0 Tr")
+
     def link(self, address: str, corners: Points) -> None:
         self._links[-1].append((address, corners))
 
@@ -178,10 +187,12 @@ def board_pdf(
     language: str = "",
     parts: Parts = ALL,
     names: Sequence[str] = (),
+    written: Sequence[Sequence[WrittenLine]] = (),
 ) -> bytes:
     """All ``pages`` as one PDF titled ``title``, with a page for each bay that is to have one.
 
-    ``names`` of the pages become its bookmarks.
+    ``names`` of the pages become its bookmarks. What the ink of each page reads as, ``written``, lies unseen where it
+    is written, so that it can be searched for and copied.
     ``pictures`` are the files of those they show, by id; ``language`` tells whoever reads it out what it is written in.
     """
     drawing = PdfDrawing(typesetter, title, pictures, language, parts.paper)
@@ -189,6 +200,8 @@ def board_pdf(
         if number < len(names):
             drawing.mark(names[number])
         draw_page(page, drawing, parts)
+        for line in written[number] if number < len(written) else ():
+            drawing.unseen(line.texts[0], Affine(e=line.x, f=line.y + UNSEEN_SIZE))
         for bay in page.head.bays:
             if bay.prints == "own":
                 draw_bay(page, bay, drawing, parts)

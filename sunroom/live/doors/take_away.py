@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from datetime import date
 
 from asgiref.sync import async_to_sync
@@ -11,6 +12,7 @@ from django.views.decorators.http import require_GET
 
 from sunroom.boards import models, repository
 from sunroom.core.board import Page, TableItem
+from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.csv import table_csv
 from sunroom.core.formats.drawing import ALL, Parts, pictures_of
 from sunroom.core.formats.kept import encode_page
@@ -43,12 +45,14 @@ def _parts(request: HttpRequest) -> Parts:
 
 
 def _asked(request: HttpRequest, row: models.Board) -> list[Page]:
-    """All pages that everybody sees, or the one that is asked for, if whoever asks may see it."""
-    wanted = request.GET.get("page")
+    """All pages that everybody sees, or those that are asked for, if whoever asks may see them."""
+    wanted = request.GET.get("page", "").split()
     if not wanted:
         return shown_pages(row)
     async_to_sync(settle)(row.room_id)
-    return [_one(request, row, pages_of_board(row), wanted)]
+    pages = pages_of_board(row)
+    found = {page_id: _one(request, row, pages, page_id) for page_id in wanted}
+    return [page for page in pages if page.head.id in found]
 
 
 def shown_pages(row: models.Board) -> list[Page]:
@@ -68,7 +72,7 @@ def _one(request: HttpRequest, row: models.Board, pages: list[Page], wanted: str
 
 def _named(row: models.Board, pages: list[Page], asked_for_one: bool, ending: str) -> str:
     """A file's name: board, page when it is one, and the day."""
-    title = f" {pages[0].head.title}" if asked_for_one and pages[0].head.title else ""
+    title = f" {pages[0].head.title}" if asked_for_one and len(pages) == 1 and pages[0].head.title else ""
     return f"{row.title}{title} {date.today().isoformat()}.{ending}"
 
 
@@ -88,7 +92,8 @@ def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
     row = visible_board(request, board)
     with making():
         pages = _asked(request, row)
-    data = _pdf(row, pages, language_of(request), _parts(request))
+    written = [lines or [] for lines in heard(row, pages)] if "written" in request.GET else []
+    data = _pdf(row, pages, language_of(request), _parts(request), written)
     return _file(data, "application/pdf", _named(row, pages, "page" in request.GET, "pdf"))
 
 
@@ -99,11 +104,19 @@ def pdf_of(row: models.Board, language: str) -> bytes:
     return _pdf(row, pages, language, ALL)
 
 
-def _pdf(row: models.Board, pages: list[Page], language: str, parts: Parts) -> bytes:
+def _pdf(
+    row: models.Board,
+    pages: list[Page],
+    language: str,
+    parts: Parts,
+    written: Sequence[list[WrittenLine]] = (),
+) -> bytes:
     with making():
         pictures = repository.pictures(row.room_id, pictures_of(pages), vectors=True)
         packed, names = [encode_page(page) for page in pages], _names(language, pages)
-        return made(workers.make_pdf, packed, names, row.title, pictures, row.room.language, parts)
+        return made(
+            workers.make_pdf, packed, names, row.title, pictures, row.room.language, parts, list(written)
+        )
 
 
 @require_GET

@@ -242,9 +242,10 @@ def make_pdf(
     pictures: dict[str, bytes],
     language: str,
     parts: Parts,
+    written: list[list[WrittenLine]],
 ) -> bytes:
     found, typesetter = [_page(page) for page in pages], resources.typesetter()
-    return board_pdf(found, typesetter, title, pictures, language, parts, names)
+    return board_pdf(found, typesetter, title, pictures, language, parts, names, written)
 
 
 def make_html(

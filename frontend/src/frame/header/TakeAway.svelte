@@ -6,7 +6,11 @@
   import { t, type Plain } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
-  let one = $state(0)
+  type Of = 'board' | 'page' | 'some'
+  let of = $state<Of>('board')
+  let some = $state<string[]>([])
+  let written = $state(false)
+  const one = $derived(of === 'page')
   let without = $state<(keyof Parts)[]>([])
   const PARTS: { part: keyof Parts; word: Plain }[] = [
     { part: 'ruling', word: 'ruling' },
@@ -17,17 +21,18 @@
   const board = $derived(`/boards/${session.welcome?.board.id}`)
   const page = $derived(session.pages.id)
   const asked = $derived.by(() => {
-    const query = new URLSearchParams(one ? { page } : {})
+    const query = new URLSearchParams(one ? { page } : of === 'some' ? { page: some.join(' ') } : {})
     if (without.length) query.set('without', without.join(' '))
     return query.size ? `?${query}` : ''
   })
+  const pdf = $derived(`${board}/board.pdf${asked}${written ? `${asked ? '&' : '?'}written` : ''}`)
   interface Format {
     href: string
     name: Plain
     hint: Plain
   }
   const formats = $derived<Format[]>([
-    { href: `${board}/board.pdf${asked}`, name: 'take-pdf', hint: 'take-pdf-hint' },
+    { href: pdf, name: 'take-pdf', hint: 'take-pdf-hint' },
     { href: `${board}/board.html${asked}`, name: 'take-html', hint: 'take-html-hint' },
     ...(one
       ? ([
@@ -35,7 +40,7 @@
           { href: `${board}/pages/${page}/page.svg${asked}`, name: 'take-svg', hint: 'take-svg-hint' },
           { href: `${board}/pages/${page}/page.inkml`, name: 'take-inkml', hint: 'take-inkml-hint' },
         ] as const)
-      : session.people.role === 'tutor'
+      : of === 'board' && session.people.role === 'tutor'
         ? ([{ href: `${board}/board.zip`, name: 'take-package', hint: 'take-package-hint' }] as const)
         : []),
   ])
@@ -45,15 +50,28 @@
   <Choice
     label={t('take-of')}
     options={[
-      { value: 0, label: t('take-board') },
-      { value: 1, label: t('take-page') },
+      { value: 'board' as Of, label: t('take-board') },
+      { value: 'page' as Of, label: t('take-page') },
+      ...(session.pages.heads.length > 2 ? [{ value: 'some' as Of, label: t('take-some') }] : []),
     ]}
-    bind:value={one}
+    bind:value={of}
   />
-  {#each formats as { href, name, hint } (name)}
+  {#if of === 'some'}
+    <fieldset class="pages">
+      <legend>{t('take-some')}</legend>
+      {#each session.pages.heads as { id, title }, i (id)}
+        <label
+          ><input type="checkbox" value={id} bind:group={some} />{title ||
+            t('page-number', { number: i + 1 })}</label
+        >
+      {/each}
+    </fieldset>
+  {/if}
+  {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
     <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
   {/each}
-  {#if !one && session.pages.heads.some(({ hidden }) => hidden)}
+  <label class="written"><input type="checkbox" bind:checked={written} />{t('take-written')}</label>
+  {#if of === 'board' && session.pages.heads.some(({ hidden }) => hidden)}
     <p>{t('take-hidden')}</p>
   {/if}
   <fieldset>
@@ -100,6 +118,13 @@
     border-top: 1px solid var(--sand-line);
     margin: 6px 0 0;
     padding: 8px 10px 0;
+  }
+  .pages {
+    max-height: 200px;
+    overflow-y: auto;
+  }
+  .written {
+    padding: 0 10px;
   }
   legend {
     float: inline-start;
