@@ -88,27 +88,6 @@ def typeset_choice(stage: Stage) -> None:
     stage.keep(tutor, "typeset-choice")
 
 
-def tool_settings(stage: Stage) -> None:
-    """A pen being changed, beside a page of figures and words."""
-    tutor = stage.person("tutor")
-    tutor.press("[aria-label='The page after']")
-    tutor.press("[aria-label='Change this pen']")
-    stage.keep(tutor, "tool-settings")
-
-
-def arranging(stage: Stage) -> None:
-    """The mind map of the French room, one branch chosen and its looks open."""
-    tutor = stage.person("tutor")
-    tutor.open(f"{stage.base}/rooms/mrkt-frch-9b2c")
-    tutor.press("a.board")
-    tutor.press("[aria-label='The page after']")
-    tutor.tool("Select")
-    tutor.press("[aria-label=Choose]")
-    tutor.press("[role=dialog] button", "All figures")
-    tutor.press("[aria-label=Arrange]")
-    stage.keep(tutor, "arranging")
-
-
 def people(stage: Stage) -> None:
     """Hands up with their words, the chat, and what one person's pen may do."""
     tutor = stage.person("tutor")
@@ -198,21 +177,6 @@ def bays(stage: Stage) -> None:
     stage.keep(tutor, "bays")
 
 
-def knock(stage: Stage) -> None:
-    """Two at the door."""
-    tutor = stage.person("tutor")
-    stage.person("noor")
-    tutor.class_panel()
-    tutor.press("[aria-label='Come in by'] input", "Knock")
-    tutor.close_panels()
-    for name in ("Malia", "Jonas"):
-        waiting = stage.browser()
-        waiting.open(f"{stage.base}/r/{LINK}")
-        waiting.find("form input").send_keys(name, Keys.ENTER)
-        tutor.find(f"[aria-label='Let {name} in']")
-    stage.keep(tutor, "knock")
-
-
 def question(stage: Stage) -> None:
     """A question that three have answered, and time for a task."""
     tutor = stage.person("tutor")
@@ -281,14 +245,50 @@ def practice_page(stage: Stage) -> None:
     stage.keep(tutor, "practice-page")
 
 
+def flat_sheet(stage: Stage) -> None:
+    """A photo of a sheet of paper being made flat."""
+    tutor = stage.person("tutor")
+    tutor.tool("Bring in")
+    tutor.press("button", "Camera")
+    for button in ("Try it with a made-up picture", "Take the picture", "Put it on the page"):
+        tutor.press("dialog button", button)
+    tutor.find("[data-testid=cut-picture] img[alt='The sheet, made flat']")
+    stage.keep(tutor, "flat-sheet")
+
+
+def ready_pages(stage: Stage) -> None:
+    tutor = stage.person("tutor")
+    tutor.press("[aria-label='Add a page']")
+    tutor.press("button", "A ready page")
+    tutor.find("[data-testid=templates] li")
+    tutor.driver.execute_async_script(
+        "Promise.all([...document.images].map((i) => ((i.loading = 'eager'), i.decode()))).then(arguments[0])"
+    )
+    stage.keep(tutor, "ready-pages")
+
+
+def after_lesson(stage: Stage) -> None:
+    """The wrap-up page with a homework."""
+    tutor = stage.person("tutor")
+    for name in ("noor", "tomasz"):
+        stage.person(name)
+    tutor.open(f"{stage.base}/rooms/{LINK}/wrap-up")
+    tutor.find("section textarea").send_keys("Measure the shadow of one thing at three times of the day.")
+    tutor.press("button", "Give it")
+    tutor.find("article", "Nobody has done it yet")
+    tutor.driver.execute_async_script(
+        "Promise.all([...document.images].map((i) => ((i.loading = 'eager'), i.decode()))).then(arguments[0])"
+    )
+    tutor.driver.execute_script("scrollTo(0, 0)")
+    stage.keep(tutor, "after-lesson")
+
+
 PICTURES: dict[str, Callable[[Stage], None]] = {
     "start": start,
     "porch": porch,
     "room-home": room_home,
     "tutor-lesson": tutor_lesson,
     "typeset-choice": typeset_choice,
-    "tool-settings": tool_settings,
-    "arranging": arranging,
     "people": people,
     "tablet": tablet,
     "pages": pages,
@@ -296,10 +296,12 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "evening": evening,
     "german": german,
     "bays": bays,
-    "knock": knock,
     "question": question,
     "mind-map": mind_map,
     "practice-page": practice_page,
+    "flat-sheet": flat_sheet,
+    "ready-pages": ready_pages,
+    "after-lesson": after_lesson,
 }
 
 
