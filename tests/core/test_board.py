@@ -16,6 +16,7 @@ from sunroom.core.board import (
     History,
     InkItem,
     PageHead,
+    PictureItem,
     Request,
     ShapeItem,
     Step,
@@ -34,6 +35,7 @@ from sunroom.core.board.requests import (
     AsWritten,
     ChangeTable,
     CopyPage,
+    CropPicture,
     DrawFigure,
     DropBay,
     EditPage,
@@ -47,6 +49,7 @@ from sunroom.core.board.requests import (
     SetCell,
     SetTable,
     StyleItems,
+    SwapPicture,
     ToMindMap,
     TransformItems,
     TrueUp,
@@ -174,7 +177,11 @@ class Steps(TestCase):
         wider = ChangeTable(PAGE, "table-1", columns=1)
         titled = EditPage(PAGE, title="Noon")
         bay = PutBay(PAGE, Bay("bay-0001", 0, 0, 100, 100))
-        for request in (cell, wider, titled, bay, DropBay(PAGE, "bay-0001")):
+        shown = PictureItem(id="shown-01", picture="picture-1", width=60, height=40)
+        board = apply(board, AddItems(PAGE, (shown,)))
+        crop = CropPicture(PAGE, "shown-01", (0.5, 0.0, 1.0, 1.0))
+        swap = SwapPicture(PAGE, "shown-01", "picture-2", 1.4)
+        for request in (cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap):
             asked[type(request)] = (request, resolve(board, request, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}

@@ -7,6 +7,7 @@ import { samplesOf } from '../ink/samples'
 import { drawLines, drawNote, drawTable } from './draw-words'
 import { pictureOf } from './pictures'
 import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
+const WHOLE: PictureItem['crop'] = [0, 0, 1, 1]
 /** Where a picture will be that has not come yet. */
 const AWAITED_COLOUR = '#e9e1cf'
 /** Dashes and gaps, in widths of the line; as DASHES in the core. */
@@ -137,8 +138,10 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
 
 function drawPicture(
   context: CanvasRenderingContext2D,
-  { picture, width, height, opacity, crop: [left, upper, right, lower] }: PictureItem,
+  { picture, width, height, opacity, crop }: PictureItem,
 ): void {
+  // One that a browser of before has not sent yet says nothing of a part.
+  const [left, upper, right, lower] = crop ?? WHOLE
   const image = pictureOf(picture)
   context.globalAlpha *= opacity
   if (image) {
