@@ -112,6 +112,19 @@ class Marks(TestCase):
         self.assertEqual(line.rivals[0].text.lower(), "shadow")
         self.assertEqual(sorted(line.members), list(range(len(word))))
 
+    def test_a_long_joined_word_with_dots_over_it_is_none(self) -> None:
+        """It is as flat for its width as an underline, and what lies over it are its own dots."""
+        along = np.linspace(0, 1, 400)
+        wave = np.column_stack([360 * along, 17 * np.sin(2 * np.pi * 18 * along), along, 2_000 * along])
+        dots = [np.array([[x, -30.0, 0.5, 0], [x + 1, -30.0, 0.5, 20]]) for x in (90, 150, 240)]
+        self.assertEqual(marks_among([wave, *dots]), set())
+        circle = np.column_stack([300 * along, 40 * np.sin(2 * np.pi * 12 * along), along, 2_000 * along])
+        circle[-1, :2] = circle[0, :2]
+        inner = [
+            np.array([[x, y, 0.5, 0], [x + 3, y + 12, 0.5, 20]]) for x, y in ((90, 0), (150, 5), (200, -5))
+        ]
+        self.assertEqual(marks_among([circle, *inner]), set(), "no ring: it goes up and down all its way")
+
 
 class Weighing(TestCase):
     def setUp(self) -> None:

@@ -269,7 +269,8 @@ class Server(AccountTest):
     def test_health_and_headers(self) -> None:
         with urllib.request.urlopen(f"{self.server.url}/health") as answer:
             self.assertEqual(answer.read(), b"ok\n")
-            self.assertIn("camera=()", answer.headers["Permissions-Policy"])
+            for told in ("camera=(self)", "microphone=()"):
+                self.assertIn(told, answer.headers["Permissions-Policy"])
             self.assertEqual(answer.headers["Cross-Origin-Resource-Policy"], "same-origin")
 
     def test_nothing_is_believed_from_a_header_of_somebody_s_own_making(self) -> None:

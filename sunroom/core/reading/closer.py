@@ -30,6 +30,8 @@ MOST_ADDED = 8
 PLAIN = 4.0
 #: Below this for each symbol (logarithm) the writing is joined, and parting it says nothing.
 JOINED = -3.0
+#: And when it parts into more symbols than strokes, by more than these.
+PIECES = 1
 #: A correction teaches when so large a share of its symbols are at least this likely (logarithm).
 LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
 #: However unlikely a text is to one of the two, the other may still be right.
@@ -126,7 +128,7 @@ class CloserLook:
             return
         parted = self._symbols.parted(strokes, hand)
         texts = parted.texts()
-        if not texts or texts[0][1] < JOINED * len(texts[0][0]):
+        if not texts or texts[0][1] < JOINED * len(texts[0][0]) or len(texts[0][0]) > len(strokes) + PIECES:
             return
         dots = dots_in(strokes)
         for text, _ in texts[:MOST_ADDED]:
@@ -190,7 +192,8 @@ class CloserLook:
         # The recogniser of lines takes loose digits for anything: the nets of symbols may know better.
         parted = self._symbols.parted_digits(strokes, hand)
         digits, log = parted.texts()[0]
-        if len(digits) < 2 or log < SURE_DIGIT * len(digits):
+        # Nobody joins digits: parts of fewer strokes are letters in joined writing.
+        if not 2 <= len(digits) <= len(strokes) or log < SURE_DIGIT * len(digits):
             return None
         if not known and text.replace("/", "").isalnum():
             return parted

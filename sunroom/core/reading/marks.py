@@ -13,8 +13,12 @@ from sunroom.core.geometry import path_length
 LARGE = 2.6
 #: An underline is lower than this part of its width, and lies no higher than this part of the letters over it.
 FLAT, UNDER = 0.12, 0.3
+#: And it is no longer than this, in its widths: a wave under a word, but no joined word with dots over it.
+STRAIGHT = 1.7
 #: A ring's ends meet within this part of its size; it holds at least two letters.
 MEETS = 0.3
+#: And it is no longer than this, in ways around its box.
+LONGEST = 1.5
 MOST_STROKES_LOOKED_AT = 400
 
 
@@ -31,7 +35,9 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
         others = np.arange(len(strokes)) != number
         middles = (low + high) / 2
         width, height = size[number]
-        if width > LARGE * letter and height < FLAT * width:
+        # A joined word goes up and down all its way: it is much longer than a line under it or a way around it.
+        length = path_length(stroke[:, :2])
+        if width > LARGE * letter and height < FLAT * width and length < STRAIGHT * width:
             over = others & (middles[:, 0] > low[number, 0]) & (middles[:, 0] < high[number, 0])
             # An underline has letters over it, and none that it runs through.
             if over.sum() >= 2 and (high[over, 1] < high[number, 1] + UNDER * letter).mean() > 0.8:
@@ -39,7 +45,7 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
         elif min(width, height) > 1.3 * letter and max(width, height) > LARGE * letter:
             gap = float(np.hypot(*(stroke[0, :2] - stroke[-1, :2])))
             inside = others & (middles > low[number]).all(axis=1) & (middles < high[number]).all(axis=1)
-            round_it = path_length(stroke[:, :2]) > 1.6 * float(np.hypot(width, height))
+            round_it = 1.6 * float(np.hypot(width, height)) < length < LONGEST * 2 * (width + height)
             if inside.sum() >= 2 and round_it and gap < MEETS * float(np.hypot(width, height)):
                 found.add(number)
     return found
