@@ -1,4 +1,4 @@
-"""Files in and out against their aims: a board to PDF, a PDF in, a photo flattened, a package opened, a playing begun."""
+"""Files in and out against their aims: a PDF in, a photo flattened, a package opened, a playing begun."""
 
 from __future__ import annotations
 
@@ -12,17 +12,16 @@ import pikepdf
 import pypdfium2
 from PIL import Image
 
+from bench.strokes import written
 from bench.table import Row
-from sunroom.core.board import Board, InkItem, PageHead, Paper, apply
+from sunroom.core.board import Board, PageHead, Paper, apply
 from sunroom.core.board.steps import AddItems, AddPage
-from sunroom.core.formats import board_pdf
 from sunroom.core.formats.documents import document_page
 from sunroom.core.formats.kept import VERSIONS, decode_kept, encode_kept
 from sunroom.core.formats.lifted_ink import lift_ink
 from sunroom.core.formats.package import read_package, write_package
 from sunroom.core.formats.paper_photo import find_paper, flatten_paper
 from sunroom.core.formats.pictures import clean_picture
-from sunroom.core.ink import pack_samples
 from sunroom.resources import typesetter
 from tests.paper_photos import photo
 
@@ -30,7 +29,7 @@ SHEET = Paper("sheet", "squares", 1123, 794)
 
 
 def run() -> list[Row]:
-    return [*_pdf_out(), *_pdf_in(), *_photo(), *_package(), *_playing()]
+    return [*_pdf_in(), *_photo(), *_package(), *_playing()]
 
 
 def _seconds(job: Callable[[], Any]) -> float:
@@ -43,29 +42,9 @@ def _row(what: str, seconds: float, base: str, aim_s: float) -> Row:
     return Row(what, f"{seconds:.2f} s", base, f"≤ {aim_s:g} s", seconds <= aim_s)
 
 
-def _stroke(random: np.random.Generator, number: int) -> InkItem:
-    """A stroke of 40 samples somewhere on a sheet."""
-    walk = np.cumsum(random.normal(0, 3, (40, 2)), axis=0)
-    samples = np.column_stack([walk, random.uniform(0.2, 0.9, 40), np.arange(40) * 8])
-    x, y = random.uniform(60, 1_000), random.uniform(60, 700)
-    return InkItem(
-        id=f"stroke-{number}", x=x, y=y, nib="pen", colour="#16222b", width=3, samples=pack_samples(samples)
-    )
-
-
-def _board(pages: int, strokes: int) -> Board:
-    random, board = np.random.default_rng(7), Board()
-    for number in range(pages):
-        items = tuple(_stroke(random, n) for n in range(strokes))
-        board = apply(board, AddPage(PageHead(f"page-{number}", "", SHEET), number, items))
-    return board
-
-
-def _pdf_out() -> list[Row]:
-    board = _board(20, 500)
-    took = _seconds(lambda: board_pdf(board.in_order(), typesetter(), "Bench"))
-    five = _seconds(lambda: board_pdf(board.in_order()[:5], typesetter(), "Bench"))
-    return [_row("20 pages of 500 strokes to PDF", took, f"5 pages {five:.2f} s", 4)]
+def _board(strokes: int) -> Board:
+    """A page full of writing."""
+    return apply(Board(), AddPage(PageHead("page-one", "", SHEET), 0, written(strokes, 100)))
 
 
 def _pdf_in() -> list[Row]:
@@ -122,9 +101,9 @@ def _large(data: bytes) -> bytes:
 
 
 def _package() -> list[Row]:
-    page = _board(1, 10_000).in_order()[0]
+    page = _board(10_000).in_order()[0]
     data = write_package("Bench", [page], {}, {})
-    small = write_package("Bench", _board(1, 2_500).in_order(), {}, {})
+    small = write_package("Bench", _board(2_500).in_order(), {}, {})
     took = _seconds(lambda: read_package(data, "seat-a", typesetter()))
     quarter = _seconds(lambda: read_package(small, "seat-a", typesetter()))
     return [_row("package of 10,000 strokes opened", took, f"2,500 strokes {quarter:.2f} s", 3)]
@@ -132,8 +111,7 @@ def _package() -> list[Row]:
 
 def _playing() -> list[Row]:
     """What the server does before a playing begins: decoding 10,000 steps; the browser begins with the first 2,000."""
-    random = np.random.default_rng(7)
-    steps = [encode_kept(AddItems("page-one", (_stroke(random, n),))) for n in range(10_000)]
+    steps = [encode_kept(AddItems("page-one", (item,))) for item in written(10_000, 100)]
     whole = _seconds(lambda: [decode_kept("step", body, VERSIONS["step"]) for body in steps])
     first = _seconds(lambda: [decode_kept("step", body, VERSIONS["step"]) for body in steps[:2_000]])
     return [_row("first 2,000 of 10,000 steps of a playing read", first, f"all {whole:.2f} s", 1)]

@@ -13,7 +13,7 @@ import pikepdf
 import pypdfium2
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.formats.pictures import MAX_SIDE_PX, CleanPicture, clean_picture
+from sunroom.core.formats.pictures import MAX_SIDE_PX, CleanPicture, drawn_picture
 from sunroom.core.sentences import said
 
 MAX_BYTES = 50_000_000
@@ -70,9 +70,7 @@ def page_picture(data: bytes, number: int, side_px: int = MAX_SIDE_PX) -> CleanP
         raise MalformedError("document", said("this-is-no-pdf-that")) from error
     finally:
         document.close()
-    out = io.BytesIO()
-    shown.convert("RGB").save(out, "PNG")
-    return clean_picture(out.getvalue())
+    return drawn_picture(shown.convert("RGB"))
 
 
 def document_page(data: bytes, number: int) -> DocumentPage:

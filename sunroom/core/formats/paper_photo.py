@@ -39,10 +39,7 @@ INWARDS = 0.998
 
 def find_paper(data: bytes) -> Corners | None:
     """The corners of the sheet in a kept picture; None when none is seen."""
-    picture = pixels_of(data)
-    height, width = picture.shape[:2]
-    scale = LOOK_PX / max(width, height)
-    small = cv2.resize(picture, None, fx=scale, fy=scale, interpolation=cv2.INTER_AREA)
+    small = pixels_of(data, LOOK_PX)
     smooth = cv2.bilateralFilter(small, 9, 50, 50)
     edges = [cv2.Canny(smooth, low, high) for low, high in EDGES]
     near = cv2.dilate(cv2.bitwise_or(*edges), np.ones((5, 5), np.uint8))
@@ -93,9 +90,14 @@ def flatten_paper(data: bytes, corners: Corners, whiten: bool = True) -> CleanPi
     return CleanPicture(out.getvalue(), "image/jpeg", width, height)
 
 
-def pixels_of(data: bytes) -> Pixels:
-    """Rows of blue, green, red; what is clear is white."""
+def pixels_of(data: bytes, most_px: int = 0) -> Pixels:
+    """Rows of blue, green, red, of at most ``most_px`` a side when that is given; what is clear is white."""
     with Image.open(io.BytesIO(data)) as picture:
+        if most_px:
+            picture.draft("RGB", (most_px, most_px))  # a JPEG is read smaller at once
+            picture.thumbnail((most_px, most_px))
+        if picture.mode == "RGB":
+            return np.ascontiguousarray(np.asarray(picture)[:, :, ::-1])
         clear = Image.new("RGBA", picture.size, "white")
         clear.alpha_composite(picture.convert("RGBA"))
     return np.ascontiguousarray(np.asarray(clear)[:, :, 2::-1])

@@ -70,12 +70,22 @@ def clean_picture(data: bytes) -> CleanPicture:
         and not _turned(opened)
     ):
         return CleanPicture(_bare_jpeg(data), "image/jpeg", picture.width, picture.height)
-    if clear or opened.format in LOSSLESS:
-        data = _saved(picture.convert("RGBA" if clear else "RGB"), "PNG", optimize=True)
-        if clear or len(data) <= MAX_PNG_BYTES:
-            return CleanPicture(data, "image/png", picture.width, picture.height)
+    if clear:
+        data = _saved(picture.convert("RGBA"), "PNG", optimize=True)
+        return CleanPicture(data, "image/png", picture.width, picture.height)
+    if opened.format in LOSSLESS:
+        return drawn_picture(picture.convert("RGB"))
     data = _saved(picture.convert("RGB"), "JPEG", quality=JPEG_QUALITY)
     return CleanPicture(data, "image/jpeg", picture.width, picture.height)
+
+
+def drawn_picture(picture: Image.Image) -> CleanPicture:
+    """A picture of sharp lines: lossless, unless that makes a file of more than ``MAX_PNG_BYTES``."""
+    # Its strongest compression takes four times as long, for a tenth less.
+    data, mime = _saved(picture, "PNG", compress_level=6), "image/png"
+    if len(data) > MAX_PNG_BYTES:
+        data, mime = _saved(picture, "JPEG", quality=JPEG_QUALITY), "image/jpeg"
+    return CleanPicture(data, mime, picture.width, picture.height)
 
 
 def _turned(picture: Image.Image) -> bool:
