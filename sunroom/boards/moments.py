@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Literal
 
 from sunroom.boards import models, store
@@ -36,8 +37,9 @@ def make_for_all(room_id: int, kind: Kind) -> None:
             make(board, kind)
 
 
+@lru_cache(maxsize=2)
 def board_at(board_id: int, seq: int) -> Board:
-    """The board after its step ``seq``; raises store.DamagedLogError."""
+    """The board after its step ``seq``, which never changes again; raises store.DamagedLogError."""
     return store.replay(board_id, seq)
 
 

@@ -1831,3 +1831,4 @@ screen-take = Vom Bildschirm
 screen-refused = Es wurde nichts aufgenommen: kein Fenster gewählt, oder der Browser erlaubt es nicht.
 take-some = Ausgewählte Seiten
 take-written = PDF: Was die Tinte sagt, lässt sich suchen
+send-needs-account = Von diesem Server verschickt nur ein Raum Mails, der zu einem Konto gehört. Übernimm den Raum erst auf seiner Startseite.

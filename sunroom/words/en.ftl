@@ -1831,3 +1831,4 @@ screen-take = From the screen
 screen-refused = Nothing was taken: no window was chosen, or the browser does not allow it.
 take-some = Chosen pages
 take-written = PDF: what the ink says can be searched for
+send-needs-account = Only a room that belongs to an account sends mail from this server. Claim the room on its home first.

@@ -1831,3 +1831,4 @@ screen-take = De la pantalla
 screen-refused = No se tomó nada: no se eligió ninguna ventana, o el navegador no lo permite.
 take-some = Páginas elegidas
 take-written = PDF: lo que dice la tinta se puede buscar
+send-needs-account = Solo una sala que pertenece a una cuenta envía correo desde este servidor. Asígnala primero desde su inicio.

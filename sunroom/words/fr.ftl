@@ -1831,3 +1831,4 @@ screen-take = Depuis l’écran
 screen-refused = Rien n’a été pris : aucune fenêtre choisie, ou le navigateur ne le permet pas.
 take-some = Pages choisies
 take-written = PDF : ce que dit l’encre peut être cherché
+send-needs-account = Seule une salle rattachée à un compte envoie du courrier depuis ce serveur. Rattachez-la d’abord depuis son accueil.

@@ -6,6 +6,7 @@ import json
 import urllib.request
 from datetime import timedelta
 from typing import Any
+from unittest import mock
 from urllib.error import HTTPError
 
 from django.core import mail
@@ -149,6 +150,23 @@ class Afterwards(OutTest):
             _, sent = self.ask(self.tutor_web, "POST", f"{self.path}/send", self.wanted())
         self.assertEqual(sent, {"went": 0, "of": 1})
         self.assertEqual(Posted.objects.get().problem, "the post office is shut")
+
+    def test_a_room_of_nobody_sends_nothing_into_the_world(self) -> None:
+        with self.settings(EMAIL_BACKEND="django.core.mail.backends.smtp.EmailBackend"):
+            status, answer = self.ask(self.tutor_web, "POST", f"{self.path}/send", self.wanted())
+        self.assertEqual(status, 403)
+        self.assertIn("account", in_words(answer["problem"]))
+        self.assertFalse(Posted.objects.exists())
+
+    def test_a_day_has_so_many_mails_and_no_more(self) -> None:
+        with mock.patch("sunroom.live.doors.afterwards.MAILS_A_DAY", 3):
+            for expected in (200, 429):
+                to = [["", f"person-{n}@example.org"] for n in range(2)]
+                status, _ = self.ask(
+                    self.tutor_web, "POST", f"{self.path}/send", self.wanted(to=to, boards=[])
+                )
+                self.assertEqual(status, expected)
+        self.assertEqual(len(mail.outbox), 2)
 
     def test_a_link_shows_the_board_as_everybody_sees_it_until_it_ends(self) -> None:
         self.do(

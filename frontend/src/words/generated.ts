@@ -958,6 +958,7 @@ export interface Words {
   'send-away-name': { name: string | number }
   'send-boards': null
   'send-me-a-link': null
+  'send-needs-account': null
   'send-some-away-sure': { count: string | number }
   'send-them-away': null
   'send-this-to-students': null

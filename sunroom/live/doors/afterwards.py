@@ -9,6 +9,7 @@ from typing import Any, TypeVar
 
 import msgspec
 from asgiref.sync import async_to_sync
+from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.utils.timezone import now
@@ -35,6 +36,7 @@ from sunroom.words import say
 T = TypeVar("T")
 
 MAX_LINKS, MAX_DAYS = 50, 366
+MAILS_A_DAY = 300
 MAX_PEOPLE, MAX_BOARDS, MAX_ATTACHED = 60, 12, 20_000_000
 #: So many pages of the newest boards are shown on the wrap-up page.
 MAX_PAGES = 48
@@ -220,7 +222,8 @@ def _make_link(row: Board, days: int) -> ReadLink:
 @answers_problems
 def read(request: HttpRequest, token: str) -> HttpResponse:
     """A board as everybody sees it, for whoever has the link, as long as it is good."""
-    allow(request, "read-link", 60, 60)
+    allow(request, "read-link", 30, 60)
+    allow_for(f"read-link:{token}", 60, 60)
     found = ReadLink.objects.filter(token=token, until__gt=now()).select_related("board__room").first()
     if found is None or found.board.away_at is not None:
         # Opened by itself, not asked for by a page of ours: it is said in words.
@@ -252,9 +255,12 @@ def send(request: HttpRequest, link: str) -> HttpResponse:
     ):
         raise Problem(400, said("mail-has-a-subject", most=afterwards.MAX_SUBJECT))
     boards = _boards(room, wanted.boards)
-    # Counted when it is right: a slip of the keyboard costs nobody a mail.
-    allow_for(f"send:{room.pk}", 20, 3_600)
-    allow_for("send-all", 200, 3_600)
+    if room.owner_id is None and settings.EMAIL_BACKEND.endswith(".smtp.EmailBackend"):
+        # Anybody can start a room: who has mail sent to the world is somebody whom the server knows.
+        raise Problem(403, said("send-needs-account"))
+    # Counted when it is right, and each address: a slip of the keyboard costs nobody a mail.
+    for _ in to:
+        allow_for(f"send:{room.owner_id or -room.pk}", MAILS_A_DAY, 86_400)
     language, files = language_of(request), []
     for row in boards:
         files.append((f"{row.title}.pdf", pdf_of(row, language), "application/pdf"))

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import cache
+
 import msgspec
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET
@@ -45,7 +47,9 @@ def templates(_request: HttpRequest) -> HttpResponse:
 def ready_page(request: HttpRequest, name: str) -> HttpResponse:
     """What lies on a ready page (MessagePack), its words in the language of the interface."""
     allow(request, "template", 120, 60)
-    response = HttpResponse(msgspec.msgpack.encode(_ready(request, name)), content_type="application/msgpack")
+    response = HttpResponse(
+        msgspec.msgpack.encode(_ready(name, language_of(request))), content_type="application/msgpack"
+    )
     response["Cache-Control"] = "no-store"
     return response
 
@@ -55,18 +59,22 @@ def ready_page(request: HttpRequest, name: str) -> HttpResponse:
 def picture(request: HttpRequest, name: str) -> HttpResponse:
     """A small picture of a ready page; its address carries the language."""
     allow(request, "template-picture", 400, 60)
-    ready = _ready(request, name)
-    board = apply(Board(), AddPage(PageHead("page-one", paper=ready.paper), 0, tuple(ready.items)))
-    data = made(workers.make_picture, encode_page(board.in_order()[0]), WIDTH_PX, {})
-    response = HttpResponse(data, content_type="image/png")
+    response = HttpResponse(_drawn(name, language_of(request)), content_type="image/png")
     response["Cache-Control"] = "private, max-age=86400"
     return response
 
 
-def _ready(request: HttpRequest, name: str) -> ReadyPage:
+@cache
+def _drawn(name: str, language: str) -> bytes:
+    """The picture of a ready page; there are few, and they never change."""
+    ready = _ready(name, language)
+    board = apply(Board(), AddPage(PageHead("page-one", paper=ready.paper), 0, tuple(ready.items)))
+    return made(workers.make_picture, encode_page(board.in_order()[0]), WIDTH_PX, {})
+
+
+def _ready(name: str, language: str) -> ReadyPage:
     if name not in TEMPLATES:
         raise Problem(404, said("no-such-template"))
-    language = language_of(request)
     sheet = template(name, lambda key: say(key, language=language))
     items = [laid_out(item, resources.typesetter()) for item in sheet.items]
     return ReadyPage(say(f"tpl-{name}", language=language), sheet.paper, items)

@@ -20,6 +20,17 @@ from sunroom.core.sentences import said
 KINDS = (".odt", ".odp", ".ods", ".docx", ".pptx", ".xlsx", ".doc", ".ppt", ".xls", ".rtf")
 #: How long it may take, and how long one waits for its turn: there is one at a time.
 LIMIT_S, WAIT_S = 50.0, 20.0
+#: Settings of LibreOffice: nothing in a document runs, and nothing that it only names is fetched.
+SAFE = """<?xml version="1.0" encoding="UTF-8"?>
+<oor:items xmlns:oor="http://openoffice.org/2001/registry" xmlns:xs="http://www.w3.org/2001/XMLSchema">
+<item oor:path="/org.openoffice.Office.Common/Security/Scripting"><prop oor:name="DisableMacrosExecution" oor:op="fuse">
+<value>true</value></prop></item>
+<item oor:path="/org.openoffice.Office.Common/Security/Scripting"><prop oor:name="BlockUntrustedRefererLinks" oor:op="fuse">
+<value>true</value></prop></item>
+<item oor:path="/org.openoffice.Office.Common/Security/Scripting"><prop oor:name="DisableActiveContent" oor:op="fuse">
+<value>true</value></prop></item>
+</oor:items>
+"""
 _turn = threading.BoundedSemaphore(1)
 
 
@@ -50,6 +61,9 @@ def _made(program: str, kind: str, file: Path) -> bytes:
     with tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="office-") as folder:
         source = Path(folder) / f"document{kind}"
         shutil.copyfile(file, source)
+        settings_file = Path(folder) / "profile" / "user" / "registrymodifications.xcu"
+        settings_file.parent.mkdir(parents=True)
+        settings_file.write_text(SAFE)
         command = [
             program, "--headless", "--norestore", "--nolockcheck", f"-env:UserInstallation=file://{folder}/profile",
             "--convert-to", "pdf", "--outdir", folder, str(source),
