@@ -80,6 +80,13 @@ class Words(TestCase):
             "".join(long.split()),
         )
 
+    def test_a_paragraph_that_is_too_long_for_one_thing_becomes_several(self) -> None:
+        long = "*shadow* " + "word " * 3_000
+        items = opened("a.md", long)
+        self.assertGreater(len(items), 2)
+        said = " ".join(item.text for item in items if isinstance(item, TextItem))
+        self.assertEqual(said.split(), long.replace("*", "").split())
+
     def test_old_and_wide_encodings_are_read(self) -> None:
         for encoding in ("utf-8", "utf-8-sig", "utf-16", "cp1252"):
             (one,) = opened("a.txt", "Größe à midi".encode(encoding))
@@ -139,7 +146,7 @@ class Bad(TestCase):
         bad = [
             ("a.exe", b"MZ"), ("", b"x"), ("a.txt", b""), ("a.txt", b" \n\n "), ("a.txt", b"a\x00b"), ("a.md", b"x" * (MAX_BYTES + 1)),
             ("a.csv", b""), ("a.csv", b"a,b\n" * 41), ("a.csv", (",".join("x" * 41)).encode()), ("a.inkml", b"<ink/>"), ("a.inkml", b"<svg/>"),
-            ("a.inkml", b'<!DOCTYPE ink [<!ENTITY a "b">]><ink>&a;</ink>'), ("a.md", b"# x\n\n" * 1_500),
+            ("a.inkml", b'<!DOCTYPE ink [<!ENTITY a "b">]><ink>&a;</ink>'), ("a.md", b"# x\n\n" * 1_500), ("a.csv", b"a,b\n" + b"x" * 600 + b",y\n"),
         ]  # fmt: skip
         for name, data in bad:
             with self.assertRaises(MalformedError, msg=f"{name} {data[:30]!r}") as caught:

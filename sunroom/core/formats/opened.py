@@ -11,12 +11,12 @@ from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
 from sunroom.core.board.items import (
-    MAX_CELL,
     MAX_TABLE_SIDE,
     MAX_TEXT,
     Item,
     TableItem,
     TextItem,
+    check_item,
     item_box,
     laid_out,
 )
@@ -82,7 +82,10 @@ def things_in(name: str, data: bytes, typesetter: Typesetter) -> list[Item]:
         raise MalformedError("file", said("the-file-is-empty"))
     if len(items) > MAX_THINGS:
         raise MalformedError("file", said("more-than-fits-a-page", things=MAX_THINGS))
-    return [msgspec.structs.replace(item, id=f"thing-{n}") for n, item in enumerate(items, 1)]
+    named = [msgspec.structs.replace(item, id=f"thing-{n}") for n, item in enumerate(items, 1)]
+    for item in named:
+        check_item(item)
+    return named
 
 
 def _text(data: bytes) -> str:
@@ -107,10 +110,6 @@ def _plain(text: str) -> Iterator[Block]:
             yield Block(gathered)
             gathered = ""
         gathered = f"{gathered}\n\n{paragraph}" if gathered else paragraph.strip("\n")
-        while len(gathered) > MAX_TEXT:
-            cut = gathered.rfind(" ", 1, MAX_TEXT) + 1 or MAX_TEXT
-            yield Block(gathered[:cut])
-            gathered = gathered[cut:]
     if gathered.strip():
         yield Block(gathered)
 
@@ -209,8 +208,8 @@ def _inline(token: Token) -> tuple[str, tuple[Span, ...]]:
 def _below_each_other(blocks: Sequence[Block], typesetter: Typesetter) -> list[Item]:
     items: list[Item] = []
     y = 0.0
-    for block in blocks:
-        item = _item(block, typesetter)
+    for part in (part for block in blocks for part in _parts(block)):
+        item = _item(part, typesetter)
         if item is None:
             continue
         items.append(msgspec.structs.replace(item, y=y))
@@ -220,17 +219,27 @@ def _below_each_other(blocks: Sequence[Block], typesetter: Typesetter) -> list[I
     return items
 
 
+def _parts(block: Block) -> Iterator[Block]:
+    """What is too long for one thing in several; where it is parted its styles are lost."""
+    if len(block.text) <= MAX_TEXT:
+        yield block
+        return
+    rest = block.text
+    while rest:
+        cut = len(rest) if len(rest) <= MAX_TEXT else (rest.rfind(" ", 1, MAX_TEXT) + 1 or MAX_TEXT)
+        yield block._replace(text=rest[:cut], spans=())
+        rest = rest[cut:]
+
+
 def _item(block: Block, typesetter: Typesetter) -> Item | None:
     if block.rows:
         return laid_out(_table(block.rows), typesetter)
     if not block.text.strip():
         return None
-    text = block.text[:MAX_TEXT]
-    spans = tuple(span for span in block.spans if span.end <= len(text))[:MAX_SPANS]
     return laid_out(
         TextItem(
-            id="thing", text=text, size=block.size, colour=INK_COLOUR, wrap_width=WIDE,
-            family=block.family, listing=block.listing, spans=spans,
+            id="thing", text=block.text, size=block.size, colour=INK_COLOUR, wrap_width=WIDE,
+            family=block.family, listing=block.listing, spans=block.spans[:MAX_SPANS],
         ),
         typesetter,
     )  # fmt: skip
@@ -240,9 +249,7 @@ def _table(rows: Sequence[Sequence[str]]) -> TableItem:
     across = max(len(row) for row in rows)
     if len(rows) > MAX_TABLE_SIDE or across > MAX_TABLE_SIDE:
         raise MalformedError("table", said("a-table-has-1-to", tableside=MAX_TABLE_SIDE))
-    cells = [
-        [cell.expandtabs(1).strip()[:MAX_CELL] for cell in row] + [""] * (across - len(row)) for row in rows
-    ]
+    cells = [[cell.expandtabs(1).strip() for cell in row] + [""] * (across - len(row)) for row in rows]
     longest = [max(len(row[column]) for row in cells) for column in range(across)]
     least, most = COLUMN
     columns = tuple(min(max(least, 24 + n * TABLE_SIZE * LETTER), most) for n in longest)

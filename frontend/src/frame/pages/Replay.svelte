@@ -79,17 +79,19 @@
     if (!under || !over || !count) return
     const step = making.stepAt(clock, short)
     const [width, height] = [under.clientWidth, under.clientHeight]
+    const ratio = devicePixelRatio || 1
     const context = under.getContext('2d')!
     const same = drawn.person === person && drawn.width === width && drawn.height === height
     const fresh = same && step >= drawn.step ? making.goOn(step) : null
     if (!fresh) making.seek(step)
     if (drawn.width !== width || drawn.height !== height) {
-      for (const canvas of [under, over]) [canvas.width, canvas.height] = [width, height]
+      for (const canvas of [under, over]) [canvas.width, canvas.height] = [width * ratio, height * ratio]
     }
     drawn = { step, person, width, height }
     const { scale, left, top } = view(width, height)
     const shown = (by: string) => !person || by === person
-    context.setTransform(scale, 0, 0, scale, -left * scale, -top * scale)
+    const onto = [scale * ratio, 0, 0, scale * ratio, -left * scale * ratio, -top * scale * ratio] as const
+    context.setTransform(...onto)
     if (fresh) {
       drawItems(
         context,
@@ -107,13 +109,13 @@
         scale,
       )
     }
-    const top2 = over.getContext('2d')!
-    top2.setTransform(1, 0, 0, 1, 0, 0)
-    top2.clearRect(0, 0, width, height)
+    const front = over.getContext('2d')!
+    front.setTransform(1, 0, 0, 1, 0, 0)
+    front.clearRect(0, 0, over.width, over.height)
     const growing = making.growing(clock, short)
     if (growing && shown(growing.by)) {
-      top2.setTransform(scale, 0, 0, scale, -left * scale, -top * scale)
-      drawItem(top2, growing)
+      front.setTransform(...onto)
+      drawItem(front, growing)
     }
   })
 
