@@ -4,6 +4,7 @@
   import type { Surface } from '../board/surface.svelte'
   import { ACCEPTED, bringFiles } from '../bring'
   import Button from '../../ui/Button.svelte'
+  import Fitting from '../../ui/Fitting.svelte'
   import Later from '../../ui/Later.svelte'
   import Camera from './Camera.svelte'
   import type { Session } from '../../lesson/session.svelte'
@@ -12,6 +13,7 @@
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   let input: HTMLInputElement
   let camera = $state(false)
+  let shelf = $state(false)
   /** Phones have no windows to choose from. */
   const mayScreen = Boolean(navigator.mediaDevices && 'getDisplayMedia' in navigator.mediaDevices)
 
@@ -23,13 +25,24 @@
     const [made] = await session.pictures.put([blob], surface!.middle(), [width / scale, height / scale])
     if (made) session.pictures.cutting = { id: made, sheet: false }
   }
-  let shelf = $state(false)
 
   function take() {
     if (input.files?.length && surface) bringFiles([...input.files], session, surface, surface.middle())
     input.value = ''
   }
 </script>
+
+{#snippet choose()}<Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>{/snippet}
+{#snippet taking()}
+  <Button disabled={!surface} onclick={() => (camera = true)}>{t('camera')}</Button>
+{/snippet}
+{#snippet screen()}
+  <Button disabled={!surface} onclick={fromScreen}>{t('screen-take')}</Button>
+{/snippet}
+{#snippet kept()}
+  <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
+{/snippet}
+{#snippet how()}<Hint>{t('or-drop-one-on-the')}</Hint>{/snippet}
 
 {#if session.pictures.bringing}
   <span role="status">{t('bringing-the-picture-in')}</span>
@@ -38,13 +51,15 @@
   <span role="status">{t('opening-document')}</span>
   <Button onclick={() => session.documents.giveUp()}>{t('give-up')}</Button>
 {:else}
-  <Button onclick={() => input.click()}>{t('choose-a-picture')}</Button>
-  <Button disabled={!surface} onclick={() => (camera = true)}>{t('camera')}</Button>
-  {#if mayScreen}<Button disabled={!surface} onclick={fromScreen}>{t('screen-take')}</Button>{/if}
-  {#if session.welcome?.role === 'tutor'}
-    <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
-  {/if}
-  <Hint>{t('or-drop-one-on-the')}</Hint>
+  <Fitting
+    parts={[
+      { key: 'choose', part: choose },
+      { key: 'camera', part: taking },
+      session.welcome?.role === 'tutor' && { key: 'shelf', part: kept },
+      mayScreen && { key: 'screen', part: screen },
+      { key: 'how', part: how, hint: true },
+    ]}
+  />
 {/if}
 {#if shelf && surface}
   <Later load={() => import('./Shelf.svelte')} props={{ session, surface, onclose: () => (shelf = false) }} />

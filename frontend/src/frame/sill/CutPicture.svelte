@@ -200,8 +200,8 @@
     .both {
       grid-template-columns: minmax(0, 1fr);
     }
-    .both > :global(*) {
-      max-height: 34dvh;
+    .both :global(img) {
+      max-height: 27dvh;
     }
   }
 </style>
