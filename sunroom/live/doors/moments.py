@@ -194,11 +194,10 @@ def making_of_page(request: HttpRequest, board: str, page: str) -> HttpResponse:
     row = _board(request, board)
     asked = request.GET.get("after", "0")
     after = int(asked) if asked.isdecimal() and len(asked) < 16 else 0
-    with making():
-        try:
-            steps, last = kept.making_of(row.pk, page, after, MAKING_STEPS)
-        except store.DamagedLogError as error:
-            raise Problem(500, said("this-board-cannot-be-opened")) from error
+    try:
+        steps, last = kept.making_of(row.pk, page, after, MAKING_STEPS)
+    except store.DamagedLogError as error:
+        raise Problem(500, said("this-board-cannot-be-opened")) from error
     writers = {logged.by for logged in steps}
     names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
     response = HttpResponse(
