@@ -88,8 +88,17 @@ class Ink(TestCase):
         self.assertEqual(lift_ink(as_png(surface)), [])
         self.assertEqual(lift_ink(as_png(np.full((2, 2, 3), 255, np.uint8))), [])
 
-    def test_a_tangle_of_lines_takes_no_long_time(self) -> None:
-        grid = np.full((1_200, 900, 3), 255, np.uint8)
-        grid[10::20, :] = grid[:, 10::20] = 0
-        strokes = lift_ink(as_png(grid))
-        self.assertLessEqual(len(strokes), 2_000)
+    def test_what_would_take_long_to_follow_is_not_followed(self) -> None:
+        noise = (np.random.default_rng(1).random((1_600, 1_600)) > 0.5).astype(np.uint8) * 255
+        hatched = np.full((1_600, 1_600), 255, np.uint8)
+        hatched[::12] = hatched[1::12] = hatched[:, ::40] = 0
+        for name, grey in (("noise", noise), ("hatched", hatched)):
+            written = np.repeat(grey[:, :, None], 3, 2)
+            self.assertEqual(lift_ink(as_png(written)), [], name)
+
+    def test_a_word_beside_a_grid_that_is_too_much_is_lifted_all_the_same(self) -> None:
+        page = np.full((1_600, 1_600, 3), 255, np.uint8)
+        page[0:1_200:14] = page[1:1_200:14] = page[0:1_200, 0:2] = 0
+        cv2.line(page, (200, 1_400), (1_200, 1_450), (0, 0, 0), 4, cv2.LINE_AA)
+        (stroke,) = lift_ink(as_png(page))
+        self.assertGreater(stroke.points[:, 1].min(), 1_300)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import os
 import signal
 import socket
@@ -20,10 +21,11 @@ import numpy as np
 import psutil
 
 from sunroom.core.board import InkItem, PageHead
-from sunroom.core.board.steps import AddItems, AddPage
+from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.live.wire.messages import Answered, Do, Frame, PageItems
 from tests.server.client import Line, Web
+from tests.server.test_afterwards import asked
 
 ROOT = Path(__file__).parents[2]
 
@@ -125,6 +127,32 @@ class Killed(TestCase):
             written[page] += items
         fresh = web.line("tutor", link)
         self.assertEqual(self.on_pages(fresh), written)
+
+    def test_moments_what_they_bring_back_and_what_stays_of_a_lesson_outlive_kill_9(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        (board,) = json.loads(web.get(f"/api/rooms/{link}"))["boards"]
+        path = f"/api/boards/{board['id']}"
+        self.answered(
+            line, Do("step-00001", AddItems(page, (self.stroke("stroke-01"), self.stroke("stroke-02"))))
+        )
+        _, moments = asked(web, "POST", f"{path}/moments", {"title": "Two strokes"})
+        moment = moments["moments"][0]["id"]
+        self.answered(line, Do("step-00002", RemoveItems(page, ("stroke-01",))))
+        asked(web, "POST", f"/api/rooms/{link}/homework", {"text": "Measure a shadow."})
+        asked(web, "POST", f"/api/rooms/{link}/read-links", {"board": board["id"]})
+        asked(web, "POST", f"/api/rooms/{link}/shelf", {"board": board["id"], "page": page, "title": "Kept"})
+        self.assertEqual(asked(web, "POST", f"{path}/moments/{moment}/pages/{page}", {})[0], 200)
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        self.assertEqual(self.on_pages(web.line("tutor", link)), {page: ["stroke-01", "stroke-02"]})
+        after = json.loads(web.get(f"/api/rooms/{link}/wrap-up"))
+        self.assertEqual((len(after["homework"]), len(after["links"])), (1, 1))
+        self.assertEqual(asked(web, "GET", f"/api/rooms/{link}/shelf")[1]["things"][0]["title"], "Kept")
+        self.assertIn(moment, [m["id"] for m in asked(web, "GET", f"{path}/moments")[1]["moments"]])
+        self.assertIn(b"<svg", web.get(f"/s/{after['links'][0]['token']}"))
 
     def test_two_servers_do_not_run_on_one_data_folder(self) -> None:
         second = subprocess.run(

@@ -26,6 +26,9 @@ LOOK_PX = 1_600
 STUB = 4.0
 #: How long a pen takes for a px of a photo of a sheet.
 MS_A_PX = 2.0
+#: A sheet of which more is dark is no writing; and of writing so many dark px (in parts of all) are looked at, the largest
+#: pieces first: to follow lines takes time.
+MOST_DARK, MOST_FOLLOWED = 0.2, 0.1
 #: How far a stroke may run beside the traced pixels.
 TOLERANCE_PX = 0.4
 
@@ -52,11 +55,17 @@ def lift_ink(data: bytes) -> list[LiftedStroke]:
     light = np.maximum(light, (SHADE * np.median(small, axis=(0, 1))).astype(np.uint8))
     paper = cv2.resize(light, picture.shape[1::-1], interpolation=cv2.INTER_LINEAR)
     solid = (cv2.subtract(paper, picture).max(axis=2) > DARKER).astype(np.uint8)
+    if solid.mean() > MOST_DARK:
+        return []
     _, parts, stats, _ = cv2.connectedComponentsWithStats(solid, connectivity=8)
     largest = np.argsort(-stats[1:, cv2.CC_STAT_AREA])[:MOST_STROKES] + 1
     strokes: list[LiftedStroke] = []
+    room = MOST_FOLLOWED * solid.size
     for part in largest[stats[largest, cv2.CC_STAT_AREA] >= DUST_PX]:
-        x, y, width, height = (int(v) for v in stats[part, :4])
+        x, y, width, height, area = (int(v) for v in stats[part])
+        if area > room:
+            continue
+        room -= area
         own = (parts[y : y + height, x : x + width] == part).astype(np.uint8)
         strokes += _strokes(own, picture[y : y + height, x : x + width], (x, y), THICKEST * longer)
     strokes.sort(

@@ -101,10 +101,10 @@ def body_file(request: HttpRequest, most: int) -> Iterator[Path]:
         yield Path(file.name)
 
 
-def made(job: Callable[..., T], *arguments: Any) -> T:
+def made(job: Callable[..., T], *arguments: Any, limit_s: float = workers.FILE_S) -> T:
     """``job(*arguments)`` in a worker; raises Problem when it was ended."""
     try:
-        return async_to_sync(workers.run_file)(job, *arguments)
+        return async_to_sync(workers.run_file)(job, *arguments, limit_s=limit_s)
     except JobError as error:
         raise Problem(503, said("that-is-too-large-a")) from error
 

@@ -19,6 +19,9 @@ from sunroom.rooms.requests import Problem, allow, answer, answers_problems, bod
 
 T = TypeVar("T")
 
+#: A photo is worked on for no longer: others wait for their files meanwhile.
+LOOK_S = 12.0
+
 
 class Sheet(msgspec.Struct):
     """The corners of a sheet in a photo, clockwise from its upper left, in parts of the sides; () when none is seen."""
@@ -72,7 +75,7 @@ def sheet(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     """Where a sheet of paper lies in a photo."""
     found, _ = _to_work_on(request, board, picture)
     with making():
-        return answer(Sheet(made(workers.find_sheet, bytes(found.data))))
+        return answer(Sheet(made(workers.find_sheet, bytes(found.data), limit_s=LOOK_S)))
 
 
 @require_POST
@@ -82,7 +85,9 @@ def flat(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     found, row = _to_work_on(request, board, picture)
     wanted = body(request, Flatten)
     with making():
-        clean = _or_problem(made(workers.flatten_sheet, bytes(found.data), wanted.corners, wanted.whiten))
+        clean = _or_problem(
+            made(workers.flatten_sheet, bytes(found.data), wanted.corners, wanted.whiten, limit_s=LOOK_S)
+        )
         if wanted.keep:
             check_space(row.room_id, len(clean.data))
             uid = repository.keep_picture(row.room_id, clean)
@@ -97,8 +102,9 @@ def flat(request: HttpRequest, board: str, picture: str) -> HttpResponse:
 def ink(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     """The strokes that a picture of a sheet shows."""
     found, _ = _to_work_on(request, board, picture)
+    allow(request, "picture-ink", 20, 60)
     with making():
-        strokes = made(workers.lift_strokes, bytes(found.data))
+        strokes = made(workers.lift_strokes, bytes(found.data), limit_s=LOOK_S)
     return answer(LiftedInk(found.width_px, found.height_px, strokes))
 
 

@@ -85,9 +85,9 @@ async def run(job: Callable[..., T], *arguments: Any, limit_s: float = READ_S, s
     return await _the_pool().run(job, *arguments, limit_s=limit_s, slow=slow)
 
 
-async def run_file(job: Callable[..., T], *arguments: Any) -> T:
+async def run_file(job: Callable[..., T], *arguments: Any, limit_s: float = FILE_S) -> T:
     """As ``run``, for files: they may take long, and leave a process to those who read ink."""
-    return await run(job, *arguments, limit_s=FILE_S, slow=True)
+    return await run(job, *arguments, limit_s=limit_s, slow=True)
 
 
 _read: OrderedDict[tuple[object, ...], InkRead] = OrderedDict()
