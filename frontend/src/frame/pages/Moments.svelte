@@ -5,12 +5,12 @@
   import type { BoardCard, MomentCard, Moments, Then, ThenPage } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import { clockTime, longDay } from '../../words/time'
   import { t } from '../../words/words.svelte'
 
   let { session, board, onclose }: { session: Session; board: BoardCard; onclose: () => void } = $props()
   const path = untrack(() => `/api/boards/${board.id}/moments`)
-  let dialog: HTMLDialogElement
   let moments = $state.raw<MomentCard[] | null>(null)
   let chosen = $state.raw<MomentCard | null>(null)
   let then = $state.raw<Then | null>(null)
@@ -22,7 +22,6 @@
   let version = $state(0)
 
   onMount(() => {
-    dialog.showModal()
     void tried(async () => {
       moments = (await ask<Moments>('GET', path)).moments
     })
@@ -79,11 +78,7 @@
   }
 </script>
 
-<dialog bind:this={dialog} aria-labelledby="moments-title" {onclose} data-testid="moments">
-  <div class="row">
-    <h2 id="moments-title">{t('moments-of', { board: board.title })}</h2>
-    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
-  </div>
+<Dialog title={t('moments-of', { board: board.title })} width={1080} tall {onclose} data-testid="moments">
   {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
   {#if said}<p role="status">{said}</p>{/if}
   <div class="both">
@@ -153,31 +148,9 @@
       {/if}
     </div>
   </div>
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(1080px, calc(100vw - 16px));
-    height: calc(100dvh - 40px);
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 16px 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
-  h2 {
-    font: 600 20px/1.2 var(--title);
-    margin-inline-end: auto;
-    overflow-wrap: anywhere;
-  }
   h3 {
     grid-column: 1 / -1;
     font-size: 15px;
@@ -271,10 +244,9 @@
     color: var(--clay);
   }
   @media (width <= 700px) {
-    dialog[open] {
-      overflow-y: auto;
-    }
     .both {
+      align-content: start;
+      overflow-y: auto;
       grid-template-columns: minmax(0, 1fr);
     }
     .list,

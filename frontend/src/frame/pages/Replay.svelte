@@ -10,6 +10,7 @@
   import type { Making as Part, PageHead } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import Choice from '../../ui/Choice.svelte'
   import { elapsed } from '../../words/time'
   import { t } from '../../words/words.svelte'
@@ -19,7 +20,6 @@
   const LEAST = { minX: 0, minY: 0, maxX: 1000, maxY: 640 }
   const making = new Making(untrack(() => head))
 
-  let dialog: HTMLDialogElement
   let under = $state<HTMLCanvasElement>()
   let over = $state<HTMLCanvasElement>()
   let count = $state(0)
@@ -38,7 +38,6 @@
   })
 
   onMount(() => {
-    dialog.showModal()
     void load()
     let frame = requestAnimationFrame(tick)
     let last = performance.now()
@@ -140,12 +139,14 @@
   }
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<dialog bind:this={dialog} aria-labelledby="replay-title" {onclose} onkeydown={key} data-testid="replay">
-  <div class="row">
-    <h2 id="replay-title">{t('how-made', { title: head.title || t('this-page') })}</h2>
-    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
-  </div>
+<Dialog
+  title={t('how-made', { title: head.title || t('this-page') })}
+  width={1180}
+  tall
+  {onclose}
+  onkeydown={key}
+  data-testid="replay"
+>
   {#if problem}<p role="alert">{problem}</p>{/if}
   {#if whole && !count}<p>{t('nothing-made-yet')}</p>{/if}
   <div class="seen"><canvas bind:this={under}></canvas><canvas bind:this={over}></canvas></div>
@@ -173,35 +174,9 @@
     {/if}
     {#if !whole && !problem}<span role="status">{t('fetching-steps', { count })}</span>{/if}
   </div>
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(1180px, calc(100vw - 16px));
-    height: calc(100dvh - 24px);
-    max-height: none;
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 14px 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: grid;
-    grid-template-rows: auto minmax(0, 1fr) auto auto;
-    gap: 10px;
-  }
-  dialog[open]:has(> p) {
-    grid-template-rows: auto auto minmax(0, 1fr) auto auto;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
-  h2 {
-    font: 600 20px/1.2 var(--title);
-    margin-inline-end: auto;
-    overflow-wrap: anywhere;
-  }
   .row {
     display: flex;
     flex-wrap: wrap;
@@ -209,6 +184,7 @@
     gap: 8px 14px;
   }
   .seen {
+    flex: 1;
     display: grid;
     min-height: 0;
     background: var(--sand);

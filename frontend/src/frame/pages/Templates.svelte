@@ -4,7 +4,7 @@
   import { ask, askThings } from '../../wire/api'
   import type { ReadyPage, Subject } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
-  import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import { speech, t, told, type Plain } from '../../words/words.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
@@ -14,7 +14,7 @@
     maths: 'subject-maths',
     science: 'subject-science',
   }
-  let dialog: HTMLDialogElement
+  let dialog: ReturnType<typeof Dialog>
   let subjects = $state.raw<Subject[]>([])
   let wanted = $state('')
   let problem = $state('')
@@ -31,7 +31,6 @@
   )
 
   onMount(async () => {
-    dialog.showModal()
     try {
       subjects = await ask<Subject[]>('GET', '/api/templates')
     } catch (error) {
@@ -57,17 +56,24 @@
   }
 </script>
 
-<dialog bind:this={dialog} aria-labelledby="templates-title" {onclose} data-testid="templates">
-  <div class="row">
-    <h2 id="templates-title">{t('templates')}</h2>
-    <input
-      type="search"
-      bind:value={wanted}
-      aria-label={t('template-search')}
-      placeholder={t('template-search')}
-    />
-    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
-  </div>
+{#snippet look()}
+  <input
+    type="search"
+    bind:value={wanted}
+    aria-label={t('template-search')}
+    placeholder={t('template-search')}
+  />
+{/snippet}
+
+<Dialog
+  bind:this={dialog}
+  title={t('templates')}
+  width={1040}
+  tall
+  {onclose}
+  beside={look}
+  data-testid="templates"
+>
   {#if problem}<p role="alert">{problem}</p>{/if}
   <div class="all">
     {#each shown as { name, templates } (name)}
@@ -86,36 +92,9 @@
       {#if subjects.length}<p>{t('template-none')}</p>{/if}
     {/each}
   </div>
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(1040px, calc(100vw - 16px));
-    height: calc(100dvh - 40px);
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 16px 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px 16px;
-  }
-  h2 {
-    font: 600 20px/1.2 var(--title);
-    margin-inline-end: auto;
-  }
   h3 {
     font: 600 16px/1.3 var(--title);
     margin: 14px 0 8px;

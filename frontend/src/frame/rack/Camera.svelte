@@ -4,11 +4,12 @@
   import { cameras, CameraError, madeUpCamera, openCamera, type CameraPicture } from '../../lesson/camera'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import { t } from '../../words/words.svelte'
   import type { Surface } from '../board/surface.svelte'
 
   let { session, surface, onclose }: { session: Session; surface: Surface; onclose: () => void } = $props()
-  let dialog: HTMLDialogElement
+  let dialog: ReturnType<typeof Dialog>
   let video = $state<HTMLVideoElement>()
   let picture = $state.raw<CameraPicture | null>(null)
   let devices = $state.raw<MediaDeviceInfo[]>([])
@@ -20,7 +21,6 @@
   const takenAddress = $derived(taken ? URL.createObjectURL(taken) : '')
 
   onMount(() => {
-    dialog.showModal()
     void open()
     return () => {
       gone = true
@@ -61,8 +61,7 @@
   }
 </script>
 
-<dialog bind:this={dialog} aria-labelledby="camera-title" {onclose} data-testid="camera">
-  <h2 id="camera-title">{t('camera')}</h2>
+<Dialog bind:this={dialog} title={t('camera')} width={760} shut={false} {onclose} data-testid="camera">
   {#if why}
     <p role="alert">{why === 'none' ? t('camera-none') : t('camera-refused')}</p>
     <div class="row">
@@ -94,28 +93,9 @@
       {/if}
     </div>
   {/if}
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(760px, calc(100vw - 16px));
-    max-height: calc(100dvh - 24px);
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: grid;
-    gap: 12px;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
-  h2 {
-    font: 600 22px/1.2 var(--title);
-  }
   p {
     margin: 0;
     color: var(--muted);

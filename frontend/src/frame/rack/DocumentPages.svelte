@@ -1,7 +1,8 @@
 <script lang="ts">
   /** The pages of a PDF, to be chosen and brought in. */
-  import { onMount, untrack } from 'svelte'
+  import { untrack } from 'svelte'
   import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import Choice from '../../ui/Choice.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import type { As } from '../../lesson/documents.svelte'
@@ -17,9 +18,6 @@
   let chosen = $state<number[]>(untrack(() => (numbers.length <= FEW ? numbers : [1])))
   const mayPages = $derived(session.rights.may('add_page'))
   let as = $state<As>(untrack(() => (session.rights.may('add_page') ? 'pages' : 'things')))
-  let dialog: HTMLDialogElement
-
-  onMount(() => dialog.showModal())
 
   function toggle(number: number) {
     chosen = chosen.includes(number) ? chosen.filter((other) => other !== number) : [...chosen, number]
@@ -33,16 +31,16 @@
   }
 </script>
 
-<dialog
-  bind:this={dialog}
-  aria-labelledby="document-title"
+<Dialog
+  title={opened?.name ?? ''}
+  width={820}
+  shut={false}
   oncancel={(event) => {
     event.preventDefault()
     if (documents.progress) documents.giveUp()
     else documents.close()
   }}
 >
-  <h2 id="document-title">{opened?.name}</h2>
   <div class="row">
     <span>{t('document-pages', { count: numbers.length })}</span>
     <Button disabled={chosen.length === numbers.length} onclick={() => (chosen = numbers)}
@@ -95,30 +93,9 @@
       <Button kind="quiet" onclick={() => documents.close()}>{t('cancel')}</Button>
     {/if}
   </div>
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(820px, calc(100vw - 16px));
-    max-height: calc(100dvh - 32px);
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: grid;
-    grid-template-rows: auto auto minmax(0, 1fr) auto auto;
-    gap: 12px;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
-  h2 {
-    font: 600 22px/1.2 var(--title);
-    overflow-wrap: anywhere;
-  }
   .row {
     display: flex;
     flex-wrap: wrap;
@@ -136,6 +113,7 @@
     accent-color: var(--leaf);
   }
   ol {
+    flex: 1;
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));
     gap: 10px;

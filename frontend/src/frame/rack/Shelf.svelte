@@ -5,6 +5,7 @@
   import type { Shelf, ShelfCard, Used } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import Icon from '../../ui/Icon.svelte'
   import { t } from '../../words/words.svelte'
   import type { Surface } from '../board/surface.svelte'
@@ -12,7 +13,7 @@
   let { session, surface, onclose }: { session: Session; surface: Surface; onclose: () => void } = $props()
   /** While words are typed the server is asked only when they rest. */
   const TYPING_MS = 250
-  let dialog: HTMLDialogElement
+  let dialog: ReturnType<typeof Dialog>
   let input: HTMLInputElement
   let shelf = $state.raw<Shelf | null>(null)
   let words = $state('')
@@ -28,7 +29,6 @@
   const folders = $derived([...new Set(here.map((one) => one.folder))].sort((a, b) => a.localeCompare(b)))
 
   onMount(() => {
-    dialog.showModal()
     void load()
     return () => clearTimeout(timer)
   })
@@ -49,7 +49,7 @@
       shelf = await ask<Shelf>('GET', `${path}?words=${encodeURIComponent(words)}`)
     })
 
-  function look() {
+  function searched() {
     clearTimeout(timer)
     timer = setTimeout(load, TYPING_MS)
   }
@@ -85,19 +85,18 @@
     })
 </script>
 
-<dialog bind:this={dialog} aria-labelledby="shelf-title" {onclose} data-testid="shelf">
-  <div class="row">
-    <h2 id="shelf-title">{t('shelf')}</h2>
-    <input
-      type="search"
-      bind:value={words}
-      oninput={look}
-      aria-label={t('shelf-search')}
-      placeholder={t('shelf-search')}
-    />
-    <Button disabled={busy} onclick={() => input.click()}>{t('shelf-put-file')}</Button>
-    <Button kind="quiet" onclick={() => dialog.close()}>{t('close')}</Button>
-  </div>
+{#snippet look()}
+  <input
+    type="search"
+    bind:value={words}
+    oninput={searched}
+    aria-label={t('shelf-search')}
+    placeholder={t('shelf-search')}
+  />
+  <Button disabled={busy} onclick={() => input.click()}>{t('shelf-put-file')}</Button>
+{/snippet}
+
+<Dialog bind:this={dialog} title={t('shelf')} width={1000} tall {onclose} beside={look} data-testid="shelf">
   <input
     class="file"
     bind:this={input}
@@ -184,35 +183,14 @@
       </details>
     {/if}
   </div>
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(1000px, calc(100vw - 16px));
-    height: calc(100dvh - 40px);
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 16px 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
   .row {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
     gap: 8px 12px;
-  }
-  h2 {
-    font: 600 20px/1.2 var(--title);
-    margin-inline-end: auto;
   }
   h3 {
     font: 600 16px/1.3 var(--title);

@@ -5,6 +5,7 @@
   import type { Session } from '../../lesson/session.svelte'
   import type { PictureItem } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
   import { t } from '../../words/words.svelte'
   import Corners, { type Corner } from './Corners.svelte'
 
@@ -19,7 +20,7 @@
   /** A corner that was moved waits this long for the next move, before the result is asked for. */
   const AT_REST_MS = 250
 
-  let dialog: HTMLDialogElement
+  let dialog: ReturnType<typeof Dialog>
   let corners = $state<Corner[] | null>(untrack(() => (sheet ? null : boxOf(picture.crop))))
   let unseen = $state(false)
   let whiten = $state(true)
@@ -44,7 +45,6 @@
   }
 
   onMount(() => {
-    dialog.showModal()
     if (!sheet) return
     void pictures.sheetOf(picture).then((found) => {
       unseen = !found.length
@@ -87,13 +87,14 @@
   }
 </script>
 
-<dialog
+<Dialog
   bind:this={dialog}
-  aria-labelledby="cut-title"
+  title={sheet ? t('flatten-paper') : t('crop-picture')}
+  width={980}
+  shut={false}
   onclose={() => (pictures.cutting = null)}
   data-testid="cut-picture"
 >
-  <h2 id="cut-title">{sheet ? t('flatten-paper') : t('crop-picture')}</h2>
   <p role="status">
     {#if sheet && !corners}{t('looking-for-sheet')}{:else if unseen}{t('no-sheet-seen')}{:else if sheet}{t(
         'sheet-corners-hint',
@@ -123,28 +124,9 @@
       >{sheet ? t('use-flat-sheet') : t('crop-picture')}</Button
     >
   </div>
-</dialog>
+</Dialog>
 
 <style>
-  dialog {
-    width: min(980px, calc(100vw - 16px));
-    max-height: calc(100dvh - 24px);
-    border: 1px solid var(--sand-line);
-    border-radius: 6px;
-    padding: 18px;
-    color: var(--ink);
-    background: var(--glass);
-  }
-  dialog[open] {
-    display: grid;
-    gap: 12px;
-  }
-  dialog::backdrop {
-    background: rgb(23 53 47 / 60%);
-  }
-  h2 {
-    font: 600 22px/1.2 var(--title);
-  }
   p {
     margin: 0;
     font-size: 14px;
