@@ -12,6 +12,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.inkml import page_inkml, read_inkml
 from sunroom.core.formats.package import read_package, write_package
+from sunroom.core.formats.pictures import CleanPicture
 from sunroom.core.formats.svg import board_html, page_svg
 from sunroom.core.ink import pack_samples
 from sunroom.resources import typesetter
@@ -71,7 +72,7 @@ def _board(data: bytes, source: Path) -> tuple[str, dict[str, str], list[Page], 
     if data.startswith(b"PK"):
         packed, clean = read_package(data, "", typesetter())
         title, people = packed.title, packed.people
-        pictures = {uid: picture.data for uid, picture in clean.items()}
+        pictures = {uid: file.data for uid, file in clean.items() if isinstance(file, CleanPicture)}
         steps = [AddPage(page.head, number, page.items) for number, page in enumerate(packed.pages)]
     else:
         title = _stem(source)

@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 
 from sunroom.core.board import (
     Board,
+    CardItem,
     InkItem,
     Item,
     NoteItem,
@@ -92,7 +93,7 @@ def ink_items(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
 @st.composite
 def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
     chosen = item_id or draw(st.sampled_from(ITEM_IDS))
-    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table", "picture"]))
+    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table", "picture", "card"]))
     if kind == "ink":
         return draw(ink_items(chosen))
     by, x, y = draw(st.sampled_from(SEATS)), draw(places), draw(places)
@@ -108,6 +109,12 @@ def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
         return TableItem(
             id=chosen, x=x, y=y, map=draw(turns), by=by, columns=(80.0,), rows=(30.0, 30.0), cells=("θ", ""),
             colour=COLOURS[0],
+        )  # fmt: skip
+    if kind == "card":
+        own = draw(st.booleans())
+        return CardItem(
+            id=chosen, x=x, y=y, map=draw(turns), by=by, of="sound" if own else "link", title="Sundials",
+            address="" if own else "https://dials.example/noon", file="medium-01" if own else "",
         )  # fmt: skip
     if kind == "picture":
         return PictureItem(

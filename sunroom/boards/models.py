@@ -95,6 +95,28 @@ class Picture(models.Model):
     created_at = models.DateTimeField(auto_now_add=True)
 
 
+class Medium(models.Model):
+    """A sound or a video that was brought into a room; cards play it by its ``uid``."""
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="media")
+    uid = models.CharField(max_length=20, unique=True)
+    of = models.CharField(max_length=5)
+    mime = models.CharField(max_length=20)
+    size = models.PositiveBigIntegerField()
+    created_at = models.DateTimeField(auto_now_add=True)
+
+
+class MediumPart(models.Model):
+    """A part of a medium, each but the last of boards.media.PART_BYTES: so any place of it is read at once."""
+
+    medium = models.ForeignKey(Medium, on_delete=models.CASCADE, related_name="parts")
+    number = models.PositiveIntegerField()
+    data = models.BinaryField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("medium", "number"), name="one_part_a_number"),)
+
+
 class Document(models.Model):
     """A PDF whose pages are being brought in; its file goes when that has ended (boards.repository).
 

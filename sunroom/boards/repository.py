@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from datetime import timedelta
 
 import msgspec
 from django.utils.timezone import now
 
-from sunroom.boards import models
+from sunroom.boards import media, models
 from sunroom.core.board.words import WrittenLine
+from sunroom.core.formats.media import Medium
 from sunroom.core.formats.pictures import CleanPicture
 from sunroom.rooms.services import new_uid
 
@@ -47,6 +49,14 @@ def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"", words
         words=words,
     )
     return row.uid
+
+
+def keep_files(room_id: int, files: Mapping[str, CleanPicture | Medium]) -> dict[str, str]:
+    """Keep what came in a package in the room; by the id that each had there, its id here."""
+    return {
+        old: media.keep(room_id, file) if isinstance(file, Medium) else keep_picture(room_id, file)
+        for old, file in files.items()
+    }
 
 
 def pictures(room_id: int, uids: set[str], vectors: bool = False) -> dict[str, bytes]:

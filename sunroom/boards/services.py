@@ -12,7 +12,8 @@ from sunroom.boards.models import Board
 from sunroom.boards.store import Logged
 from sunroom.core.board import Page, PageHead
 from sunroom.core.board.steps import AddPage, RemovePage
-from sunroom.core.formats.package import Packed, with_pictures
+from sunroom.core.formats.media import Medium
+from sunroom.core.formats.package import Packed, with_files
 from sunroom.core.formats.pictures import CleanPicture
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
@@ -24,11 +25,13 @@ def create_board(room: Room, title: str, now_ms: int) -> Board:
     return _made(room, title, [AddPage(PageHead(new_uid()), 0)], now_ms)
 
 
-def unpack_board(room: Room, packed: Packed, pictures: Mapping[str, CleanPicture], now_ms: int) -> Board:
-    """A board as it was in a package, with its pictures; all of it or nothing."""
+def unpack_board(
+    room: Room, packed: Packed, files: Mapping[str, CleanPicture | Medium], now_ms: int
+) -> Board:
+    """A board as it was in a package, with its files; all of it or nothing."""
     with transaction.atomic():
-        uids = {old: repository.keep_picture(room.pk, picture) for old, picture in pictures.items()}
-        pages = [with_pictures(page, uids) for page in packed.pages]
+        uids = repository.keep_files(room.pk, files)
+        pages = [with_files(page, uids) for page in packed.pages]
         steps = [AddPage(page.head, at, page.items) for at, page in enumerate(pages)]
         return _made(room, packed.title, steps, now_ms)
 

@@ -16,7 +16,7 @@ def most_bytes() -> int:
 
 
 def used_bytes(room_id: int) -> int:
-    """Bytes of a room's boards, all that ever happened on them, its pictures and documents."""
+    """Bytes of a room's boards, all that ever happened on them, its pictures, documents, sounds and videos."""
     boards = models.Board.objects.filter(room_id=room_id).aggregate(total=Coalesce(Sum("log_bytes"), 0))
     pictures = models.Picture.objects.filter(room_id=room_id).aggregate(
         total=Coalesce(Sum(Length(F("data")) + Length(F("vector"))), 0)
@@ -24,7 +24,8 @@ def used_bytes(room_id: int) -> int:
     documents = models.Document.objects.filter(room_id=room_id).aggregate(
         total=Coalesce(Sum(Length(F("data"))), 0)
     )
-    return int(boards["total"] + pictures["total"] + documents["total"])
+    media = models.Medium.objects.filter(room_id=room_id).aggregate(total=Coalesce(Sum("size"), 0))
+    return int(boards["total"] + pictures["total"] + documents["total"] + media["total"])
 
 
 def check_space(room_id: int, more_bytes: int) -> None:

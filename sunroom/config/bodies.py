@@ -8,6 +8,7 @@ from typing import Any
 
 from sunroom.core.formats import opened, package, room_package
 from sunroom.core.formats.documents import MAX_BYTES as MAX_DOCUMENT
+from sunroom.core.formats.media import MAX_BYTES as MAX_MEDIUM
 from sunroom.core.formats.pictures import MAX_BYTES as MAX_PICTURE
 from sunroom.live.doors.hands import MAX_FILE_BYTES as MAX_HAND
 
@@ -16,6 +17,7 @@ MAX_BODY = 200_000
 LARGER = (
     (re.compile(r"/api/boards/[^/]+/pictures"), MAX_PICTURE),
     (re.compile(r"/api/boards/[^/]+/documents"), MAX_DOCUMENT),
+    (re.compile(r"/api/boards/[^/]+/media"), MAX_MEDIUM),
     (re.compile(r"/api/boards/[^/]+/things"), opened.MAX_BYTES),
     (re.compile(r"/api/rooms/[^/]+/shelf/files"), MAX_DOCUMENT),
     (re.compile(r"/api/rooms/[^/]+/packages"), package.MAX_BYTES),

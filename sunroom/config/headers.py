@@ -13,6 +13,7 @@ POLICY = "; ".join(
         "style-src 'self'",
         "font-src 'self'",
         "img-src 'self' blob:",
+        "media-src 'self'",
         "connect-src 'self'",
         "manifest-src 'self'",
         "base-uri 'none'",

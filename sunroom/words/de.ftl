@@ -839,6 +839,10 @@ chosen =
             [one] ein Bild
            *[other] { $count } Bilder
         }
+        [card] { $count ->
+            [one] eine Karte
+           *[other] { $count } Karten
+        }
        *[thing] { $count ->
             [one] ein Ding
            *[other] { $count } Dinge
@@ -869,6 +873,10 @@ chosen-yours =
         [picture] { $count ->
             [one] ein Bild von dir
            *[other] { $count } Bilder von dir
+        }
+        [card] { $count ->
+            [one] eine Karte von dir
+           *[other] { $count } Karten von dir
         }
        *[thing] { $count ->
             [one] ein Ding von dir
@@ -1512,6 +1520,12 @@ heard-text = Text von { $name }: { $words }
 heard-note = Zettel von { $name }: { $words }
 heard-table = Tabelle mit { $rows } Zeilen und { $columns } Spalten von { $name }: { $words }
 heard-figure = { $figure } von { $name }: { $words }
+heard-card =
+    { $what ->
+        [sound] Karte für einen Ton
+        [video] Karte für ein Video
+       *[other] Karte für einen Link
+    } von { $name }: { $words }
 heard-picture = Bild von { $name }: { $words }
 picture-text-hint = In Worten, für alle, die das Bild nicht sehen. Auch die Suche findet es.
 named-now = { $label }, { $now }
@@ -1832,3 +1846,32 @@ screen-refused = Es wurde nichts aufgenommen: kein Fenster gewählt, oder der Br
 take-some = Ausgewählte Seiten
 take-written = PDF: Was die Tinte sagt, lässt sich suchen
 send-needs-account = Von diesem Server verschickt nur ein Raum Mails, der zu einem Konto gehört. Übernimm den Raum erst auf seiner Startseite.
+a-card-leads-to-one = Eine Karte führt zu einer Adresse oder spielt eine Datei.
+no-sound-or-video = Das ist weder ein Ton noch ein Video, das Browser abspielen (MP3, M4A, WAV, Ogg, FLAC, MP4, WebM).
+no-such-medium = Diesen Ton oder dieses Video gibt es nicht.
+card-untitled = Ohne Titel
+card-new = Eine Karte für einen Link
+card-change = Titel und Adresse
+card-address = Adresse
+card-address-problem = Eine Adresse beginnt mit https://, http:// oder mailto: und hat keine Leerzeichen.
+card-title = Titel
+card-of = Sie führt zu
+card-link = Link
+card-sound = Ton
+card-video = Video
+card-hint = Eigene Ton- und Videodateien bringst du als Dateien herein: sie spielen dann für alle gemeinsam.
+card-put = Auf die Seite legen
+card-open = Link öffnen
+card-listen = Für mich abspielen
+card-play-all = Für alle abspielen
+bringing-medium-in = Ton oder Video wird hereingebracht …
+player = Es spielt: { $title }
+player-alone = Nur für dich
+player-for-all = Für alle; du führst
+player-led = { $name } führt
+player-failed = Das lässt sich hier nicht abspielen: Die Datei ist nicht in diesem Raum, oder dieser Browser kennt ihre Art nicht.
+player-listen = Drücken, um mitzuhören
+player-place = Stelle
+player-large = Größer
+player-small = Kleiner
+player-end = Für alle beenden

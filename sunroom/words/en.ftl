@@ -839,6 +839,10 @@ chosen =
             [one] one picture
            *[other] { $count } pictures
         }
+        [card] { $count ->
+            [one] one card
+           *[other] { $count } cards
+        }
        *[thing] { $count ->
             [one] one thing
            *[other] { $count } things
@@ -869,6 +873,10 @@ chosen-yours =
         [picture] { $count ->
             [one] one picture of yours
            *[other] { $count } pictures of yours
+        }
+        [card] { $count ->
+            [one] one card of yours
+           *[other] { $count } cards of yours
         }
        *[thing] { $count ->
             [one] one thing of yours
@@ -1512,6 +1520,12 @@ heard-text = Text by { $name }: { $words }
 heard-note = Note by { $name }: { $words }
 heard-table = Table of { $rows } rows and { $columns } columns by { $name }: { $words }
 heard-figure = { $figure } by { $name }: { $words }
+heard-card =
+    { $what ->
+        [sound] Card for a sound
+        [video] Card for a video
+       *[other] Card for a link
+    } by { $name }: { $words }
 heard-picture = Picture by { $name }: { $words }
 picture-text-hint = In words, for those who cannot see the picture. Search finds it too.
 named-now = { $label }, { $now }
@@ -1832,3 +1846,32 @@ screen-refused = Nothing was taken: no window was chosen, or the browser does no
 take-some = Chosen pages
 take-written = PDF: what the ink says can be searched for
 send-needs-account = Only a room that belongs to an account sends mail from this server. Claim the room on its home first.
+a-card-leads-to-one = A card leads to one address, or plays one file.
+no-sound-or-video = This is no sound and no video that browsers play (MP3, M4A, WAV, Ogg, FLAC, MP4, WebM).
+no-such-medium = There is no such sound or video.
+card-untitled = Untitled
+card-new = A card for a link
+card-change = Title and address
+card-address = Address
+card-address-problem = An address begins with https://, http:// or mailto: and has no spaces.
+card-title = Title
+card-of = It leads to
+card-link = Link
+card-sound = Sound
+card-video = Video
+card-hint = Your own sound and video files are brought in as files: they then play for everybody together.
+card-put = Put it on the page
+card-open = Open the link
+card-listen = Play for me
+card-play-all = Play for everybody
+bringing-medium-in = Bringing the sound or video in …
+player = Playing: { $title }
+player-alone = For you alone
+player-for-all = For everybody; you lead
+player-led = { $name } leads
+player-failed = This cannot be played here: the file is not in this room, or this browser does not know its kind.
+player-listen = Press to hear it too
+player-place = Place
+player-large = Larger
+player-small = Smaller
+player-end = End for everybody

@@ -839,6 +839,10 @@ chosen =
             [one] una imagen
            *[other] { $count } imágenes
         }
+        [card] { $count ->
+            [one] una tarjeta
+           *[other] { $count } tarjetas
+        }
        *[thing] { $count ->
             [one] una cosa
            *[other] { $count } cosas
@@ -869,6 +873,10 @@ chosen-yours =
         [picture] { $count ->
             [one] una imagen de los tuyos
            *[other] { $count } imágenes de los tuyos
+        }
+        [card] { $count ->
+            [one] una tarjeta de los tuyos
+           *[other] { $count } tarjetas de los tuyos
         }
        *[thing] { $count ->
             [one] una cosa de los tuyos
@@ -1512,6 +1520,12 @@ heard-text = Texto de { $name }: { $words }
 heard-note = Nota de { $name }: { $words }
 heard-table = Tabla de { $rows } filas y { $columns } columnas de { $name }: { $words }
 heard-figure = { $figure } de { $name }: { $words }
+heard-card =
+    { $what ->
+        [sound] Tarjeta para un sonido
+        [video] Tarjeta para un vídeo
+       *[other] Tarjeta para un enlace
+    } de { $name }: { $words }
 heard-picture = Imagen de { $name }: { $words }
 picture-text-hint = Con palabras, para quien no ve la imagen. La búsqueda también la encuentra.
 named-now = { $label }, { $now }
@@ -1832,3 +1846,32 @@ screen-refused = No se tomó nada: no se eligió ninguna ventana, o el navegador
 take-some = Páginas elegidas
 take-written = PDF: lo que dice la tinta se puede buscar
 send-needs-account = Solo una sala que pertenece a una cuenta envía correo desde este servidor. Asígnala primero desde su inicio.
+a-card-leads-to-one = Una tarjeta lleva a una dirección o reproduce un archivo.
+no-sound-or-video = No es un sonido ni un vídeo que los navegadores reproduzcan (MP3, M4A, WAV, Ogg, FLAC, MP4, WebM).
+no-such-medium = No existe ese sonido o vídeo.
+card-untitled = Sin título
+card-new = Una tarjeta para un enlace
+card-change = Título y dirección
+card-address = Dirección
+card-address-problem = Una dirección empieza por https://, http:// o mailto: y no tiene espacios.
+card-title = Título
+card-of = Lleva a
+card-link = Enlace
+card-sound = Sonido
+card-video = Vídeo
+card-hint = Tus propios sonidos y vídeos se traen como archivos: así suenan para todos a la vez.
+card-put = Ponerla en la página
+card-open = Abrir el enlace
+card-listen = Reproducir para mí
+card-play-all = Reproducir para todos
+bringing-medium-in = Trayendo el sonido o el vídeo…
+player = Suena: { $title }
+player-alone = Solo para ti
+player-for-all = Para todos; tú lo llevas
+player-led = Lo lleva { $name }
+player-failed = No se puede reproducir aquí: el archivo no está en esta sala o este navegador no conoce su tipo.
+player-listen = Pulsa para oírlo también
+player-place = Posición
+player-large = Más grande
+player-small = Más pequeño
+player-end = Terminar para todos

@@ -839,6 +839,10 @@ chosen =
             [one] une image
            *[other] { $count } images
         }
+        [card] { $count ->
+            [one] une carte
+           *[other] { $count } cartes
+        }
        *[thing] { $count ->
             [one] une chose
            *[other] { $count } choses
@@ -869,6 +873,10 @@ chosen-yours =
         [picture] { $count ->
             [one] une image à vous
            *[other] { $count } images à vous
+        }
+        [card] { $count ->
+            [one] une carte à vous
+           *[other] { $count } cartes à vous
         }
        *[thing] { $count ->
             [one] une chose à vous
@@ -1512,6 +1520,12 @@ heard-text = Texte de { $name } : { $words }
 heard-note = Note de { $name } : { $words }
 heard-table = Tableau de { $rows } lignes et { $columns } colonnes de { $name } : { $words }
 heard-figure = { $figure } de { $name } : { $words }
+heard-card =
+    { $what ->
+        [sound] Carte pour un son
+        [video] Carte pour une vidéo
+       *[other] Carte pour un lien
+    } de { $name } : { $words }
 heard-picture = Image de { $name } : { $words }
 picture-text-hint = En mots, pour qui ne voit pas l’image. La recherche la trouve aussi.
 named-now = { $label }, { $now }
@@ -1832,3 +1846,32 @@ screen-refused = Rien n’a été pris : aucune fenêtre choisie, ou le navigate
 take-some = Pages choisies
 take-written = PDF : ce que dit l’encre peut être cherché
 send-needs-account = Seule une salle rattachée à un compte envoie du courrier depuis ce serveur. Rattachez-la d’abord depuis son accueil.
+a-card-leads-to-one = Une carte mène à une adresse ou joue un fichier.
+no-sound-or-video = Ce n'est ni un son ni une vidéo que les navigateurs savent lire (MP3, M4A, WAV, Ogg, FLAC, MP4, WebM).
+no-such-medium = Ce son ou cette vidéo n'existe pas.
+card-untitled = Sans titre
+card-new = Une carte pour un lien
+card-change = Titre et adresse
+card-address = Adresse
+card-address-problem = Une adresse commence par https://, http:// ou mailto: et n'a pas d'espaces.
+card-title = Titre
+card-of = Elle mène à
+card-link = Lien
+card-sound = Son
+card-video = Vidéo
+card-hint = Vos propres sons et vidéos s'apportent comme fichiers : ils se jouent alors pour tous ensemble.
+card-put = La poser sur la page
+card-open = Ouvrir le lien
+card-listen = Jouer pour moi
+card-play-all = Jouer pour tous
+bringing-medium-in = Le son ou la vidéo arrive…
+player = En cours : { $title }
+player-alone = Pour vous seul
+player-for-all = Pour tous ; vous menez
+player-led = { $name } mène
+player-failed = Lecture impossible ici : le fichier n'est pas dans cette salle, ou ce navigateur ne connaît pas son format.
+player-listen = Appuyer pour écouter aussi
+player-place = Position
+player-large = Plus grand
+player-small = Plus petit
+player-end = Arrêter pour tous

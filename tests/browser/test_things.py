@@ -7,12 +7,13 @@ import tempfile
 from selenium import webdriver
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.core.board import InkItem, NoteItem, ShapeItem, TextItem
+from sunroom.core.board import CardItem, InkItem, NoteItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
 from tests.browser.test_fit import NAMELESS
 from tests.browser.test_tools import LINE, Tools
 from tests.core.test_documents import document
 from tests.core.test_pictures import picture
+from tests.server.test_media import sound
 
 WRITER = "[contenteditable]"
 
@@ -313,4 +314,42 @@ class Things(Tools):
             "const c = document.querySelector('main canvas');"
             "const d = c.getContext('2d').getImageData(c.width / 2, c.height / 2, 1, 1).data;"
             "return d[0] === 200 && d[1] === 30"
+        )
+
+    def test_a_sound_plays_for_everybody_and_a_link_has_its_card(self) -> None:
+        with tempfile.NamedTemporaryFile(suffix=".wav") as file:
+            file.write(sound(20))
+            file.flush()
+            self.tutor.tool("Bring in")
+            self.tutor.driver.find_element("css selector", "input[type=file]").send_keys(file.name)
+            self.tutor.press("button", "Play for everybody")
+        state = "const m = document.querySelector('audio'); return m && [m.paused, m.currentTime]"
+        script = self.tutor.driver.execute_script
+        self.tutor.wait(lambda: (script(state) or [True])[0] is False or None, "the sound")
+        self.tutor.press("[data-testid=player] button", "Pause")
+        self.tutor.wait(lambda: script(state)[0] or None, "the pause")
+        self.tutor.press("[data-testid=player] button", "End for everybody")
+        self.tutor.wait(lambda: not self.tutor.all("[data-testid=player]") or None, "the end")
+        self.tutor.press("button", "Play for me")
+        self.tutor.wait(lambda: (script(state) or [True])[0] is False or None, "the sound for one")
+        self.tutor.press("[data-testid=player] button", "Close")
+        self.tutor.tool("Bring in")
+        self.tutor.press("button", "Link")
+        self.tutor.find("dialog input")
+        address, title = self.tutor.all("dialog input")[:2]
+        address.send_keys("dials here")
+        self.tutor.press("dialog button", "Put it on the page")
+        self.assertIn("begins with", self.tutor.find("dialog [role=alert]").text)
+        address.clear()
+        address.send_keys("dials.example/noon")
+        title.send_keys("Sundials", Keys.ENTER)
+        self.tutor.wait_items(2)
+        card = next(item for item in self.items() if isinstance(item, CardItem) and item.of == "link")
+        self.assertEqual((card.title, card.address), ("Sundials", "https://dials.example/noon"))
+        self.tutor.press("button", "Title and address")
+        self.tutor.find("dialog input")
+        self.tutor.all("dialog input")[1].send_keys(" at noon", Keys.ENTER)
+        self.tutor.wait(
+            lambda: any(getattr(i, "title", "") == "Sundials at noon" for i in self.items()) or None,
+            "the title",
         )

@@ -13,6 +13,7 @@ from hypothesis import strategies as st
 
 from sunroom.core.board import (
     Board,
+    CardItem,
     History,
     InkItem,
     PageHead,
@@ -38,6 +39,7 @@ from sunroom.core.board.requests import (
     CropPicture,
     DrawFigure,
     DropBay,
+    EditCard,
     EditPage,
     EditText,
     GoneError,
@@ -178,10 +180,12 @@ class Steps(TestCase):
         titled = EditPage(PAGE, title="Noon")
         bay = PutBay(PAGE, Bay("bay-0001", 0, 0, 100, 100))
         shown = PictureItem(id="shown-01", picture="picture-1", width=60, height=40)
-        board = apply(board, AddItems(PAGE, (shown,)))
+        led = CardItem(id="card-001", of="link", title="Dials", address="https://dials.example")
+        board = apply(board, AddItems(PAGE, (shown, led)))
         crop = CropPicture(PAGE, "shown-01", (0.5, 0.0, 1.0, 1.0))
         swap = SwapPicture(PAGE, "shown-01", "picture-2", 1.4)
-        for request in (cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap):
+        card = EditCard(PAGE, "card-001", "Sundials", "https://dials.example/noon")
+        for request in (cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap, card):
             asked[type(request)] = (request, resolve(board, request, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}

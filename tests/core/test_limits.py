@@ -9,7 +9,17 @@ from unittest import TestCase
 import msgspec
 import numpy as np
 
-from sunroom.core.board import InkItem, NoteItem, PageHead, Paper, PictureItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board import (
+    CardItem,
+    InkItem,
+    NoteItem,
+    PageHead,
+    Paper,
+    PictureItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+)
 from sunroom.core.board.items import MAX_FIGURE_POINTS, MAX_INNER_INK, check_item
 from sunroom.core.board.pages import Bay, check_head
 from sunroom.core.board.requests import (
@@ -55,6 +65,7 @@ SHAPE = ShapeItem(
 )
 NOTE = NoteItem(id="note-001", text="noon", width=160, height=120, colour="#cfe8dc")
 TABLE = TableItem(id="table-01", columns=(60,), rows=(30,), cells=("noon",), colour="#16222b")
+CARD = CardItem(id="card-001", of="link", title="Sundials", address="https://dials.example")
 PICTURE = PictureItem(id="pict-001", picture="picture-1", width=80, height=60)
 FIGURE = DrawFigure(PAGE, "figure-1", "star", 0, 0, 90, 90, "#16222b", 2.0)
 
@@ -72,6 +83,8 @@ BAD_ITEMS: list[tuple[Any, dict[str, list[Any]]]] = [
     (NOTE, {"text": ["x" * 9_000, "a\x00"], "width": [5, NAN], "height": [9_999], "colour": [""]}),
     (TABLE, {"columns": [(), (1,), (NAN,), (60,) * 80], "rows": [(), (9_999,)], "cells": [(), ("a", "b"), ("x" * 9_000,)],
              "size": [0]}),
+    (CARD, {"title": ["", "x" * 200, "a\x00"], "address": ["", "javascript:alert(1)", "file:///etc/passwd", "https://a b", "https://" + "a" * 600],
+            "file": ["medium-01", "../etc"], "width": [5, NAN], "height": [9_999]}),
     (PICTURE, {"picture": ["", "../../etc"], "width": [0, NAN], "height": [1e9], "opacity": [0]}),
 ]  # fmt: skip
 

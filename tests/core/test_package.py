@@ -19,7 +19,7 @@ from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import AsWritten, resolve
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import package
-from sunroom.core.formats.package import PackedPage, read_package, with_pictures, write_package
+from sunroom.core.formats.package import PackedPage, read_package, with_files, write_package
 from sunroom.resources import typesetter
 from tests.core.test_pictures import picture
 from tests.strategies import ink_items, items
@@ -104,7 +104,7 @@ class ThereAndBack(TestCase):
         )
         self.assertEqual({uid: p.mime for uid, p in pictures.items()},
                          {"picture-1": "image/png", "paper-01": "image/jpeg"})  # fmt: skip
-        page = with_pictures(packed.pages[0], {"picture-1": "new-one", "paper-01": "new-two"})
+        page = with_files(packed.pages[0], {"picture-1": "new-one", "paper-01": "new-two"})
         self.assertEqual([item.picture for item in page.items], ["new-one"])
         self.assertEqual(page.head.paper.picture, "new-two")
 

@@ -18,6 +18,7 @@ from hypothesis import strategies as st
 
 from sunroom.core.board import (
     Board,
+    CardItem,
     InkItem,
     Item,
     PageHead,
@@ -40,6 +41,7 @@ from sunroom.core.board.requests import (
     CropPicture,
     DrawFigure,
     DropBay,
+    EditCard,
     EditPage,
     EditText,
     GoneError,
@@ -105,7 +107,7 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
         "id": item_id, "x": draw(places), "y": draw(places), "z": draw(st.integers(1, 20)) / 2, "by": draw(st.sampled_from(SEATS)),
         "locked": draw(st.sampled_from([False, False, False, True])), "group": draw(st.sampled_from(["", "group-1"])),
     }  # fmt: skip
-    match draw(st.sampled_from(["ink", "text", "shape", "line", "table", "picture", "other"])):
+    match draw(st.sampled_from(["ink", "text", "shape", "line", "table", "picture", "card", "other"])):
         case "ink":
             return msgspec.structs.replace(draw(ink()), **common)
         case "text":
@@ -119,6 +121,8 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
             return ShapeItem(figure="line", points=points, closed=False, curved=False, colour="#16222b", width=2, holds=holds, **common)  # fmt: skip
         case "picture":
             return PictureItem(picture="picture-1", width=60, height=40, **common)
+        case "card":
+            return CardItem(of="link", title="noon", address="https://dials.example", **common)
         case "table":
             return TableItem(columns=(80.0,), rows=(30.0,), cells=("h",), colour="#16222b", **common)
         case _:
@@ -204,6 +208,8 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return CropPicture(page, one(PictureItem), (0.25, 0.0, 1.0, 0.5))
         case 30:
             return SwapPicture(page, one(PictureItem), "picture-2", 0.5)
+        case 31:
+            return EditCard(page, one(CardItem), "Mine now", "https://elsewhere.example")
         case 14:
             return Typeset(page, written, item_id, "noon")
         case 15:
@@ -240,7 +246,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(32)
+KINDS = range(33)
 
 
 @st.composite

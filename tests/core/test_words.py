@@ -8,6 +8,7 @@ import immutables
 import numpy as np
 
 from sunroom.core.board import (
+    CardItem,
     InkItem,
     Item,
     NoteItem,
@@ -54,6 +55,10 @@ class Typed(TestCase):
         rows = [
             (text("text-1", "the gnomon"), ["the gnomon"]),
             (NoteItem(id="note-1", text="why blue?", colour="#ffe6a7"), ["why blue?"]),
+            (
+                CardItem(id="card-1", of="link", title="Dials", address="https://dials.example"),
+                ["Dials", "https://dials.example"],
+            ),
             (PictureItem(id="pict-1", picture="p", width=9, height=9, text="a sundial"), ["a sundial"]),
             (
                 TableItem(

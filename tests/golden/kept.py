@@ -1,12 +1,14 @@
 """Bytes as they lie on disk, one of everything, for each version that boards were ever kept in.
 
 `python -m tests.golden.kept` writes ``kept-N.json`` for the present version, once: a file that is there
-stays as it is for ever, for boards of that time must open for ever.
+stays as it is for ever, for boards of that time must open for ever. What has come to a version since is in files of
+its own, ``kept-N-what.json``.
 """
 
 from __future__ import annotations
 
 import json
+from collections.abc import Mapping, Sequence
 from pathlib import Path
 from typing import Any
 
@@ -14,6 +16,7 @@ import msgspec
 import numpy as np
 
 from sunroom.core.board import (
+    CardItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -113,19 +116,40 @@ def values() -> dict[str, list[Any]]:
     return {"step": list(STEPS), "head": [HEAD], "items": [ITEMS], "lesson": [LESSON]}
 
 
+#: Kinds that came to version 1 later.
+CARDS = (
+    AddItems(
+        "page-002",
+        (
+            CardItem(
+                id="card-001", z=8.0, of="link", title="Sundials", address="https://dials.example/noon", lines=LINES,
+                size=18.5,
+            ),
+            CardItem(id="card-002", z=9.0, of="video", title="A day", file="medium-uid", width=400.0, height=120.0),
+        ),
+    ),
+)  # fmt: skip
+
+
 def main() -> None:
     from sunroom.core.formats.kept import VERSIONS
 
+    version = max(VERSIONS.values())
+    _write(f"kept-{version}", values())
+    _write(f"kept-{version}-cards", {"step": CARDS})
+
+
+def _write(name: str, kinds: Mapping[str, Sequence[Any]]) -> None:
     written = [
         {
             "kind": kind,
             "bytes": msgspec.msgpack.encode(value).hex(),
             "shown": json.loads(msgspec.json.encode(value)),
         }
-        for kind, all_of_kind in values().items()
+        for kind, all_of_kind in kinds.items()
         for value in all_of_kind
     ]
-    file = FOLDER / f"kept-{max(VERSIONS.values())}.json"
+    file = FOLDER / f"{name}.json"
     if not file.exists():
         file.write_text(json.dumps(written, indent=0))
 

@@ -1,6 +1,16 @@
 /** Typed lines, notes and tables on a canvas, each from the origin of the space the context is in. */
-import { UNDERLINE, STRIKE, RULE, NOTE_PAD, CELL_PAD } from '../wire/generated'
-import type { Line, NoteItem, TableItem } from '../wire/generated'
+import {
+  CARD_PAD,
+  CARD_SIGN,
+  CARD_SIGNS,
+  CELL_PAD,
+  LINE_HEIGHT,
+  NOTE_PAD,
+  RULE,
+  STRIKE,
+  UNDERLINE,
+} from '../wire/generated'
+import type { CardItem, Line, NoteItem, TableItem } from '../wire/generated'
 import { ownSize } from './place'
 const LINK_COLOUR = '#1f5fa8'
 const NOTE_INK = '#16222b'
@@ -8,6 +18,10 @@ const NOTE_NAME_INK = '#5e6a66'
 const NOTE_NAME_SIZE = 13
 const TABLE_HEAD = '#f1e9d8'
 const TABLE_LINE = 1.4
+const [CARD_PAPER, CARD_LINE, CARD_INK] = ['#fdf9ef', '#cfc1a0', '#1d5c5f']
+const [SIGN_SIDE, SIGN_LINE] = [40, 2.4]
+/** What of an address names the place, as place_of in the core. */
+const PLACE = /^(?:https?:\/\/(?:www\.)?|mailto:)([^/?#]{1,36})/i
 /** Every width on the board is the sum of its characters': see core/text. */
 export function plainText(context: CanvasRenderingContext2D): void {
   context.fontKerning = 'none'
@@ -48,6 +62,41 @@ export function drawNote(context: CanvasRenderingContext2D, item: NoteItem): voi
   context.fillStyle = NOTE_NAME_INK
   context.font = `${NOTE_NAME_SIZE}px "sans"`
   context.fillText(item.name, NOTE_PAD, item.height - NOTE_PAD * 0.7)
+}
+
+export function placeOf(address: string): string {
+  return PLACE.exec(address)?.[1] ?? ''
+}
+
+export function drawCard(context: CanvasRenderingContext2D, item: CardItem): void {
+  const { width, height, address, of, lines, size } = item
+  context.fillStyle = CARD_PAPER
+  context.fillRect(0, 0, width, height)
+  context.strokeStyle = CARD_LINE
+  context.lineWidth = TABLE_LINE
+  context.strokeRect(0, 0, width, height)
+  context.save()
+  context.translate((CARD_SIGN - SIGN_SIDE) / 2, (height - SIGN_SIDE) / 2)
+  context.beginPath()
+  for (const line of CARD_SIGNS[of])
+    for (const [i, [x, y]] of line.entries()) {
+      if (i) context.lineTo(x!, y!)
+      else context.moveTo(x!, y!)
+    }
+  context.strokeStyle = CARD_INK
+  context.lineWidth = SIGN_LINE
+  context.lineCap = context.lineJoin = 'round'
+  context.stroke()
+  context.restore()
+  context.save()
+  const spare = height - lines.length * LINE_HEIGHT * size
+  context.translate(CARD_SIGN, address ? CARD_PAD : Math.max(spare / 2, 0))
+  drawLines(context, lines, NOTE_INK)
+  context.restore()
+  if (!address) return
+  context.fillStyle = LINK_COLOUR
+  context.font = `${NOTE_NAME_SIZE}px "sans"`
+  context.fillText(placeOf(address), CARD_SIGN, height - CARD_PAD)
 }
 
 export function drawTable(context: CanvasRenderingContext2D, item: TableItem): void {

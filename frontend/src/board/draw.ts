@@ -4,7 +4,7 @@ import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/out
 import type { Samples } from '../ink/samples'
 import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
 import { samplesOf } from '../ink/samples'
-import { drawLines, drawNote, drawTable } from './draw-words'
+import { drawCard, drawLines, drawNote, drawTable } from './draw-words'
 import { pictureOf } from './pictures'
 import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
 const WHOLE: PictureItem['crop'] = [0, 0, 1, 1]
@@ -131,6 +131,8 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
       return inPlace(context, placement(item), () => drawNote(context, item))
     case 'table':
       return inPlace(context, placement(item), () => drawTable(context, item))
+    case 'card':
+      return inPlace(context, placement(item), () => drawCard(context, item))
     case 'picture':
       return inPlace(context, placement(item), () => drawPicture(context, item))
   }

@@ -190,6 +190,12 @@
         {session}
         {surface}
       />{/key}{/if}
+  {#if session.cards.writing !== undefined && surface}
+    <Later
+      load={() => import('./rack/CardWindow.svelte')}
+      props={{ session, card: session.cards.writing, at: () => surface!.middle() }}
+    />
+  {/if}
   {#if session.past && 'board' in session.past}
     <Later
       load={() => import('./pages/Moments.svelte')}

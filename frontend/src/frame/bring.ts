@@ -10,15 +10,20 @@ const MOST_AT_ONCE = 12
 const THINGS = /\.(txt|md|markdown|csv|tsv|inkml)$/i
 /** What has pages; of office programs only where the server can make PDFs of it, which it says itself. */
 const DOCUMENT = /\.(pdf|od[tps]|docx?|pptx?|xlsx?|rtf)$/i
+/** What browsers play. */
+const MEDIUM = /\.(mp3|m4a|aac|wav|ogg|oga|flac|mp4|m4v|webm|ogv)$/i
 /** What a file field offers to choose from. */
 export const ACCEPTED =
-  'image/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml,.odt,.odp,.ods,.doc,.docx,.ppt,.pptx,.xls,.xlsx,.rtf'
+  'image/*,audio/*,video/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml,.odt,.odp,.ods,.doc,.docx,.ppt,.pptx,.xls,.xlsx,.rtf'
 
 export function bringFiles(files: File[], session: Session, surface: Surface, at: Point): void {
   const pictures = files.filter(({ type, name }) => type.startsWith('image/') || /\.hei[cf]$/i.test(name))
   const document = files.find(({ type, name }) => type === 'application/pdf' || DOCUMENT.test(name))
   const things = files.find(({ name }) => THINGS.test(name))
-  const other = files.find((file) => !pictures.includes(file) && file !== document && file !== things)
+  const medium = files.find(({ type, name }) => /^(audio|video)\//.test(type) || MEDIUM.test(name))
+  const known = [...pictures, document, things, medium]
+  const other = files.find((file) => !known.includes(file))
+  if (medium) void session.cards.bring(medium, at)
   if (document) void session.documents.open(document)
   const { width, height, scale } = surface.view
   if (things) void session.documents.openThings(things, [at[0], at[1] - (0.35 * height) / scale])

@@ -197,6 +197,7 @@ export class Gestures {
     if (session.tools.tool !== 'select' || !session.pages.now) return
     const at = this.#at(event)
     const item = topmost(session.pages.now, at, DOUBLE_PX / view.scale)?.item ?? around(session.pages.now, at)
+    if (item?.kind === 'card') return session.cards.open(item)
     if (!item || !session.rights.may('change', item)) return
     session.editing = Editing.of(session, item, at)
   }

@@ -25,6 +25,7 @@ import { Line, type LineState } from '../wire/socket'
 import { AsYouGo } from './as-you-go.svelte'
 import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
+import { Cards } from './cards.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
 import { Documents } from './documents.svelte'
@@ -61,6 +62,7 @@ export class Session implements Inside {
     letIn: () => this.join(),
     seeing: () => this.take('pen'),
   })
+  readonly cards = new Cards(this)
   readonly asYouGo = new AsYouGo(this, this.selection, this.chosen)
 
   welcome = $state.raw<Welcome | null>(null)
@@ -288,6 +290,8 @@ export class Session implements Inside {
         return this.classroom.seeAgain()
       case 'lead':
         return this.attention.called(message)
+      case 'play':
+        return this.cards.hear(message)
       case 'along':
         return this.pages.turnTo(message.page, true)
       case 'viewed':
@@ -316,6 +320,7 @@ export class Session implements Inside {
     this.boards = welcome.boards
     this.classroom.porch = null
     this.classroom.chat = welcome.chat
+    this.cards.hear(welcome.play)
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
     this.line = 'open'

@@ -10,15 +10,15 @@ export type Arrangement = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bott
 export type Listing = 'none' | 'bullets' | 'numbers'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
-export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
+export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
-export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
-export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Pong | Goodbye
+export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect
+export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Pong | Goodbye
 export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"polyline":{"points":[[0.0,0.0],[33.333,100.0],[66.667,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false}}
 export const READY_KITS: Record<string, Right[]> = {"full pen":["add_page","bring_in","chat_all","chat_tutor","comment","convert","maths","move_own","note","point","shape","stamp","text","write"],"ink only":["chat_all","chat_tutor","move_own","point","write"],"notes only":["chat_all","chat_tutor","move_own","note","point"],"cards only":["change_others","chat_all","chat_tutor","move_own"],"pointer only":["chat_all","chat_tutor","point"]}
-export const WIRE = 3
+export const WIRE = 4
 export const LINE_HEIGHT = 1.3
 export const UNDERLINE = 0.12
 export const STRIKE = 0.27
@@ -27,6 +27,10 @@ export const HIGHLIGHT_OPACITY = 0.4
 export const LABEL_PAD = 8.0
 export const NOTE_PAD = 14.0
 export const CELL_PAD = 8.0
+export const CARD_PAD = 14.0
+export const CARD_SIGN = 64.0
+export const CARD_SIGNS = {"link":[[[23,6],[34,6],[34,17]],[[34,6],[18,22]],[[27,21],[27,34],[6,34],[6,13],[19,13]]],"sound":[[[5,15],[12,15],[21,7],[21,33],[12,25],[5,25],[5,15]],[[27,14],[30,20],[27,26]],[[32,9],[36.5,20],[32,31]]],"video":[[[4,8],[36,8],[36,32],[4,32],[4,8]],[[16,14],[26,20],[16,26],[16,14]]]}
+export const MAX_CARD_TITLE = 120
 export const MAX_TABLE_SIDE = 40
 export const MAX_LABEL = 500
 export const MAX_TEXT = 5000
@@ -166,6 +170,28 @@ export interface BroughtIn {
   height: number
 }
 
+export interface CardItem {
+  kind: 'card'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  pinned: boolean
+  of: 'link' | 'sound' | 'video'
+  title: string
+  address: string
+  file: string
+  width: number
+  height: number
+  size: number
+  lines: Line[]
+}
+
 export interface Change {
   colour?: string
   width?: number
@@ -289,6 +315,14 @@ export interface DropBay {
   step: 'drop_bay'
   page: string
   bay: string
+}
+
+export interface EditCard {
+  step: 'edit_card'
+  page: string
+  id: string
+  title: string
+  address: string
 }
 
 export interface EditPage {
@@ -633,6 +667,11 @@ export interface Me {
   rooms: RoomCard[]
 }
 
+export interface MediumTaken {
+  id: string
+  of: 'link' | 'sound' | 'video'
+}
+
 export interface MindMap {
   labels: MapLabel[]
   lines: MapLine[]
@@ -823,6 +862,17 @@ export interface Plan {
   at_ms: number | null
   minutes: number | null
   pages: string[]
+}
+
+export interface Play {
+  type: 'play'
+  page: string
+  item: string
+  going: boolean
+  at_s: number
+  board: string
+  at_ms: number
+  name: string
 }
 
 export interface Point {
@@ -1422,6 +1472,7 @@ export interface Welcome {
   arrows: Pointing[]
   chat: Said[]
   lead: Lead | null
+  play: Play | null
 }
 
 export interface Wet {

@@ -7,6 +7,7 @@ export interface Words {
   'a-board-keeps-at-least': null
   'a-board-that-was-saved': null
   'a-bright-board-for-a': null
+  'a-card-leads-to-one': null
   'a-character-is-between-1': { strokes: string | number }
   'a-code-has-to-letters': { codelength: string | number; codelength2: string | number }
   'a-colour-is-written-as': null
@@ -142,6 +143,7 @@ export interface Words {
   'bring-one-in': null
   'bring-pages': { count: string | number }
   'bringing-board-in': null
+  'bringing-medium-in': null
   'bringing-pages': null
   'bringing-room-in': null
   'bringing-the-picture-in': null
@@ -160,6 +162,21 @@ export interface Words {
   'camera-which': null
   'cancel': null
   'cannot-bring': { name: string | number }
+  'card-address': null
+  'card-address-problem': null
+  'card-change': null
+  'card-hint': null
+  'card-link': null
+  'card-listen': null
+  'card-new': null
+  'card-of': null
+  'card-open': null
+  'card-play-all': null
+  'card-put': null
+  'card-sound': null
+  'card-title': null
+  'card-untitled': null
+  'card-video': null
   'centre': null
   'change': null
   'change-pen': null
@@ -415,6 +432,7 @@ export interface Words {
   'hard-to-see-on-this': null
   'has-a-pen': null
   'has-not-let-you-in': { tutor: string | number }
+  'heard-card': { name: string | number; what: string | number; words: string | number }
   'heard-figure': { figure: string | number; name: string | number; words: string | number }
   'heard-ink': { count: string | number; name: string | number }
   'heard-note': { name: string | number; words: string | number }
@@ -662,7 +680,9 @@ export interface Words {
   'no-sample-of-a-single': null
   'no-seat-here': null
   'no-sheet-seen': null
+  'no-sound-or-video': null
   'no-student-is-here-yet': null
+  'no-such-medium': null
   'no-such-moment': null
   'no-such-template': null
   'no-such-tool': null
@@ -833,6 +853,16 @@ export interface Words {
   'planned-for': { day: string | number; time: string | number }
   'planned-for-minutes': { day: string | number; minutes: string | number; time: string | number }
   'play': null
+  'player': { title: string | number }
+  'player-alone': null
+  'player-end': null
+  'player-failed': null
+  'player-for-all': null
+  'player-large': null
+  'player-led': { name: string | number }
+  'player-listen': null
+  'player-place': null
+  'player-small': null
   'point-arrow': null
   'point-light': null
   'point-with': null

@@ -1,7 +1,16 @@
 """The board: items on pages, the steps that change them, and each person's way back."""
 
 from sunroom.core.board.history import History
-from sunroom.core.board.items import InkItem, Item, NoteItem, PictureItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import (
+    CardItem,
+    InkItem,
+    Item,
+    NoteItem,
+    PictureItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+)
 from sunroom.core.board.pages import Board, Page, PageHead, Paper
 from sunroom.core.board.permission import needs, needs_first
 from sunroom.core.board.requests import Request, resolve, signed
@@ -9,6 +18,7 @@ from sunroom.core.board.steps import Step, apply, invert, remaining
 
 __all__ = [
     "Board",
+    "CardItem",
     "History",
     "InkItem",
     "Item",

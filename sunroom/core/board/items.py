@@ -18,14 +18,17 @@ from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
-from sunroom.core.text.styles import check_spans
+from sunroom.core.text.styles import check_spans, is_link
 
 MAX_TEXT, MAX_NOTE, MAX_LABEL, MAX_CELL = 5_000, 1_000, 500, 500
-MAX_NAME = 60
+MAX_NAME, MAX_CARD_TITLE = 60, 120
 MAX_TABLE_SIDE = 40
 #: Room around text: in a figure, on a note (and for the name below it), in a table's cell.
 LABEL_PAD, NOTE_PAD, NOTE_NAME, CELL_PAD = 8.0, 14.0, 20.0, 8.0
 NOTE_LARGEST, NOTE_LEAST = 30.0, 9.0
+#: Of a card: where its sign ends and its title begins, the room around that, and below it for where it leads.
+CARD_SIGN, CARD_PAD, CARD_PLACE = 64.0, 14.0, 22.0
+CARD_LARGEST, CARD_LEAST = 20.0, 9.0
 WIDTHS = (0.25, 60.0)
 OPACITIES = (0.05, 1.0)
 #: The whole of a picture as ``crop``, and the least part of a side that can be shown.
@@ -39,11 +42,15 @@ MAX_GROWTH = 200.0
 MAX_INNER_INK = 600
 
 _ID = re.compile(r"[A-Za-z0-9_-]{6,32}")
+#: What of an address names the place (frontend/src/board/draw-words.ts has the same).
+_PLACE = re.compile(r"(?:https?://(?:www\.)?|mailto:)([^/?#]+)", re.IGNORECASE)
+MAX_PLACE = 36
 _COLOUR = re.compile(r"#[0-9a-f]{6}")
 #: C0 and C1 controls but tab and line feed, and the characters that turn the reading direction.
 _UNPRINTABLE = re.compile("[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069]")
 
 Dash = Literal["solid", "dashed", "dotted"]
+Medium = Literal["link", "sound", "video"]
 
 
 # Items are values of values, in no circle: Python's collector of circles, which stands everything still while it looks
@@ -204,12 +211,29 @@ class PictureItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind",
         return self.placement.after(Affine(width, 0, 0, height, -left * width, -upper * height))
 
 
-Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem
+class CardItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="card"):
+    """A card for what lies elsewhere, or plays: its title, and where it leads.
+
+    ``file`` is the id of a sound or video of the room's own, "" for what lies at ``address``. ``lines`` are the laid out
+    title, by the server.
+    """
+
+    of: Medium
+    title: str
+    address: str = ""
+    file: str = ""
+    width: float = 320.0
+    height: float = 92.0
+    size: float = CARD_LARGEST
+    lines: tuple[Line, ...] = ()
+
+
+Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem
 #: Kinds that keep their proportions and are never mirrored: they are there to be read.
-Upright = TextItem | NoteItem | TableItem
+Upright = TextItem | NoteItem | TableItem | CardItem
 
 
-Kind = TypeVar("Kind", InkItem, TextItem, ShapeItem, NoteItem, TableItem, PictureItem, Item)
+Kind = TypeVar("Kind", InkItem, TextItem, ShapeItem, NoteItem, TableItem, PictureItem, CardItem, Item)
 
 
 def moved(item: Kind, dx: float, dy: float) -> Kind:
@@ -264,7 +288,7 @@ def own_box(item: Item) -> Box:
     if isinstance(item, TextItem):
         width = max((line.width for line in item.lines), default=0.0)
         return Box(0.0, 0.0, width, max(1, len(item.lines)) * LINE_HEIGHT * item.size)
-    if isinstance(item, NoteItem | PictureItem):
+    if isinstance(item, NoteItem | PictureItem | CardItem):
         return Box(0.0, 0.0, item.width, item.height)
     if isinstance(item, TableItem):
         return Box(0.0, 0.0, sum(item.columns), sum(item.rows))
@@ -296,6 +320,8 @@ def item_weight(item: Item) -> int:
             return 500 + 8 * len(item.text) + 400 * len(item.lines) + inner
         case NoteItem():
             return 500 + 8 * len(item.text) + 400 * len(item.lines)
+        case CardItem():
+            return 500 + 8 * len(item.title) + len(item.address) + 400 * len(item.lines)
         case TableItem():
             return 500 + 500 * len(item.cells) + 8 * sum(map(len, item.cells))
         case _:
@@ -314,7 +340,7 @@ def check_item(item: Item) -> None:
     check_number("x", item.x, MAX_COORDINATE)
     check_number("y", item.y, MAX_COORDINATE)
     check_map(item.map)
-    if not isinstance(item, PictureItem):
+    if not isinstance(item, PictureItem | CardItem):
         check_colour(item.colour)
     if item.group:
         check_id(item.group)
@@ -361,6 +387,26 @@ def check_item(item: Item) -> None:
             check_crop(item.crop)
             if item.text:
                 check_text(item.text, MAX_LABEL)
+        case CardItem():
+            _check_card(item)
+
+
+def _check_card(card: CardItem) -> None:
+    check_text(card.title, MAX_CARD_TITLE)
+    if card.file:
+        check_id(card.file)
+    if card.address and not is_link(card.address):
+        raise MalformedError("address", said("a-link-begins-with-http"))
+    if bool(card.file) == bool(card.address) or (card.file and card.of == "link"):
+        raise MalformedError("address", said("a-card-leads-to-one"))
+    check_range("width", card.width, 160, 2_000)
+    check_range("height", card.height, 60, 2_000)
+
+
+def place_of(address: str) -> str:
+    """Where an address leads, as a card shows it: the name of the place, or to whom a mail goes."""
+    found = _PLACE.match(address)
+    return found[1][:MAX_PLACE] if found else ""
 
 
 def check_crop(crop: tuple[float, float, float, float]) -> None:
@@ -405,6 +451,11 @@ def laid_out(item: Item, typesetter: Typesetter) -> Item:
             return msgspec.structs.replace(item, lines=lines, size=size)
         case TableItem():
             return _table_laid_out(item, typesetter)
+        case CardItem():
+            width, height = item.width - CARD_SIGN - CARD_PAD, item.height - 2 * CARD_PAD
+            height -= CARD_PLACE * bool(item.address)
+            lines, size = typesetter.fitted(item.title, width, height, CARD_LARGEST, CARD_LEAST, "left")
+            return msgspec.structs.replace(item, lines=lines, size=size)
         case _:
             return item
 

@@ -9,6 +9,7 @@ from collections.abc import Iterable, Iterator
 import msgspec
 
 from sunroom.core.board.items import (
+    CardItem,
     InkItem,
     Item,
     NoteItem,
@@ -40,6 +41,8 @@ def words_of(item: Item) -> list[str]:
             texts = [item.text]
         case TableItem():
             texts = list(item.cells)
+        case CardItem():
+            texts = [item.title, item.address]
         case _:
             texts = []
     return [text for text in texts if text.strip()]

@@ -10,10 +10,13 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.board.items import (
+    CARD_PAD,
+    CARD_SIGN,
     CELL_PAD,
     LABEL_PAD,
     NOTE_PAD,
     WHOLE,
+    CardItem,
     InkItem,
     Item,
     NoteItem,
@@ -23,6 +26,7 @@ from sunroom.core.board.items import (
     TextItem,
     item_box,
     own_box,
+    place_of,
 )
 from sunroom.core.board.pages import Bay, Page, Paper
 from sunroom.core.board.rulings import rules
@@ -39,6 +43,22 @@ HIGHLIGHT_OPACITY = 0.4
 UNDERLINE, STRIKE, RULE = 0.12, 0.27, 0.06
 LINK_COLOUR = "#1f5fa8"
 NOTE_INK, NOTE_NAME_INK, NOTE_NAME_SIZE = "#16222b", "#5e6a66", 13.0
+CARD_PAPER, CARD_LINE, CARD_INK = "#fdf9ef", "#cfc1a0", "#1d5c5f"
+#: The signs of cards, as lines in a square of 40 in the middle of their place; closed where they end as they began.
+CARD_SIGNS: dict[str, tuple[tuple[tuple[float, float], ...], ...]] = {
+    "link": (
+        ((23, 6), (34, 6), (34, 17)),
+        ((34, 6), (18, 22)),
+        ((27, 21), (27, 34), (6, 34), (6, 13), (19, 13)),
+    ),
+    "sound": (
+        ((5, 15), (12, 15), (21, 7), (21, 33), (12, 25), (5, 25), (5, 15)),
+        ((27, 14), (30, 20), (27, 26)),
+        ((32, 9), (36.5, 20), (32, 31)),
+    ),
+    "video": (((4, 8), (36, 8), (36, 32), (4, 32), (4, 8)), ((16, 14), (26, 20), (16, 26), (16, 14))),
+}
+SIGN_SIDE, SIGN_LINE = 40.0, 2.4
 TABLE_HEAD, TABLE_LINE = "#f1e9d8", 1.4
 #: Dashes and gaps, in widths of the line; a dot is a dash without length under a round cap.
 DASHES: dict[str, tuple[float, ...]] = {"solid": (), "dashed": (4.0, 3.0), "dotted": (0.01, 2.2)}
@@ -179,6 +199,8 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
             _draw_note(item, drawing)
         elif isinstance(item, TableItem):
             _draw_table(item, drawing)
+        elif isinstance(item, CardItem):
+            _draw_card(item, drawing)
         elif isinstance(item, PictureItem):
             cut = None if item.crop == WHOLE else item.placement.points(own_box(item).corners())
             drawing.picture(item.picture, item.whole(), item.opacity, cut)
@@ -271,6 +293,24 @@ def _draw_note(item: NoteItem, drawing: Drawing) -> None:
         drawing.text("sans", item.name, at, NOTE_NAME_SIZE, NOTE_NAME_INK)
 
 
+def _draw_card(item: CardItem, drawing: Drawing) -> None:
+    place = item.placement
+    corners = place.points(own_box(item).corners())
+    drawing.fill([corners], False, CARD_PAPER, 1.0)
+    drawing.stroke(corners, True, False, CARD_LINE, TABLE_LINE * place.growth, 1.0)
+    middle = Affine(e=(CARD_SIGN - SIGN_SIDE) / 2, f=(item.height - SIGN_SIDE) / 2)
+    for line in CARD_SIGNS[item.of]:
+        points = place.after(middle).points(np.array(line, dtype=float))
+        drawing.stroke(points, False, False, CARD_INK, SIGN_LINE * place.growth, 1.0)
+    spare = item.height - len(item.lines) * LINE_HEIGHT * item.size
+    top = CARD_PAD if item.address else max(spare / 2, 0.0)
+    _draw_lines(item.lines, place.after(Affine(e=CARD_SIGN, f=top)), NOTE_INK, drawing)
+    if item.address:
+        at = place.after(Affine(e=CARD_SIGN, f=item.height - CARD_PAD))
+        drawing.text("sans", place_of(item.address), at, NOTE_NAME_SIZE, LINK_COLOUR)
+        drawing.link(item.address, corners)
+
+
 def _draw_table(item: TableItem, drawing: Drawing) -> None:
     place, box = item.placement, own_box(item)
     if item.head:
@@ -293,6 +333,12 @@ def pictures_of(pages: Iterable[Page]) -> set[str]:
     """Ids of all pictures that the pages show."""
     found = {page.head.paper.picture for page in pages}
     found |= {i.picture for page in pages for i in page.items.values() if isinstance(i, PictureItem)}
+    return found - {""}
+
+
+def media_of(pages: Iterable[Page]) -> set[str]:
+    """Ids of all sounds and videos of the room's own that the pages have cards for."""
+    found = {i.file for page in pages for i in page.items.values() if isinstance(i, CardItem)}
     return found - {""}
 
 

@@ -14,9 +14,10 @@ from typing import Literal
 import msgspec
 
 from sunroom.core.board import Item, Page, PageHead
-from sunroom.core.board.items import PictureItem, check_item, check_number, laid_out, owned
+from sunroom.core.board.items import CardItem, PictureItem, check_item, check_number, laid_out, owned
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, check_head
 from sunroom.core.errors import MalformedError
+from sunroom.core.formats.media import Medium, clean_medium
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
 from sunroom.core.sentences import said
 from sunroom.core.text import Typesetter
@@ -29,7 +30,9 @@ METHODS = (zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED)
 MAX_TITLE = 80
 MAX_Z = 1e12
 VERSION = 1
-BOARD, PICTURES, ABOUT = "board.json", "pictures/", "README.txt"
+BOARD, PICTURES, MEDIA, ABOUT = "board.json", "pictures/", "media/", "README.txt"
+#: Sounds and videos are taken along as long as they fit into the file.
+MAX_MEDIA = 40_000_000
 #: Every file of a package is as old as ZIP: the same board gives the same bytes.
 _OLD = (1980, 1, 1, 0, 0, 0)
 
@@ -59,9 +62,14 @@ class _Kind(msgspec.Struct):
 
 
 def write_package(
-    title: str, pages: list[Page], people: Mapping[str, str], pictures: Mapping[str, bytes], about: str = ""
+    title: str,
+    pages: list[Page],
+    people: Mapping[str, str],
+    pictures: Mapping[str, bytes],
+    about: str = "",
+    media: Mapping[str, bytes] | None = None,
 ) -> bytes:
-    """A board as a file that ``read_package`` takes; ``pictures`` are the files of those that it shows.
+    """A board as a file that ``read_package`` takes; ``pictures`` and ``media`` are the files of those that it shows.
 
     ``about`` says to whoever opens the file what it is.
     """
@@ -78,11 +86,15 @@ def write_package(
             *((f"{PICTURES}{uid}", data) for uid, data in sorted(pictures.items())),
         ):
             package.writestr(zipfile.ZipInfo(name, _OLD), data, zipfile.ZIP_DEFLATED)
+        for uid, data in sorted((media or {}).items()):
+            package.writestr(zipfile.ZipInfo(f"{MEDIA}{uid}", _OLD), data, zipfile.ZIP_STORED)
     return out.getvalue()
 
 
-def read_package(data: bytes, seat: str, typesetter: Typesetter) -> tuple[Packed, dict[str, CleanPicture]]:
-    """The board in a package and its pictures, held to the same limits as what is written live.
+def read_package(
+    data: bytes, seat: str, typesetter: Typesetter
+) -> tuple[Packed, dict[str, CleanPicture | Medium]]:
+    """The board in a package and its pictures, sounds and videos, held to the same limits as what is written live.
 
     Its writers have no seats here: all of it belongs to ``seat``, who brings it in, and desks and bays that
     are for single persons follow the lesson or their page.
@@ -105,20 +117,30 @@ def read_package(data: bytes, seat: str, typesetter: Typesetter) -> tuple[Packed
     pages = tuple(_taken_in(page, seat, typesetter) for page in packed.pages)
     wanted = {page.head.paper.picture for page in pages} - {""}
     wanted |= {item.picture for page in pages for item in page.items if isinstance(item, PictureItem)}
-    pictures = {}
+    found: dict[str, CleanPicture | Medium] = {}
     for uid in sorted(wanted):
         if PICTURES + uid not in files:
             raise MalformedError("pictures", said("a-picture-of-the-board"))
-        pictures[uid] = clean_picture(files[PICTURES + uid])
-    return msgspec.structs.replace(packed, pages=pages), pictures
+        found[uid] = clean_picture(files[PICTURES + uid])
+    # A package may have left a long video out: its card stays.
+    cards = {item.file for page in pages for item in page.items if isinstance(item, CardItem)}
+    found |= {uid: clean_medium(files[MEDIA + uid]) for uid in sorted(cards) if MEDIA + uid in files}
+    return msgspec.structs.replace(packed, pages=pages), found
 
 
-def with_pictures(page: PackedPage, uids: Mapping[str, str]) -> PackedPage:
-    """The page with each picture under the id by which the room has it."""
-    items = tuple(
-        msgspec.structs.replace(item, picture=uids[item.picture]) if isinstance(item, PictureItem) else item
-        for item in page.items
-    )
+def with_files(page: PackedPage, uids: Mapping[str, str]) -> PackedPage:
+    """The page with each picture, sound and video under the id by which the room has it."""
+
+    def here(item: Item) -> Item:
+        match item:
+            case PictureItem():
+                return msgspec.structs.replace(item, picture=uids[item.picture])
+            case CardItem():
+                return msgspec.structs.replace(item, file=uids.get(item.file, item.file))
+            case _:
+                return item
+
+    items = tuple(here(item) for item in page.items)
     paper = page.head.paper
     if paper.picture:
         paper = msgspec.structs.replace(paper, picture=uids[paper.picture])

@@ -7,15 +7,15 @@ from asgiref.sync import async_to_sync
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
-from sunroom.boards import models, repository
+from sunroom.boards import media, models, repository
 from sunroom.boards import shelf as kept
 from sunroom.boards.space import check_space
 from sunroom.core.board.requests import GoneError
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.documents import MAX_BYTES
-from sunroom.core.formats.drawing import pictures_of
+from sunroom.core.formats.drawing import media_of, pictures_of
 from sunroom.core.formats.kept import encode_page
-from sunroom.core.formats.package import PackedPage, with_pictures
+from sunroom.core.formats.package import PackedPage, with_files
 from sunroom.core.pens import Actor
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.documents import Opened
@@ -118,7 +118,8 @@ def _shelve(request: HttpRequest, room: Room, wanted: Shelve) -> None:
             raise Problem(404, said("that-page-is-no-longer"))
         pictures = repository.pictures(room.pk, pictures_of([page]))
         packed, about = encode_page(page), say("package-about", language=language_of(request))
-        data = made(workers.make_package, [packed], wanted.title, {}, pictures, about)
+        sounds = media.files(room.pk, media_of([page]))
+        data = made(workers.make_package, [packed], wanted.title, {}, pictures, about, sounds)
         preview = made(workers.make_picture, packed, PREVIEW_PX, pictures)
     words = " ".join(made(workers.page_words, packed))
     kept.put(room, "page", wanted.title, data, preview, words, wanted.folder)
@@ -205,9 +206,9 @@ def _put_page(room: Room, board: str, data: bytes) -> str:
         taken = made(workers.unpack_page, data, seat.uid)
     if isinstance(taken, Sentence):
         raise Problem(400, taken)
-    packed, pictures = taken
-    uids = {old: repository.keep_picture(room.pk, picture) for old, picture in pictures.items()}
-    page = with_pictures(packed, uids)
+    packed, files = taken
+    uids = repository.keep_files(room.pk, files)
+    page = with_files(packed, uids)
     try:
         return async_to_sync(_put)(room, board, page, Actor(seat.uid, "tutor", seat.name))
     except (GoneError, MalformedError) as error:

@@ -10,11 +10,11 @@ from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET
 
-from sunroom.boards import models, repository
+from sunroom.boards import media, models, repository
 from sunroom.core.board import Page, TableItem
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.csv import table_csv
-from sunroom.core.formats.drawing import ALL, Parts, pictures_of
+from sunroom.core.formats.drawing import ALL, Parts, media_of, pictures_of
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
@@ -215,7 +215,8 @@ def package_of(row: models.Board, language: str) -> bytes:
     names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
     about = say("package-about", language=language)
     packed = [encode_page(page) for page in pages]
-    return made(workers.make_package, packed, row.title, names, pictures, about)
+    sounds = media.files(row.room_id, media_of(pages))
+    return made(workers.make_package, packed, row.title, names, pictures, about, sounds)
 
 
 @require_GET

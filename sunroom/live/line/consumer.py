@@ -40,6 +40,7 @@ from sunroom.live.wire.messages import (
     Look,
     PageItems,
     Ping,
+    Play,
     Point,
     Pong,
     React,
@@ -190,7 +191,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             if isinstance(message, Join):
                 await self._join(message)
             return
-        if isinstance(message, Tell | Say | React | Lead | ClearPointers):
+        if isinstance(message, Tell | Say | React | Lead | Play | ClearPointers):
             await self._registry.commands.of(self._member.actor.seat).wait()
         try:
             await self._dispatch(self._room, self._member, message)
@@ -209,6 +210,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.fleeting.clear_pointers(member, message)
             case Lead():
                 room.talk.lead(member, message)
+            case Play():
+                room.playing.play(member, message)
             case Say():
                 room.talk.say(member, message)
             case Tell():

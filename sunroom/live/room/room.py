@@ -44,6 +44,7 @@ from sunroom.live.room.board import LiveBoard, heard
 from sunroom.live.room.fleeting import Fleeting
 from sunroom.live.room.lesson import LiveLesson
 from sunroom.live.room.member import Member
+from sunroom.live.room.playing import Playing
 from sunroom.live.room.porch import Porch
 from sunroom.live.room.seats import Seats
 from sunroom.live.room.steps import NOT_KEPT, Steps
@@ -117,6 +118,7 @@ class LiveRoom:
         self.porch = Porch(clock)
         self.seats = Seats(self, self.porch, names or {}, away)
         self.talk = Talk(self, chat or [])
+        self.playing = Playing(self)
         self.fleeting = Fleeting(self)
         self.steps = Steps(self, self.fleeting, free)
         self._told_lesson: Lesson | None = None
@@ -192,6 +194,7 @@ class LiveRoom:
             missed=heard(missed or (), side)[0],
             boards=self.cards,
             lead=self.talk.led,
+            play=self.playing.now,
             chat=tuple(line for line in self.talk.chat if self.talk.shown(member, line)),
             arrows=tuple(
                 Pointing(seat, arrow)
@@ -239,10 +242,12 @@ class LiveRoom:
             self.seats.went(member.actor)
         self.fleeting.left(member)
         self.talk.left(member)
+        self.playing.left()
         self.people_changed()
 
     def pages_hidden(self, board: LiveBoard) -> None:
         self.talk.pages_hidden(board.uid, board.hidden)
+        self.playing.pages_hidden(board.uid, board.hidden)
 
     def people_changed(self) -> None:
         self._people_changed = True

@@ -25,7 +25,7 @@ Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
 Travel = Literal["good", "slow", "poor", "flooding"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 3
+WIRE = 4
 
 # From the browser
 
@@ -99,6 +99,21 @@ class Lead(msgspec.Struct, frozen=True, tag_field="type", tag="lead"):
     box: Box
     hold: bool = False
     board: str = ""
+    name: str = ""
+
+
+class Play(msgspec.Struct, frozen=True, tag_field="type", tag="play"):
+    """The sound or video of a card to everybody: from ``at_s`` on, or (``going`` False) standing there; ``item`` "" ends it.
+
+    ``at_s`` was at ``at_ms`` by the server's clock. From the browser ``board``, ``at_ms`` and ``name`` are not looked at.
+    """
+
+    page: str
+    item: str
+    going: bool = True
+    at_s: float = 0.0
+    board: str = ""
+    at_ms: int = 0
     name: str = ""
 
 
@@ -198,6 +213,7 @@ FromBrowser = (
     | ClearPointers
     | Say
     | Lead
+    | Play
     | Look
     | Tell
     | Read
@@ -286,6 +302,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     arrows: tuple[Pointing, ...] = ()
     chat: tuple[Said, ...] = ()
     lead: Lead | None = None
+    play: Play | None = None
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
@@ -492,6 +509,7 @@ ToBrowser = (
     | Readings
     | Heard
     | Lead
+    | Play
     | AtPorch
     | LetIn
     | AtDoor

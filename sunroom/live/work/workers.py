@@ -28,6 +28,7 @@ from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
 from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
 from sunroom.core.formats.lifted_ink import lift_ink, paced
+from sunroom.core.formats.media import Medium
 from sunroom.core.formats.opened import things_in
 from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
@@ -375,13 +376,15 @@ def page_words(page: PackedPage) -> list[str]:
     return list(typed_words(_page(page)))
 
 
-def unpack_page(data: bytes, seat: str) -> tuple[package.PackedPage, dict[str, CleanPicture]] | Sentence:
-    """The first page in a package, as ``seat``'s, and its pictures."""
+def unpack_page(
+    data: bytes, seat: str
+) -> tuple[package.PackedPage, dict[str, CleanPicture | Medium]] | Sentence:
+    """The first page in a package, as ``seat``'s, and its files."""
     try:
-        packed, pictures = read_package(data, seat, resources.typesetter())
+        packed, files = read_package(data, seat, resources.typesetter())
     except MalformedError as error:
         return error.sentence
-    return packed.pages[0], pictures
+    return packed.pages[0], files
 
 
 def take_material(file: str, preview_px: int) -> tuple[Material, bytes, bytes, str] | Sentence:
@@ -403,12 +406,17 @@ def document_sizes(data: bytes) -> list[tuple[float, float]]:
 
 
 def make_package(
-    pages: list[PackedPage], title: str, names: dict[str, str], pictures: dict[str, bytes], about: str
+    pages: list[PackedPage],
+    title: str,
+    names: dict[str, str],
+    pictures: dict[str, bytes],
+    about: str,
+    media: dict[str, bytes],
 ) -> bytes:
-    return write_package(title, [_page(page) for page in pages], names, pictures, about)
+    return write_package(title, [_page(page) for page in pages], names, pictures, about, media)
 
 
-def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture]] | Sentence:
+def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture | Medium]] | Sentence:
     """The board in a package, as ``seat``'s, or the sentence that says why there is none."""
     try:
         return read_package(Path(file).read_bytes(), seat, resources.typesetter())

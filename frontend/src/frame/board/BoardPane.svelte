@@ -1,11 +1,13 @@
 <script lang="ts">
-  import { MAX_TABLE_SIDE, MAX_TEXT } from '../../wire/generated'
+  import type { Heard } from '../../lesson/cards.svelte'
+  import { MAX_TABLE_SIDE, MAX_TEXT, type CardItem } from '../../wire/generated'
   import { onDestroy, onMount, untrack } from 'svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { bringFiles } from '../bring'
   import { Surface } from './surface.svelte'
   import { newTable, newText, spreadsheetRows } from '../../board/text'
   import BoardMirror from './BoardMirror.svelte'
+  import Player from './Player.svelte'
   import TextEditor from './TextEditor.svelte'
   import { t } from '../../words/words.svelte'
 
@@ -23,6 +25,19 @@
     surface?.destroy()
     untrack(() => onready(null))
   })
+
+  /** What plays here, as long as its card is on the board. */
+  const heard = $derived.by<Heard | null>(() => {
+    const { play, alone } = session.cards
+    if (session.board.version < 0) return null
+    const card = alone ?? (play?.board === session.boardId ? cardOf(play.page, play.item) : null)
+    return card ? { file: card.file, title: card.title, of: card.of, play: alone ? null : play } : null
+  })
+
+  function cardOf(page: string, id: string): CardItem | null {
+    const item = session.board.replica.pages.get(page)?.entries.get(id)?.item
+    return item?.kind === 'card' ? item : null
+  }
 
   const PASTE_WRAP = 560
 
@@ -76,6 +91,7 @@
   ></canvas>
   <BoardMirror {session} />
   <div class="unseen" role="status" aria-live="polite">{surface?.gestures.crosshair.said ?? ''}</div>
+  {#if heard}{#key heard.file}<Player {session} {heard} />{/key}{/if}
   {#if surface && session.editing}
     {#key session.editing}
       <TextEditor {session} {surface} editing={session.editing} />

@@ -42,11 +42,17 @@
 {#snippet kept()}
   <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
 {/snippet}
+{#snippet link()}
+  <Button disabled={!surface} onclick={() => (session.cards.writing = null)}>{t('card-link')}</Button>
+{/snippet}
 {#snippet how()}<Hint>{t('or-drop-one-on-the')}</Hint>{/snippet}
 
 {#if session.pictures.bringing}
   <span role="status">{t('bringing-the-picture-in')}</span>
   <Button onclick={() => session.pictures.bringing?.abort()}>{t('give-up')}</Button>
+{:else if session.cards.bringing}
+  <span role="status">{t('bringing-medium-in')}</span>
+  <Button onclick={() => session.cards.bringing?.abort()}>{t('give-up')}</Button>
 {:else if session.documents.opening}
   <span role="status">{t('opening-document')}</span>
   <Button onclick={() => session.documents.giveUp()}>{t('give-up')}</Button>
@@ -57,6 +63,7 @@
       { key: 'camera', part: taking },
       session.welcome?.role === 'tutor' && { key: 'shelf', part: kept },
       mayScreen && { key: 'screen', part: screen },
+      { key: 'link', part: link },
       { key: 'how', part: how, hint: true },
     ]}
   />

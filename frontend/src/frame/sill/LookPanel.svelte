@@ -138,7 +138,7 @@
         />
       {/if}
     </div>
-    {#if first.kind !== 'picture'}
+    {#if first.kind !== 'picture' && first.kind !== 'card'}
       <ColourField
         label={t('colour')}
         value={first.colour}

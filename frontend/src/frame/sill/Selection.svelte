@@ -27,6 +27,7 @@
   const locked = $derived(items.some((item) => item.locked))
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
   const picture = $derived(items.length === 1 && items[0]!.kind === 'picture' ? items[0]! : null)
+  const card = $derived(items.length === 1 && items[0]!.kind === 'card' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
   const map = $derived(session.selection.readings?.mind_map)
@@ -156,6 +157,17 @@
     {#snippet children()}<TablePanel {session} table={table!} />{/snippet}
   </Popover>
 {/snippet}
+{#snippet opens()}
+  <Button onclick={() => session.cards.open(card!)}>{t(card!.address ? 'card-open' : 'card-listen')}</Button>
+{/snippet}
+{#snippet plays()}
+  <Button kind="go" onclick={() => session.cards.lead({ page: session.pages.id, item: card!.id }, true, 0)}
+    >{t('card-play-all')}</Button
+  >
+{/snippet}
+{#snippet recard()}<Button onclick={() => (session.cards.writing = card)}
+    >{t(card!.file ? 'card-title' : 'card-change')}</Button
+  >{/snippet}
 {#snippet shows()}
   <Popover label={t('picture-panel')}>
     {#snippet face()}{t('picture-panel')}{/snippet}
@@ -205,7 +217,10 @@
       })),
       converted.length > 0 && mayConvert && { key: 'as-written', part: asWritten },
       session.board.version >= 0 && session.chosen.withWords() && { key: 'edit', part: edit },
-      changeable && { key: 'look', part: look },
+      Boolean(card?.file) && session.cards.leads && { key: 'plays', part: plays },
+      card && { key: 'opens', part: opens },
+      card && changeable && { key: 'recard', part: recard },
+      changeable && !card && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },
       picture && changeable && { key: 'shows', part: shows },
       table && changeable && { key: 'rows', part: rows },

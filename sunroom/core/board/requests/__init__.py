@@ -33,7 +33,7 @@ from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutB
 from sunroom.core.board.requests.picturing import CropPicture, SwapPicture
 from sunroom.core.board.requests.removing import RubItems
 from sunroom.core.board.requests.styling import StyleItems
-from sunroom.core.board.requests.words import ChangeTable, EditText, SetCell, SetTable, Side
+from sunroom.core.board.requests.words import ChangeTable, EditCard, EditText, SetCell, SetTable, Side
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
@@ -60,6 +60,7 @@ __all__ = [
     "CropPicture",
     "DrawFigure",
     "DropBay",
+    "EditCard",
     "EditPage",
     "EditText",
     "GoneError",
@@ -124,7 +125,7 @@ def family_of(request: Plain) -> Family:
             return styling
         case ArrangeItems():
             return arranging
-        case EditText() | SetTable() | SetCell() | ChangeTable():
+        case EditText() | EditCard() | SetTable() | SetCell() | ChangeTable():
             return words
         case Typeset() | TrueUp() | TrueUpAll() | AsWritten():
             return converting

@@ -10,6 +10,7 @@ from sunroom.core.board.connect import HOLDING, attached
 from sunroom.core.board.items import (
     OPACITIES,
     WIDTHS,
+    CardItem,
     Dash,
     InkItem,
     Item,
@@ -110,7 +111,7 @@ def _adding(item: Item) -> Action:
             return "add_text"
         case ShapeItem():
             return "add_shape"
-        case PictureItem():
+        case PictureItem() | CardItem():
             return "add_picture"
         case _:
             assert_never(item)

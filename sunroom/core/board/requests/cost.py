@@ -5,7 +5,7 @@ All in microseconds.
 
 from __future__ import annotations
 
-from sunroom.core.board.items import InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import CardItem, InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
 
 #: To set a character of a text, of a note (which is tried in many sizes) and of a cell; a cell.
 TEXT, NOTE, CELL_TEXT, CELL = 6, 8, 3, 25
@@ -32,6 +32,8 @@ def making(item: Item) -> float:
             return CHECK + NOTE * len(item.text)
         case TableItem():
             return CHECK + cells_work(item.cells)
+        case CardItem():
+            return CHECK + NOTE * len(item.title)
         case _:
             return CHECK
 

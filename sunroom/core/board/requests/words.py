@@ -8,7 +8,9 @@ import msgspec
 from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.items import (
+    MAX_CARD_TITLE,
     MAX_TABLE_SIDE,
+    CardItem,
     Item,
     NoteItem,
     PictureItem,
@@ -47,6 +49,15 @@ class EditText(msgspec.Struct, frozen=True, tag_field="step", tag="edit_text"):
     family: Family = "sans"
     align: Align = "left"
     listing: Listing = "none"
+
+
+class EditCard(msgspec.Struct, frozen=True, tag_field="step", tag="edit_card"):
+    """Another title for a card, and for one that leads elsewhere another address."""
+
+    page: str
+    id: str
+    title: str
+    address: str = ""
 
 
 class SetTable(msgspec.Struct, frozen=True, tag_field="step", tag="set_table"):
@@ -96,7 +107,7 @@ class ChangeTable(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="st
 #: What a row and a column that come are high and wide, in board units.
 ROW, COLUMN = 40.0, 120.0
 
-Words = EditText | SetTable | SetCell | ChangeTable
+Words = EditText | EditCard | SetTable | SetCell | ChangeTable
 
 
 def check(request: Words) -> None:
@@ -107,6 +118,8 @@ def check(request: Words) -> None:
                 check_text(text)
             if isinstance(request, EditText):
                 check_spans(request.spans, len(text))
+        case EditCard():
+            check_text(request.title, MAX_CARD_TITLE)
         case SetTable(id=table_id, columns=columns, rows=rows, cells=cells):
             check_item(TableItem(id=table_id, columns=columns, rows=rows, cells=cells, colour=BLACK))
         case ChangeTable(side=side):
@@ -134,6 +147,8 @@ def work(page: Page | None, request: Words) -> float:
             return (
                 cells_work((*item.cells, getattr(request, "text", ""))) if isinstance(item, TableItem) else 0
             )
+        case EditCard():
+            return len(request.title) * NOTE
         case EditText():
             return len(request.text) * (NOTE if isinstance(item, NoteItem) else TEXT)
 
@@ -142,6 +157,8 @@ def step(now: Now, request: Words) -> Step | None:
     item = now.page.items.get(request.id)
     if isinstance(request, EditText):
         new = _edited(item, request)
+    elif isinstance(request, EditCard):
+        new = _with_card(item, request)
     elif isinstance(item, TableItem):
         new = _changed(item, request)
     else:
@@ -160,6 +177,15 @@ def _edited(item: Item | None, request: EditText) -> Item | None:
     if not isinstance(item, NoteItem | ShapeItem | PictureItem):
         return None
     new = msgspec.structs.replace(item, text=request.text)
+    check_item(new)
+    return new
+
+
+def _with_card(item: Item | None, request: EditCard) -> Item | None:
+    if not isinstance(item, CardItem):
+        return None
+    address = "" if item.file else request.address
+    new = msgspec.structs.replace(item, title=request.title, address=address)
     check_item(new)
     return new
 
