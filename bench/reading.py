@@ -18,9 +18,12 @@ import numpy as np
 from bench import rough
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
+from sunroom.core.geometry import Affine
+from sunroom.core.ink import pack_samples
 from sunroom.core.reading import Reading, figure_first
 from sunroom.core.reading.picture import line_picture
 from sunroom.core.shapes import any_figure
+from sunroom.live.work.workers import read_ink
 from sunroom.resources import finder, reader, symbols
 
 HANDS = sorted(file for file in (Path(__file__).parent / "hands").glob("*.json") if file.stem != "digits")
@@ -97,6 +100,7 @@ def run() -> list[Row]:
     rows += [_own_hands(loose=False), _own_hands(loose=True)]
     rows += [_figures(noise, aim) for noise, aim in ((0.02, 97.0), (0.04, 95.0), (0.06, 88.0))]
     rows.append(_one_stroke_arrows())
+    rows += [_drawings(count) for count in (5, 12, 25)]
     rows += _confusions()
     return rows
 
@@ -277,6 +281,31 @@ def _figures(noise: float, aim: float) -> Row:
         f"weak: {', '.join(weak) or 'none'}",
         f"≥ {aim:g} %, p95 ≤ 50 ms",
         met,
+    )
+
+
+def _drawings(count: int) -> Row:
+    """Drawings of ``count`` figures, words in some of them: how many figures come out, and how many drawings whole."""
+    random = np.random.default_rng(70 + count)
+    drawings, figures, right, whole, first = 12, 0, 0, 0, 0
+    times = []
+    for _ in range(drawings):
+        strokes, wanted = rough.drawing(count, random, HANDS)
+        start = time.perf_counter()
+        found = read_ink(tuple((pack_samples(stroke), Affine()) for stroke in strokes))
+        times.append((time.perf_counter() - start) * 1000)
+        seen = {part.members: part.figure.kind for part in found.sketch}
+        hits = sum(seen.get(members) == kind for members, kind in wanted.items())
+        figures, right = figures + len(wanted), right + hits
+        whole += hits == len(wanted) == len(seen)
+        first += found.figure_first
+    share = 100 * right / figures
+    return Row(
+        f"drawings of {count} figures with words in them ({drawings})",
+        f"{share:.1f} % of the figures; {whole} of {drawings} drawings whole; {show(times)}",
+        f"offered before type: {first} of {drawings}",
+        "≥ 95 %, all before type",
+        share >= 95 and first == drawings,
     )
 
 

@@ -7,10 +7,17 @@ its root mean square is ``noise`` times the figure's diagonal. Nothing here is s
 from __future__ import annotations
 
 import math
+from pathlib import Path
 
 import numpy as np
 
+from demo.hand import Hand
+
 Strokes = list[np.ndarray]
+#: What a drawing is made of; words stand in those that have room.
+DRAWN = ("rectangle", "circle", "ellipse", "triangle", "rhombus", "square", "line", "arrow")
+ROOMY = ("rectangle", "circle", "ellipse", "square")
+WORDS = ("sun", "noon", "stick", "ray")
 
 #: Noise is smoothed over this part of the figure's diagonal.
 SMOOTHING = 0.07
@@ -29,6 +36,34 @@ def rough(kind: str, noise: float, random: np.random.Generator) -> Strokes:
     return [
         _strayed(path, noise * size, SMOOTHING * size, random) @ np.array([[c, s], [-s, c]]) for path in paths
     ]
+
+
+def drawing(
+    count: int, random: np.random.Generator, hands: list[Path], noise: float = 0.02
+) -> tuple[Strokes, dict[tuple[int, ...], str]]:
+    """``count`` figures side by side in rows, words in some of them; the strokes of each figure and its kind."""
+    strokes: Strokes = []
+    figures: dict[tuple[int, ...], str] = {}
+    across = math.ceil(math.sqrt(count))
+    for number in range(count):
+        kind = str(random.choice(DRAWN))
+        figure = rough(kind, noise, random)
+        low, size = np.vstack(figure).min(axis=0), float(np.ptp(np.vstack(figure), axis=0).max())
+        place = np.array([number % across, number // across]) * 260.0
+        scale = random.uniform(110, 170) / size
+        figure = [(stroke - low) * scale + place for stroke in figure]
+        figures[tuple(range(len(strokes), len(strokes) + len(figure)))] = kind
+        strokes += figure
+        if kind in ROOMY and random.random() < 0.6:
+            hand = Hand(int(random.integers(1 << 20)), 0.6, hands[int(random.integers(len(hands)))])
+            word = [stroke[:, :2] for stroke in hand.write(str(random.choice(WORDS)), 0, 0, 38)]
+            strokes += [stroke + _middle(figure) - _middle(word) for stroke in word]
+    return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes], figures
+
+
+def _middle(strokes: Strokes) -> np.ndarray:
+    points = np.vstack(strokes)
+    return np.asarray((points.min(axis=0) + points.max(axis=0)) / 2)
 
 
 def _strayed(path: np.ndarray, sigma: float, wave: float, random: np.random.Generator) -> np.ndarray:

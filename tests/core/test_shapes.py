@@ -10,7 +10,7 @@ import numpy as np
 from bench import rough as drawn
 from demo.hand import Hand
 from sunroom.core.geometry import flatten_cubics
-from sunroom.core.shapes import Figure, Part, drawn_among, find_sketch
+from sunroom.core.shapes import Figure, Part, find_sketch, stand_like_letters
 from sunroom.core.shapes.fits import KINDS, fit
 from sunroom.core.shapes.ink import Ink, distance
 from sunroom.resources import finder
@@ -221,12 +221,28 @@ class Sketching(TestCase):
         taken = {n for part in parts for n in part.members}
         self.assertFalse(taken & set(range(len(self.sketch()), len(self.sketch()) + len(word))))
 
-    def test_letters_that_look_like_figures_are_not_offered_as_a_sketch(self) -> None:
-        sketch, word = self.sketch(), Hand(3).write("noon", 0, 260, 60)
-        parts = find_sketch(finder(), sketch)
-        self.assertEqual(len(drawn_among(parts, [*sketch, *word])), 3)
-        letters = [Part(parts[1].figure, (n,)) for n in range(len(word) - 1)]
-        self.assertEqual(drawn_among(letters, word), [])
+    def test_a_drawing_with_words_in_its_figures_comes_out_whole(self) -> None:
+        random, strokes, wanted = np.random.default_rng(4), [], {}
+        for number, kind in enumerate(
+            ("rectangle", "circle", "triangle", "ellipse", "rhombus", "square") * 2
+        ):
+            x, y = 300 * (number % 4), 300 * (number // 4)
+            figure = [s * 0.7 + (x, y) for s in drawn.rough(kind, 0.015, random)]
+            wanted[tuple(range(len(strokes), len(strokes) + len(figure)))] = kind
+            middle = (np.vstack(figure).min(axis=0) + np.vstack(figure).max(axis=0)) / 2
+            strokes += figure
+            if kind in ("rectangle", "circle", "ellipse"):
+                word = Hand(number).write("noon", *(middle - (30, -10)), 32)
+                strokes += [stroke[:, :2] for stroke in word]
+        found = {part.members: part.figure.kind for part in find_sketch(finder(), strokes)}
+        self.assertEqual(found, wanted)
+
+    def test_digits_beside_each_other_stand_like_letters_and_figures_of_a_drawing_do_not(self) -> None:
+        (ring,) = drawn.rough("circle", 0.012, np.random.default_rng(1))
+        wide = float(np.ptp(ring[:, 0]))
+        figures = finder().find_each([[ring], [ring + (1.2 * wide, 0)]])
+        self.assertTrue(stand_like_letters([Part(found[0], (n,)) for n, found in enumerate(figures)]))
+        self.assertFalse(stand_like_letters(find_sketch(finder(), self.sketch())))
 
     def test_a_word_a_dot_and_far_too_much_are_no_sketch(self) -> None:
         self.assertEqual(find_sketch(finder(), Hand(5).write("shadow", 0, 0, 60)), [])

@@ -67,5 +67,9 @@ class Box(msgspec.Struct, frozen=True, array_like=True):
     def moved(self, dx: float, dy: float) -> Box:
         return Box(self.x0 + dx, self.y0 + dy, self.x1 + dx, self.y1 + dy)
 
+    def contains(self, other: Box) -> bool:
+        """Whether all of the other box lies in this one."""
+        return self.x0 <= other.x0 and self.y0 <= other.y0 and other.x1 <= self.x1 and other.y1 <= self.y1
+
     def overlaps(self, other: Box) -> bool:
         return self.x0 <= other.x1 and other.x0 <= self.x1 and self.y0 <= other.y1 and other.y0 <= self.y1

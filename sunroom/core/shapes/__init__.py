@@ -2,6 +2,15 @@
 
 from sunroom.core.shapes.even import evened, like_neighbour
 from sunroom.core.shapes.find import Figure, Finder, any_figure
-from sunroom.core.shapes.sketch import Part, drawn_among, find_sketch
+from sunroom.core.shapes.sketch import Part, find_sketch, stand_like_letters
 
-__all__ = ["Figure", "Finder", "Part", "any_figure", "drawn_among", "evened", "find_sketch", "like_neighbour"]
+__all__ = [
+    "Figure",
+    "Finder",
+    "Part",
+    "any_figure",
+    "evened",
+    "find_sketch",
+    "like_neighbour",
+    "stand_like_letters",
+]

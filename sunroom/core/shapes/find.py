@@ -118,15 +118,16 @@ class Finder:
                 found[number] = self._fitted(ink, row)
         return found
 
-    def scores(self, groups: Sequence[Sequence[NDArray[np.float64]]]) -> list[tuple[float, bool]]:
-        """For each group of strokes how likely it is some one thing, and whether that is a figure."""
+    def scores(self, groups: Sequence[Sequence[NDArray[np.float64]]]) -> list[tuple[float, Kind | None]]:
+        """For each group of strokes how likely it is some one thing, and which figure that is, None for writing."""
         drawn = [_with_length(strokes) for strokes in groups]
         known = [number for number, lines in enumerate(drawn) if lines]
-        made = [(0.5, False)] * len(groups)
+        made: list[tuple[float, Kind | None]] = [(0.5, None)] * len(groups)
+        columns = [column for column, _ in self._columns]
         for number, row in zip(known, self._likely([drawn[n] for n in known]), strict=True):
-            figure = float(row[[column for column, _ in self._columns]].max())
-            writing = float(row[self._writing])
-            made[number] = (max(figure, writing), figure >= writing)
+            best = int(np.argmax(row[columns]))
+            figure, writing = float(row[columns[best]]), float(row[self._writing])
+            made[number] = (figure, self._columns[best][1]) if figure >= writing else (writing, None)
         return made
 
     def _likely(self, groups: Sequence[Sequence[NDArray[np.float64]]]) -> NDArray[np.float32]:

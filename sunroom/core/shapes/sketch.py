@@ -11,15 +11,25 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.shapes.find import Figure, Finder
+from sunroom.core.shapes.fits import Kind
 
 #: Strokes of one figure follow each other in time, at most so many.
 MOST_TOGETHER = 6
-MOST_STROKES = 60
+MOST_STROKES = 240
 #: What each figure of a sketch costs: four lines that are a rectangle are rather that. And each stroke of
 #: writing: a ring and an arrow beside it could be letters too.
 EACH_COST, STROKE_COST = 0.7, 0.5
 #: Several strokes that are a figure less likely than this are looked at again by how well it fits.
 DOUBTFUL = 0.9
+#: What adds nothing to a figure that is there without it, and what is no writing, is so much less likely (logarithm).
+UNLIKELY = 4.0
+#: Letters of a word stand nearer than this part of the taller of two; a stroke that is so many times as large as one
+#: inside it is no letter.
+APART, AROUND = 0.45, 2.0
+#: Letters are at least so high beside each other, and share so much of their height.
+LETTER_HEIGHTS = 0.6
+#: So much of a figure on each side is its edge.
+EDGE = 0.06
 #: A stroke belongs to a figure no further away than this part of the larger of the two.
 NEAR = 0.7
 #: A line holds on to a figure when its end lies within this part of the figure's size of it.
@@ -28,6 +38,10 @@ HOLDS = 0.3
 LARGER_THAN_LETTERS = 3.0
 #: Figures whose ends can hold on (see core.board.connect).
 HOLDING = ("line", "elbow", "curve")
+
+
+#: Strokes that follow each other, by number: from the first up to before the second.
+Span = tuple[int, int]
 
 
 class Part(msgspec.Struct, frozen=True):
@@ -39,7 +53,7 @@ class Part(msgspec.Struct, frozen=True):
 
 
 def find_sketch(finder: Finder, strokes: Sequence[NDArray[np.float64]]) -> list[Part]:
-    """The figures of a sketch in the order of drawing; what is writing or nothing is left out.
+    """The figures of a sketch in the order of drawing; what is writing, or no larger than the letters of it, is left out.
 
     Parameters
     ----------
@@ -60,25 +74,30 @@ def find_sketch(finder: Finder, strokes: Sequence[NDArray[np.float64]]) -> list[
     # Several figures may look like a poor one of another kind: what is doubtful must fit as well.
     doubtful = [
         span
-        for span, (likely, figure) in scores.items()
-        if figure and likely < DOUBTFUL and span[1] - span[0] > 1
+        for span, (likely, kind) in scores.items()
+        if kind and likely < DOUBTFUL and span[1] - span[0] > 1
     ]
     fitted = finder.find_each([[strokes[n] for n in range(*span)] for span in doubtful])
     scores |= {
-        span: (figures[0].score ** 2 if figures else 0.0, True)
+        span: (figures[0].score ** 2 if figures else 0.0, scores[span][1])
         for span, figures in zip(doubtful, fitted, strict=True)
     }
-    chosen = _best_parts(len(strokes), scores)
+    logs = {
+        span: math.log(max(likely, 1e-4)) - UNLIKELY * _is_unlikely(span, kind, boxes, scores)
+        for span, (likely, kind) in scores.items()
+    }
+    chosen = _best_parts(len(strokes), logs, {span for span, (_, kind) in scores.items() if kind})
     drawn = [span for span in chosen if scores[span][1]]
     found = finder.find_each([[strokes[n] for n in range(*span)] for span in drawn])
     parts = [
         Part(figures[0], tuple(range(*span))) for span, figures in zip(drawn, found, strict=True) if figures
     ]
+    parts = _drawn_among(parts, strokes)
     return [msgspec.structs.replace(part, holds=_holds(part, parts)) for part in parts]
 
 
-def drawn_among(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -> list[Part]:
-    """Those parts of a sketch that are larger than letters of the writing among them would be."""
+def _drawn_among(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -> list[Part]:
+    """Those parts of a sketch that are larger than letters of the writing among them would be; all without writing."""
     taken = {number for part in parts for number in part.members}
     writing = [stroke for number, stroke in enumerate(strokes) if number not in taken]
     if not writing:
@@ -92,6 +111,18 @@ def drawn_among(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -
     ]
 
 
+def stand_like_letters(parts: Sequence[Part]) -> bool:
+    """Whether figures stand in one row, as high as each other and close, as the digits of a number do."""
+    boxes = sorted((Box.of(np.array(part.figure.points)) for part in parts), key=lambda box: box.x0)
+    tall = max(box.height for box in boxes)
+    if min(box.height for box in boxes) < LETTER_HEIGHTS * tall:
+        return False
+    return all(
+        two.x0 - one.x1 < APART * tall and min(one.y1, two.y1) - max(one.y0, two.y0) > LETTER_HEIGHTS * tall
+        for one, two in zip(boxes[:-1], boxes[1:], strict=True)
+    )
+
+
 def _together(boxes: list[Box]) -> bool:
     """Whether each stroke lies near those before it."""
     union = boxes[0]
@@ -103,18 +134,70 @@ def _together(boxes: list[Box]) -> bool:
     return True
 
 
-def _best_parts(count: int, scores: dict[tuple[int, int], tuple[float, bool]]) -> list[tuple[int, int]]:
+def _is_unlikely(
+    span: Span, kind: Kind | None, boxes: list[Box], scores: dict[Span, tuple[float, Kind | None]]
+) -> bool:
+    """Whether strokes are no one figure, as the largest of them is it already, or no writing, as they stand apart or
+    around each other.
+    """
+    numbers = range(*span)
+    if len(numbers) == 1:
+        return False
+    sizes = {n: max(boxes[n].width, boxes[n].height) for n in numbers}
+    if kind:
+        # A letter inside a box is no part of it; an arrow's head makes an arrow of a line.
+        largest = max(numbers, key=lambda n: sizes[n])
+        parts = [((largest, largest + 1), n) for n in numbers if n != largest]
+        parts += [((span[0], span[1] - 1), span[1] - 1), ((span[0] + 1, span[1]), span[0])]
+        return any(
+            part in scores
+            and scores[part][0] > DOUBTFUL
+            and scores[part][1] == kind
+            and _inner(boxes[part[0] : part[1]]).contains(boxes[n])
+            for part, n in parts
+        )
+    for before, after in zip(numbers[:-1], numbers[1:], strict=True):
+        one, two = boxes[before], boxes[after]
+        gap = max(two.x0 - one.x1, one.x0 - two.x1, two.y0 - one.y1, one.y0 - two.y1)
+        if gap > APART * max(sizes[before], sizes[after]):
+            return True
+    return any(
+        boxes[n].contains(boxes[m]) and sizes[n] > AROUND * sizes[m] > 0.2 * sizes[n]
+        for n in numbers
+        for m in numbers
+        if n != m
+    )
+
+
+def _inner(boxes: list[Box]) -> Box:
+    """What lies well within some boxes together."""
+    box = Box.union(boxes) or boxes[0]
+    return box.grown(-EDGE * min(box.width, box.height))
+
+
+def _best_parts(count: int, logs: dict[Span, float], figures: set[Span]) -> list[Span]:
     """The likeliest way to part the strokes, by dynamic programming over the order of drawing."""
-    best: list[tuple[float, list[tuple[int, int]]]] = [(0.0, [])]
+    ending: list[list[Span]] = [[] for _ in range(count + 1)]
+    for span in logs:
+        ending[span[1]].append(span)
+    best: list[tuple[float, Span]] = [(0.0, (0, 0))]
     for end in range(1, count + 1):
-        options = []
-        for (start, stop), (likely, figure) in scores.items():
-            if stop == end:
-                log, parts = best[start]
-                cost = EACH_COST if figure else STROKE_COST * (stop - start)
-                options.append((log + math.log(max(likely, 1e-4)) - cost, [*parts, (start, stop)]))
-        best.append(max(options))
-    return best[-1][1]
+        best.append(
+            max(
+                (
+                    best[start][0]
+                    + logs[start, stop]
+                    - (EACH_COST if (start, stop) in figures else STROKE_COST * (stop - start)),
+                    (start, stop),
+                )
+                for start, stop in ending[end]
+            )
+        )
+    parts, at = [], count
+    while at:
+        parts.append(best[at][1])
+        at = parts[-1][0]
+    return parts[::-1]
 
 
 def _holds(part: Part, parts: list[Part]) -> tuple[int, int]:

@@ -42,7 +42,15 @@ from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.core.sentences import Sentence
-from sunroom.core.shapes import Figure, Part, any_figure, drawn_among, evened, find_sketch, like_neighbour
+from sunroom.core.shapes import (
+    Figure,
+    Part,
+    any_figure,
+    evened,
+    find_sketch,
+    like_neighbour,
+    stand_like_letters,
+)
 from sunroom.core.shapes.even import Neighbour
 from sunroom.live.work.pool import Pool
 
@@ -156,14 +164,24 @@ def read_ink(
     samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
     finder = resources.finder()
     reader, own = resources.reader(language), _own_hand(hand)
-    lines = reader.read_lines(samples, own)
-    readings, figures = joined(lines), finder.find(samples)
+    figures = finder.find(samples)
     sketch = find_sketch(finder, samples) if not figures or figures[0].score < CLEAR else []
+    drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
+    # Among figures only what is none of them is writing.
+    written = [n for n in range(len(samples)) if n not in drawn] or list(range(len(samples)))
+    lines = [
+        msgspec.structs.replace(line, members=tuple(written[n] for n in line.members))
+        for line in reader.read_lines([samples[n] for n in written], own)
+    ]
+    readings = joined(lines)
     first = figure_first(readings, any_figure(figures), samples, around)
-    if len(sketch) > 1 and sum(map(len, (part.members for part in sketch))) == len(samples):
+    if len(drawn) == len(samples):
         # Boxes and arrows are read as a letter or two; a text of some length is writing.
-        first = not readings or len(readings[0].text) <= len(sketch) + 1
-    if not first and len(drawn_among(sketch, samples)) < 2:
+        said = "".join(readings[0].text.split()) if readings else ""
+        first = len(said) <= len(sketch) + 1 and not (said and stand_like_letters(sketch))
+    elif drawn:
+        first = True
+    if not first:
         sketch = []  # letters that look like figures, in a word
     same = like_neighbour(figures[0], neighbours) if figures else None
     if same:
