@@ -15,7 +15,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import rough
+from bench import rough, unseen
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
 from sunroom.core.geometry import Affine
@@ -97,6 +97,7 @@ def run() -> list[Row]:
             for language, words in ACCENTS.items()
         ),
     ]
+    rows += unseen.rows()
     rows += [_own_hands(loose=False), _own_hands(loose=True)]
     rows += [_figures(noise, aim) for noise, aim in ((0.02, 97.0), (0.04, 95.0), (0.06, 88.0))]
     rows.append(_one_stroke_arrows())

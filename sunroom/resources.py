@@ -12,10 +12,12 @@ from importlib.util import find_spec
 from pathlib import Path
 from typing import Any
 
+import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.reading import Reader
+from sunroom.core.reading.joint import Weights
 from sunroom.core.reading.prior import Prior
 from sunroom.core.reading.reader import Recognise
 from sunroom.core.reading.symbols import LookSymbols, Symbols
@@ -126,10 +128,18 @@ def _looks(net: Callable[..., Any]) -> LookSymbols:
 def reader(language: str = "en") -> Reader:
     """The reader with the word frequencies of a language (English words count too); built once a process."""
     recognise, characters = _recogniser()
-    return Reader(recognise, characters, _prior(language), symbols())
+    follow, path_characters = _net("paths")
+
+    def followed(path: NDArray[np.float32]) -> NDArray[np.float32]:
+        rows: NDArray[np.float32] = follow(path=path[None])[0][0]
+        return rows
+
+    weights = msgspec.json.decode((MODELS / "reading.json").read_bytes(), type=Weights)
+    return Reader(recognise, characters, prior(language), symbols(), followed, path_characters, weights)
 
 
-def _prior(language: str) -> Prior:
+def prior(language: str) -> Prior:
+    """How likely words of a language are; English words count too."""
     from wordfreq import top_n_list, zipf_frequency
 
     without: dict[str, list[str]] = {}

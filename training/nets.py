@@ -78,6 +78,33 @@ class PathNet(nn.Module):
         return self.choose(torch.cat([followed.mean(2), followed.amax(2), measures], 1))
 
 
+class WritingNet(nn.Module):
+    """Along the path of a line of writing, with what lies before and after: one row of characters to four points."""
+
+    def __init__(self, features: int, classes: int, width: int = 128) -> None:
+        super().__init__()
+        self.start = nn.Sequential(nn.Conv1d(features, width, 8, 4, 4), nn.BatchNorm1d(width), nn.ReLU())
+        self.blocks = nn.ModuleList(
+            nn.Sequential(
+                nn.Conv1d(width, width, 5, padding=2 * reach, dilation=reach),
+                nn.BatchNorm1d(width),
+                nn.ReLU(),
+            )
+            for reach in (1, 2, 4, 8, 2, 1)
+        )
+        self.choose = nn.Conv1d(width, classes, 1)
+
+    def forward(self, path: torch.Tensor) -> torch.Tensor:
+        """(N, T, features) to (N, T // 4 + 1, classes) probabilities; class 0 is the blank."""
+        return torch.softmax(self.logits(path), 2)
+
+    def logits(self, path: torch.Tensor) -> torch.Tensor:
+        followed = self.start(path.transpose(1, 2))
+        for block in self.blocks:
+            followed = followed + block(followed)
+        return self.choose(followed).transpose(1, 2)
+
+
 def fit(net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int) -> None:
     """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1."""
     order = np.random.default_rng(torch.initial_seed())

@@ -124,7 +124,7 @@ class Strokes(TestCase):
         found = net.find_each([[ring(50, 50)], [], [ring(90, 90)]])
         self.assertEqual([len(figures) > 0 for figures in found], [True, False, True])
         self.assertEqual(seen, [2])
-        self.assertEqual(net.scores([[], [ring(50, 50)]])[0], (0.5, False))
+        self.assertEqual(net.scores([[], [ring(50, 50)]])[0], (0.5, None))
         likely, figure = net.scores([[ring(50, 50)]])[0]
         self.assertAlmostEqual(likely, 0.9, places=5)
         self.assertTrue(figure)

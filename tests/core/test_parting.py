@@ -14,6 +14,7 @@ from numpy.typing import NDArray
 from demo.hand import Hand
 from sunroom.core.geometry import Box
 from sunroom.core.reading.closer import CloserLook, has_dash, is_numeric
+from sunroom.core.reading.joint import Columns, Joint, JointLook, Weights
 from sunroom.core.reading.lines import find_lines, slant
 from sunroom.core.reading.parting import MISFIT, NO_SYMBOL, LogsOf, Parted
 from sunroom.core.reading.prior import Prior
@@ -125,18 +126,26 @@ class Looking(TestCase):
         self.rows = np.full((12, len(self.columns) + 1), 0.02, np.float32)
         self.rows[:, 0] = 0.6
 
+    def look(self, weighed: dict[str, float]) -> JointLook:
+        """What two readers that see little say of a line."""
+        columns = Columns(list(self.columns))
+        joint = Joint(columns, columns, self.prior, Weights(0.5, 0.2, 0.8, 0.1, 0.2))
+        look = JointLook(joint, self.rows, self.rows)
+        look.weighed |= weighed
+        return look
+
     def strokes(self, text: str) -> list[Points]:
         return find_lines(Hand(9, 0.3).write(text, 0, 0, 60))[0].strokes
 
     def test_common_words_that_lead_clearly_are_left_alone(self) -> None:
-        weighed = {"noon": 0.0, "noom": -8.0}
-        self.closer.weigh(weighed, self.strokes("noon"), None, self.rows)
-        self.assertEqual(weighed, {"noon": 0.0, "noom": -8.0})
+        look = self.look({"noon": 0.0, "noom": -8.0})
+        self.closer.weigh(look, self.strokes("noon"), None)
+        self.assertEqual(look.weighed, {"noon": 0.0, "noom": -8.0})
 
     def test_texts_close_to_each_other_are_weighed_by_their_symbols(self) -> None:
-        weighed = {"naat": 0.0, "noot": 0.0}
-        self.closer.weigh(weighed, self.strokes("noot"), None, self.rows)
-        self.assertGreater(weighed["noot"], weighed["naat"])
+        look = self.look({"naat": 0.0, "noot": 0.0})
+        self.closer.weigh(look, self.strokes("noot"), None)
+        self.assertGreater(look.weighed["noot"], look.weighed["naat"])
 
     def test_a_number_is_read_as_one_and_a_word_is_not(self) -> None:
         readings = self.closer.read_number("2468", self.strokes("2468"), None, self.rows)

@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry.curves import Points
 from sunroom.core.reading.decode import beam_search, log_of
+from sunroom.core.reading.joint import JointLook
 from sunroom.core.reading.own_hand import OwnHand
 from sunroom.core.reading.parting import Parted
 from sunroom.core.reading.prior import Prior, agreement, dots_in
@@ -22,6 +23,8 @@ MAX_STROKES = 30
 NET_WEIGHT, HAND_WEIGHT = 0.8, 1.2
 #: The recogniser of lines says less of a single sign, and little beside samples of the own hand.
 LONE_NET_WEIGHT, LONE_HAND_WEIGHT = 1.6, 8.0
+#: Beside what both readers and the words say together, whose scale is another.
+BESIDE_JOINT = 0.5
 #: A single sign that the recogniser of lines does not see is read when it is this likely (logarithm).
 SURE_LONE, MAX_LONE_STROKES = -0.3, 4
 #: Texts that only the symbols say, at most.
@@ -34,8 +37,8 @@ JOINED = -3.0
 PIECES = 1
 #: A correction teaches when so large a share of its symbols are at least this likely (logarithm).
 LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
-#: However unlikely a text is to one of the two, the other may still be right.
-LEAST_LINE_LOG, LEAST_CLOSE_LOG = -20.0, -15.0
+#: However unlikely a text is by its symbols, the readers of lines may still be right.
+LEAST_CLOSE_LOG = -15.0
 NUMBER_CHARACTERS = "0123456789.,"
 #: Signs that a digit is taken for.
 NUMBER_LIKE = frozenset("OolIi|SsZzBbGgqCLFHATYcDQJ.,")
@@ -108,38 +111,20 @@ class CloserLook:
         sure = bool(likely) and likely[0] == texts[0] and likely[0][1] > SURE_LONE
         return ranked(dict(likely))[:MAX_READINGS] if sure else []
 
-    def weigh(
-        self,
-        weighed: dict[str, float],
-        strokes: Sequence[Points],
-        hand: OwnHand | None,
-        rows: NDArray[np.float32],
-    ) -> None:
-        """Weigh what a line may say by its symbols too, and add what only they say.
-
-        Parameters
-        ----------
-        weighed : dict of str to float
-            Log likelihoods of texts, changed in place; left alone when the writing is joined.
-        rows : (T, 1 + characters) float array
-            The view of the recogniser of lines.
-        """
-        if len(strokes) > MAX_STROKES or self._is_plain(weighed):
+    def weigh(self, look: JointLook, strokes: Sequence[Points], hand: OwnHand | None) -> None:
+        """Weigh what a line may say by its symbols too, and add what only they say; left alone when it is joined."""
+        if len(strokes) > MAX_STROKES or self._is_plain(look.weighed):
             return
         parted = self._symbols.parted(strokes, hand)
         texts = parted.texts()
         if not texts or texts[0][1] < JOINED * len(texts[0][0]) or len(texts[0][0]) > len(strokes) + PIECES:
             return
-        dots = dots_in(strokes)
-        for text, _ in texts[:MOST_ADDED]:
-            if text not in weighed and self._is_known(text):
-                line = max(self._line_log(text, rows), LEAST_LINE_LOG)
-                weighed[text] = line + self._prior.score(text) + agreement(text, dots)
+        look.weigh(text for text, _ in texts[:MOST_ADDED] if self._is_known(text))
         weights = (NET_WEIGHT, LONE_NET_WEIGHT) if hand is None else (HAND_WEIGHT, LONE_HAND_WEIGHT)
         weight = weights[len(texts[0][0]) == 1]
-        for text in weighed:
-            weighed[text] += weight * max(parted.log_of(text.replace(" ", "")), LEAST_CLOSE_LOG)
-            weighed[text] += parted.spacing(text)
+        for text in look.weighed:
+            close = weight * max(parted.log_of(text.replace(" ", "")), LEAST_CLOSE_LOG)
+            look.weighed[text] += BESIDE_JOINT * (close + parted.spacing(text))
 
     def _is_plain(self, weighed: dict[str, float]) -> bool:
         """Whether one reading, of common words, is so much likelier that a closer look changes nothing."""

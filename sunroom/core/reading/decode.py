@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 
 import numpy as np
 from numpy.typing import NDArray
@@ -19,7 +19,10 @@ _MINUS_INFINITY = float("-inf")
 
 
 def beam_search(
-    probabilities: NDArray[np.float32], alphabet: Sequence[str] | str, beam: int = BEAM
+    probabilities: NDArray[np.float32],
+    alphabet: Sequence[str] | str,
+    beam: int = BEAM,
+    likely: Callable[[str], float] | None = None,
 ) -> list[tuple[str, float]]:
     """The likeliest texts and their log probabilities, best first.
 
@@ -29,6 +32,9 @@ def beam_search(
         Rows sum to at most 1; column 0 is the blank.
     alphabet : sequence of str
         The character of each further column.
+    likely : callable, optional
+        How likely whole words are (logarithm): of two beginnings the one in likelier words is followed rather.
+        What is told of a text is its probability without that.
     """
     # For each text: log probability of ending in the blank, and of ending in its last character.
     beams: dict[str, tuple[float, float]] = {"": (0.0, _MINUS_INFINITY)}
@@ -41,7 +47,7 @@ def beam_search(
             columns = columns[np.argsort(row[columns])[-MAX_CANDIDATES:]]
         logs = [(alphabet[int(column) - 1], math.log(row[column])) for column in columns]
         blank = math.log(max(float(row[0]), 1e-12))
-        beams = _step(beams, blank, logs, beam)
+        beams = _step(beams, blank, logs, beam, likely)
     ranked = ((text, _add(b, c)) for text, (b, c) in beams.items())
     return sorted(ranked, key=lambda pair: -pair[1])
 
@@ -65,8 +71,36 @@ def log_of(probabilities: NDArray[np.float32], columns: Sequence[int]) -> float:
     return float(np.logaddexp(now[-1], now[-2]))
 
 
+def logs_of(probabilities: NDArray[np.float32], texts: Sequence[Sequence[int]]) -> NDArray[np.float64]:
+    """As ``log_of`` for several texts at once, each given by its columns."""
+    if not texts:
+        return np.zeros(0)
+    lengths = np.array([len(columns) for columns in texts])
+    states = np.zeros((len(texts), 2 * max(int(lengths.max()), 1) + 1), dtype=int)
+    for row, columns in enumerate(texts):
+        states[row, 1 : 2 * len(columns) : 2] = columns
+    logs = np.log(np.maximum(probabilities, 1e-12)).astype(float)
+    # A sign may follow another without a blank between when the two differ.
+    bars = np.where((states[:, 2:] != 0) & (states[:, 2:] != states[:, :-2]), 0.0, -np.inf)
+    now = np.full(states.shape, -np.inf)
+    now[:, 0] = logs[0, 0]
+    now[lengths > 0, 1] = logs[0, states[lengths > 0, 1]]
+    for row in logs[1:]:
+        new = now.copy()
+        np.logaddexp(new[:, 1:], now[:, :-1], out=new[:, 1:])
+        np.logaddexp(new[:, 2:], now[:, :-2] + bars, out=new[:, 2:])
+        now = new + row[states]
+    each = np.arange(len(texts))
+    last = np.where(lengths > 0, now[each, np.maximum(2 * lengths - 1, 0)], -np.inf)
+    return np.asarray(np.logaddexp(now[each, 2 * lengths], last))
+
+
 def _step(
-    beams: dict[str, tuple[float, float]], blank: float, logs: list[tuple[str, float]], beam: int
+    beams: dict[str, tuple[float, float]],
+    blank: float,
+    logs: list[tuple[str, float]],
+    beam: int,
+    likely: Callable[[str], float] | None,
 ) -> dict[str, tuple[float, float]]:
     new: dict[str, tuple[float, float]] = {}
     for text, (ends_blank, ends_char) in beams.items():
@@ -89,7 +123,13 @@ def _step(
             new[longer] = (b, _add(c, gain))
     if len(new) <= beam:
         return new
-    return dict(sorted(new.items(), key=lambda item: -max(item[1]))[:beam])
+    if likely is None:
+        return dict(sorted(new.items(), key=lambda item: -max(item[1]))[:beam])
+    words = {text[: text.rfind(" ") + 1] for text in new}
+    of = {whole: likely(whole) if whole else 0.0 for whole in words}
+    return dict(
+        sorted(new.items(), key=lambda item: -max(item[1]) - of[item[0][: item[0].rfind(" ") + 1]])[:beam]
+    )
 
 
 def _add(a: float, b: float) -> float:

@@ -17,6 +17,8 @@ FLAT, UNDER = 0.12, 0.3
 STRAIGHT = 1.7
 #: A ring's ends meet within this part of its size; it holds at least two letters.
 MEETS = 0.3
+#: By so much of its sides what is in it lies within it.
+WITHIN = 0.02
 #: And it is no longer than this, in ways around its box.
 LONGEST = 1.5
 MOST_STROKES_LOOKED_AT = 400
@@ -46,6 +48,10 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
             gap = float(np.hypot(*(stroke[0, :2] - stroke[-1, :2])))
             inside = others & (middles > low[number]).all(axis=1) & (middles < high[number]).all(axis=1)
             round_it = 1.6 * float(np.hypot(width, height)) < length < LONGEST * 2 * (width + height)
-            if inside.sum() >= 2 and round_it and gap < MEETS * float(np.hypot(width, height)):
+            # What is written in a ring lies in it wholly: a loop of a letter has its neighbours in and about it.
+            margin = WITHIN * size[number]
+            whole = (low > low[number] + margin) & (high < high[number] - margin)
+            holds = inside.sum() >= 2 and whole.all(axis=1)[inside].mean() > 0.8
+            if holds and round_it and gap < MEETS * float(np.hypot(width, height)):
                 found.add(number)
     return found

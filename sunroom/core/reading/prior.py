@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 import unicodedata
 from collections.abc import Callable, Iterator, Sequence
+from functools import lru_cache
 
 import numpy as np
 
@@ -16,11 +17,16 @@ Frequency = Callable[[str], float]
 Variants = Callable[[str], Sequence[str]]
 
 LENGTH_BONUS = 0.3
+#: Words whose frequency is at hand: a line asks for the same ones again and again.
+KEPT_WORDS = 50_000
 #: A word adds its zipf frequency less this: two words must be likelier together than one.
 WORD_COST = 3.0
 #: A letter alone is likelier a piece of a word, whatever lists of words say; but for “a” and “I”.
 LONE_LETTER = 1.0
 COMMON_LETTER = 6.5
+LETTERS = "abcdefghijklmnopqrstuvwxyz"
+#: Shorter words are changed into too many others.
+SHORTEST_CHANGED = 3
 #: Words rarer than this are as likely a misreading.
 KNOWN_ZIPF = 1.5
 #: A token with digits or signs is neither common nor rare: about the weight of an everyday word.
@@ -74,7 +80,7 @@ class Prior:
     """
 
     def __init__(self, frequency: Frequency, variants: Variants) -> None:
-        self._frequency = frequency
+        self._frequency = lru_cache(KEPT_WORDS)(frequency)
         self._variants = variants
 
     def score(self, text: str) -> float:
@@ -89,6 +95,29 @@ class Prior:
         words = _WORD.findall(text)
         whole = "".join(words) == "".join(text.split())
         return bool(words) and whole and min(self._frequency(w.lower()) for w in words) >= KNOWN_ZIPF
+
+    def nearly(self, token: str, least: float) -> list[str]:
+        """Words at least this common that are one letter other than a token, or have one more or less; as it is cased."""
+        match = _WORD.search(token)
+        if match is None or len(match[0]) < SHORTEST_CHANGED:
+            return []
+        word = match[0].lower()
+        made: dict[str, None] = {}
+        for at in range(len(word) + 1):
+            head, tail = word[:at], word[at:]
+            made |= dict.fromkeys(head + letter + tail for letter in LETTERS)
+            if tail:
+                made |= dict.fromkeys(head + letter + tail[1:] for letter in LETTERS)
+                made[head + tail[1:]] = None
+        made.pop(word, None)
+        known = [other for other in made if self._frequency(other) >= least]
+        return [token[: match.start()] + _cased(other, match[0]) + token[match.end() :] for other in known]
+
+    def usual(self, token: str) -> bool:
+        """Whether a token is a word that people use, in small letters, capitals, or with a capital first, or well formed."""
+        if self.well_formed(token):
+            return True
+        return self.knows(token) and (token[1:].islower() or token.isupper() or len(token) == 1)
 
     def well_formed(self, token: str) -> bool:
         """Whether a token is written as lessons write numbers, times, money and short equations."""

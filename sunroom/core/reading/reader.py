@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Callable, Sequence
 
 import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
+from sunroom.core.ink.pen_path import pen_path
 from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook
 from sunroom.core.reading.decode import beam_search
+from sunroom.core.reading.joint import Columns, Joint, JointLook, Weights
 from sunroom.core.reading.lines import Stroke, find_lines
 from sunroom.core.reading.marks import marks_among
 from sunroom.core.reading.own_hand import OwnHand
@@ -30,6 +31,8 @@ from sunroom.core.reading.symbols import Symbols
 
 #: (1, 3, 48, W) picture to (T, 1 + characters) probabilities, blank first
 Recognise = Callable[[NDArray[np.float32]], NDArray[np.float32]]
+#: (T, FEATURES) path of the pen (core.ink.pen_path) to (about T / 4, 1 + characters) probabilities, blank first
+Follow = Callable[[NDArray[np.float32]], NDArray[np.float32]]
 #: Characters that a lesson writes in a line; the recogniser knows thousands more.
 CHARACTERS = (
     "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789"
@@ -40,6 +43,8 @@ CHARACTERS = (
 ACCENTED = 6
 #: More strokes than this are not read at once: a page of writing is read in parts.
 MAX_STROKES = 600
+#: Shorter words may as well be signs, or a number.
+WORD_LENGTH = 3
 #: Below this the recogniser saw nothing that it knows as writing.
 LEAST_CERTAINTY = 0.05
 
@@ -57,6 +62,12 @@ class Reader:
         What words are likely.
     symbols : Symbols
         The nets of symbols, by which numbers and single signs are read better.
+    follow : callable
+        The reader that follows the pen; see ``Follow``.
+    path_alphabet : sequence of str
+        The character of each of its columns after the blank.
+    weights : Weights
+        How much each of the two counts, and the words.
     """
 
     def __init__(
@@ -65,6 +76,9 @@ class Reader:
         alphabet: Sequence[str],
         prior: Prior,
         symbols: Symbols,
+        follow: Follow,
+        path_alphabet: Sequence[str],
+        weights: Weights,
     ) -> None:
         columns = {character: number + 1 for number, character in enumerate(alphabet)}
         self.alphabet = [character for character in dict.fromkeys(CHARACTERS) if character in columns]
@@ -72,8 +86,9 @@ class Reader:
         column_of = {character: number + 1 for number, character in enumerate(self.alphabet)}
         self._digits = [0, *(column_of[c] for c in NUMBER_CHARACTERS)]
         self._closer = CloserLook(symbols, prior, column_of)
-        self._recognise = recognise
+        self._recognise, self.follow = recognise, follow
         self._prior = prior
+        self.joint = Joint(Columns(self.alphabet), Columns(path_alphabet), prior, weights)
 
     def recognise(self, picture: NDArray[np.float32]) -> NDArray[np.float32]:
         """(T, 1 + len(alphabet)) probabilities of our own characters, blank first."""
@@ -118,31 +133,32 @@ class Reader:
         rows = self.recognise(line_picture(shortened(strokes)))
         if not _seen(rows):
             return self._closer.lone_sign(strokes, hand)
-        found: dict[str, float] = {}
-        for text, log in beam_search(rows, self.alphabet):
-            text = " ".join(text.split())
-            if text:
-                found[text] = max(found.get(text, -math.inf), log)
-        if not found:
+        look = self.joint.look(rows, self.follow(pen_path(strokes)))
+        if not look.best:
             return []
-        plain_best = max(found, key=lambda text: found[text])
-        number = self._closer.read_number(plain_best, strokes, hand, rows)
-        if number:
-            return number
-        self._add_accented(found, strokes)
-        dots = dots_in(strokes)
-        weighed = {text: log + self._prior.score(text) + agreement(text, dots) for text, log in found.items()}
-        self._closer.weigh(weighed, strokes, hand, rows)
-        return self._with_rivals(ranked(weighed), plain_best, rows)
+        if not self._is_word(look.best):
+            number = self._closer.read_number(look.plain, strokes, hand, rows)
+            if number:
+                return number
+        self._add_accented(look, strokes)
+        # Looking closer at each letter makes words no better; it helps signs, and with a hand that is known.
+        if hand is not None or not any(
+            len(word) >= WORD_LENGTH and word.isalpha() for word in look.best.split()
+        ):
+            self._closer.weigh(look, strokes, hand)
+        return self._with_rivals(ranked(look.weighed), look.plain, rows)
 
-    def _add_accented(self, found: dict[str, float], strokes: list[Stroke]) -> None:
+    def _is_word(self, text: str) -> bool:
+        return len(text) >= WORD_LENGTH and self._prior.knows(text)
+
+    def _add_accented(self, look: JointLook, strokes: list[Stroke]) -> None:
         """Add the forms with accents of the best texts, at a cost when the ink has no marks for them."""
-        spare = marks_in(strokes)
-        for text, log in sorted(found.items(), key=lambda pair: -pair[1])[:ACCENTED]:
+        spare, dots = marks_in(strokes), dots_in(strokes)
+        for text in sorted(look.weighed, key=lambda text: -look.weighed[text])[:ACCENTED]:
             for other, more in self._prior.accented(text):
                 seen = marks_of(text) + dots_of(text) + more <= spare + 1
                 cost = ACCENT_COST if seen and spare > dots_of(text) else UNSEEN_COST
-                found[other] = max(found.get(other, -math.inf), log - cost)
+                look.put(other, text, cost - agreement(other, dots) + agreement(text, dots))
 
     def _with_rivals(
         self, readings: list[Reading], plain_best: str, rows: NDArray[np.float32]
