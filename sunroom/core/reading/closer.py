@@ -23,8 +23,9 @@ MAX_STROKES = 30
 NET_WEIGHT, HAND_WEIGHT = 0.8, 1.2
 #: The recogniser of lines says less of a single sign, and little beside samples of the own hand.
 LONE_NET_WEIGHT, LONE_HAND_WEIGHT = 1.6, 8.0
-#: Beside what both readers and the words say together, whose scale is another.
-BESIDE_JOINT = 0.5
+#: Beside what both readers and the words say together: as much beside the words as they were tuned for, whose weight
+#: there (reading.json) is this.
+BESIDE_JOINT = 0.86
 #: A single sign that the recogniser of lines does not see is read when it is this likely (logarithm).
 SURE_LONE, MAX_LONE_STROKES = -0.3, 4
 #: Texts that only the symbols say, at most.

@@ -88,9 +88,9 @@ class JointLook:
         return np.column_stack([*sides, np.array([joint.features(text) for text in texts])])
 
     def put(self, text: str, like: str, cost: float) -> None:
-        """Weigh ``text`` as the readers see ``like``, at a cost (logarithm of the picture's reader)."""
+        """Weigh ``text`` as the readers see ``like``, at a cost (logarithm, beside that of words)."""
         joint = self._joint
-        log = self.weighed[like] - joint.by_words(like) + joint.by_words(text) - joint.weights.picture * cost
+        log = self.weighed[like] - joint.by_words(like) + joint.by_words(text) - joint.weights.words * cost
         self.weighed[text] = max(self.weighed.get(text, log), log)
 
     @property
