@@ -120,6 +120,12 @@ class Together(TestCase):
         nothing = np.eye(1, len(LETTERS) + 1, dtype=np.float32)
         self.assertEqual(self.joint.look(nothing, nothing).best, "")
 
+    def test_a_reader_with_too_few_rows_forbids_nothing(self) -> None:
+        look = self.joint.look(rows_of("shadow"), rows_of("s"))
+        self.assertEqual(look.plain, "shadow")
+        self.assertTrue(np.isfinite(list(look.weighed.values())).all())
+        self.assertIn("shadow", look.weighed)
+
     def test_words_in_odd_capitals_are_not_usual(self) -> None:
         usual = [token for token in ("sun", "Sun", "SUN", "sUn", "9:30", "xkq") if self.prior.usual(token)]
         self.assertEqual(usual, ["sun", "Sun", "SUN", "9:30"])

@@ -141,6 +141,13 @@ class Weighing(TestCase):
         self.assertEqual(list(self.prior.accented("Uber the")), [("Über the", 2)])
         self.assertEqual(list(self.prior.accented("then")), [])
 
+    def test_no_rival_is_the_first_reading_in_odd_capitals(self) -> None:
+        texts = [reading.text for reading in reader().read(Hand(9, 0.3).write("measure", 0, 0, 60))]
+        self.assertEqual(texts[0], "measure")
+        self.assertEqual(
+            [t for t in texts if t.casefold() == "measure" and t[1:] not in ("easure", "EASURE")], []
+        )
+
     def test_dots_and_marks_are_counted(self) -> None:
         self.assertEqual((dots_of("i: j!"), marks_of("über ça é")), (5, 3))
         self.assertGreater(agreement("10:30", 2), agreement("10.30", 2))

@@ -18,6 +18,9 @@ from sunroom.core.reading.prior import LENGTH_BONUS, Prior
 
 #: What neither reader has a column for is this likely in each row.
 UNKNOWN = 1e-3
+#: For each character no text is less likely to a reader than this (logarithm): what has too few rows for a text, such as
+#: of many specks, does not forbid it.
+LEAST_EACH = -8.0
 #: A line's words are changed one at a time: so often at most, trying so many texts each time.
 ROUNDS, MOST_TRIED = 2, 36
 #: The reader that follows the pen has so many texts: it is less sure than the other.
@@ -57,7 +60,7 @@ class Columns:
         other = np.full((len(rows), 1), UNKNOWN, np.float32)
         wide = np.concatenate([rows, other], axis=1)
         columns = [[self._of.get(c, wide.shape[1] - 1) for c in text] for text in texts]
-        return logs_of(wide, columns)
+        return np.maximum(logs_of(wide, columns), [LEAST_EACH * (1 + len(text)) for text in texts])
 
 
 class JointLook:

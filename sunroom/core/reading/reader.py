@@ -146,7 +146,7 @@ class Reader:
             len(word) >= WORD_LENGTH and word.isalpha() for word in look.best.split()
         ):
             self._closer.weigh(look, strokes, hand)
-        return self._with_rivals(ranked(look.weighed), look.plain, rows)
+        return self._with_rivals(_in_one_case(ranked(look.weighed)), look.plain, rows)
 
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)
@@ -174,6 +174,18 @@ class Reader:
             if len(first) < MAX_READINGS and text not in {reading.text for reading in first}:
                 first.append(rest.get(text, Reading(text, 0.0)))
         return first
+
+
+def _in_one_case(readings: list[Reading]) -> list[Reading]:
+    """Readings without those that are likelier ones in odd capitals: they take a rival's place and help nobody."""
+    known: set[str] = set()
+    kept = []
+    for reading in readings:
+        text, folded = reading.text, reading.text.casefold()
+        if folded not in known or text in (text.lower(), text.upper(), text.capitalize(), text.title()):
+            kept.append(reading)
+        known.add(folded)
+    return kept
 
 
 def _seen(rows: NDArray[np.float32]) -> bool:
