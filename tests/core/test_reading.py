@@ -198,7 +198,7 @@ class Deciding(TestCase):
     def test_unasked_only_what_is_sure_is_made_of_ink_and_never_of_a_single_sign(self) -> None:
         rows = [
             (("noon", 0.95), 0.0, False, "typeset"),
-            (("noon", 0.89), 0.0, False, ""),
+            (("noon", 0.6), 0.0, False, ""),
             (("n", 0.99), 0.0, False, ""),
             (("noon", 0.95), 0.9, True, "true_up"),
             (("noon", 0.95), 0.84, True, ""),
