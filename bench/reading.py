@@ -16,6 +16,7 @@ from pathlib import Path
 import numpy as np
 
 from bench import rough, unseen
+from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
 from sunroom.core.geometry import Affine
@@ -38,24 +39,7 @@ WORDS = (
     "river mountain bridge castle forest island harbour market village station engine bottle basket bicycle "
     "yellow purple orange silver wooden heavy gentle clever honest famous empty hungry thirsty quiet lonely"
 ).split()
-LINES = (
-    "the shadow is longest when the sun is low",
-    "put the stick upright in the middle of the yard",
-    "measure it every hour and write the length down",
-    "at noon the shadow points straight to the north",
-    "why is the shadow in winter longer than in summer",
-    "the angle at the top belongs to the height of the sun",
-    "draw a line from the tip of the stick to the ground",
-    "what happens to the length when the angle is halved",
-    "compare your table with the one on the next page",
-    "the two triangles have the same shape but not size",
-    "turn the page and copy the sentence in your own words",
-    "we walked along the river until it was almost dark",
-    "she asked whether the old bridge was still open",
-    "nobody remembered where the blue bottle had come from",
-    "every evening they carried water up to the garden",
-    "the train was late because of snow on the mountain",
-)
+LINES = SENTENCES[:16]
 NUMBERS = 500
 TOKENS = (
     "25°", "2.14 m", "10:30", "3x+5", "x=2", "50%", "12 cm", "1/2", "7.5", "x=-3", "90°", "9:05", "4 km", "100%", "£12",

@@ -3,7 +3,7 @@
     python -m training.follow MINUTES       trains for so long, and goes on from training/var/paths.pt when it is there
     python -m training.follow 0             writes sunroom/models/paths.onnx from there
 
-Samples are made on the fly by two more processes; each is seen about four times.
+Samples are made on the fly by another process; each is seen about four times.
 """
 
 from __future__ import annotations
@@ -29,7 +29,6 @@ from training.writing import ALPHABET, MEASURED, sample
 KEPT = TRACED / "paths.pt"
 BATCH, BUCKETS = 64, 8
 CHUNK, SEEN_TIMES, POOL = 256, 4, 24_000
-MAKERS = 1
 BEST_RATE = 2.5e-3
 WARM_UP_S, REPORT_S = 60.0, 120.0
 
@@ -53,9 +52,8 @@ def train(net: WritingNet, seconds: float) -> None:
     context = get_context("spawn")
     queue: Queue[list[Sample]] = context.Queue(8)
     start = time.time()
-    makers = [context.Process(target=make, args=(queue, int(start) + n), daemon=True) for n in range(MAKERS)]
-    for maker in makers:
-        maker.start()
+    maker = context.Process(target=make, args=(queue, int(start)), daemon=True)
+    maker.start()
     random = np.random.default_rng(SEED)
     optimiser = torch.optim.AdamW(net.parameters(), BEST_RATE, weight_decay=1e-4)
     loss_of = nn.CTCLoss(zero_infinity=True)
@@ -99,8 +97,7 @@ def train(net: WritingNet, seconds: float) -> None:
                 flush=True,
             )
     torch.save(net.state_dict(), KEPT)
-    for maker in makers:
-        maker.terminate()
+    maker.terminate()
 
 
 def make(queue: Queue[list[Sample]], seed: int) -> None:

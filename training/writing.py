@@ -36,12 +36,13 @@ LAST = (
     "nanum-pen-script", "short-stack", "kavivanar", "zeyada", "schoolbell", "the-girl-next-door",
 )  # fmt: skip
 #: Real digits make up so much of the numbers.
-REAL_DIGITS = 0.0
+REAL_DIGITS = 0.6
 LANGUAGES = {"en": 0.55, "de": 0.15, "fr": 0.15, "es": 0.15}
 COMMON = 30_000
 UNSEEN_PART = 12
 UNITS = ("cm", "m", "km", "kg", "g", "min", "h", "s", "l", "ml", "mm", "°", "%", "€", "£", "$", "°C", "m/s")
-LOOKS_ALIKE_STEP = 0.012
+#: Real digits are traced with more points than it takes.
+DIGIT_STEP = 0.012
 
 
 def is_unseen(word: str) -> bool:
@@ -155,7 +156,7 @@ def written(name: str, text: str, random: np.random.Generator) -> Strokes:
         return []
     glyphs, _ = shaped
     loose = random.uniform(0.2, 1.3)
-    spread, drift, jump = (random.normal(0, s) * loose for s in (0.015, 0.03, 0.0))
+    spread, drift = (random.normal(0, s) * loose for s in (0.015, 0.03))
     wider = random.normal(0.0, 0.06) if random.random() < 0.2 else 0.0
     real = random.random() < REAL_DIGITS
     letters: list[tuple[str, Strokes]] = []
@@ -167,7 +168,7 @@ def written(name: str, text: str, random: np.random.Generator) -> Strokes:
                 x += random.normal(0.05, 0.06)
             continue
         size = 1 + random.normal(0, 0.03) * loose + drift * number / 8
-        at = np.array([x + random.normal(0, 0.008) * loose, jump + random.normal(0, 0.012) * loose])
+        at = np.array([x + random.normal(0, 0.008) * loose, random.normal(0, 0.012) * loose])
         strokes = glyph.strokes
         if real and character.isdigit():
             strokes = _real_digit(character, strokes, random)
@@ -196,9 +197,7 @@ def _real_digit(character: str, like: Strokes, random: np.random.Generator) -> S
 
 @cache
 def _digits(digit: int) -> list[Strokes]:
-    return [
-        [s[simplify(s, LOOKS_ALIKE_STEP)] for s in strokes] for strokes in hands.digits(digit, "training")
-    ]
+    return [[s[simplify(s, DIGIT_STEP)] for s in strokes] for strokes in hands.digits(digit, "training")]
 
 
 def _joined(letters: list[tuple[str, Strokes]], random: np.random.Generator) -> Strokes:

@@ -1875,3 +1875,5 @@ player-place = Stelle
 player-large = Größer
 player-small = Kleiner
 player-end = Für alle beenden
+player-quiet = Hier stumm
+player-loud = Hier hören

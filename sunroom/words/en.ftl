@@ -1875,3 +1875,5 @@ player-place = Place
 player-large = Larger
 player-small = Smaller
 player-end = End for everybody
+player-quiet = Mute here
+player-loud = Hear it here

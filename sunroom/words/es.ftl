@@ -1875,3 +1875,5 @@ player-place = Posición
 player-large = Más grande
 player-small = Más pequeño
 player-end = Terminar para todos
+player-quiet = Silenciar aquí
+player-loud = Oír aquí

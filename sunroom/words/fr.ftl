@@ -1875,3 +1875,5 @@ player-place = Position
 player-large = Plus grand
 player-small = Plus petit
 player-end = Arrêter pour tous
+player-quiet = Muet ici
+player-loud = Entendre ici

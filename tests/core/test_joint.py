@@ -126,6 +126,11 @@ class Together(TestCase):
         self.assertTrue(np.isfinite(list(look.weighed.values())).all())
         self.assertIn("shadow", look.weighed)
 
+    def test_words_of_a_beginning_are_weighed_one_more_at_a_time(self) -> None:
+        likely = self.joint._known_words()
+        for words in ("the ", "the sun 9 cm at noon ", "a " * 60):
+            self.assertAlmostEqual(likely(words), self.joint.by_words(words) / WEIGHTS.picture)
+
     def test_words_in_odd_capitals_are_not_usual(self) -> None:
         usual = [token for token in ("sun", "Sun", "SUN", "sUn", "9:30", "xkq") if self.prior.usual(token)]
         self.assertEqual(usual, ["sun", "Sun", "SUN", "9:30"])

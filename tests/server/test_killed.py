@@ -20,12 +20,13 @@ from urllib.error import URLError
 import numpy as np
 import psutil
 
-from sunroom.core.board import InkItem, PageHead
+from sunroom.core.board import CardItem, InkItem, PageHead
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.live.wire.messages import Answered, Do, Frame, PageItems
 from tests.server.client import Line, Web
 from tests.server.test_afterwards import asked
+from tests.server.test_media import sound, take_sound
 
 ROOT = Path(__file__).parents[2]
 
@@ -69,6 +70,25 @@ class Killed(TestCase):
         with suppress(ProcessLookupError):
             os.killpg(self.server.pid, how)
         self.server.wait(10)
+
+    def test_a_sound_that_was_taken_and_its_card_are_there_after_kill_9(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        welcome = line.welcome()
+        page, board, data = welcome.pages[0].id, welcome.board.id, sound(20)
+        uid = take_sound(web, board, data)["id"]
+        line.send(
+            Do("step-card", AddItems(page, (CardItem(id="card-0001", of="sound", title="Noon", file=uid),)))
+        )
+        line.hear(Frame, lambda frame: any(step.id == "step-card" for step in frame.steps))
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        self.assertIsNone(line.welcome().play, "nothing plays on by itself")
+        (card,) = line.hear(PageItems).items
+        self.assertEqual(card.file, uid)
+        self.assertEqual(web.get(f"/boards/{board}/media/{uid}"), data)
 
     def test_every_answered_step_is_there_after_kill_9_and_what_is_sent_again_lands_once(self) -> None:
         web = Web(self.base)

@@ -64,7 +64,7 @@ export function drawNote(context: CanvasRenderingContext2D, item: NoteItem): voi
   context.fillText(item.name, NOTE_PAD, item.height - NOTE_PAD * 0.7)
 }
 
-export function placeOf(address: string): string {
+function placeOf(address: string): string {
   return PLACE.exec(address)?.[1] ?? ''
 }
 

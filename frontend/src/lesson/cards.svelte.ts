@@ -2,13 +2,12 @@
 import type { Point } from '../board/place'
 import { ask } from '../wire/api'
 import { newId } from '../wire/codec'
-import type { CardItem, MediumTaken, Play } from '../wire/generated'
+import { MAX_CARD_TITLE, type CardItem, type MediumTaken, type Play } from '../wire/generated'
 import { t } from '../words/words.svelte'
 import type { Inside } from './inside'
 
 /** A new card in board units. */
 const [WIDTH, HEIGHT] = [320, 92]
-export const TITLE_LENGTH = 120
 const ENDING = /\.\w{1,5}$/
 
 /** What plays here: for everybody, or for this person alone. */
@@ -54,7 +53,7 @@ export class Cards {
     try {
       const path = `/api/boards/${this.#inside.boardId}/media`
       const { id, of } = await ask<MediumTaken>('POST', path, file, this.bringing.signal)
-      const title = file.name.replace(ENDING, '').slice(0, TITLE_LENGTH).trim() || t('card-untitled')
+      const title = file.name.replace(ENDING, '').slice(0, MAX_CARD_TITLE).trim() || t('card-untitled')
       this.put({ of, title, file: id, address: '' }, at)
     } catch (error) {
       if ((error as Error).message) this.#inside.warn((error as Error).message)

@@ -320,9 +320,9 @@ export class Session implements Inside {
     this.boards = welcome.boards
     this.classroom.porch = null
     this.classroom.chat = welcome.chat
-    this.cards.hear(welcome.play)
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
+    this.cards.hear(welcome.play)
     this.line = 'open'
     this.board.welcome(welcome)
     if (!this.pages.now) {

@@ -861,7 +861,9 @@ export interface Words {
   'player-large': null
   'player-led': { name: string | number }
   'player-listen': null
+  'player-loud': null
   'player-place': null
+  'player-quiet': null
   'player-small': null
   'point-arrow': null
   'point-light': null

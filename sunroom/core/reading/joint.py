@@ -6,7 +6,7 @@ with single words of theirs changed, are weighed together. The weights are no se
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from functools import cache
 
 import msgspec
@@ -27,6 +27,8 @@ ROUNDS, MOST_TRIED = 2, 36
 PATH_BEAM = 12
 #: Words nearly like one that nobody uses must be this common (zipf).
 COMMON = 2.5
+#: A text is as much work as it has signs times rows of the readers; of very long lines fewer texts are weighed.
+MOST_WORK, LEAST_TEXTS = 3_000_000, 4
 #: Of so many texts the words are tried in each other's places.
 MIXED = 12
 
@@ -79,6 +81,10 @@ class JointLook:
         """Weigh these texts too."""
         new = [text for text in dict.fromkeys(" ".join(text.split()) for text in texts) if text]
         new = [text for text in new if text not in self.weighed]
+        longest = max(map(len, new), default=0)
+        new = new[
+            : max(LEAST_TEXTS, MOST_WORK // (1 + longest * (len(self.picture_rows) + len(self.path_rows))))
+        ]
         if not new:
             return
         logs = self.features(new) @ np.array(msgspec.structs.astuple(self._joint.weights))
@@ -120,7 +126,7 @@ class Joint:
     def look(self, picture_rows: NDArray[np.float32], path_rows: NDArray[np.float32]) -> JointLook:
         """Weigh what a line may say by the two readers' rows of it."""
         look = JointLook(self, compact(picture_rows), compact(path_rows))
-        known = cache(self._likely)  # the same beginnings are weighed at every row
+        known = self._known_words()
         plain = beam_search(look.picture_rows, self.picture.alphabet)
         look.plain = next((said for text, _ in plain if (said := " ".join(text.split()))), "")
         words = beam_search(look.picture_rows, self.picture.alphabet, likely=known)
@@ -144,9 +150,20 @@ class Joint:
         unusual = sum(not self._prior.usual(token) for token in text.split())
         return self._prior.score(text) - LENGTH_BONUS * len(text), len(text), -unusual
 
-    def _likely(self, words: str) -> float:
-        """Whole words of a beginning, beside a reader's logarithms as they are."""
-        return self.by_words(words) / self.weights.picture
+    def _known_words(self) -> Callable[[str], float]:
+        """How likely the whole words of a beginning are, beside a reader's logarithms as they are.
+
+        The same beginnings are asked for at every row, and each is another one and a word more.
+        """
+
+        @cache
+        def likely(words: str) -> float:
+            head, _, last = words[:-1].rpartition(" ")
+            before = head[head.rfind(" ") + 1 :] + " " if head else ""
+            more = self.by_words(f"{before}{last} ") - self.by_words(before)
+            return (likely(f"{head} ") if head else 0.0) + more / self.weights.picture
+
+        return likely
 
     def _with_other_words(self, weighed: dict[str, float]) -> list[str]:
         """The likeliest text with each of its words changed: for those of others, and for words nearly like it."""

@@ -15,7 +15,7 @@ from sunroom.core.board.items import Medium
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.media import MAX_BYTES, clean_medium
 from sunroom.core.sentences import said
-from sunroom.live.doors.files import body_file, check_may_bring, visible_board
+from sunroom.live.doors.files import body_file, check_may_bring, making, visible_board
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems
 
 #: Browsers ask for a part of a file to begin somewhere in it; they are given no more at once than this.
@@ -39,11 +39,12 @@ def bring_in(request: HttpRequest, board: str) -> HttpResponse:
     check_may_bring(request, row)
     with body_file(request, MAX_BYTES) as file:
         check_space(row.room_id, file.stat().st_size)
-        try:
-            medium = clean_medium(file.read_bytes())
-        except MalformedError as error:
-            raise Problem(400, error.sentence) from error
-    return answer(MediumTaken(kept.keep(row.room_id, medium), medium.of), 201)
+        with making():  # one at a time: it is whole in memory
+            try:
+                medium = clean_medium(file.read_bytes())
+            except MalformedError as error:
+                raise Problem(400, error.sentence) from error
+            return answer(MediumTaken(kept.keep(row.room_id, medium), medium.of), 201)
 
 
 @require_GET
@@ -56,18 +57,24 @@ def medium(request: HttpRequest, board: str, medium: str) -> HttpResponse:
     if found is None:
         raise Problem(404, said("no-such-medium"))
     asked = _RANGE.fullmatch(request.headers.get("Range", ""))
-    start = int(asked[1]) if asked else 0
-    if asked and start >= found.size:
+    if asked is None or (asked[2] and int(asked[2]) < int(asked[1])):
+        response = _whole(request, found)
+    elif int(asked[1]) >= found.size:
         response = HttpResponse(status=416)
         response["Content-Range"] = f"bytes */{found.size}"
         return response
-    end = min(int(asked[2]) + 1 if asked and asked[2] else found.size, found.size)
-    if asked:
-        end = min(max(end, start), start + MOST_AT_ONCE)
-    data = b"".join(kept.read(found, start, end))
-    response = HttpResponse(data, status=206 if asked else 200, content_type=found.mime)
-    if asked:
+    else:
+        start = int(asked[1])
+        end = min(int(asked[2]) + 1 if asked[2] else found.size, found.size, start + MOST_AT_ONCE)
+        response = HttpResponse(b"".join(kept.read(found, start, end)), status=206, content_type=found.mime)
         response["Content-Range"] = f"bytes {start}-{end - 1}/{found.size}"
     response["Accept-Ranges"] = "bytes"
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     return response
+
+
+def _whole(request: HttpRequest, found: models.Medium) -> HttpResponse:
+    """All of it at once, which no player asks for: seldom, and one at a time."""
+    allow(request, "medium-whole", 20, 60)
+    with making():
+        return HttpResponse(b"".join(kept.read(found, 0, found.size)), content_type=found.mime)

@@ -15,6 +15,8 @@
   /** The browser plays nothing by itself before somebody has pressed something. */
   let asks = $state(false)
   let large = $state(false)
+  /** What everybody hears need not be heard here. */
+  let quiet = $state(false)
 
   /** Further apart than this from the others, and one is put where they are. */
   const APART_S = 0.7
@@ -76,31 +78,19 @@
 </script>
 
 <section class:large aria-label={t('player', { title: heard.title })} data-testid="player">
-  {#if heard.of === 'video'}
-    <!-- svelte-ignore a11y_media_has_caption -->
-    <video
-      bind:this={medium}
-      src={session.cards.source(heard.file)}
-      ontimeupdate={() => (place = medium?.currentTime ?? 0)}
-      ondurationchange={() => (length = medium?.duration ?? 0)}
-      onplay={() => (going = true)}
-      onpause={() => (going = false)}
-      onerror={() => (failed = true)}
-      onloadedmetadata={fall}
-      playsinline
-    ></video>
-  {:else}
-    <audio
-      bind:this={medium}
-      src={session.cards.source(heard.file)}
-      ontimeupdate={() => (place = medium?.currentTime ?? 0)}
-      ondurationchange={() => (length = medium?.duration ?? 0)}
-      onplay={() => (going = true)}
-      onpause={() => (going = false)}
-      onerror={() => (failed = true)}
-      onloadedmetadata={fall}
-    ></audio>
-  {/if}
+  <svelte:element
+    this={heard.of === 'video' ? 'video' : 'audio'}
+    bind:this={medium}
+    src={session.cards.source(heard.file)}
+    muted={quiet}
+    ontimeupdate={() => (place = medium?.currentTime ?? 0)}
+    ondurationchange={() => (length = medium?.duration ?? 0)}
+    onplay={() => (going = true)}
+    onpause={() => (going = false)}
+    onerror={() => (failed = true)}
+    onloadedmetadata={fall}
+    playsinline
+  ></svelte:element>
   <div class="head">
     <b>{heard.title}</b>
     <span
@@ -140,6 +130,11 @@
         >{t(large ? 'player-small' : 'player-large')}</Button
       >
     {/if}
+    {#if !alone}
+      <Button kind="quiet" aria-pressed={quiet} onclick={() => (quiet = !quiet)}
+        >{t(quiet ? 'player-loud' : 'player-quiet')}</Button
+      >
+    {/if}
     {#if mine}<Button kind="quiet" onclick={() => session.cards.end()}
         >{t(alone ? 'close' : 'player-end')}</Button
       >{/if}
@@ -163,7 +158,7 @@
   .large {
     width: min(760px, calc(100% - 24px));
   }
-  video {
+  section :global(video) {
     width: 100%;
     max-height: 60vh;
     border-radius: 4px;
@@ -186,9 +181,6 @@
   }
   .ends {
     justify-content: flex-end;
-  }
-  .ends:empty {
-    display: none;
   }
   input {
     flex: 1;

@@ -1,13 +1,12 @@
 <script lang="ts">
   /** A card for what lies elsewhere: what it is called and where it leads. */
   import type { Point } from '../../board/place'
-  import { TITLE_LENGTH } from '../../lesson/cards.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Field from '../../ui/Field.svelte'
   import Radios from '../../ui/Radios.svelte'
-  import type { CardItem } from '../../wire/generated'
+  import { MAX_CARD_TITLE, type CardItem } from '../../wire/generated'
   import { t } from '../../words/words.svelte'
 
   let { session, card, at }: { session: Session; card: CardItem | null; at: () => Point } = $props()
@@ -34,7 +33,7 @@
       problem = t('card-address-problem')
       return
     }
-    const name = title.trim() || whole.replace(/^\w+:(\/\/)?/, '').slice(0, TITLE_LENGTH)
+    const name = title.trim() || whole.replace(/^\w+:(\/\/)?/, '').slice(0, MAX_CARD_TITLE)
     if (card) session.cards.edit(card, name, own ? '' : whole)
     else session.cards.put({ of, title: name, address: whole, file: '' }, at())
     dialog.close()
@@ -59,7 +58,7 @@
         spellcheck="false"
       />
     {/if}
-    <Field label={t('card-title')} bind:value={title} maxlength={TITLE_LENGTH} autocomplete="off" />
+    <Field label={t('card-title')} bind:value={title} maxlength={MAX_CARD_TITLE} autocomplete="off" />
     {#if !card}
       <Radios
         look="buttons"
