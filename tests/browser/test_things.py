@@ -326,6 +326,10 @@ class Things(Tools):
         state = "const m = document.querySelector('audio'); return m && [m.paused, m.currentTime]"
         script = self.tutor.driver.execute_script
         self.tutor.wait(lambda: (script(state) or [True])[0] is False or None, "the sound")
+        self.tutor.press("[data-testid=player] button", "Mute here")
+        self.tutor.wait(
+            lambda: script("return document.querySelector('audio').muted") or None, "silence here"
+        )
         self.tutor.press("[data-testid=player] button", "Pause")
         self.tutor.wait(lambda: script(state)[0] or None, "the pause")
         self.tutor.press("[data-testid=player] button", "End for everybody")
