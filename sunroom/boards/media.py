@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from datetime import timedelta
 
-from django.db import transaction
+from django.db.models import QuerySet
+from django.utils.timezone import now
 
 from sunroom.boards import models
 from sunroom.core.formats.media import Medium
@@ -12,23 +14,32 @@ from sunroom.core.formats.package import MAX_MEDIA
 from sunroom.rooms.services import new_uid
 
 PART_BYTES = 262_144
+#: So many parts are written before strokes have their turn.
+PARTS_AT_ONCE = 12
+UNFINISHED_FOR = timedelta(hours=1)
 
 
 def keep(room_id: int, medium: Medium) -> str:
-    """Keep a sound or a video in the room; its id."""
-    with transaction.atomic():
-        row = models.Medium.objects.create(
-            room_id=room_id, uid=new_uid(), of=medium.of, mime=medium.mime, size=len(medium.data)
-        )
-        starts = range(0, len(medium.data), PART_BYTES)
+    """Keep a sound or a video in the room; its id.
+
+    It is written in pieces, so that strokes are kept between them; one that was not finished is as if it were not, and
+    goes with the next that comes after an hour.
+    """
+    models.Medium.objects.filter(size=0, created_at__lt=now() - UNFINISHED_FOR).delete()
+    row = models.Medium.objects.create(room_id=room_id, uid=new_uid(), of=medium.of, mime=medium.mime, size=0)
+    parts = [medium.data[start : start + PART_BYTES] for start in range(0, len(medium.data), PART_BYTES)]
+    for start in range(0, len(parts), PARTS_AT_ONCE):
         models.MediumPart.objects.bulk_create(
-            [
-                models.MediumPart(medium=row, number=number, data=medium.data[start : start + PART_BYTES])
-                for number, start in enumerate(starts)
-            ],
-            batch_size=16,
+            models.MediumPart(medium=row, number=number, data=data)
+            for number, data in enumerate(parts[start : start + PARTS_AT_ONCE], start)
         )
+    models.Medium.objects.filter(pk=row.pk).update(size=len(medium.data))
     return row.uid
+
+
+def of_room(room_id: int) -> QuerySet[models.Medium]:
+    """The media of a room that are wholly there."""
+    return models.Medium.objects.filter(room_id=room_id, size__gt=0)
 
 
 def read(medium: models.Medium, start: int, end: int) -> Iterator[bytes]:
@@ -43,7 +54,7 @@ def files(room_id: int, uids: set[str]) -> dict[str, bytes]:
     """Whole files of those of the room's media that are there, the small ones first, as many as a package takes."""
     found: dict[str, bytes] = {}
     room = MAX_MEDIA
-    for row in models.Medium.objects.filter(room_id=room_id, uid__in=uids).order_by("size", "id"):
+    for row in of_room(room_id).filter(uid__in=uids).order_by("size", "id"):
         if row.size > room:
             break
         found[row.uid] = b"".join(read(row, 0, row.size))

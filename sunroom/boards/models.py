@@ -96,7 +96,7 @@ class Picture(models.Model):
 
 
 class Medium(models.Model):
-    """A sound or a video that was brought into a room; cards play it by its ``uid``."""
+    """A sound or a video that was brought into a room; cards play it by its ``uid``. Its size is 0 until it is wholly there."""
 
     room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="media")
     uid = models.CharField(max_length=20, unique=True)

@@ -6,11 +6,13 @@ import io
 import json
 import urllib.request
 import wave
+from datetime import timedelta
 from typing import Any
 from unittest import mock
 from urllib.error import HTTPError
 
 from django.test import override_settings
+from django.utils.timezone import now
 
 from sunroom.boards import models, store
 from sunroom.boards.media import PART_BYTES
@@ -99,6 +101,18 @@ class MediaTest(OutTest):
         whole = [self.part(uid, "")[0] for _ in range(25)]
         self.assertIn(429, whole, "files as wholes are seldom asked for")
         self.assertEqual(self.part(uid, "bytes=0-9")[0], 206, "who plays goes on")
+
+    def test_one_that_was_not_finished_is_not_there_and_goes_with_a_later_one(self) -> None:
+        room = models.Board.objects.get(uid=self.board).room
+        cut = models.Medium.objects.create(room=room, uid="cut-off-1", of="sound", mime="audio/wav", size=0)
+        models.MediumPart.objects.create(medium=cut, number=0, data=b"RIFF")
+        self.assertEqual(self.part("cut-off-1", "")[0], 404)
+        self.send(sound(1))
+        self.assertEqual(models.Medium.objects.filter(uid="cut-off-1").count(), 1, "it may be on its way")
+        models.Medium.objects.filter(pk=cut.pk).update(created_at=now() - timedelta(hours=2))
+        self.send(sound(1))
+        self.assertEqual(models.Medium.objects.filter(uid="cut-off-1").count(), 0)
+        self.assertEqual(models.MediumPart.objects.filter(medium_id=cut.pk).count(), 0)
 
     def test_what_is_neither_sound_nor_video_is_said_and_a_full_room_takes_none(self) -> None:
         for data in (b"", b"noon", b"<script>alert(1)</script>", b"GIF89a"):

@@ -53,7 +53,7 @@ def medium(request: HttpRequest, board: str, medium: str) -> HttpResponse:
     """A sound or a video of the board's room, or the part of it that is asked for (RFC 9110, 14)."""
     allow(request, "medium-part", 600, 60)
     row = visible_board(request, board)
-    found = models.Medium.objects.filter(room_id=row.room_id, uid=medium).first()
+    found = kept.of_room(row.room_id).filter(uid=medium).first()
     if found is None:
         raise Problem(404, said("no-such-medium"))
     asked = _RANGE.fullmatch(request.headers.get("Range", ""))
