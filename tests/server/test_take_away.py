@@ -10,7 +10,8 @@ import pypdfium2
 from PIL import Image
 
 from sunroom.core.board import PageHead, TableItem, TextItem
-from sunroom.core.board.requests import EditPage
+from sunroom.core.board.pages import Bay
+from sunroom.core.board.requests import EditPage, PutBay
 from sunroom.core.board.steps import AddItems, AddPage
 from tests.server.client import Web
 from tests.server.test_live import stroke
@@ -58,6 +59,16 @@ class Files(OutTest):
         self.assertEqual(
             self.web.get(f"{self.base}/pages/page-two/table-01.csv").decode("utf-8-sig"), "a,b\r\n"
         )
+
+    def test_a_pdf_for_printers_paper_and_of_bays(self) -> None:
+        for query, size in (("paper=a4", (842, 595)), ("paper=letter&cut", (792, 612)), ("paper=a99", None)):
+            page = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf?{query}&page=page-two"))[0]
+            if size:
+                self.assertEqual(sorted(round(side) for side in page.get_size()), sorted(size))
+        self.assertEqual(self.status(self.web, f"{self.base}/board.pdf?bays"), 404)
+        self.do(self.tutor, PutBay("page-two", Bay("bay-0001", 0, 0, 300, 200, title="Ana")))
+        pdf = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf?bays"))
+        self.assertEqual([mark.get_title() for mark in pdf.get_toc()], ["Ana"])
 
     def test_chosen_pages_come_in_the_boards_order_and_each_only_to_who_may_see_it(self) -> None:
         self.do(self.tutor, AddPage(PageHead("page-3", "Last"), 2))

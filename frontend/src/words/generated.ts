@@ -715,6 +715,7 @@ export interface Words {
   'numbers': null
   'of-letters-and-digits': { count: string | number; done: string | number }
   'of-people': { count: string | number; done: string | number }
+  'of-the-pdf': null
   'office-made-nothing': null
   'office-not-here': null
   'office-took-too-long': null
@@ -780,6 +781,7 @@ export interface Words {
   'paper': null
   'paper-a4-plain': null
   'paper-a4-squares': null
+  'paper-as-large': null
   'paper-colour': null
   'paper-cream': null
   'paper-endless': null
@@ -787,6 +789,7 @@ export interface Words {
   'paper-kind-endless': null
   'paper-kind-roll': null
   'paper-kind-sheet': null
+  'paper-letter': null
   'paper-lying': null
   'paper-mint': null
   'paper-roll': null
@@ -1119,9 +1122,12 @@ export interface Words {
   'tabs-and-devices-of-yours': { ofseat: string | number }
   'take-away': null
   'take-back': null
+  'take-bays': null
   'take-board': null
   'take-calendar': null
   'take-csv': null
+  'take-cut': null
+  'take-desks': null
   'take-everything': null
   'take-hidden': null
   'take-html': null
@@ -1136,6 +1142,7 @@ export interface Words {
   'take-package': null
   'take-package-hint': null
   'take-page': null
+  'take-paper': null
   'take-pdf': null
   'take-pdf-hint': null
   'take-pdf-of': { title: string | number }
@@ -1257,6 +1264,7 @@ export interface Words {
   'theme-evening': null
   'theme-system': null
   'then': null
+  'there-are-no-bays-there': null
   'there-is-more-in-the': null
   'there-is-no-ink-to': null
   'there-is-no-room-at': null

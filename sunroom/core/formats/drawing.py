@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
-from typing import Protocol
+from typing import Literal, Protocol
 
 import msgspec
 import numpy as np
@@ -87,10 +87,20 @@ class Parts(msgspec.Struct, frozen=True):
 ALL = Parts()
 
 
+#: What things are to whoever listens to a page.
+Role = Literal["words", "heading", "picture", "table", "row", "head", "cell"]
+
+
 class Drawing(Protocol):
     """What a writer must be able to draw; all numbers in page units, colours as #rrggbb."""
 
     def begin_page(self, box: Box, colour: str) -> None: ...
+
+    def begin(self, role: Role, box: Box, alt: str = "") -> None:
+        """What is drawn until ``end`` is one thing, somewhere in ``box``; ``alt`` says what a picture shows."""
+        ...
+
+    def end(self) -> None: ...
 
     def fill(self, polygons: list[Points], curved: bool, colour: str, opacity: float) -> None: ...
 
@@ -172,7 +182,9 @@ def _draw_bays(page: Page, drawing: Drawing) -> None:
             drawing.stroke(bay.box.corners(), True, False, BAY_COLOUR, BAY_LINE, 1.0)
             if bay.title:
                 at = Affine(e=bay.x, f=bay.y - 0.4 * BAY_TITLE_SIZE)
+                drawing.begin("heading", bay.box)
                 drawing.text("sans-bold", bay.title, at, BAY_TITLE_SIZE, BAY_COLOUR)
+                drawing.end()
 
 
 def _in_bay_not_saved(item: Item, page: Page) -> bool:
@@ -191,19 +203,24 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
     for item in items:
         if isinstance(item, InkItem):
             _draw_ink(item, placed[item.id], polygons.get(item.id), drawing)
-        elif isinstance(item, TextItem):
-            _draw_lines(item.lines, item.placement, item.colour, drawing)
         elif isinstance(item, ShapeItem):
             _draw_shape(item, drawing)
-        elif isinstance(item, NoteItem):
-            _draw_note(item, drawing)
         elif isinstance(item, TableItem):
             _draw_table(item, drawing)
-        elif isinstance(item, CardItem):
-            _draw_card(item, drawing)
         elif isinstance(item, PictureItem):
             cut = None if item.crop == WHOLE else item.placement.points(own_box(item).corners())
+            drawing.begin("picture", item_box(item), item.text)
             drawing.picture(item.picture, item.whole(), item.opacity, cut)
+            drawing.end()
+        else:
+            drawing.begin("words", item_box(item))
+            if isinstance(item, TextItem):
+                _draw_lines(item.lines, item.placement, item.colour, drawing)
+            elif isinstance(item, NoteItem):
+                _draw_note(item, drawing)
+            else:
+                _draw_card(item, drawing)
+            drawing.end()
 
 
 def _is_highlight(item: Item) -> bool:
@@ -271,7 +288,9 @@ def _draw_shape(item: ShapeItem, drawing: Drawing) -> None:
     flat = [flatten_cubics(path) if item.curved else path for path in paths]
     _draw_heads(item.ends, flat, item.colour, item.width, item.opacity, drawing)
     if item.lines:
+        drawing.begin("words", item_box(item))
         _draw_lines(item.lines, _label_place(item), item.colour, drawing)
+        drawing.end()
 
 
 def _label_place(item: ShapeItem) -> Affine:
@@ -323,10 +342,20 @@ def _draw_table(item: TableItem, drawing: Drawing) -> None:
     for y in ys:
         ends = place.points(np.array([(0.0, y), (box.x1, y)]))
         drawing.stroke(ends, False, False, item.colour, TABLE_LINE, 1.0)
-    for number, lines in enumerate(item.lines):
-        row, column = divmod(number, len(item.columns))
-        at = Affine(e=float(xs[column]) + CELL_PAD, f=float(ys[row]) + CELL_PAD)
-        _draw_lines(lines, place.after(at), NOTE_INK, drawing)
+    whole = item_box(item)
+    drawing.begin("table", whole)
+    for row in range(len(item.rows)):
+        drawing.begin("row", whole)
+        for column in range(len(item.columns)):
+            number = row * len(item.columns) + column
+            at = Affine(e=float(xs[column]) + CELL_PAD, f=float(ys[row]) + CELL_PAD)
+            drawing.begin("head" if item.head and row == 0 else "cell", whole)
+            _draw_lines(
+                item.lines[number] if number < len(item.lines) else (), place.after(at), NOTE_INK, drawing
+            )
+            drawing.end()
+        drawing.end()
+    drawing.end()
 
 
 def pictures_of(pages: Iterable[Page]) -> set[str]:

@@ -8,17 +8,21 @@ from __future__ import annotations
 
 import io
 from collections.abc import Mapping, Sequence
+from typing import NamedTuple
 
 import numpy as np
 import pikepdf
 import pypdfium2
 from pikepdf import Array, Dictionary, Name
 
-from sunroom.core.board.pages import Page
+from sunroom.core.board.pages import Page, PaperKind
 from sunroom.core.board.words import WrittenLine
-from sunroom.core.formats.drawing import ALL, Parts, Points, draw_bay, draw_page
+from sunroom.core.formats.drawing import ALL, Parts, Points, Role, draw_bay, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
+from sunroom.core.formats.pdf_sheets import cutting_marks, place_links, placed, room
+from sunroom.core.formats.pdf_tags import PageTags, embed_tags
 from sunroom.core.formats.pictures import EmbeddedPage, EmbeddedPicture
+from sunroom.core.formats.sheets import AS_LARGE, Sheet, Sheets, sheets_for
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import OTHER_FACE
@@ -35,8 +39,22 @@ UNSEEN_SIZE = 24.0
 pikepdf.settings.set_flate_compression_level(4)
 
 
+class _Drawn(NamedTuple):
+    """A page as it was drawn: what it is called, its content and tags, and addresses with where they lead from."""
+
+    name: str
+    box: Box
+    kind: PaperKind
+    content: list[str]
+    tags: PageTags
+    links: list[Dictionary]
+
+
 class PdfDrawing:
-    """A drawing that becomes a PDF; ``finish`` gives its bytes."""
+    """A drawing that becomes a PDF; ``finish`` gives its bytes.
+
+    It is tagged for those who listen, unless pages are cut: then what lies on two sheets would be told twice.
+    """
 
     def __init__(
         self,
@@ -45,42 +63,48 @@ class PdfDrawing:
         pictures: Mapping[str, bytes] | None = None,
         language: str = "",
         paper: bool = True,
+        sheets: Sheets = AS_LARGE,
     ) -> None:
         self._pdf = pikepdf.new()
+        self._sheets = sheets
+        self._next: tuple[str, PaperKind] = ("", "sheet")
         self._pictures, self._paper = pictures or {}, paper
         self._placed: dict[str, EmbeddedPicture | EmbeddedPage] = {}
         self._typesetter = typesetter
         self._fonts: dict[str, EmbeddedFont] = {}
-        self._pages: list[tuple[Box, list[str]]] = []
-        #: Of each page: addresses with the corners of what leads there.
-        self._links: list[list[tuple[str, Points]]] = []
+        self._pages: list[_Drawn] = []
         self._opacities: dict[float, str] = {1.0: "/G0"}
-        self._marks: list[pikepdf.OutlineItem] = []
         with self._pdf.open_metadata() as metadata:
             metadata["dc:title"] = title
         self._pdf.docinfo["/Title"] = title
         if language:
             self._pdf.Root.Lang = pikepdf.String(language)
 
-    def mark(self, name: str) -> None:
-        """A bookmark of the next page."""
-        self._marks.append(pikepdf.OutlineItem(name, len(self._pages)))
+    def expect(self, name: str, kind: PaperKind) -> None:
+        """The next page is called so, in the bookmarks unless it is "", and is of that kind."""
+        self._next = (name, kind)
 
     def begin_page(self, box: Box, colour: str) -> None:
-        scale = _points_per_unit(box)
-        s = scale / GRAIN
-        content = [f"{s:.8f} 0 0 {-s:.8f} {-box.x0 * scale:.4f} {box.y1 * scale:.4f} cm 1 J 1 j"]
+        name, kind = self._next
+        self._next = ("", "sheet")
+        if self._pages:
+            self._tags.close(self._pages[-1].content)
+        self._pages.append(_Drawn(name, box, kind, [], PageTags(), []))
         if self._paper:
             sheet = f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f"
-            content += [f"{_rgb(colour)} rg", sheet]
-        self._pages.append((box, content))
-        self._links.append([])
+            self._put(f"{_rgb(colour)} rg {sheet}")
+
+    def begin(self, role: Role, box: Box, alt: str = "") -> None:
+        self._tags.begin(role, box, alt, self._pages[-1].content)
+
+    def end(self) -> None:
+        self._tags.end(self._pages[-1].content)
 
     def fill(self, polygons: list[Points], curved: bool, colour: str, opacity: float) -> None:
         parts = [self._paint(opacity), _rgb(colour), "rg"]
         for polygon in polygons:
             parts += [_curved(polygon) if curved else _straight(polygon), "h"]
-        self._content.append(" ".join([*parts, "f"]))
+        self._put(" ".join([*parts, "f"]))
 
     def stroke(
         self,
@@ -100,7 +124,7 @@ class PdfDrawing:
         if dashes:
             pattern = " ".join(str(_whole(part)) for part in dashes)
             line = f"[{pattern}] 0 d {line} [] 0 d"
-        self._content.append(line)
+        self._put(line)
 
     def text(self, face: str, text: str, place: Affine, size: float, colour: str) -> None:
         if face == OTHER_FACE:
@@ -110,19 +134,24 @@ class PdfDrawing:
             font = self._fonts[face] = EmbeddedFont(face, self._typesetter.faces[face].data)
         # The page's y runs down and a font's runs up.
         turn = f"{place.a:.5g} {place.b:.5g} {-place.c:.5g} {-place.d:.5g}"
-        self._content.append(
+        self._put(
             f"{self._paint(1.0)} {_rgb(colour)} rg BT /{face} {size * GRAIN:.3f} Tf "
             f"{turn} {_whole(place.e)} {_whole(place.f)} Tm <{font.encode(text)}> Tj ET"
         )
 
     def unseen(self, text: str, place: Affine) -> None:
         """Words that are there for those who look for them, and are not seen."""
-        self._content.append("3 Tr")
+        self.begin("words", Box(place.e, place.f, place.e, place.f))
+        self._put("3 Tr")
         self.text(next(iter(self._typesetter.faces)), text, place, UNSEEN_SIZE, "#000000")
-        self._content.append("0 Tr")
+        self._put("0 Tr")
+        self.end()
 
     def link(self, address: str, corners: Points) -> None:
-        self._links[-1].append((address, corners))
+        drawn = self._pages[-1]
+        annotation = self._pdf.make_indirect(_annotation(drawn.box, address, corners))
+        drawn.links.append(annotation)
+        self._tags.link(annotation)
 
     def picture(self, picture: str, place: Affine, opacity: float, shown: Points | None = None) -> None:
         embedded = self._embedded(picture)
@@ -132,7 +161,7 @@ class PdfDrawing:
         a, b, c, d = (value * GRAIN for value in (place.a, place.b, -place.c, -place.d))
         e, f = (place.e + place.c) * GRAIN, (place.f + place.d) * GRAIN
         cut = "" if shown is None else f"{_straight(shown)} h W n "
-        self._content.append(
+        self._put(
             f"q {cut}{self._paint(opacity)} {a:.4f} {b:.4f} {c:.4f} {d:.4f} {e:.4f} {f:.4f} cm /{embedded.name} Do Q"
         )
 
@@ -154,26 +183,64 @@ class PdfDrawing:
         )
         pictures = Dictionary({f"/{p.name}": p.stream for p in self._placed.values()})
         resources = self._pdf.make_indirect(Dictionary(Font=fonts, ExtGState=states, XObject=pictures))
-        for (box, content), links in zip(self._pages, self._links, strict=True):
-            page = Dictionary(
-                Type=Name.Page,
-                MediaBox=Array([0, 0, box.width * _points_per_unit(box), box.height * _points_per_unit(box)]),
-                Resources=resources,
-                Contents=self._pdf.make_stream("\n".join(content).encode()),
-            )
-            if links:
-                page.Annots = Array([self._pdf.make_indirect(_annotation(box, *link)) for link in links])
-            self._pdf.pages.append(pikepdf.Page(self._pdf.make_indirect(page)))
-        if self._marks:
+        marks, tagged = [], []
+        for drawn in self._pages:
+            drawn.tags.close(drawn.content)
+            if drawn.name:
+                marks.append(pikepdf.OutlineItem(drawn.name, len(self._pdf.pages)))
+            scale = _points_per_unit(drawn.box)
+            sheets = sheets_for(drawn.box.width * scale, drawn.box.height * scale, drawn.kind, self._sheets)
+            if len(sheets) == 1:
+                page = self._add_page(
+                    sheets[0], resources, placed(sheets[0], "\n".join([_matrix(drawn.box), *drawn.content]))
+                )
+                place_links(page, sheets[0], drawn.links)
+                tagged.append((page, drawn.tags, drawn.name))
+            else:
+                self._add_cut(drawn, sheets, resources)
+        if len(tagged) == len(self._pages):
+            embed_tags(self._pdf, tagged)
+        if marks:
             with self._pdf.open_outline() as outline:
-                outline.root.extend(self._marks)
+                outline.root.extend(marks)
         out = io.BytesIO()
         self._pdf.save(out, compress_streams=True, object_stream_mode=pikepdf.ObjectStreamMode.generate)
         return out.getvalue()
 
+    def _add_page(self, sheet: Sheet, resources: pikepdf.Object, content: str) -> pikepdf.Object:
+        page = self._pdf.make_indirect(
+            Dictionary(
+                Type=Name.Page,
+                MediaBox=Array([0, 0, sheet.width, sheet.height]),
+                Resources=resources,
+                Contents=self._pdf.make_stream(content.encode()),
+            )
+        )
+        self._pdf.pages.append(pikepdf.Page(page))
+        return self._pdf.pages[-1].obj
+
+    def _add_cut(self, drawn: _Drawn, sheets: list[Sheet], resources: pikepdf.Object) -> None:
+        """Each sheet of a page that is cut shows its part of one drawing."""
+        scale = _points_per_unit(drawn.box)
+        form = self._pdf.make_stream("\n".join([_matrix(drawn.box), *drawn.content]).encode())
+        form.Type, form.Subtype, form.Resources = Name.XObject, Name.Form, resources
+        form.BBox = Array([0, 0, drawn.box.width * scale, drawn.box.height * scale])
+        for sheet in sheets:
+            own = Dictionary(XObject=Dictionary(Page=form))
+            shown = f"q {room(sheet)} re W n {placed(sheet, '/Page Do')} Q {cutting_marks(sheet)}"
+            page = self._add_page(sheet, own, shown)
+            place_links(
+                page, sheet, [self._pdf.make_indirect(Dictionary(dict(link.items()))) for link in drawn.links]
+            )
+
     @property
-    def _content(self) -> list[str]:
-        return self._pages[-1][1]
+    def _tags(self) -> PageTags:
+        return self._pages[-1].tags
+
+    def _put(self, operators: str) -> None:
+        drawn = self._pages[-1]
+        drawn.tags.before(drawn.content)
+        drawn.content.append(operators)
 
     def _paint(self, opacity: float) -> str:
         return self._opacities.setdefault(opacity, f"/G{len(self._opacities)}") + " gs"
@@ -188,17 +255,24 @@ def board_pdf(
     parts: Parts = ALL,
     names: Sequence[str] = (),
     written: Sequence[Sequence[WrittenLine]] = (),
+    sheets: Sheets = AS_LARGE,
+    bays_only: bool = False,
 ) -> bytes:
-    """All ``pages`` as one PDF titled ``title``, with a page for each bay that is to have one.
+    """All ``pages`` as one PDF titled ``title``, with a page for each bay that is to have one; or each bay alone.
 
     ``names`` of the pages become its bookmarks. What the ink of each page reads as, ``written``, lies unseen where it
     is written, so that it can be searched for and copied.
     ``pictures`` are the files of those they show, by id; ``language`` tells whoever reads it out what it is written in.
     """
-    drawing = PdfDrawing(typesetter, title, pictures, language, parts.paper)
+    drawing = PdfDrawing(typesetter, title, pictures, language, parts.paper, sheets)
     for number, page in enumerate(pages):
-        if number < len(names):
-            drawing.mark(names[number])
+        name = names[number] if number < len(names) else ""
+        if bays_only:
+            for at, bay in enumerate(page.head.bays, 1):
+                drawing.expect(bay.title or f"{name} {at}".strip(), "sheet")
+                draw_bay(page, bay, drawing, parts)
+            continue
+        drawing.expect(name, page.head.paper.kind)
         draw_page(page, drawing, parts)
         for line in written[number] if number < len(written) else ():
             drawing.unseen(line.texts[0], Affine(e=line.x, f=line.y + UNSEEN_SIZE))
@@ -234,6 +308,13 @@ def page_png(
 
 def _points_per_unit(box: Box) -> float:
     return min(POINTS_PER_UNIT, MAX_POINTS / max(box.width, box.height, 1.0))
+
+
+def _matrix(box: Box) -> str:
+    """From the whole numbers of a page's content to its points, and round caps and joins."""
+    scale = _points_per_unit(box)
+    s = scale / GRAIN
+    return f"{s:.8f} 0 0 {-s:.8f} {-box.x0 * scale:.4f} {box.y1 * scale:.4f} cm 1 J 1 j"
 
 
 def _annotation(box: Box, address: str, corners: Points) -> Dictionary:

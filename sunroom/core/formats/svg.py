@@ -18,7 +18,7 @@ from fontTools.ttLib import TTFont
 from numpy.typing import NDArray
 
 from sunroom.core.board.pages import Page
-from sunroom.core.formats.drawing import ALL, Parts, draw_page
+from sunroom.core.formats.drawing import ALL, Parts, Role, draw_page
 from sunroom.core.formats.pictures import mime_of, size_of
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
@@ -103,6 +103,7 @@ class SvgDrawing:
     def __init__(self, fonts: Fonts, pictures: Pictures, paper: bool = True) -> None:
         self._fonts, self._pictures, self._paper = fonts, pictures, paper
         self._parts: list[str] = []
+        self._open: list[str] = []
         self._box = Box(0, 0, 1, 1)
 
     def begin_page(self, box: Box, colour: str) -> None:
@@ -110,6 +111,15 @@ class SvgDrawing:
         if self._paper:
             place = f'x="{_n(box.x0)}" y="{_n(box.y0)}" width="{_n(box.width)}" height="{_n(box.height)}"'
             self._parts.append(f'<rect {place} fill="{colour}"/>')
+
+    def begin(self, role: Role, box: Box, alt: str = "") -> None:
+        # Words and tables are told by their text, which is real.
+        self._open.append("</g>" if alt else "")
+        if alt:
+            self._parts.append(f'<g role="img" aria-label="{escape(alt)}">')
+
+    def end(self) -> None:
+        self._parts.append(self._open.pop())
 
     def fill(self, polygons: list[Points], curved: bool, colour: str, opacity: float) -> None:
         path = "".join(_path(polygon, curved) + "z" for polygon in polygons)

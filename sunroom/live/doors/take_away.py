@@ -16,6 +16,7 @@ from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.csv import table_csv
 from sunroom.core.formats.drawing import ALL, Parts, media_of, pictures_of
 from sunroom.core.formats.kept import encode_page
+from sunroom.core.formats.sheets import AS_LARGE, SIZES, Sheets
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
 from sunroom.live.doors.search import heard
@@ -42,6 +43,12 @@ def _parts(request: HttpRequest) -> Parts:
     """What is to be saved besides the writing: all that is not said to be left out."""
     left_out = request.GET.get("without", "").split()
     return Parts(**{name: name not in left_out for name in Parts.__struct_fields__})
+
+
+def _sheets(request: HttpRequest) -> Sheets:
+    """The paper that a PDF is to be printed on; what is not known is paper as large as each page."""
+    paper = request.GET.get("paper", "")
+    return Sheets(paper, "cut" in request.GET) if paper in SIZES else AS_LARGE  # type: ignore[arg-type]
 
 
 def _asked(request: HttpRequest, row: models.Board) -> list[Page]:
@@ -87,13 +94,16 @@ def _names(language: str, pages: list[Page]) -> list[str]:
 @require_GET
 @answers_problems
 def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
-    """The board as everybody sees it, or one page, as a PDF."""
+    """The board as everybody sees it, or chosen pages, or their bays each alone, as a PDF."""
     allow(request, "file", 60, 60)
     row = visible_board(request, board)
     with making():
         pages = _asked(request, row)
     written = [lines or [] for lines in heard(row, pages)] if "written" in request.GET else []
-    data = _pdf(row, pages, language_of(request), _parts(request), written)
+    bays_only = "bays" in request.GET
+    if bays_only and not any(page.head.bays for page in pages):
+        raise Problem(404, said("there-are-no-bays-there"))
+    data = _pdf(row, pages, language_of(request), _parts(request), written, _sheets(request), bays_only)
     return _file(data, "application/pdf", _named(row, pages, "page" in request.GET, "pdf"))
 
 
@@ -110,12 +120,23 @@ def _pdf(
     language: str,
     parts: Parts,
     written: Sequence[list[WrittenLine]] = (),
+    sheets: Sheets = AS_LARGE,
+    bays_only: bool = False,
 ) -> bytes:
     with making():
         pictures = repository.pictures(row.room_id, pictures_of(pages), vectors=True)
         packed, names = [encode_page(page) for page in pages], _names(language, pages)
         return made(
-            workers.make_pdf, packed, names, row.title, pictures, row.room.language, parts, list(written)
+            workers.make_pdf,
+            packed,
+            names,
+            row.title,
+            pictures,
+            row.room.language,
+            parts,
+            list(written),
+            sheets,
+            bays_only,
         )
 
 

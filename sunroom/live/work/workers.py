@@ -34,6 +34,7 @@ from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
 from sunroom.core.formats.pictures import CleanPicture, clean_picture, small_picture
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
+from sunroom.core.formats.sheets import Sheets
 from sunroom.core.formats.svg import board_html, page_svg
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
@@ -262,9 +263,11 @@ def make_pdf(
     language: str,
     parts: Parts,
     written: list[list[WrittenLine]],
+    sheets: Sheets,
+    bays_only: bool,
 ) -> bytes:
     found, typesetter = [_page(page) for page in pages], resources.typesetter()
-    return board_pdf(found, typesetter, title, pictures, language, parts, names, written)
+    return board_pdf(found, typesetter, title, pictures, language, parts, names, written, sheets, bays_only)
 
 
 def make_html(

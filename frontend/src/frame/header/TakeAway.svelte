@@ -2,14 +2,19 @@
   /** The board or the page that is looked at, to be taken along: open formats only. */
   import type { Session } from '../../lesson/session.svelte'
   import type { Parts } from '../../wire/generated'
+  import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
   import { t, type Plain } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   type Of = 'board' | 'page' | 'some'
+  type Paper = '' | 'a4' | 'a3' | 'letter'
   let of = $state<Of>('board')
   let some = $state<string[]>([])
   let written = $state(false)
+  let paper = $state<Paper>('')
+  let cut = $state(false)
+  let bays = $state(false)
   const one = $derived(of === 'page')
   let without = $state<(keyof Parts)[]>([])
   const PARTS: { part: keyof Parts; word: Plain }[] = [
@@ -25,7 +30,20 @@
     if (without.length) query.set('without', without.join(' '))
     return query.size ? `?${query}` : ''
   })
-  const pdf = $derived(`${board}/board.pdf${asked}${written ? `${asked ? '&' : '?'}written` : ''}`)
+  const desks = $derived(session.pages.heads.filter(({ desk_of }) => desk_of).map(({ id }) => id))
+  const chosen = $derived(
+    session.pages.heads.filter(({ id }) => of === 'board' || (one ? id === page : some.includes(id))),
+  )
+  const hasBays = $derived(chosen.some((head) => head.bays.length))
+  const pdf = $derived.by(() => {
+    const flags = [
+      ...(written ? ['written'] : []),
+      ...(paper ? [`paper=${paper}`] : []),
+      ...(paper && cut ? ['cut'] : []),
+      ...(bays && hasBays ? ['bays'] : []),
+    ].join('&')
+    return `${board}/board.pdf${asked}${flags && (asked ? '&' : '?')}${flags}`
+  })
   interface Format {
     href: string
     name: Plain
@@ -59,6 +77,9 @@
   {#if of === 'some'}
     <fieldset class="pages">
       <legend>{t('take-some')}</legend>
+      {#if desks.length}
+        <Button onclick={() => (some = [...desks])}>{t('take-desks')}</Button>
+      {/if}
       {#each session.pages.heads as { id, title }, i (id)}
         <label
           ><input type="checkbox" value={id} bind:group={some} />{title ||
@@ -70,7 +91,25 @@
   {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
     <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
   {/each}
-  <label class="written"><input type="checkbox" bind:checked={written} />{t('take-written')}</label>
+  <fieldset>
+    <legend>{t('of-the-pdf')}</legend>
+    <label class="wide"
+      >{t('take-paper')}
+      <select bind:value={paper}>
+        <option value="">{t('paper-as-large')}</option>
+        <option value="a4">A4</option>
+        <option value="a3">A3</option>
+        <option value="letter">{t('paper-letter')}</option>
+      </select>
+    </label>
+    {#if paper}
+      <label class="wide"><input type="checkbox" bind:checked={cut} />{t('take-cut')}</label>
+    {/if}
+    {#if hasBays}
+      <label class="wide"><input type="checkbox" bind:checked={bays} />{t('take-bays')}</label>
+    {/if}
+    <label class="wide"><input type="checkbox" bind:checked={written} />{t('take-written')}</label>
+  </fieldset>
   {#if of === 'board' && session.pages.heads.some(({ hidden }) => hidden)}
     <p>{t('take-hidden')}</p>
   {/if}
@@ -123,8 +162,8 @@
     max-height: 200px;
     overflow-y: auto;
   }
-  .written {
-    padding: 0 10px;
+  .wide {
+    grid-column: 1 / -1;
   }
   legend {
     float: inline-start;
