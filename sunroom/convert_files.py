@@ -13,7 +13,8 @@ from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.inkml import page_inkml, read_inkml
 from sunroom.core.formats.package import read_package, write_package
 from sunroom.core.formats.pictures import CleanPicture
-from sunroom.core.formats.svg import board_html, page_svg
+from sunroom.core.formats.svg import page_svg
+from sunroom.core.formats.web_page import board_html
 from sunroom.core.ink import pack_samples
 from sunroom.resources import typesetter
 from sunroom.words import say

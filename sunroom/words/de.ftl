@@ -1885,3 +1885,6 @@ paper-as-large = So groß wie jede Seite
 paper-letter = Letter
 take-cut = Lange Seiten auf Blätter zum Aneinanderlegen teilen
 take-bays = Jeder Bereich einzeln statt der Seiten
+too-much-was-made-for-one = Auf diesen Seiten ist zu viel entstanden, um es in einer Datei abzuspielen. Nimm weniger Seiten.
+of-the-web-page = Die Webseite
+take-making = Kann abspielen, wie die Seiten entstanden, auch Gelöschtes

@@ -1885,3 +1885,6 @@ paper-as-large = As large as each page
 paper-letter = Letter
 take-cut = Cut long pages into sheets to lay together
 take-bays = Each bay alone, instead of pages
+too-much-was-made-for-one = Too much was made on these pages to be played in one file. Take fewer pages.
+of-the-web-page = The web page
+take-making = Can play how the pages were made, erased things too

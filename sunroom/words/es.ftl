@@ -1885,3 +1885,6 @@ paper-as-large = Del tamaño de cada página
 paper-letter = Carta
 take-cut = Cortar las páginas largas en hojas para juntarlas
 take-bays = Cada zona sola, en vez de las páginas
+too-much-was-made-for-one = En estas páginas se hizo demasiado para reproducirlo en un solo archivo. Toma menos páginas.
+of-the-web-page = La página web
+take-making = Puede reproducir cómo se hicieron las páginas, también lo borrado

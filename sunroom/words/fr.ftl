@@ -1885,3 +1885,6 @@ paper-as-large = À la taille de chaque page
 paper-letter = Letter
 take-cut = Couper les longues pages en feuilles à assembler
 take-bays = Chaque zone seule, au lieu des pages
+too-much-was-made-for-one = Trop de choses ont été faites sur ces pages pour être rejouées dans un seul fichier. Prenez moins de pages.
+of-the-web-page = La page web
+take-making = Peut rejouer la création des pages, y compris ce qui a été effacé

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import base64
 import csv
+import hashlib
 import io
 import re
 import tempfile
@@ -17,18 +18,33 @@ import numpy as np
 import pypdfium2
 from fontTools.ttLib import TTFont
 from hypothesis import HealthCheck, given, settings
+from hypothesis import strategies as st
 from PIL import Image
 
 from sunroom.convert import main
-from sunroom.core.board import Board, InkItem, NoteItem, Page, PictureItem, TableItem, TextItem
+from sunroom.core.board import (
+    Board,
+    InkItem,
+    NoteItem,
+    Page,
+    PageHead,
+    PictureItem,
+    TableItem,
+    TextItem,
+    apply,
+)
 from sunroom.core.board.items import laid_out
+from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, ReplaceItems
 from sunroom.core.board.words import WrittenLine
+from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.csv import table_csv
 from sunroom.core.formats.drawing import Parts, page_box
 from sunroom.core.formats.inkml import page_inkml, read_inkml
+from sunroom.core.formats.making import MAX_STATES, Done, making_of
 from sunroom.core.formats.package import write_package
-from sunroom.core.formats.svg import Fonts, board_html, page_svg
+from sunroom.core.formats.svg import Fonts, page_svg
+from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.text import Span
 from sunroom.resources import typesetter
@@ -116,6 +132,70 @@ class WebPage(TestCase):
         self.assertEqual(re.findall(r"url\((?!data:)", found), [])
         self.assertIn("<li>noon</li>", found, "what ink reads as is told")
         self.assertIn('<html lang="en">', found)
+
+    def test_it_plays_how_it_was_made_by_the_projects_own_script_alone(self) -> None:
+        first, second = text("noon"), text(NASTY)
+        done: list[Done] = [
+            (1_000, AddItems("page-1", (first,))),
+            (9_000, MoveItems("page-1", ("text-001",), 5, 5)),
+            (9_500, ReplaceItems("page-1", ("text-001",), (msgspec.structs.replace(second, id="text-002"),))),
+        ]
+        making = making_of(PageHead("page-1"), done)
+        self.assertEqual(making.times, (0, 8_000, 8_500))
+        self.assertEqual(making.short_times, (0, 1_200, 1_700))
+        self.assertEqual(
+            making.marks,
+            {
+                "text-001~0": 'data-s="0" data-e="1"',
+                "text-001~1": 'data-s="1" data-e="2"',
+                "text-002~2": 'data-s="2"',
+            },
+        )
+        controls = Controls("Play", "Pause", '"Place"', "Speed", "Shorten")
+        found = board_html(
+            [making.page], ["Noon"], [[]], typesetter(), "", {}, "en", Parts(), [making], controls
+        )
+        (script,) = re.findall(r"<script>(.*?)</script>", found, re.S)
+        digest = base64.b64encode(hashlib.sha256(script.encode()).digest()).decode()
+        self.assertIn("default-src 'none'", found)
+        self.assertIn(f"script-src 'sha256-{digest}'", found)
+        self.assertEqual(found.count("<g data-s="), 3)
+        self.assertEqual(found.count("</g>"), 3)
+        self.assertIn("&quot;Place&quot;", found)
+
+    @settings(max_examples=30, deadline=None, suppress_health_check=list(HealthCheck))
+    @given(make.boards(), st.data())
+    def test_what_is_still_there_at_the_end_is_the_page(self, board: Board, data: st.DataObject) -> None:
+        for page in board.in_order():
+            items = tuple(page.in_order())
+            done: list[Done] = [(0, AddPage(page.head, 0, items))]
+            ids = [item.id for item in items]
+            for at in range(data.draw(st.integers(0, 6)) if ids else 0):
+                some = tuple(data.draw(st.lists(st.sampled_from(ids), min_size=1, unique=True)))
+                one = (
+                    RemoveItems(page.head.id, some)
+                    if data.draw(st.booleans())
+                    else MoveItems(page.head.id, some, 3, at)
+                )
+                done.append((at * 100, one))
+            expected = Board()
+            for _, step in done:
+                expected = apply(expected, step)
+            making = making_of(page.head, done)
+            left = {
+                uid.split("~")[0]: item
+                for uid, item in making.page.items.items()
+                if "data-e" not in making.marks[uid]
+            }
+            for uid, item in expected.pages[page.head.id].items.items():
+                self.assertEqual(msgspec.structs.replace(left.pop(uid), id=uid), item)
+            self.assertEqual(left, {})
+
+    def test_more_than_a_browser_plays_is_refused(self) -> None:
+        done: list[Done] = [(0, AddItems("page-1", (text("noon"),)))]
+        done += [(n, MoveItems("page-1", ("text-001",), 1, 0)) for n in range(MAX_STATES)]
+        with self.assertRaises(MalformedError):
+            making_of(PageHead("page-1"), done)
 
 
 class Pictures(TestCase):

@@ -12,7 +12,7 @@ from PIL import Image
 from sunroom.core.board import PageHead, TableItem, TextItem
 from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import EditPage, PutBay
-from sunroom.core.board.steps import AddItems, AddPage
+from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from tests.server.client import Web
 from tests.server.test_live import stroke
 from tests.server.test_out import OutTest
@@ -69,6 +69,16 @@ class Files(OutTest):
         self.do(self.tutor, PutBay("page-two", Bay("bay-0001", 0, 0, 300, 200, title="Ana")))
         pdf = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf?bays"))
         self.assertEqual([mark.get_title() for mark in pdf.get_toc()], ["Ana"])
+
+    def test_how_it_was_made_is_for_the_owner_alone_and_what_is_sent_has_none_of_it(self) -> None:
+        self.do(self.tutor, RemoveItems("page-two", ("text-001",)))
+        plain = self.tutor_web.get(f"{self.base}/board.html")
+        self.assertNotIn(b"At noon", plain)
+        self.assertNotIn(b"<script", plain)
+        played = self.tutor_web.get(f"{self.base}/board.html?making")
+        self.assertIn(b"At noon", played, "erased, and seen again when it is played")
+        self.assertIn(b"script-src 'sha256-", played)
+        self.assertEqual(self.status(self.web, f"{self.base}/board.html?making"), 404)
 
     def test_chosen_pages_come_in_the_boards_order_and_each_only_to_who_may_see_it(self) -> None:
         self.do(self.tutor, AddPage(PageHead("page-3", "Last"), 2))

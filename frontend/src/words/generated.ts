@@ -716,6 +716,7 @@ export interface Words {
   'of-letters-and-digits': { count: string | number; done: string | number }
   'of-people': { count: string | number; done: string | number }
   'of-the-pdf': null
+  'of-the-web-page': null
   'office-made-nothing': null
   'office-not-here': null
   'office-took-too-long': null
@@ -1136,6 +1137,7 @@ export interface Words {
   'take-inkml-hint': null
   'take-it-along-inkml': null
   'take-it-off': null
+  'take-making': null
   'take-mine-away': null
   'take-of': null
   'take-off-list': { name: string | number }
@@ -1329,6 +1331,7 @@ export interface Words {
   'together': null
   'too-many-pictures': { count: string | number }
   'too-much-to-copy': null
+  'too-much-was-made-for-one': null
   'tool-bay': null
   'tool-bring': null
   'tool-eraser': null

@@ -96,6 +96,10 @@ class Drawing(Protocol):
 
     def begin_page(self, box: Box, colour: str) -> None: ...
 
+    def item(self, uid: str) -> None:
+        """What is drawn from here on is that item."""
+        ...
+
     def begin(self, role: Role, box: Box, alt: str = "") -> None:
         """What is drawn until ``end`` is one thing, somewhere in ``box``; ``alt`` says what a picture shows."""
         ...
@@ -201,6 +205,7 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
     shapes = outlines([i.nib for i in pressed], [placed[i.id] for i in pressed], [_nib(i) for i in pressed])
     polygons = {item.id: shape for item, shape in zip(pressed, shapes, strict=True)}
     for item in items:
+        drawing.item(item.id)
         if isinstance(item, InkItem):
             _draw_ink(item, placed[item.id], polygons.get(item.id), drawing)
         elif isinstance(item, ShapeItem):
@@ -360,9 +365,15 @@ def _draw_table(item: TableItem, drawing: Drawing) -> None:
 
 def pictures_of(pages: Iterable[Page]) -> set[str]:
     """Ids of all pictures that the pages show."""
-    found = {page.head.paper.picture for page in pages}
-    found |= {i.picture for page in pages for i in page.items.values() if isinstance(i, PictureItem)}
+    found: set[str] = set()
+    for page in pages:
+        found |= {page.head.paper.picture} | pictures_in(page.items.values())
     return found - {""}
+
+
+def pictures_in(items: Iterable[Item]) -> set[str]:
+    """Ids of the pictures among the items."""
+    return {item.picture for item in items if isinstance(item, PictureItem)}
 
 
 def media_of(pages: Iterable[Page]) -> set[str]:

@@ -94,6 +94,9 @@ class PdfDrawing:
             sheet = f"{_whole(box.x0)} {_whole(box.y0)} {_whole(box.width)} {_whole(box.height)} re f"
             self._put(f"{_rgb(colour)} rg {sheet}")
 
+    def item(self, uid: str) -> None:
+        """Items are not told apart in a PDF."""
+
     def begin(self, role: Role, box: Box, alt: str = "") -> None:
         self._tags.begin(role, box, alt, self._pages[-1].content)
 

@@ -1,7 +1,7 @@
-"""SVG: a page as one vector picture, and a whole board as one web page that opens from a disk, without network.
+"""SVG: a page as one vector picture.
 
 Fonts are embedded as the characters that are used, pictures as they are kept. Whatever people typed is text here and
-nothing else: no script runs in either, and the web page says so itself (its Content-Security-Policy).
+nothing else.
 """
 
 from __future__ import annotations
@@ -9,7 +9,7 @@ from __future__ import annotations
 import base64
 import io
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from html import escape as escape_html
 
 import numpy as np
@@ -98,10 +98,13 @@ class Pictures:
 
 
 class SvgDrawing:
-    """A drawing that becomes one SVG element."""
+    """A drawing that becomes one SVG element; what is drawn of an item that has ``marks`` bears these attributes."""
 
-    def __init__(self, fonts: Fonts, pictures: Pictures, paper: bool = True) -> None:
-        self._fonts, self._pictures, self._paper = fonts, pictures, paper
+    def __init__(
+        self, fonts: Fonts, pictures: Pictures, paper: bool = True, marks: Mapping[str, str] | None = None
+    ) -> None:
+        self._fonts, self._pictures, self._paper, self._marks = fonts, pictures, paper, marks or {}
+        self._in_item = False
         self._parts: list[str] = []
         self._open: list[str] = []
         self._box = Box(0, 0, 1, 1)
@@ -111,6 +114,13 @@ class SvgDrawing:
         if self._paper:
             place = f'x="{_n(box.x0)}" y="{_n(box.y0)}" width="{_n(box.width)}" height="{_n(box.height)}"'
             self._parts.append(f'<rect {place} fill="{colour}"/>')
+
+    def item(self, uid: str) -> None:
+        if self._in_item:
+            self._parts.append("</g>")
+        self._in_item = uid in self._marks
+        if self._in_item:
+            self._parts.append(f"<g {self._marks[uid]}>")
 
     def begin(self, role: Role, box: Box, alt: str = "") -> None:
         # Words and tables are told by their text, which is real.
@@ -173,6 +183,7 @@ class SvgDrawing:
 
     def finish(self, title: str, style: str = "", defs: str = "") -> str:
         """The element, as wide as the page at 100 %; ``style`` and ``defs`` bring fonts and pictures to one that stands alone."""
+        self.item("")
         box = self._box
         view = f"{_n(box.x0)} {_n(box.y0)} {_n(box.width)} {_n(box.height)}"
         size = f'width="{_n(box.width)}" height="{_n(box.height)}"'
@@ -192,54 +203,6 @@ def page_svg(
     drawing = SvgDrawing(fonts, shown, parts.paper)
     draw_page(page, drawing, parts)
     return '<?xml version="1.0" encoding="UTF-8"?>\n' + drawing.finish(title, fonts.css(), shown.defs())
-
-
-#: Pages one below the other, in the middle, as wide as the window allows; each on a sheet of its own when printed.
-_STYLE = """
-body{margin:0;background:#ece5d6;color:#16222b;font:16px/1.4 system-ui,sans-serif}
-header,section{max-width:1200px;margin:0 auto;padding:16px}
-h1{font-size:26px;margin:0}h2{font-size:16px;margin:0 0 8px}
-svg{display:block;width:100%;height:auto;background:#fffefa;box-shadow:0 1px 4px rgb(0 0 0/20%)}
-ul,.defs{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
-@media print{body{background:none}section{break-after:page;padding:0}svg{box-shadow:none;max-height:95vh}}
-"""
-_POLICY = "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:"
-
-
-def board_html(
-    pages: Sequence[Page],
-    titles: Sequence[str],
-    heard: Sequence[Sequence[str]],
-    typesetter: Typesetter,
-    title: str,
-    pictures: Mapping[str, bytes],
-    language: str,
-    parts: Parts = ALL,
-) -> str:
-    """All pages as one web page that needs nothing but itself.
-
-    Parameters
-    ----------
-    titles : sequence of str
-        What each page is called.
-    heard : sequence of sequences of str
-        Of each page the lines that its ink reads as, for those who listen.
-    """
-    fonts, shown, sections = Fonts(typesetter), Pictures(pictures), []
-    for page, name, lines in zip(pages, titles, heard, strict=True):
-        drawing = SvgDrawing(fonts, shown, parts.paper)
-        draw_page(page, drawing, parts)
-        spoken = "".join(f"<li>{escape(line)}</li>" for line in lines)
-        listed = f"<ul>{spoken}</ul>" if spoken else ""
-        sections.append(f"<section><h2>{escape(name)}</h2>{drawing.finish(name)}{listed}</section>\n")
-    return (
-        f'<!doctype html>\n<html lang="{escape(language)}"><head><meta charset="utf-8">'
-        f'<meta http-equiv="Content-Security-Policy" content="{_POLICY}">'
-        '<meta name="viewport" content="width=device-width, initial-scale=1">'
-        f"<title>{escape(title)}</title><style>{_STYLE}{fonts.css()}</style></head>\n"
-        f'<body><svg xmlns="http://www.w3.org/2000/svg" class="defs" aria-hidden="true">{shown.defs()}</svg>'
-        f"<header><h1>{escape(title)}</h1></header>\n{''.join(sections)}</body></html>\n"
-    )
 
 
 def escape(text: str) -> str:

@@ -5,19 +5,22 @@ from __future__ import annotations
 from collections.abc import Sequence
 from datetime import date
 
+import msgspec
 from asgiref.sync import async_to_sync
 from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET
 
-from sunroom.boards import media, models, repository
+from sunroom.boards import media, models, moments, repository, store
 from sunroom.core.board import Page, TableItem
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.csv import table_csv
-from sunroom.core.formats.drawing import ALL, Parts, media_of, pictures_of
+from sunroom.core.formats.drawing import ALL, Parts, media_of, pictures_in, pictures_of
 from sunroom.core.formats.kept import encode_page
+from sunroom.core.formats.making import MAX_STATES, Done
 from sunroom.core.formats.sheets import AS_LARGE, SIZES, Sheets
-from sunroom.core.sentences import said
+from sunroom.core.formats.web_page import Controls
+from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
 from sunroom.live.doors.search import heard
 from sunroom.live.room.access import may_look
@@ -143,12 +146,17 @@ def _pdf(
 @require_GET
 @answers_problems
 def board_html(request: HttpRequest, board: str) -> HttpResponse:
-    """The board as everybody sees it, or one page, as a web page that needs nothing but itself."""
+    """The board as everybody sees it, or chosen pages, as a web page; ``making`` is for the room's owner, who sees
+    all that ever was on it.
+    """
     allow(request, "file", 60, 60)
     row = visible_board(request, board)
+    plays = "making" in request.GET
+    if plays and not services.owns(row.room, request.user, request.session):
+        raise Problem(404, said("only-the-rooms-tutor-can"))
     with making():
         pages = _asked(request, row)
-    data = _html(row, pages, language_of(request), _parts(request))
+    data = _html(row, pages, language_of(request), _parts(request), plays)
     return _file(data, "text/html; charset=utf-8", _named(row, pages, "page" in request.GET, "html"))
 
 
@@ -159,16 +167,58 @@ def html_of(row: models.Board, language: str) -> bytes:
     return _html(row, pages, language, ALL)
 
 
-def _html(row: models.Board, pages: list[Page], language: str, parts: Parts) -> bytes:
+def _html(row: models.Board, pages: list[Page], language: str, parts: Parts, plays: bool = False) -> bytes:
     # Others' files need not wait for the ink to be read.
     told = [
         [line.texts[0] for line in sorted(lines or [], key=lambda at: (at.y, at.x))]
         for lines in heard(row, pages)
     ]
     with making():
-        pictures = repository.pictures(row.room_id, pictures_of(pages))
+        done = [_done(row, page) for page in pages] if plays else []
+        shown = pictures_of(pages) | {
+            picture
+            for steps in done
+            for _, step in steps
+            for picture in pictures_in(getattr(step, "items", ()))
+        }
+        pictures = repository.pictures(row.room_id, shown)
         packed, names = [encode_page(page) for page in pages], _names(language, pages)
-        return made(workers.make_html, packed, names, told, row.title, pictures, row.room.language, parts)
+        found = made(
+            workers.make_html,
+            packed,
+            names,
+            told,
+            row.title,
+            pictures,
+            row.room.language,
+            parts,
+            [msgspec.msgpack.encode(steps) for steps in done],
+            _controls(language) if plays else None,
+        )
+    if isinstance(found, Sentence):
+        raise Problem(422, found)
+    return found
+
+
+def _done(row: models.Board, page: Page) -> list[Done]:
+    """All steps of a page's making; raises Problem when they are too many."""
+    try:
+        steps, _ = moments.making_of(row.pk, page.head.id, 0, MAX_STATES + 1)
+    except store.DamagedLogError as error:
+        raise Problem(500, said("this-board-cannot-be-opened")) from error
+    if len(steps) > MAX_STATES:
+        raise Problem(422, said("too-much-was-made-for-one"))
+    return [(logged.at_ms, logged.step) for logged in steps]
+
+
+def _controls(language: str) -> Controls:
+    return Controls(
+        play=say("play", language=language),
+        pause=say("pause", language=language),
+        place=say("place-in-time", language=language),
+        speed=say("speed-word", language=language),
+        shorten=say("shorten-pauses", language=language),
+    )
 
 
 @require_GET

@@ -28,6 +28,7 @@ from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
 from sunroom.core.formats.kept import SNAPSHOT_VERSION, decode_page
 from sunroom.core.formats.lifted_ink import lift_ink, paced
+from sunroom.core.formats.making import Done, making_of
 from sunroom.core.formats.media import Medium
 from sunroom.core.formats.opened import things_in
 from sunroom.core.formats.package import Packed, read_package, write_package
@@ -35,7 +36,8 @@ from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
 from sunroom.core.formats.pictures import CleanPicture, clean_picture, small_picture
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
 from sunroom.core.formats.sheets import Sheets
-from sunroom.core.formats.svg import board_html, page_svg
+from sunroom.core.formats.svg import page_svg
+from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
@@ -278,9 +280,21 @@ def make_html(
     pictures: dict[str, bytes],
     language: str,
     parts: Parts,
-) -> bytes:
+    done: list[bytes],
+    controls: Controls | None,
+) -> bytes | Sentence:
+    """``done`` are the steps of each page's making as MessagePack, when they are to be played."""
     found, typesetter = [_page(page) for page in pages], resources.typesetter()
-    return board_html(found, titles, heard, typesetter, title, pictures, language, parts).encode()
+    try:
+        makings = [
+            making_of(page.head, msgspec.msgpack.decode(steps, type=list[Done]))
+            for page, steps in zip(found, done, strict=False)
+        ]
+    except MalformedError as error:
+        return error.sentence
+    return board_html(
+        found, titles, heard, typesetter, title, pictures, language, parts, makings, controls
+    ).encode()
 
 
 def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], parts: Parts = ALL) -> bytes:

@@ -12,6 +12,7 @@
   let of = $state<Of>('board')
   let some = $state<string[]>([])
   let written = $state(false)
+  let making = $state(false)
   let paper = $state<Paper>('')
   let cut = $state(false)
   let bays = $state(false)
@@ -51,7 +52,11 @@
   }
   const formats = $derived<Format[]>([
     { href: pdf, name: 'take-pdf', hint: 'take-pdf-hint' },
-    { href: `${board}/board.html${asked}`, name: 'take-html', hint: 'take-html-hint' },
+    {
+      href: `${board}/board.html${asked}${making ? `${asked ? '&' : '?'}making` : ''}`,
+      name: 'take-html',
+      hint: 'take-html-hint',
+    },
     ...(one
       ? ([
           { href: `${board}/pages/${page}/page.png${asked}`, name: 'take-png', hint: 'take-png-hint' },
@@ -110,6 +115,12 @@
     {/if}
     <label class="wide"><input type="checkbox" bind:checked={written} />{t('take-written')}</label>
   </fieldset>
+  {#if session.people.role === 'tutor'}
+    <fieldset>
+      <legend>{t('of-the-web-page')}</legend>
+      <label class="wide"><input type="checkbox" bind:checked={making} />{t('take-making')}</label>
+    </fieldset>
+  {/if}
   {#if of === 'board' && session.pages.heads.some(({ hidden }) => hidden)}
     <p>{t('take-hidden')}</p>
   {/if}
@@ -161,6 +172,14 @@
   .pages {
     max-height: 200px;
     overflow-y: auto;
+  }
+  select {
+    min-height: 40px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+    color: var(--ink);
   }
   .wide {
     grid-column: 1 / -1;

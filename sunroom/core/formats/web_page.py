@@ -1,0 +1,117 @@
+"""A whole board as one web page that opens from a disk, without network.
+
+Whatever people typed is text here and nothing else. No script runs but the project's own that plays how pages were
+made, and that only when they are told with the page: its Content-Security-Policy names the script by its hash.
+"""
+
+from __future__ import annotations
+
+import base64
+import hashlib
+from collections.abc import Mapping, Sequence
+from functools import cache
+from pathlib import Path
+
+import msgspec
+
+from sunroom.core.board.pages import Page
+from sunroom.core.formats.drawing import ALL, Parts, draw_page
+from sunroom.core.formats.making import Making
+from sunroom.core.formats.svg import Fonts, Pictures, SvgDrawing, escape
+from sunroom.core.text import Typesetter
+
+#: Pages one below the other, in the middle, as wide as the window allows; each on a sheet of its own when printed.
+_STYLE = """
+body{margin:0;background:#ece5d6;color:#16222b;font:16px/1.4 system-ui,sans-serif}
+header,section{max-width:1200px;margin:0 auto;padding:16px}
+h1{font-size:26px;margin:0}h2{font-size:16px;margin:0 0 8px}
+svg{display:block;width:100%;height:auto;background:#fffefa;box-shadow:0 1px 4px rgb(0 0 0/20%)}
+.play{display:flex;flex-wrap:wrap;align-items:center;gap:8px 14px;padding:8px 0}.play[hidden]{display:none}
+.play button,.play select{min-height:40px;padding:0 16px;font:inherit;border:1px solid #5e6a66;border-radius:3px;background:#fff}
+.play input{accent-color:#1d5c5f}.play button{min-width:110px;background:#1d5c5f;color:#fff;border:0}.play input[type=range]{flex:1;min-width:140px;min-height:40px}
+[data-e]{display:none}
+ul,.defs{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+@media print{.play{display:none}body{background:none}section{break-after:page;padding:0}svg{box-shadow:none;max-height:95vh}}
+"""
+_POLICY = "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:"
+SPEEDS = (1, 2, 5, 20)
+
+
+class Controls(msgspec.Struct, frozen=True):
+    """What the controls of the playing are called."""
+
+    play: str
+    pause: str
+    place: str
+    speed: str
+    shorten: str
+
+
+def board_html(
+    pages: Sequence[Page],
+    titles: Sequence[str],
+    heard: Sequence[Sequence[str]],
+    typesetter: Typesetter,
+    title: str,
+    pictures: Mapping[str, bytes],
+    language: str,
+    parts: Parts = ALL,
+    makings: Sequence[Making] = (),
+    controls: Controls | None = None,
+) -> str:
+    """All pages as one web page that needs nothing but itself.
+
+    Parameters
+    ----------
+    titles : sequence of str
+        What each page is called.
+    heard : sequence of sequences of str
+        Of each page the lines that its ink reads as, for those who listen.
+    makings : sequence of Making
+        How each page was made, to be played with ``controls``; none for pages as they are.
+    """
+    fonts, shown, sections = Fonts(typesetter), Pictures(pictures), []
+    for number, (page, name, lines) in enumerate(zip(pages, titles, heard, strict=True)):
+        making = makings[number] if controls and number < len(makings) else None
+        drawing = SvgDrawing(fonts, shown, parts.paper, making.marks if making else None)
+        draw_page(making.page if making else page, drawing, parts)
+        bar = _bar(making, controls) if making and controls and making.times else ""
+        spoken = "".join(f"<li>{escape(line)}</li>" for line in lines)
+        listed = f"<ul>{spoken}</ul>" if spoken else ""
+        sections.append(f"<section><h2>{escape(name)}</h2>{bar}{drawing.finish(name)}{listed}</section>\n")
+    policy, script = (
+        (_POLICY, "") if controls is None else (_playing_policy(), f"<script>{_script()}</script>")
+    )
+    return (
+        f'<!doctype html>\n<html lang="{escape(language)}"><head><meta charset="utf-8">'
+        f'<meta http-equiv="Content-Security-Policy" content="{policy}">'
+        '<meta name="viewport" content="width=device-width, initial-scale=1">'
+        f"<title>{escape(title)}</title><style>{_STYLE}{fonts.css()}</style></head>\n"
+        f'<body><svg xmlns="http://www.w3.org/2000/svg" class="defs" aria-hidden="true">{shown.defs()}</svg>'
+        f"<header><h1>{escape(title)}</h1></header>\n{''.join(sections)}{script}</body></html>\n"
+    )
+
+
+def _bar(making: Making, controls: Controls) -> str:
+    """The controls of a page's playing, there only where the script runs."""
+    speeds = "".join(f"<option{' selected' if speed == 5 else ''}>{speed}</option>" for speed in SPEEDS)
+    times = " ".join(str(at) for at in making.times)
+    short = " ".join(str(at) for at in making.short_times)
+    return (
+        f'<div class="play" hidden data-times="{times}" data-short="{short}">'
+        f'<button data-play="{escape(controls.play)}" data-pause="{escape(controls.pause)}">{escape(controls.play)}</button>'
+        f'<input type="range" min="0" step="any" aria-label="{escape(controls.place)}"><output></output>'
+        f"<label>{escape(controls.speed)} <select>{speeds}</select></label>"
+        f'<label><input type="checkbox" checked> {escape(controls.shorten)}</label></div>'
+    )
+
+
+@cache
+def _script() -> str:
+    return Path(__file__).with_name("playing.js").read_text(encoding="utf-8")
+
+
+@cache
+def _playing_policy() -> str:
+    digest = base64.b64encode(hashlib.sha256(_script().encode()).digest()).decode()
+    return f"{_POLICY}; script-src 'sha256-{digest}'"
