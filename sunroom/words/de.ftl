@@ -1888,3 +1888,7 @@ take-bays = Jeder Bereich einzeln statt der Seiten
 too-much-was-made-for-one = Auf diesen Seiten ist zu viel entstanden, um es in einer Datei abzuspielen. Nimm weniger Seiten.
 of-the-web-page = Die Webseite
 take-making = Kann abspielen, wie die Seiten entstanden, auch Gelöschtes
+lost-ink = Tinte von { $name }
+lost-words = „{ $words }“ von { $name }
+then-pick = damals: drück auf das, was allein zurückkommen soll
+only-the-chosen = Gewähltes zurückholen ({ $count })

@@ -1888,3 +1888,7 @@ take-bays = Each bay alone, instead of pages
 too-much-was-made-for-one = Too much was made on these pages to be played in one file. Take fewer pages.
 of-the-web-page = The web page
 take-making = Can play how the pages were made, erased things too
+lost-ink = Ink of { $name }
+lost-words = “{ $words }” of { $name }
+then-pick = then: press what shall come back alone
+only-the-chosen = Bring back the chosen ({ $count })

@@ -1888,3 +1888,7 @@ take-bays = Cada zona sola, en vez de las páginas
 too-much-was-made-for-one = En estas páginas se hizo demasiado para reproducirlo en un solo archivo. Toma menos páginas.
 of-the-web-page = La página web
 take-making = Puede reproducir cómo se hicieron las páginas, también lo borrado
+lost-ink = Tinta de { $name }
+lost-words = «{ $words }» de { $name }
+then-pick = entonces: pulsa lo que deba volver solo
+only-the-chosen = Traer de vuelta lo elegido ({ $count })

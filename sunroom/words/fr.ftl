@@ -1888,3 +1888,7 @@ take-bays = Chaque zone seule, au lieu des pages
 too-much-was-made-for-one = Trop de choses ont été faites sur ces pages pour être rejouées dans un seul fichier. Prenez moins de pages.
 of-the-web-page = La page web
 take-making = Peut rejouer la création des pages, y compris ce qui a été effacé
+lost-ink = Encre de { $name }
+lost-words = « { $words } » de { $name }
+then-pick = alors : appuyez sur ce qui doit revenir seul
+only-the-chosen = Faire revenir ce qui est choisi ({ $count })

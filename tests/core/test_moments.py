@@ -8,7 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sunroom.core.board import Board, apply, invert
-from sunroom.core.board.moments import as_it_was
+from sunroom.core.board.moments import as_it_was, lost_things, some_as_it_was
 from sunroom.core.board.steps import remaining
 from tests import strategies as make
 
@@ -53,3 +53,29 @@ class BringingBack(TestCase):
             for item_id, item in here.items.items():
                 self.assertEqual(after[item_id], item)
             self.assertEqual(set(after), set(here.items) | set(page.items))
+
+    @settings(max_examples=150, deadline=None)
+    @given(times(), st.data())
+    def test_chosen_things_are_what_they_were_and_the_others_stay(
+        self, boards: tuple[Board, Board], data: st.DataObject
+    ) -> None:
+        then, now = boards
+        for page in then.in_order():
+            here = now.pages.get(page.head.id)
+            lost = lost_things(here, page) if here else []
+            self.assertEqual(
+                sorted(uid for thing in lost for uid in thing.ids),
+                sorted(uid for uid, item in page.items.items() if here and here.items.get(uid) != item),
+            )
+            if here is None or not lost:
+                continue
+            chosen = data.draw(st.sampled_from(lost))
+            step = some_as_it_was(now, page, chosen.ids)
+            assert step is not None
+            after = apply(now, step)
+            items = after.pages[page.head.id].items
+            for uid in chosen.ids:
+                self.assertEqual(items[uid], page.items[uid])
+            for uid, item in here.items.items():
+                self.assertTrue(uid in chosen.ids or items[uid] == item)
+            self.assertEqual(apply(after, invert(now, step)).pages[page.head.id], here)

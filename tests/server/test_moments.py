@@ -9,7 +9,7 @@ import msgspec
 
 from sunroom.boards import models, store
 from sunroom.boards.moments import MAX_MOMENTS, make
-from sunroom.core.board import PageHead
+from sunroom.core.board import PageHead, TextItem
 from sunroom.core.board.requests import Undo
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems, RemovePage
 from sunroom.core.lesson import EndLesson
@@ -59,6 +59,24 @@ class Moments(OutTest):
         self.assertEqual(self.ask("POST", end, {})[0], 409, "it is so already")
         self.do(self.tutor, Undo())
         self.assertEqual(self.ids(), ["stroke-1", "stroke-2", "stroke-3"])
+
+    def test_one_thing_comes_back_alone(self) -> None:
+        self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"), stroke("stroke-2"))))
+        note = TextItem(id="text-001", x=400, y=300, text="at noon", size=22, colour="#16222b")
+        self.do(self.tutor, AddItems(self.page, (note,)))
+        moment = self.named()
+        self.do(self.tutor, RemoveItems(self.page, ("stroke-1", "stroke-2", "text-001")))
+        (page,) = self.ask("GET", f"/{moment}")[1]["pages"]
+        ink, words = sorted(page["lost"], key=lambda thing: thing["words"])
+        self.assertEqual((ink["ids"], words["words"]), (["stroke-1", "stroke-2"], "at noon"))
+        for thing in (ink, words):
+            self.assertTrue(0 <= thing["x"] <= thing["x"] + thing["width"] <= 1)
+        end = f"/{moment}/pages/{self.page}"
+        self.assertEqual(self.ask("POST", end, {"ids": words["ids"]})[0], 200)
+        self.assertEqual(self.ids(), ["text-001"])
+        self.assertEqual(self.ask("POST", end, {"ids": ["text-001", "nothing-1"]})[0], 409)
+        self.do(self.tutor, Undo())
+        self.assertEqual(self.ids(), [])
 
     def test_a_page_that_was_removed_comes_back_whole(self) -> None:
         self.do(self.tutor, AddPage(PageHead("page-two", "Two"), 1))

@@ -626,6 +626,16 @@ export interface Look {
   along: boolean
 }
 
+export interface LostThing {
+  ids: string[]
+  x: number
+  y: number
+  width: number
+  height: number
+  name: string
+  words: string
+}
+
 export interface LowerHand {
   command: 'lower_hand'
   seat: string
@@ -1358,6 +1368,7 @@ export interface ThenPage {
   number: number
   gone: boolean
   changed: boolean
+  lost: LostThing[]
 }
 
 export interface ToMindMap {

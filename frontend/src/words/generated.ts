@@ -598,6 +598,8 @@ export interface Words {
   'looking-as': { name: string | number }
   'looking-for-sheet': null
   'looking-it-up': null
+  'lost-ink': { name: string | number }
+  'lost-words': { name: string | number; words: string | number }
   'lower-all': null
   'lower-edges': null
   'lower-hand-of': { name: string | number }
@@ -733,6 +735,7 @@ export interface Words {
   'onlooker': null
   'onlookers-look-and-nothing-is': null
   'only-a-student-who-is': null
+  'only-the-chosen': { count: string | number }
   'only-the-person-who-started': null
   'only-the-rooms-tutor-can': null
   'only-tutor-side-sees': null
@@ -1266,6 +1269,7 @@ export interface Words {
   'theme-evening': null
   'theme-system': null
   'then': null
+  'then-pick': null
   'there-are-no-bays-there': null
   'there-is-more-in-the': null
   'there-is-no-ink-to': null

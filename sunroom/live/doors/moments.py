@@ -11,9 +11,10 @@ from sunroom.boards import models, repository, store
 from sunroom.boards import moments as kept
 from sunroom.boards.store import Logged
 from sunroom.core.board import Board, Page
+from sunroom.core.board.moments import lost_things
 from sunroom.core.board.requests import GoneError
 from sunroom.core.errors import MalformedError
-from sunroom.core.formats.drawing import pictures_of
+from sunroom.core.formats.drawing import page_box, pictures_of
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.pens import Actor
 from sunroom.core.sentences import said
@@ -27,6 +28,8 @@ from sunroom.rooms.requests import Problem, allow, answer, answers_problems, bod
 WIDTH_PX = 720
 #: Steps of a page's making in one answer.
 MAKING_STEPS = 2_000
+#: Of the words of a lost thing so many are told.
+MAX_WORDS = 60
 
 
 class MomentCard(msgspec.Struct):
@@ -45,6 +48,20 @@ class Moments(msgspec.Struct):
     moments: list[MomentCard]
 
 
+class LostThing(msgspec.Struct):
+    """A thing of a page that has gone or become another: where in the page's picture (parts of its sides), whose, and
+    its words.
+    """
+
+    ids: tuple[str, ...]
+    x: float
+    y: float
+    width: float
+    height: float
+    name: str
+    words: str
+
+
 class ThenPage(msgspec.Struct):
     """A page as it was; ``gone`` when the board has it no more, ``changed`` when it is another now."""
 
@@ -53,6 +70,7 @@ class ThenPage(msgspec.Struct):
     number: int
     gone: bool
     changed: bool
+    lost: list[LostThing]
 
 
 class Then(msgspec.Struct):
@@ -64,9 +82,10 @@ class NameMoment(msgspec.Struct):
 
 
 class BringBack(msgspec.Struct):
-    """Make the page what it was, or only add what has gone since."""
+    """Make the page what it was, only add what has gone since, or make so only ``ids`` when there are any."""
 
     only_gone: bool = False
+    ids: frozenset[str] = frozenset()
 
 
 class Making(msgspec.Struct):
@@ -131,14 +150,27 @@ def moment(request: HttpRequest, board: str, uid: str) -> HttpResponse:
         return answer(_moments(row))
     with making():
         then, now = _then(row, uid), store.load(row.pk)
-    return answer(Then([_card(now, page, number) for number, page in enumerate(then.in_order(), 1)]))
+    names = services.names(row.room_id)
+    return answer(Then([_card(now, page, number, names) for number, page in enumerate(then.in_order(), 1)]))
 
 
-def _card(now: Board, then: Page, number: int) -> ThenPage:
+def _card(now: Board, then: Page, number: int, names: dict[str, str]) -> ThenPage:
     here = now.pages.get(then.head.id)
-    return ThenPage(
-        then.head.id, then.head.title, number, here is None, here is not None and here.items != then.items
-    )
+    changed = here is not None and here.items != then.items
+    whole = page_box(then)
+    lost = [
+        LostThing(
+            thing.ids,
+            (thing.box.x0 - whole.x0) / whole.width,
+            (thing.box.y0 - whole.y0) / whole.height,
+            thing.box.width / whole.width,
+            thing.box.height / whole.height,
+            names.get(thing.by, ""),
+            thing.words[:MAX_WORDS],
+        )
+        for thing in (lost_things(here, then) if here is not None and changed else ())
+    ]
+    return ThenPage(then.head.id, then.head.title, number, here is None, changed, lost)
 
 
 @require_GET
@@ -171,20 +203,21 @@ def bring_back(request: HttpRequest, board: str, uid: str, page: str) -> HttpRes
     with making():
         then = _page(_then(row, uid), page)
     try:
-        async_to_sync(_bring_back)(row, then, wanted.only_gone)
+        async_to_sync(_bring_back)(row, then, wanted)
     except (GoneError, MalformedError) as error:
         raise Problem(409, error.sentence) from error
     return answer({})
 
 
-async def _bring_back(row: models.Board, then: Page, only_gone: bool) -> None:
+async def _bring_back(row: models.Board, then: Page, wanted: BringBack) -> None:
     """By the live room, which alone writes its boards."""
     entered = await registry().enter(row.room, row.uid)
     if entered is None:
         raise GoneError("board_gone", said("that-board-is-no-longer"))
     live, board = entered
     seat = await sync_to_async(services.tutor_seat)(row.room)
-    await live.steps.bring_back(board, then, Actor(seat.uid, "tutor", seat.name), only_gone)
+    actor = Actor(seat.uid, "tutor", seat.name)
+    await live.steps.bring_back(board, then, actor, wanted.only_gone, wanted.ids)
 
 
 @require_GET

@@ -28,7 +28,7 @@ from sunroom.core.board import (
 )
 from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
-from sunroom.core.board.moments import as_it_was
+from sunroom.core.board.moments import as_it_was, some_as_it_was
 from sunroom.core.board.rebase import rebased
 from sunroom.core.board.requests import GoneError, check_request, work
 from sunroom.core.board.requests.paging import brought
@@ -269,9 +269,14 @@ class Steps:
         await self._take(board, actor, AddPage(head, len(board.board.order), items))
         return new_id
 
-    async def bring_back(self, board: LiveBoard, then: Page, actor: Actor, only_gone: bool) -> None:
-        """Make a page what it was ``then``, or only add what has gone since; on disk when it is done. Raises GoneError."""
-        step = as_it_was(board.board, then, only_gone)
+    async def bring_back(
+        self, board: LiveBoard, then: Page, actor: Actor, only_gone: bool, ids: frozenset[str]
+    ) -> None:
+        """Make a page what it was ``then``, only add what has gone since, or make so only ``ids`` when there are any;
+        on disk when it is done. Raises GoneError.
+        """
+        some = some_as_it_was(board.board, then, ids) if ids else None
+        step = some if ids else as_it_was(board.board, then, only_gone)
         if step is None:
             raise GoneError("nothing_gone", said("nothing-to-bring-back"))
         await self._take(board, actor, step)

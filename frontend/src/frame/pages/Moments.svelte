@@ -2,7 +2,7 @@
   /** States of a board to come back to: seen beside today, and brought back. */
   import { onMount, untrack } from 'svelte'
   import { ask } from '../../wire/api'
-  import type { BoardCard, MomentCard, Moments, Then, ThenPage } from '../../wire/generated'
+  import type { BoardCard, LostThing, MomentCard, Moments, Then, ThenPage } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
@@ -18,6 +18,8 @@
   let problem = $state('')
   let said = $state('')
   let busy = $state(false)
+  /** Things of then that are to come back. */
+  let picked = $state.raw<LostThing[]>([])
   /** Pictures of today are fetched again when something was brought back. */
   let version = $state(0)
 
@@ -54,6 +56,7 @@
   function choose(moment: MomentCard) {
     chosen = moment
     then = null
+    picked = []
     void tried(async () => {
       then = await ask<Then>('GET', `${path}/${moment.id}`)
     })
@@ -66,10 +69,21 @@
     })
   }
 
-  function back(pages: ThenPage[], only_gone: boolean) {
+  function pick(thing: LostThing) {
+    picked = picked.includes(thing) ? picked.filter((other) => other !== thing) : [...picked, thing]
+  }
+
+  function called({ words, name }: LostThing): string {
+    return words
+      ? t('lost-words', { words, name: name || t('somebody') })
+      : t('lost-ink', { name: name || t('somebody') })
+  }
+
+  function back(pages: ThenPage[], how: { only_gone?: boolean; ids?: string[] }) {
     const moment = chosen!
     void tried(async () => {
-      for (const { page } of pages) await ask('POST', `${path}/${moment.id}/pages/${page}`, { only_gone })
+      for (const { page } of pages) await ask('POST', `${path}/${moment.id}/pages/${page}`, how)
+      picked = []
       then = await ask<Then>('GET', `${path}/${moment.id}`)
       version++
       said = t('brought-back')
@@ -114,14 +128,29 @@
         {@const lost = then.pages.filter(({ gone, changed }) => gone || changed)}
         {#if !lost.length}<p class="muted">{t('all-as-then')}</p>{/if}
         {#if lost.length > 1}
-          <Button disabled={busy} onclick={() => back(lost, false)}>{t('all-back')}</Button>
+          <Button disabled={busy} onclick={() => back(lost, {})}>{t('all-back')}</Button>
         {/if}
         {#each then.pages as page (page.page)}
           <article>
             <h3>{page.title || t('page-number', { number: page.number })}</h3>
             <figure>
-              <img src="{path}/{chosen.id}/pages/{page.page}.png" alt={t('then')} />
-              <figcaption>{t('then')}</figcaption>
+              <div class="seen">
+                <img src="{path}/{chosen.id}/pages/{page.page}.png" alt={t('then')} />
+                {#each page.lost as thing (thing.ids[0])}
+                  <button
+                    class="lost"
+                    aria-pressed={picked.includes(thing)}
+                    aria-label={called(thing)}
+                    title={called(thing)}
+                    style:left="{thing.x * 100}%"
+                    style:top="{thing.y * 100}%"
+                    style:width="{thing.width * 100}%"
+                    style:height="{thing.height * 100}%"
+                    onclick={() => pick(thing)}
+                  ></button>
+                {/each}
+              </div>
+              <figcaption>{page.lost.length ? t('then-pick') : t('then')}</figcaption>
             </figure>
             <figure>
               {#if page.gone}<p class="muted">{t('page-was-removed')}</p>{:else}
@@ -133,10 +162,20 @@
               <figcaption>{t('today')}</figcaption>
             </figure>
             {#if page.gone || page.changed}
+              {@const chosenHere = page.lost.filter((thing) => picked.includes(thing))}
               <div class="row">
-                <Button disabled={busy} onclick={() => back([page], false)}>{t('make-it-so-again')}</Button>
+                {#if chosenHere.length}
+                  <Button
+                    kind="go"
+                    disabled={busy}
+                    onclick={() => back([page], { ids: chosenHere.flatMap(({ ids }) => ids) })}
+                    >{t('only-the-chosen', { count: chosenHere.length })}</Button
+                  >
+                {/if}
+                <Button disabled={busy} onclick={() => back([page], {})}>{t('make-it-so-again')}</Button>
                 {#if !page.gone}
-                  <Button disabled={busy} onclick={() => back([page], true)}>{t('only-what-has-gone')}</Button
+                  <Button disabled={busy} onclick={() => back([page], { only_gone: true })}
+                    >{t('only-what-has-gone')}</Button
                   >
                 {/if}
               </div>
@@ -234,11 +273,30 @@
     margin: 0;
   }
   img {
-    width: 100%;
+    max-width: 100%;
     max-height: 300px;
-    object-fit: contain;
+    display: block;
     background: #fff;
-    border: 1px solid var(--sand-line);
+    outline: 1px solid var(--sand-line);
+  }
+  .seen {
+    position: relative;
+    width: fit-content;
+  }
+  .lost {
+    position: absolute;
+    min-width: 24px;
+    min-height: 24px;
+    padding: 0;
+    border: 2px dashed var(--clay);
+    border-radius: 3px;
+    background: none;
+    cursor: pointer;
+  }
+  .lost:hover,
+  .lost[aria-pressed='true'] {
+    border: 3px solid var(--leaf);
+    background: color-mix(in srgb, var(--sun) 25%, transparent);
   }
   .problem {
     color: var(--clay);
