@@ -311,6 +311,16 @@ export interface DrawFigure {
   holds: [string, string]
 }
 
+export interface DrawingParts {
+  side: number
+  items: Item[]
+}
+
+export interface DrawingSubject {
+  name: string
+  drawings: string[]
+}
+
 export interface DropBay {
   step: 'drop_bay'
   page: string

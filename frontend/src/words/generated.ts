@@ -312,7 +312,73 @@ export interface Words {
   'drag-on-the-board-shift': null
   'drag-out-a-bay-an': null
   'draw-several': null
+  'drawing-none': null
+  'drawing-search': null
+  'drawings': null
+  'drawings-faces': null
+  'drawings-places': null
+  'drawings-signs': null
   'drop-question': null
+  'drw-astonished': null
+  'drw-atom': null
+  'drw-attention': null
+  'drw-battery': null
+  'drw-beaker': null
+  'drw-bell': null
+  'drw-bird': null
+  'drw-boat': null
+  'drw-book': null
+  'drw-bridge': null
+  'drw-cloud': null
+  'drw-coin': null
+  'drw-cone': null
+  'drw-cube': null
+  'drw-cuboid': null
+  'drw-cylinder': null
+  'drw-dice': null
+  'drw-drop': null
+  'drw-fish': null
+  'drw-flag': null
+  'drw-flame': null
+  'drw-flower': null
+  'drw-glad': null
+  'drw-globe': null
+  'drw-hill': null
+  'drw-hourglass': null
+  'drw-house': null
+  'drw-island': null
+  'drw-key': null
+  'drw-lamp': null
+  'drw-leaf': null
+  'drw-listening': null
+  'drw-magnet': null
+  'drw-magnifier': null
+  'drw-moon': null
+  'drw-parcel': null
+  'drw-pencil': null
+  'drw-planet': null
+  'drw-prism': null
+  'drw-proud': null
+  'drw-pyramid': null
+  'drw-sad': null
+  'drw-said': null
+  'drw-scales': null
+  'drw-school': null
+  'drw-shared': null
+  'drw-signpost': null
+  'drw-sphere': null
+  'drw-spinner': null
+  'drw-sun': null
+  'drw-sundial': null
+  'drw-tent': null
+  'drw-test-tube': null
+  'drw-thermometer': null
+  'drw-thinking': null
+  'drw-thought': null
+  'drw-tired': null
+  'drw-together': null
+  'drw-tree': null
+  'drw-unsure': null
   'duplicate': null
   'edit-words': null
   'editor-keys': { what: string | number }
@@ -684,6 +750,7 @@ export interface Words {
   'no-sheet-seen': null
   'no-sound-or-video': null
   'no-student-is-here-yet': null
+  'no-such-drawing': null
   'no-such-medium': null
   'no-such-moment': null
   'no-such-template': null

@@ -4,7 +4,7 @@
   import { ask, askThings } from '../../wire/api'
   import type { ReadyPage, Subject } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
-  import Dialog from '../../ui/Dialog.svelte'
+  import Ready from '../Ready.svelte'
   import { speech, t, told, type Plain } from '../../words/words.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
@@ -14,21 +14,10 @@
     maths: 'subject-maths',
     science: 'subject-science',
   }
-  let dialog: ReturnType<typeof Dialog>
+  let dialog: ReturnType<typeof Ready>
   let subjects = $state.raw<Subject[]>([])
-  let wanted = $state('')
   let problem = $state('')
   let busy = $state(false)
-  const shown = $derived(
-    subjects
-      .map(({ name, templates }) => ({
-        name,
-        templates: templates.filter((one) =>
-          title(one).toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase()),
-        ),
-      }))
-      .filter(({ templates }) => templates.length),
-  )
 
   onMount(async () => {
     try {
@@ -37,10 +26,6 @@
       problem = (error as Error).message
     }
   })
-
-  function title(name: string): string {
-    return told({ key: `tpl-${name}`, values: {} })
-  }
 
   async function take(name: string) {
     busy = true
@@ -56,96 +41,24 @@
   }
 </script>
 
-{#snippet look()}
-  <input
-    type="search"
-    bind:value={wanted}
-    aria-label={t('template-search')}
-    placeholder={t('template-search')}
-  />
-{/snippet}
-
-<Dialog
+<Ready
   bind:this={dialog}
   title={t('templates')}
-  width={1040}
-  tall
+  search={t('template-search')}
+  none={t('template-none')}
+  groups={subjects.map(({ name, templates }) => ({
+    title: t(SUBJECTS[name]!),
+    things: templates.map((one) => ({
+      name: one,
+      title: told({ key: `tpl-${one}`, values: {} }),
+      picture: `/templates/${one}.png?${speech.language}`,
+    })),
+  }))}
+  {problem}
+  {busy}
+  ontake={take}
   {onclose}
-  beside={look}
-  data-testid="templates"
->
-  {#if problem}<p role="alert">{problem}</p>{/if}
-  <div class="all">
-    {#each shown as { name, templates } (name)}
-      <h3>{t(SUBJECTS[name]!)}</h3>
-      <ul>
-        {#each templates as one (one)}
-          <li>
-            <button disabled={busy} onclick={() => take(one)}>
-              <img src="/templates/{one}.png?{speech.language}" alt="" loading="lazy" />
-              <span>{title(one)}</span>
-            </button>
-          </li>
-        {/each}
-      </ul>
-    {:else}
-      {#if subjects.length}<p>{t('template-none')}</p>{/if}
-    {/each}
-  </div>
-</Dialog>
-
-<style>
-  h3 {
-    font: 600 16px/1.3 var(--title);
-    margin: 14px 0 8px;
-  }
-  input {
-    min-height: 40px;
-    padding: 0 10px;
-    border: 1px solid var(--muted);
-    border-radius: var(--radius);
-    background: var(--field);
-    font: inherit;
-    color: var(--ink);
-  }
-  .all {
-    flex: 1;
-    min-height: 0;
-    overflow-y: auto;
-    padding-inline-end: 6px;
-  }
-  ul {
-    list-style: none;
-    margin: 0;
-    padding: 0;
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(min(170px, 44%), 1fr));
-    gap: 12px;
-  }
-  button {
-    width: 100%;
-    padding: 0;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--field);
-    color: var(--ink);
-    font: inherit;
-    font-size: 14px;
-    text-align: left;
-    overflow: hidden;
-  }
-  button:hover {
-    border-color: var(--leaf);
-  }
-  img {
-    display: block;
-    width: 100%;
-    aspect-ratio: 1123 / 794;
-    background: #fff;
-    border-bottom: 1px solid var(--sand-line);
-  }
-  span {
-    display: block;
-    padding: 8px 10px;
-  }
-</style>
+  aspect="1123 / 794"
+  least="170px"
+  testid="templates"
+/>

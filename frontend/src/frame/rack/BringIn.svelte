@@ -14,6 +14,7 @@
   let input: HTMLInputElement
   let camera = $state(false)
   let shelf = $state(false)
+  let drawings = $state(false)
   /** Phones have no windows to choose from. */
   const mayScreen = Boolean(navigator.mediaDevices && 'getDisplayMedia' in navigator.mediaDevices)
 
@@ -42,6 +43,9 @@
 {#snippet kept()}
   <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
 {/snippet}
+{#snippet drawn()}
+  <Button disabled={!surface} onclick={() => (drawings = true)}>{t('drawings')}</Button>
+{/snippet}
 {#snippet link()}
   <Button disabled={!surface} onclick={() => (session.cards.writing = null)}>{t('card-link')}</Button>
 {/snippet}
@@ -62,6 +66,7 @@
       { key: 'choose', part: choose },
       { key: 'camera', part: taking },
       session.welcome?.role === 'tutor' && { key: 'shelf', part: kept },
+      session.rights.may('add_shape') && { key: 'drawings', part: drawn },
       mayScreen && { key: 'screen', part: screen },
       { key: 'link', part: link },
       { key: 'how', part: how, hint: true },
@@ -70,6 +75,12 @@
 {/if}
 {#if shelf && surface}
   <Later load={() => import('./Shelf.svelte')} props={{ session, surface, onclose: () => (shelf = false) }} />
+{/if}
+{#if drawings && surface}
+  <Later
+    load={() => import('./Drawings.svelte')}
+    props={{ session, surface, onclose: () => (drawings = false) }}
+  />
 {/if}
 {#if camera && surface}<Camera {session} {surface} onclose={() => (camera = false)} />{/if}
 <input
