@@ -97,6 +97,7 @@ ANSWERS = (
     shelf.Used,
     files.BroughtIn,
     pictures.Sheet,
+    pictures.PrintedWords,
     pictures.Flatten,
     pictures.LiftedInk,
     media.MediumTaken,

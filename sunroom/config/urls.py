@@ -107,6 +107,8 @@ urlpatterns = [
     path("api/boards/<slug:board>/documents/<slug:document>/<int:number>.png", documents.thumb),
     path("api/boards/<slug:board>/documents/<slug:document>/<int:number>", documents.bring_in),
     path("boards/<slug:board>/pictures/<slug:picture>", pictures.picture),
+    path("boards/<slug:board>/pictures/<slug:picture>/<int:level>/<int:column>/<int:row>.png", pictures.part),
+    path("api/boards/<slug:board>/pictures/<slug:picture>/words", pictures.printed),
     path("boards/<slug:board>/media/<slug:medium>", media.medium),
     path("api/boards/<slug:board>/pages/<slug:page>/writing", search.writing),
     path("boards/<slug:board>/board.pdf", take_away.board_pdf),

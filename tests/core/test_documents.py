@@ -5,13 +5,24 @@ from __future__ import annotations
 import io
 from unittest import TestCase
 
+import numpy as np
 import pikepdf
 import pypdfium2
+from PIL import Image
 
 from sunroom.core.board import Paper
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf
-from sunroom.core.formats.documents import MAX_BYTES, MAX_PAGES, document_page, page_picture, page_sizes
+from sunroom.core.formats.documents import (
+    MAX_BYTES,
+    MAX_PAGES,
+    PART_PX,
+    document_page,
+    page_part,
+    page_picture,
+    page_sizes,
+    printed_lines,
+)
 from sunroom.resources import typesetter
 from tests.core.test_formats import page_with
 from tests.core.test_take_away import text
@@ -47,6 +58,40 @@ class Documents(TestCase):
         for rotate, size in ((0, (141, 200)), (90, (200, 141))):
             shown = page_picture(document("noon", rotate=rotate), 0, 200)
             self.assertLessEqual(abs(shown.width_px - size[0]) + abs(shown.height_px - size[1]), 2)
+
+    def test_its_parts_are_the_page_drawn_finer(self) -> None:
+        for rotate in (0, 90, 180, 270):
+            data = document("How long at noon?", rotate=rotate)
+            whole = pypdfium2.PdfDocument(data)[0]
+            side = 4 * PART_PX / max(whole.get_size())
+            drawn = whole.render(scale=side).to_pil().convert("L")
+            parts = [Image.open(io.BytesIO(page_part(data, 1, n % 4, n // 4))) for n in range(16)]
+            joined = Image.new("L", (sum(p.width for p in parts[:4]), sum(p.height for p in parts[::4])))
+            for n, part in enumerate(parts):
+                joined.paste(part.convert("L"), ((n % 4) * part.width, (n // 4) * part.height))
+            first, second = (np.asarray(image.resize((400, 400)), float) for image in (drawn, joined))
+            self.assertLess(float(np.abs(first - second).mean()), 2.0, f"turned by {rotate}")
+        for level, column, row in ((0, 0, 0), (4, 0, 0), (1, 4, 0), (3, 0, 16)):
+            with self.assertRaises(MalformedError):
+                page_part(data, level, column, row)
+
+    def test_its_words_are_told_line_by_line_where_they_are_seen(self) -> None:
+        for rotate in (0, 90, 180, 270):
+            data = document("How long at noon?", rotate=rotate)
+            (line,) = printed_lines(document_page(data, 0).vector)
+            self.assertEqual(line.text, "How long at noon?")
+            shown = np.asarray(Image.open(io.BytesIO(page_picture(data, 0, 1_000).data)).convert("L")) < 128
+            rows, columns = np.nonzero(shown)
+            sides = (shown.shape[1], shown.shape[0])
+            seen = [
+                columns.min() / sides[0],
+                rows.min() / sides[1],
+                columns.max() / sides[0],
+                rows.max() / sides[1],
+            ]
+            told = [line.x, line.y, line.x + line.width, line.y + line.height]
+            np.testing.assert_allclose(told, seen, atol=0.02, err_msg=f"turned by {rotate}")
+        self.assertEqual(printed_lines(b"no page"), [])
 
     def test_in_a_saved_pdf_it_is_vectors_again_with_its_words(self) -> None:
         for rotate in (0, 90, 180, 270):

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import io
 import json
 import urllib.request
 from datetime import timedelta
@@ -10,6 +11,7 @@ from urllib.error import HTTPError
 
 import msgspec
 from django.utils.timezone import now
+from PIL import Image
 
 from sunroom.boards.models import Document, Picture
 from sunroom.boards.repository import DOCUMENT_KEPT_FOR, drop_old_documents
@@ -53,6 +55,33 @@ class DocumentsTest(OutTest):
 
 
 class Documents(DocumentsTest):
+    def test_a_page_is_drawn_finer_in_parts_and_its_words_told_to_people_of_the_room(self) -> None:
+        _, opened = self.send(self.tutor_web, document("How long at noon?"))
+        _, taken = self.send(self.tutor_web, b"{}", f"{self.path}/{opened['id']}/1")
+        base = f"/boards/{self.board}/pictures/{taken['id']}"
+        noor, _, _ = self.come()
+        part = Image.open(io.BytesIO(noor.get(f"{base}/2/0/0.png")))
+        self.assertLessEqual(max(part.size), 1_201)
+        (line,) = json.loads(noor.get(f"/api{base}/words"))["lines"]
+        self.assertEqual(line["text"], "How long at noon?")
+        for path in (f"{base}/9/0/0.png", f"{base}/1/4/0.png"):
+            self.assertEqual(self.status(noor, path), 400)
+        photo = Picture.objects.create(
+            room_id=Picture.objects.get(uid=taken["id"]).room_id,
+            uid="photo-one",
+            mime="image/png",
+            width_px=1,
+            height_px=1,
+            data=b"",
+        )
+        self.assertEqual(self.status(noor, f"/boards/{self.board}/pictures/{photo.uid}/1/0/0.png"), 204)
+        self.assertEqual(
+            json.loads(noor.get(f"/api/boards/{self.board}/pictures/{photo.uid}/words")), {"lines": []}
+        )
+        stranger = Web(self.server.url)
+        for path in (f"{base}/1/0/0.png", f"/api{base}/words"):
+            self.assertEqual(self.status(stranger, path), 404)
+
     def test_a_document_is_taken_its_pages_made_one_by_one_and_then_it_goes(self) -> None:
         status, opened = self.send(self.tutor_web, document("one", "two"))
         self.assertEqual((status, len(opened["sizes"])), (201, 2))

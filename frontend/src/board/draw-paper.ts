@@ -2,6 +2,7 @@
 import type { Paper } from '../wire/generated'
 import type { Box } from './box'
 import { plainText } from './draw-words'
+import { drawFinely } from './finer'
 import { pictureOf } from './pictures'
 import { rules, type Rule } from './rulings'
 
@@ -100,5 +101,5 @@ function drawBackdrop(context: CanvasRenderingContext2D, paper: Paper): void {
   const scale = paper.kind === 'sheet' ? Math.min(wide, paper.height / image.naturalHeight) : wide
   const [width, height] = [scale * image.naturalWidth, scale * image.naturalHeight]
   const y = paper.kind === 'sheet' ? (paper.height - height) / 2 : 0
-  context.drawImage(image, (paper.width - width) / 2, y, width, height)
+  drawFinely(context, paper.picture, image, [0, 0, 1, 1], [(paper.width - width) / 2, y, width, height])
 }

@@ -5,6 +5,7 @@ import type { Samples } from '../ink/samples'
 import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
 import { samplesOf } from '../ink/samples'
 import { drawCard, drawLines, drawNote, drawTable } from './draw-words'
+import { drawFinely } from './finer'
 import { pictureOf } from './pictures'
 import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
 const WHOLE: PictureItem['crop'] = [0, 0, 1, 1]
@@ -143,14 +144,10 @@ function drawPicture(
   { picture, width, height, opacity, crop }: PictureItem,
 ): void {
   // One that a browser of before has not sent yet says nothing of a part.
-  const [left, upper, right, lower] = crop ?? WHOLE
   const image = pictureOf(picture)
   context.globalAlpha *= opacity
-  if (image) {
-    const { naturalWidth: wide, naturalHeight: high } = image
-    const part = [left * wide, upper * high, (right - left) * wide, (lower - upper) * high] as const
-    context.drawImage(image, ...part, 0, 0, width, height)
-  } else {
+  if (image) drawFinely(context, picture, image, crop ?? WHOLE, [0, 0, width, height])
+  else {
     context.fillStyle = AWAITED_COLOUR
     context.fillRect(0, 0, width, height)
   }

@@ -1,6 +1,6 @@
 /** Pictures of the room: fetched once, told about when they have come, and brought in. */
 import { ask, askFile } from '../wire/api'
-import type { BroughtIn, Flatten } from '../wire/generated'
+import type { BroughtIn, Flatten, PrintedLine, PrintedWords } from '../wire/generated'
 
 /** Says when a picture has come, so that what shows it is drawn again. */
 export const arrivals = new EventTarget()
@@ -38,6 +38,11 @@ function fetched(id: string): HTMLImageElement {
   picture.src = address
   pictures.set(id, picture)
   return picture
+}
+
+/** The printed words of a picture that is a page of a document. */
+export async function printedWords(id: string): Promise<PrintedLine[]> {
+  return (await ask<PrintedWords>('GET', `/api${addressOf(id)}/words`)).lines
 }
 
 /** What the server makes of a picture: where a sheet lies in it, that sheet made flat, its ink as strokes. */

@@ -214,6 +214,9 @@
     />
   {/if}
   {#if cutting}<CutPicture {session} picture={cutting} sheet={session.pictures.cutting!.sheet} />{/if}
+  {#if session.pictures.printed}
+    <Later load={() => import('./sill/PrintedWords.svelte')} props={{ session, surface }} />
+  {/if}
   {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}
 

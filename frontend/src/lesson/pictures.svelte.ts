@@ -1,5 +1,6 @@
 /** Pictures being brought in: put on the page, or under it as its paper. */
-import { bringIn, flatSheet, work } from '../board/pictures'
+import type { Page } from '../board/page'
+import { bringIn, flatSheet, pictureOf, printedWords, work } from '../board/pictures'
 import { unpackSamples } from '../ink/samples'
 import { newId } from '../wire/codec'
 import type {
@@ -10,6 +11,7 @@ import type {
   LiftedInk,
   PageHead,
   PictureItem,
+  PrintedLine,
   Sheet,
 } from '../wire/generated'
 import { after, placement, type Point } from '../board/place'
@@ -25,15 +27,45 @@ const [LEAST_WIDTH, MOST_WIDTH] = [0.25, 60]
 
 type Corners = Pick<Flatten, 'corners' | 'whiten'>
 
+/** A page of a document: its width by its height, and its words. */
+export interface Printed {
+  id: string
+  aspect: number
+  lines: PrintedLine[]
+}
+
+const MOST_PRINTED = 12
+
 export class Pictures {
   /** A picture on its way to the server; aborting gives it up. */
   bringing = $state.raw<AbortController | null>(null)
   /** The picture that is being cropped, or whose sheet of paper is made flat. */
   cutting = $state.raw<{ id: string; sheet: boolean } | null>(null)
+  /** Pages of documents whose words are being picked. */
+  printed = $state.raw<Printed[] | null>(null)
   #inside: Inside
 
   constructor(inside: Inside) {
     this.#inside = inside
+  }
+
+  /** Those of some pictures that are pages with printed words; at most ``MOST_PRINTED``. */
+  async printedIn(ids: readonly string[]): Promise<Printed[]> {
+    const found = await Promise.all(
+      ids.slice(0, MOST_PRINTED).map(async (id) => {
+        const image = pictureOf(id)
+        const lines = image ? await printedWords(id).catch(() => []) : []
+        return { id, aspect: image ? image.naturalWidth / image.naturalHeight : 1, lines }
+      }),
+    )
+    return found.filter(({ lines }) => lines.length)
+  }
+
+  /** The pictures of a page, its paper first. */
+  ofPage(page: Page): string[] {
+    const items = [...page.entries.values()].map(({ item }) => item)
+    const shown = items.filter((item) => item.kind === 'picture').map(({ picture }) => picture)
+    return [...new Set([page.head.paper.picture, ...shown])].filter(Boolean)
   }
 
   /** Bring pictures in and put them side by side about a place, so that they fit into what is seen (in units); their ids. */

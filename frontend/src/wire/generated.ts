@@ -914,6 +914,18 @@ export interface Pong {
   at: number
 }
 
+export interface PrintedLine {
+  x: number
+  y: number
+  width: number
+  height: number
+  text: string
+}
+
+export interface PrintedWords {
+  lines: PrintedLine[]
+}
+
 export interface PutBay {
   step: 'put_bay'
   page: string

@@ -231,7 +231,10 @@ export interface Words {
   'copied': null
   'copied-to-paste': null
   'copy': null
+  'copy-all-words': null
   'copy-board': null
+  'copy-picked': null
+  'copy-refused': null
   'copy-there': null
   'corner-lower-left': null
   'corner-lower-right': null
@@ -946,6 +949,9 @@ export interface Words {
   'prepare': null
   'prepared': null
   'press-on-the-board-and': null
+  'printed-hint': null
+  'printed-words': null
+  'printed-words-of-page': null
   'put-away': null
   'put-away-named': { title: string | number }
   'put-on-the-board': null
@@ -1075,7 +1081,9 @@ export interface Words {
   'sending': null
   'server-could-not': { status: string | number }
   'server-silent': null
+  'set-all-words': null
   'set-code': null
+  'set-picked': null
   'shadows-and-sundials': null
   'sheet-corners-hint': null
   'shelf': null

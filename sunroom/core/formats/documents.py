@@ -7,8 +7,10 @@ contents and resources alone.
 from __future__ import annotations
 
 import io
+from ctypes import byref, c_int
 from typing import NamedTuple
 
+import msgspec
 import pikepdf
 import pypdfium2
 
@@ -24,6 +26,22 @@ SIDES_PT = (18.0, 14_400.0)
 MAX_VECTOR_BYTES = 3_000_000
 #: As many characters of a document can be found by.
 MAX_WORDS = 20_000
+
+
+#: A page looked at closely is drawn in parts, twice as many a side with each level, of at most so many px.
+LEVELS, PART_PX = 3, 1_200
+#: So many lines of a page can be picked.
+MAX_LINES = 3_000
+
+
+class PrintedLine(msgspec.Struct, frozen=True):
+    """Words that stand in one line of a page, and where: from its upper left corner, in parts of its sides."""
+
+    x: float
+    y: float
+    width: float
+    height: float
+    text: str
 
 
 class DocumentPage(NamedTuple):
@@ -71,6 +89,75 @@ def page_picture(data: bytes, number: int, side_px: int = MAX_SIDE_PX) -> CleanP
     finally:
         document.close()
     return drawn_picture(shown.convert("RGB"))
+
+
+def page_part(data: bytes, level: int, column: int, row: int) -> bytes:
+    """One of the 2 ** (``level`` + 1) by as many parts of the only page of a PDF, as a PNG.
+
+    Raises
+    ------
+    MalformedError
+        When there is no such part, or no page that can be drawn.
+    """
+    count: int = 2 ** (level + 1)
+    if not (1 <= level <= LEVELS and 0 <= column < count and 0 <= row < count):
+        raise MalformedError("document", said("the-document-has-no-such"))
+    document = _opened(data)
+    try:
+        page = document[0]
+        width, height = page.get_size()
+        left, top = column * width / count, row * height / count
+        shown = page.render(
+            scale=PART_PX * count / max(width, height),
+            crop=(left, height - top - height / count, width - left - width / count, top),
+            may_draw_forms=False,
+        ).to_pil()
+    except pypdfium2.PdfiumError as error:
+        raise MalformedError("document", said("this-is-no-pdf-that")) from error
+    finally:
+        document.close()
+    out = io.BytesIO()
+    shown.convert("RGB").save(out, "PNG", compress_level=3)
+    return out.getvalue()
+
+
+def printed_lines(data: bytes) -> list[PrintedLine]:
+    """The words of the only page of a PDF, line by line; none of one that has no text, or cannot be read."""
+    try:
+        document = _opened(data)
+    except MalformedError:
+        return []
+    found: list[PrintedLine] = []
+    length = 0
+    try:
+        page = document[0]
+        text_page = page.get_textpage()
+        for number in range(min(text_page.count_rects(), MAX_LINES)):
+            left, low, right, high = text_page.get_rect(number)
+            text = " ".join(text_page.get_text_bounded(left, low, right, high).split())
+            text = "".join(character for character in text if character.isprintable())
+            (x0, y0), (x1, y1) = _seen(page, left, high), _seen(page, right, low)
+            if text:
+                found.append(PrintedLine(min(x0, x1), min(y0, y1), abs(x1 - x0), abs(y1 - y0), text))
+                length += len(text)
+            if length > MAX_WORDS:
+                break
+    except pypdfium2.PdfiumError:
+        pass  # what cannot be told cannot be picked
+    finally:
+        document.close()
+    return found
+
+
+#: So finely places on a page are told.
+_FINE = 1_000_000
+
+
+def _seen(page: pypdfium2.PdfPage, x: float, y: float) -> tuple[float, float]:
+    """Where a point of a page's own space is on the page as it is looked at, in parts of its sides."""
+    across, down = c_int(), c_int()
+    pypdfium2.raw.FPDF_PageToDevice(page.raw, 0, 0, _FINE, _FINE, 0, x, y, byref(across), byref(down))
+    return across.value / _FINE, down.value / _FINE
 
 
 def document_page(data: bytes, number: int) -> DocumentPage:

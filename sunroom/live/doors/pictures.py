@@ -10,6 +10,7 @@ from django.views.decorators.http import require_GET, require_POST
 
 from sunroom.boards import models, repository
 from sunroom.boards.space import check_space
+from sunroom.core.formats.documents import PrintedLine
 from sunroom.core.formats.paper_photo import Corners
 from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.sentences import Sentence, said
@@ -27,6 +28,10 @@ class Sheet(msgspec.Struct):
     """The corners of a sheet in a photo, clockwise from its upper left, in parts of the sides; () when none is seen."""
 
     corners: Corners
+
+
+class PrintedWords(msgspec.Struct):
+    lines: list[PrintedLine]
 
 
 class Flatten(msgspec.Struct):
@@ -65,6 +70,36 @@ def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     """A picture of the board's room; it never changes."""
     found = _picture(visible_board(request, board), picture)
     response = HttpResponse(bytes(found.data), content_type=found.mime)
+    response["Cache-Control"] = "private, max-age=31536000, immutable"
+    return response
+
+
+@require_GET
+@answers_problems
+def part(request: HttpRequest, board: str, picture: str, level: int, column: int, row: int) -> HttpResponse:
+    """A part of a page of a document, finer than its picture; nothing (204) of other pictures. It never changes."""
+    allow(request, "picture-part", 900, 60)
+    found = _picture(visible_board(request, board), picture)
+    vector = bytes(found.vector)
+    response = HttpResponse(status=204)
+    if vector:
+        with making():
+            data = _or_problem(made(workers.vector_part, vector, level, column, row, limit_s=LOOK_S))
+        response = HttpResponse(data, content_type="image/png")
+    response["Cache-Control"] = "private, max-age=31536000, immutable"
+    return response
+
+
+@require_GET
+@answers_problems
+def printed(request: HttpRequest, board: str, picture: str) -> HttpResponse:
+    """The printed words of a page of a document, line by line; none of other pictures."""
+    allow(request, "picture-part", 900, 60)
+    found = _picture(visible_board(request, board), picture)
+    vector = bytes(found.vector)
+    with making():
+        lines = made(workers.vector_lines, vector, limit_s=LOOK_S) if vector else []
+    response = answer(PrintedWords(lines))
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     return response
 

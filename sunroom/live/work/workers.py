@@ -19,10 +19,13 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, package, page_png
 from sunroom.core.formats.documents import (
     DocumentPage,
+    PrintedLine,
     document_page,
     document_words,
+    page_part,
     page_picture,
     page_sizes,
+    printed_lines,
 )
 from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.inkml import page_inkml, read_labelled_inkml
@@ -331,6 +334,19 @@ def take_document_page(data: bytes, number: int) -> DocumentPage | Sentence:
         return document_page(data, number)
     except MalformedError as error:
         return error.sentence
+
+
+def vector_part(data: bytes, level: int, column: int, row: int) -> bytes | Sentence:
+    """A part of a page of a document, as finely as it is looked at."""
+    try:
+        return page_part(data, level, column, row)
+    except MalformedError as error:
+        return error.sentence
+
+
+def vector_lines(data: bytes) -> list[PrintedLine]:
+    """The printed words of a page of a document."""
+    return printed_lines(data)
 
 
 def take_picture(data: bytes) -> CleanPicture | Sentence:

@@ -1,12 +1,18 @@
 <script lang="ts">
   /** The board or the page that is looked at, to be taken along: open formats only. */
   import type { Session } from '../../lesson/session.svelte'
+  import type { Printed } from '../../lesson/pictures.svelte'
   import type { Parts } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
   import { t, type Plain } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
+  let words = $state.raw<Printed[]>([])
+  $effect(() => {
+    const now = session.pages.now
+    if (now) void session.pictures.printedIn(session.pictures.ofPage(now)).then((found) => (words = found))
+  })
   type Of = 'board' | 'page' | 'some'
   type Paper = '' | 'a4' | 'a3' | 'letter'
   let of = $state<Of>('board')
@@ -96,6 +102,9 @@
   {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
     <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
   {/each}
+  {#if words.length}
+    <Button onclick={() => (session.pictures.printed = words)}>{t('printed-words-of-page')}</Button>
+  {/if}
   <fieldset>
     <legend>{t('of-the-pdf')}</legend>
     <label class="wide"

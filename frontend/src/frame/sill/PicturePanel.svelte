@@ -1,5 +1,7 @@
 <script lang="ts">
   /** What can be done with a picture besides moving it. */
+  import { onMount } from 'svelte'
+  import type { Printed } from '../../lesson/pictures.svelte'
   import type { PictureItem } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
@@ -9,6 +11,10 @@
 
   let { session, picture, onclose }: { session: Session; picture: PictureItem; onclose: () => void } =
     $props()
+  let words = $state.raw<Printed[]>([])
+  onMount(async () => {
+    words = await session.pictures.printedIn([picture.picture])
+  })
   let timer: ReturnType<typeof setTimeout> | undefined
 
   function see(opacity: number) {
@@ -21,6 +27,11 @@
     session.pictures.cutting = { id: picture.id, sheet }
   }
 
+  function pick() {
+    onclose()
+    session.pictures.printed = words
+  }
+
   function lift() {
     onclose()
     void session.pictures.liftInk(picture)
@@ -30,6 +41,7 @@
 <div class="panel">
   <div class="row">
     <Button onclick={() => cut(false)}>{t('crop-picture')}</Button>
+    {#if words.length}<Button onclick={pick}>{t('printed-words')}</Button>{/if}
     {#if session.rights.may('add_picture')}
       <Button onclick={() => cut(true)}>{t('flatten-paper')}</Button>
       {#if session.rights.may('add_ink')}<Button onclick={lift}>{t('lift-ink')}</Button>{/if}
