@@ -6,11 +6,13 @@ from collections.abc import Mapping
 from datetime import timedelta
 
 import msgspec
+from django.db.models.functions import Length
 from django.utils.timezone import now
 
 from sunroom.boards import media, models
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.media import Medium
+from sunroom.core.formats.package import MAX_VECTORS
 from sunroom.core.formats.pictures import CleanPicture
 from sunroom.rooms.services import new_uid
 
@@ -36,8 +38,8 @@ def drop_readings(board_id: int, pages: list[str]) -> None:
     models.PageReading.objects.filter(board_id=board_id).exclude(page_id__in=pages).delete()
 
 
-def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"", words: str = "") -> str:
-    """Keep a cleaned picture in the room, and the vectors and the words of the page that it shows; its id."""
+def keep_picture(room_id: int, picture: CleanPicture) -> str:
+    """Keep a cleaned picture in the room; its id."""
     row = models.Picture.objects.create(
         room_id=room_id,
         uid=new_uid(),
@@ -45,8 +47,8 @@ def keep_picture(room_id: int, picture: CleanPicture, vector: bytes = b"", words
         width_px=picture.width_px,
         height_px=picture.height_px,
         data=picture.data,
-        vector=vector,
-        words=words,
+        vector=picture.vector,
+        words=picture.words,
     )
     return row.uid
 
@@ -63,6 +65,19 @@ def pictures(room_id: int, uids: set[str], vectors: bool = False) -> dict[str, b
     """Files of those of the room's pictures that are there; with ``vectors`` PDFs of pages of documents."""
     rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).values_list("uid", "data", "vector")
     return {uid: bytes(vector if vectors and vector else data) for uid, data, vector in rows}
+
+
+def vectors(room_id: int, uids: set[str]) -> dict[str, bytes]:
+    """The pages of documents among the room's pictures as PDFs, the small ones first, as many as a package takes."""
+    rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).exclude(vector=b"")
+    found: dict[str, bytes] = {}
+    room = MAX_VECTORS
+    for uid, size in rows.annotate(size=Length("vector")).order_by("size", "id").values_list("uid", "size"):
+        room -= size
+        if room < 0:
+            break
+        found[uid] = bytes(rows.values_list("vector", flat=True).get(uid=uid))
+    return found
 
 
 def picture_words(room_id: int) -> dict[str, str]:

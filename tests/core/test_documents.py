@@ -96,7 +96,7 @@ class Documents(TestCase):
     def test_in_a_saved_pdf_it_is_vectors_again_with_its_words(self) -> None:
         for rotate in (0, 90, 180, 270):
             page = document_page(document("How long at noon?", rotate=rotate), 0)
-            width, height = page.picture.width_px, page.picture.height_px
+            width, height = page.width_px, page.height_px
             sheet = page_with(paper=Paper("sheet", "plain", width / 4, height / 4, picture="picture-1"))
             saved = pypdfium2.PdfDocument(
                 board_pdf([sheet], typesetter(), "Saved", {"picture-1": page.vector})

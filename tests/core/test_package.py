@@ -19,8 +19,10 @@ from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import AsWritten, resolve
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import package
+from sunroom.core.formats.documents import document_page
 from sunroom.core.formats.package import PackedPage, read_package, with_files, write_package
 from sunroom.resources import typesetter
+from tests.core.test_documents import document
 from tests.core.test_pictures import picture
 from tests.strategies import ink_items, items
 from tests.words import in_words
@@ -107,6 +109,20 @@ class ThereAndBack(TestCase):
         page = with_files(packed.pages[0], {"picture-1": "new-one", "paper-01": "new-two"})
         self.assertEqual([item.picture for item in page.items], ["new-one"])
         self.assertEqual(page.head.paper.picture, "new-two")
+
+    def test_pages_of_documents_stay_pages_of_documents(self) -> None:
+        shown = document_page(document("How long at noon?"), 0)
+        page = page_of(PictureItem(id="shown-01", picture="picture-1", width=60, height=40))
+        for vector, words in (
+            (shown.vector, "How long at noon?"),
+            (b"%PDF-broken", ""),
+            (b"x" * 4_000_000, ""),
+        ):
+            data = write_package("A", [page], {}, {"picture-1": shown.data}, vectors={"picture-1": vector})
+            _, files = read_package(data, ME, typesetter())
+            self.assertEqual(
+                (files["picture-1"].words, bool(files["picture-1"].vector)), (words, bool(words))
+            )  # type: ignore[union-attr]
 
     def test_the_same_board_gives_the_same_bytes(self) -> None:
         page = page_of(TextItem(id="text-001", text="noon", size=20, colour="#16222b"))

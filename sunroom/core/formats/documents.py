@@ -8,7 +8,6 @@ from __future__ import annotations
 
 import io
 from ctypes import byref, c_int
-from typing import NamedTuple
 
 import msgspec
 import pikepdf
@@ -42,14 +41,6 @@ class PrintedLine(msgspec.Struct, frozen=True):
     width: float
     height: float
     text: str
-
-
-class DocumentPage(NamedTuple):
-    """One page: its picture, itself as a PDF of one page (b"" when that is too much), and its words."""
-
-    picture: CleanPicture
-    vector: bytes
-    words: str
 
 
 def page_sizes(data: bytes) -> list[tuple[float, float]]:
@@ -160,9 +151,16 @@ def _seen(page: pypdfium2.PdfPage, x: float, y: float) -> tuple[float, float]:
     return across.value / _FINE, down.value / _FINE
 
 
-def document_page(data: bytes, number: int) -> DocumentPage:
-    """Page ``number`` (from 0) for the board; raises MalformedError."""
-    return DocumentPage(page_picture(data, number), _vector(data, number), document_words(data, number))
+def document_page(data: bytes, number: int) -> CleanPicture:
+    """Page ``number`` (from 0) for the board, with itself as vectors and its words; raises MalformedError."""
+    return with_vector(page_picture(data, number), data, number)
+
+
+def with_vector(picture: CleanPicture, data: bytes, number: int = 0) -> CleanPicture:
+    """A picture with the page of a PDF that it shows: ``b""`` when that is too much, or cannot be read."""
+    vector = _vector(data, number)
+    words = document_words(vector) if vector else document_words(data, number)
+    return msgspec.structs.replace(picture, vector=vector, words=words)
 
 
 def document_words(data: bytes, only: int | None = None) -> str:

@@ -17,6 +17,7 @@ from sunroom.core.board import Item, Page, PageHead
 from sunroom.core.board.items import CardItem, PictureItem, check_item, check_number, laid_out, owned
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, check_head
 from sunroom.core.errors import MalformedError
+from sunroom.core.formats.documents import MAX_VECTOR_BYTES, with_vector
 from sunroom.core.formats.media import Medium, clean_medium
 from sunroom.core.formats.pictures import CleanPicture, clean_picture
 from sunroom.core.sentences import said
@@ -30,9 +31,11 @@ METHODS = (zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED)
 MAX_TITLE = 80
 MAX_Z = 1e12
 VERSION = 1
-BOARD, PICTURES, MEDIA, ABOUT = "board.json", "pictures/", "media/", "README.txt"
+BOARD, PICTURES, VECTORS, MEDIA, ABOUT = "board.json", "pictures/", "vectors/", "media/", "README.txt"
 #: Sounds and videos are taken along as long as they fit into the file.
 MAX_MEDIA = 40_000_000
+#: Pages of documents as PDFs, too; of the others there are the pictures.
+MAX_VECTORS = 20_000_000
 #: Every file of a package is as old as ZIP: the same board gives the same bytes.
 _OLD = (1980, 1, 1, 0, 0, 0)
 
@@ -68,9 +71,11 @@ def write_package(
     pictures: Mapping[str, bytes],
     about: str = "",
     media: Mapping[str, bytes] | None = None,
+    vectors: Mapping[str, bytes] | None = None,
 ) -> bytes:
     """A board as a file that ``read_package`` takes; ``pictures`` and ``media`` are the files of those that it shows.
 
+    ``vectors`` are the PDFs of those pictures that are pages of documents.
     ``about`` says to whoever opens the file what it is.
     """
     packed = Packed(
@@ -84,6 +89,7 @@ def write_package(
             (ABOUT, about.encode()),
             (BOARD, msgspec.json.format(msgspec.json.encode(packed), indent=1)),
             *((f"{PICTURES}{uid}", data) for uid, data in sorted(pictures.items())),
+            *((f"{VECTORS}{uid}", data) for uid, data in sorted((vectors or {}).items())),
         ):
             package.writestr(zipfile.ZipInfo(name, _OLD), data, zipfile.ZIP_DEFLATED)
         for uid, data in sorted((media or {}).items()):
@@ -121,11 +127,23 @@ def read_package(
     for uid in sorted(wanted):
         if PICTURES + uid not in files:
             raise MalformedError("pictures", said("a-picture-of-the-board"))
-        found[uid] = clean_picture(files[PICTURES + uid])
+        picture = clean_picture(files[PICTURES + uid])
+        vector = files.get(VECTORS + uid)
+        found[uid] = _beside(picture, vector) if vector else picture
     # A package may have left a long video out: its card stays.
     cards = {item.file for page in pages for item in page.items if isinstance(item, CardItem)}
     found |= {uid: clean_medium(files[MEDIA + uid]) for uid in sorted(cards) if MEDIA + uid in files}
     return msgspec.structs.replace(packed, pages=pages), found
+
+
+def _beside(picture: CleanPicture, vector: bytes) -> CleanPicture:
+    """The picture with its page of a document; alone when that is no such page."""
+    if len(vector) > MAX_VECTOR_BYTES:
+        return picture
+    try:
+        return with_vector(picture, vector)
+    except MalformedError:
+        return picture
 
 
 def with_files(page: PackedPage, uids: Mapping[str, str]) -> PackedPage:

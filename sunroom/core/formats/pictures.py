@@ -32,12 +32,17 @@ register_heif_opener()
 
 
 class CleanPicture(msgspec.Struct, frozen=True):
-    """A picture as it is kept: a new PNG or JPEG with nothing in it but its pixels."""
+    """A picture as it is kept: a new PNG or JPEG with nothing in it but its pixels.
+
+    One of a page of a document has that page as a PDF beside it, ``vector``, and its ``words``.
+    """
 
     data: bytes
     mime: str
     width_px: int
     height_px: int
+    vector: bytes = b""
+    words: str = ""
 
 
 def clean_picture(data: bytes) -> CleanPicture:

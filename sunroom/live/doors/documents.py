@@ -124,6 +124,6 @@ def bring_in(request: HttpRequest, board: str, document: str, number: int) -> Ht
         page = made(workers.take_document_page, _document(row, document), number - 1)
         if isinstance(page, Sentence):
             raise Problem(400, page)
-        check_space(row.room_id, len(page.picture.data) + len(page.vector))
-        uid = repository.keep_picture(row.room_id, page.picture, page.vector, page.words)
-    return answer(BroughtIn(uid, page.picture.width_px, page.picture.height_px), 201)
+        check_space(row.room_id, len(page.data) + len(page.vector))
+        uid = repository.keep_picture(row.room_id, page)
+    return answer(BroughtIn(uid, page.width_px, page.height_px), 201)

@@ -287,7 +287,8 @@ def package_of(row: models.Board, language: str) -> bytes:
     about = say("package-about", language=language)
     packed = [encode_page(page) for page in pages]
     sounds = media.files(row.room_id, media_of(pages))
-    return made(workers.make_package, packed, row.title, names, pictures, about, sounds)
+    vectors = repository.vectors(row.room_id, set(pictures))
+    return made(workers.make_package, packed, row.title, names, pictures, about, sounds, vectors)
 
 
 @require_GET

@@ -18,7 +18,6 @@ from sunroom.core.board.words import WrittenLine, typed_words
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, package, page_png
 from sunroom.core.formats.documents import (
-    DocumentPage,
     PrintedLine,
     document_page,
     document_words,
@@ -328,7 +327,7 @@ def document_thumb(data: bytes, number: int, side_px: int) -> bytes | Sentence:
         return error.sentence
 
 
-def take_document_page(data: bytes, number: int) -> DocumentPage | Sentence:
+def take_document_page(data: bytes, number: int) -> CleanPicture | Sentence:
     """A page of a PDF for the board."""
     try:
         return document_page(data, number)
@@ -463,8 +462,9 @@ def make_package(
     pictures: dict[str, bytes],
     about: str,
     media: dict[str, bytes],
+    vectors: dict[str, bytes],
 ) -> bytes:
-    return write_package(title, [_page(page) for page in pages], names, pictures, about, media)
+    return write_package(title, [_page(page) for page in pages], names, pictures, about, media, vectors)
 
 
 def take_package(file: str, seat: str) -> tuple[Packed, dict[str, CleanPicture | Medium]] | Sentence:
