@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.conf import settings
 from django.db import models
 
-from sunroom.rooms.models import Room
+from sunroom.rooms.models import Room, Seat
 
 
 class Board(models.Model):
@@ -128,6 +128,20 @@ class Document(models.Model):
     sizes = models.JSONField()
     data = models.BinaryField()
     created_at = models.DateTimeField(auto_now_add=True)
+
+
+class HandedFile(models.Model):
+    """A file that a student handed in for a homework (``task`` is its uid): a picture, or a PDF, also of a page."""
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="handed_files")
+    seat = models.ForeignKey(Seat, on_delete=models.CASCADE, related_name="handed_files")
+    task = models.CharField(max_length=20)
+    uid = models.CharField(max_length=20, unique=True)
+    kind = models.CharField(max_length=8)
+    name = models.CharField(max_length=80)
+    data = models.BinaryField()
+    preview = models.BinaryField()
+    at = models.DateTimeField(auto_now_add=True)
 
 
 class ReadLink(models.Model):

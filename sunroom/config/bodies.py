@@ -20,6 +20,7 @@ LARGER = (
     (re.compile(r"/api/boards/[^/]+/media"), MAX_MEDIUM),
     (re.compile(r"/api/boards/[^/]+/things"), opened.MAX_BYTES),
     (re.compile(r"/api/rooms/[^/]+/shelf/files"), MAX_DOCUMENT),
+    (re.compile(r"/api/found/[^/]+/homework/[^/]+/files"), MAX_DOCUMENT),
     (re.compile(r"/api/rooms/[^/]+/packages"), package.MAX_BYTES),
     (re.compile(r"/api/whole-rooms"), room_package.MAX_BYTES),
     (re.compile(r"/api/doors/[^/]+/[^/]+/hand\.inkml"), MAX_HAND),

@@ -4,6 +4,7 @@
   import Brand from '../ui/Brand.svelte'
   import { ask } from '../wire/api'
   import type { Afterwards, Task } from '../wire/generated'
+  import HandIn from './HandIn.svelte'
   import { clockTime, longDay } from '../words/time'
   import { t } from '../words/words.svelte'
 
@@ -74,6 +75,7 @@
                     .filter(Boolean)
                     .join(' · ')}
                 </p>
+                <HandIn {link} {task} onchange={(changed) => (found = changed)} />
               </li>
             {/each}
           </ul>

@@ -462,6 +462,14 @@ export interface HandSample {
   strokes: (([number, number, number, number])[])[]
 }
 
+export interface Handed {
+  id: string
+  seat: string
+  kind: string
+  name: string
+  at_ms: number
+}
+
 export interface Heard {
   type: 'heard'
   line: Said
@@ -680,6 +688,10 @@ export interface MapLabel {
 export interface MapLine {
   ids: string[]
   ends: [number, number]
+}
+
+export interface Marked {
+  page: string
 }
 
 export interface Me {
@@ -1342,6 +1354,7 @@ export interface Task {
   board: string
   page: string
   handed_in: string[]
+  files: Handed[]
 }
 
 export interface Teach {

@@ -487,6 +487,9 @@ export interface Words {
   'hand-digits': null
   'hand-done': null
   'hand-down': null
+  'hand-in-file': null
+  'hand-in-hint': null
+  'hand-in-page': null
   'hand-number': { place: string | number }
   'hand-place': { place: string | number }
   'hand-signs': null
@@ -496,6 +499,8 @@ export interface Words {
   'hand-up': null
   'handed-in': null
   'handed-in-by': { names: string | number }
+  'handed-in-enough': { most: string | number }
+  'handing-in': null
   'hands-up': { count: string | number }
   'handwriting-is-read-with-the': null
   'hard-to-see-on-this': null
@@ -695,6 +700,7 @@ export interface Words {
   'make-link': null
   'make-the-account': null
   'many-files-are-being-made': null
+  'mark-on-board': null
   'may-change-answer': null
   'middles-one-below-the-other': null
   'middles-side-by-side': null
@@ -830,6 +836,7 @@ export interface Words {
   'page-and-paper': null
   'page-before': null
   'page-copied-to': { board: string | number }
+  'page-handed-in': null
   'page-hidden': null
   'page-in-words': null
   'page-moved-to': { board: string | number }
@@ -1201,6 +1208,7 @@ export interface Words {
   'tabs-and-devices-of-yours': { ofseat: string | number }
   'take-away': null
   'take-back': null
+  'take-back-with': { count: string | number }
   'take-bays': null
   'take-board': null
   'take-calendar': null
@@ -1208,6 +1216,7 @@ export interface Words {
   'take-cut': null
   'take-desks': null
   'take-everything': null
+  'take-file-back': { name: string | number }
   'take-hidden': null
   'take-html': null
   'take-html-hint': null

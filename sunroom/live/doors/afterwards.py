@@ -15,7 +15,8 @@ from django.utils.http import content_disposition_header
 from django.utils.timezone import now
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
-from sunroom.boards.models import Board, ReadLink
+from sunroom.boards import handed
+from sunroom.boards.models import Board, HandedFile, ReadLink
 from sunroom.boards.services import boards_of
 from sunroom.core.lesson.state import Plan
 from sunroom.core.sentences import said
@@ -45,8 +46,18 @@ MAX_PAGES = 48
 FILE_POLICY = "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:; frame-ancestors 'none'; sandbox allow-popups"
 
 
+class Handed(msgspec.Struct):
+    """A file that was handed in: a picture or a PDF, by the seat of its person."""
+
+    id: str
+    seat: str
+    kind: str
+    name: str
+    at_ms: int
+
+
 class Task(msgspec.Struct):
-    """A homework; ``handed_in`` are the seats that did it, of students their own alone."""
+    """A homework; ``handed_in`` are the seats that did it, and ``files`` what they gave, of students their own alone."""
 
     id: str
     text: str
@@ -54,6 +65,7 @@ class Task(msgspec.Struct):
     board: str
     page: str
     handed_in: list[str]
+    files: list[Handed]
 
 
 class MadePage(msgspec.Struct):
@@ -187,6 +199,7 @@ def homework(request: HttpRequest, link: str, uid: str = "") -> HttpResponse:
     room = owned(request, link)
     if request.method == "DELETE":
         afterwards.take_homework_back(room, uid)
+        handed.drop_of_task(room, uid)
         return answer(_wrap_up(room))
     wanted = body(request, SetHomework)
     due = _moment(wanted.due_ms)
@@ -318,8 +331,8 @@ def _calendar(request: HttpRequest, room: Room) -> bytes:
 @answers_problems
 def found(request: HttpRequest, link: str) -> HttpResponse:
     """What a student finds of the room: its boards when they may be looked at, homework, the next lesson."""
-    room, seat = _student(request, link)
-    return answer(_found(request, room, seat))
+    room, seat = student(request, link)
+    return answer(found_by(request, room, seat))
 
 
 @require_POST
@@ -327,12 +340,12 @@ def found(request: HttpRequest, link: str) -> HttpResponse:
 def hand_in(request: HttpRequest, link: str, uid: str) -> HttpResponse:
     """A student says that a homework is done, or not after all."""
     allow(request, "hand-in", 300, 60)
-    room, seat = _student(request, link)
+    room, seat = student(request, link)
     _or_problem(afterwards.hand_in, room, uid, seat, body(request, Done).done)
-    return answer(_found(request, room, seat))
+    return answer(found_by(request, room, seat))
 
 
-def _student(request: HttpRequest, link: str) -> tuple[Room, Seat]:
+def student(request: HttpRequest, link: str) -> tuple[Room, Seat]:
     room = services.find_room(link, "student")
     seat = services.find_seat(room, "student", request.session)
     if seat is None or seat.sent_away:
@@ -340,7 +353,7 @@ def _student(request: HttpRequest, link: str) -> tuple[Room, Seat]:
     return room, seat
 
 
-def _found(request: HttpRequest, room: Room, seat: Seat) -> Afterwards:
+def found_by(request: HttpRequest, room: Room, seat: Seat) -> Afterwards:
     lesson = lessons.load(room)
     may = may_look(room, request.user, request.session) is not None
     return Afterwards(
@@ -362,7 +375,14 @@ def _homework(room: Room) -> list[Homework]:
 def _task(row: Homework, seen_by: Seat | None) -> Task:
     seats = [handed.seat.uid for handed in row.handed_in.all() if seen_by in (None, handed.seat)]
     due = _ms(row.due_at) if row.due_at else None
-    return Task(row.uid, row.text, due, row.board, row.page, seats)
+    files = HandedFile.objects.filter(room_id=row.room_id, task=row.uid).order_by("id").select_related("seat")
+    if seen_by is not None:
+        files = files.filter(seat=seen_by)
+    given = [
+        Handed(uid, seat, kind, name, _ms(at))
+        for uid, seat, kind, name, at in files.values_list("uid", "seat__uid", "kind", "name", "at")
+    ]
+    return Task(row.uid, row.text, due, row.board, row.page, seats, given)
 
 
 def _moment(ms: int | None) -> datetime | None:

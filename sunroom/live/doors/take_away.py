@@ -117,6 +117,16 @@ def pdf_of(row: models.Board, language: str) -> bytes:
     return _pdf(row, pages, language, ALL)
 
 
+def pdf_of_page(request: HttpRequest, row: models.Board, page: str, language: str) -> tuple[str, bytes]:
+    """What a page is called, and the page as a PDF, if whoever asks may see it; raises Problem."""
+    async_to_sync(settle)(row.room_id)
+    with making():
+        pages = pages_of_board(row)
+        found = _one(request, row, pages, page)
+    name = _names(language, pages)[pages.index(found)]
+    return f"{row.title} {name}", _pdf(row, [found], language, ALL)
+
+
 def _pdf(
     row: models.Board,
     pages: list[Page],

@@ -5,6 +5,7 @@
   import type { Parts } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
+  import HandInPage from './HandInPage.svelte'
   import { t, type Plain } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
@@ -102,6 +103,7 @@
   {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
     <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
   {/each}
+  {#if session.door === 'student'}<HandInPage {session} />{/if}
   {#if words.length}
     <Button onclick={() => (session.pictures.printed = words)}>{t('printed-words-of-page')}</Button>
   {/if}

@@ -2,7 +2,7 @@
   /** Homework of the room: given, and who has done it. */
   import Button from '../../ui/Button.svelte'
   import { ask } from '../../wire/api'
-  import type { HomeBoard, WrapUp } from '../../wire/generated'
+  import type { HomeBoard, Marked, WrapUp } from '../../wire/generated'
   import { longDay } from '../../words/time'
   import { t } from '../../words/words.svelte'
 
@@ -17,6 +17,9 @@
   let due = $state('')
   let place = $state('')
   let problem = $state('')
+  let marking = $state(false)
+  /** The homework whose files would go with it: it is asked once more. */
+  let sure = $state('')
   const names = $derived(new Map(after.people.map(({ seat, name }) => [seat, name])))
 
   async function give(event: SubmitEvent) {
@@ -35,6 +38,21 @@
       problem = (error as Error).message
       return false
     }
+  }
+
+  /** On hidden pages of a board, which is opened there. */
+  async function mark(file: string, wanted: string) {
+    const board = boards.find(({ id }) => id === wanted)?.id ?? boards[0]?.id
+    if (!board) return
+    marking = true
+    problem = ''
+    try {
+      const { page } = await ask<Marked>('POST', `/api/rooms/${link}/handed/${file}/mark`, { board })
+      location.href = `/rooms/${link}/boards/${board}?page=${page}`
+    } catch (error) {
+      problem = (error as Error).message
+    }
+    marking = false
   }
 
   function where(board: string, page: string): string {
@@ -58,7 +76,26 @@
         : t('nobody-handed-in')}
       {t('of-people', { done: task.handed_in.length, count: after.people.length })}
     </p>
-    <Button kind="quiet" onclick={() => asked('DELETE', `/${task.id}`)}>{t('take-back')}</Button>
+    {#if task.files.length}
+      <ul>
+        {#each task.files as { id, seat, name } (id)}
+          <li>
+            <a href="/rooms/{link}/handed/{id}" download
+              ><img src="/rooms/{link}/handed/{id}.png" alt="" loading="lazy" /><b>{names.get(seat) ?? '?'}</b
+              >
+              <span>{name}</span></a
+            >
+            <Button disabled={marking} onclick={() => mark(id, task.board)}>{t('mark-on-board')}</Button>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    <Button
+      kind="quiet"
+      onclick={() =>
+        task.files.length && sure !== task.id ? (sure = task.id) : void asked('DELETE', `/${task.id}`)}
+      >{sure === task.id ? t('take-back-with', { count: task.files.length }) : t('take-back')}</Button
+    >
   </article>
 {/each}
 <form onsubmit={give}>
@@ -100,6 +137,42 @@
   article :global(button) {
     grid-area: 1 / 2 / 4;
     align-self: start;
+  }
+  ul {
+    grid-column: 1;
+    list-style: none;
+    margin: 6px 0 0;
+    padding: 0;
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+    gap: 10px;
+  }
+  li {
+    display: grid;
+    gap: 4px;
+    align-content: start;
+  }
+  li a {
+    display: grid;
+    color: var(--ink);
+    font-size: 14px;
+    text-decoration: none;
+    overflow-wrap: anywhere;
+  }
+  li span {
+    color: var(--muted);
+  }
+  img {
+    width: 100%;
+    aspect-ratio: 4 / 3;
+    object-fit: cover;
+    object-position: top;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: #fff;
+  }
+  article li :global(button) {
+    grid-area: auto;
   }
   .text {
     white-space: pre-wrap;
