@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+import io
 import json
 import re
 import urllib.error
 import urllib.request
+import zipfile
 from datetime import timedelta
 from pathlib import Path
 from typing import Any
@@ -17,8 +19,9 @@ from django.core.cache import cache
 from django.test import TransactionTestCase, override_settings
 from django.utils.timezone import now
 
-from sunroom.boards import models, store
+from sunroom.boards import handed, models, store
 from sunroom.core.board.steps import AddItems
+from sunroom.lessons.models import Homework, Posted
 from sunroom.live.wire.messages import Do, Frame, Goodbye, Join
 from sunroom.rooms import accounts, tidy
 from sunroom.rooms.models import Browser, Pairing, Room, Seat
@@ -207,7 +210,18 @@ class WholeRooms(LiveTest):
         self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"), stroke("stroke-2", y=90))))
         self.tutor_web.post(f"/api/rooms/{self.link}/boards", {"title": "Hour lines"})
         self.web.ask("PATCH", f"/api/rooms/{self.link}", {"language": "fr"})
+        row = Room.objects.get(link=self.link)
+        Homework.objects.create(room=row, uid="task-one", text="Measure a shadow.", board=self.board)
+        Posted.objects.create(room=row, to="noor@example.org", subject="Shadows", text="See below.", files=[])
+        handed.keep(row, "task-one", row.seats.first(), "picture", "../shadow.png", b"bytes", b"")  # type: ignore[arg-type]
         file = self.tutor_web.get(f"/rooms/{self.link}/room.zip")
+        with zipfile.ZipFile(io.BytesIO(file)) as packed:
+            names = packed.namelist()
+            self.assertIn(b"noor@example.org", packed.read("outbox.json"))
+        self.assertEqual([n for n in names if ".." in n.split("/")], [], "no name leads out of the file")
+        self.assertTrue(
+            any(n.startswith("handed-in/001 ") and n.endswith("shadow.png") for n in names), names
+        )
         self.assertEqual(Asking(self.server.url).ask("GET", f"/rooms/{self.link}/room.zip")[0], 403)
         elsewhere = Asking(self.server.url)
         status, room = elsewhere.ask("POST", "/api/whole-rooms", file)
@@ -216,6 +230,9 @@ class WholeRooms(LiveTest):
         row = Room.objects.get(link=room["link"])
         self.assertEqual((row.title, row.language), ("Shadows", "fr"))
         boards = list(row.boards.order_by("id"))
+        (task,) = row.homework.all()
+        self.assertEqual((task.text, task.board), ("Measure a shadow.", boards[0].uid))
+        self.assertFalse(row.posted.exists() or row.handed_files.exists(), "people's things stay with them")
         self.assertEqual([board.title for board in boards], ["Shadows", "Hour lines"])
         (page,) = store.load(boards[0].pk).in_order()
         self.assertEqual(sorted(page.items), ["stroke-1", "stroke-2"])

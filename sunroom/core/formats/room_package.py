@@ -1,11 +1,14 @@
-"""A whole room as one file: a ZIP of board packages, and ``room.json`` with what the room is set to."""
+"""A whole room as one file: a ZIP of board packages, and ``room.json`` with what the room is set to and its homework.
+
+What was handed in and what was mailed lies in it to be read; like the people whose it is, it is not taken into a new room.
+"""
 
 from __future__ import annotations
 
 import io
 import zipfile
 import zlib
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from typing import Literal
 
 import msgspec
@@ -17,9 +20,18 @@ from sunroom.core.pens.kits import KITS, Right
 from sunroom.core.sentences import said
 
 MAX_BYTES, MAX_BOARDS = 500_000_000, 200
+MAX_TASKS = 200
 VERSION = 1
 ROOM, BOARDS = "room.json", "boards/"
 _OLD = (1980, 1, 1, 0, 0, 0)
+
+
+class PackedTask(msgspec.Struct, frozen=True):
+    """A homework; ``board`` is the number of the board that it is on, from 1 on, 0 for none."""
+
+    text: str
+    due_ms: int | None = None
+    board: int = 0
 
 
 class RoomFacts(msgspec.Struct, frozen=True, kw_only=True):
@@ -31,15 +43,18 @@ class RoomFacts(msgspec.Struct, frozen=True, kw_only=True):
     language: Literal["en", "fr", "de", "es"] = "en"
     plan: Plan = Plan()
     kit: tuple[Right, ...] = tuple(sorted(KITS["full pen"]))
+    homework: tuple[PackedTask, ...] = ()
 
 
-def write_room(facts: RoomFacts, boards: Sequence[bytes]) -> bytes:
-    """The file of a room with these board packages, in their order."""
+def write_room(facts: RoomFacts, boards: Sequence[bytes], others: Mapping[str, bytes]) -> bytes:
+    """The file of a room with these board packages, in their order, and other files by name."""
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_STORED) as file:  # packages are packed already
         file.writestr(zipfile.ZipInfo(ROOM, _OLD), msgspec.json.encode(facts))
         for number, board in enumerate(boards, 1):
             file.writestr(zipfile.ZipInfo(f"{BOARDS}{number:03d}.board.zip", _OLD), board)
+        for name, data in others.items():
+            file.writestr(zipfile.ZipInfo(name, _OLD), data)
     return out.getvalue()
 
 
@@ -73,4 +88,6 @@ def read_room(data: bytes) -> tuple[RoomFacts, list[bytes]]:
         raise MalformedError("room", said("the-room-in-the-file", error=str(error))) from error
     if facts.version > VERSION:
         raise MalformedError("room", said("the-file-was-saved-by"))
+    if len(facts.homework) > MAX_TASKS:
+        raise MalformedError("room", said("there-is-more-in-the"))
     return facts, files[1:]

@@ -202,8 +202,8 @@ def homework(request: HttpRequest, link: str, uid: str = "") -> HttpResponse:
         handed.drop_of_task(room, uid)
         return answer(_wrap_up(room))
     wanted = body(request, SetHomework)
-    due = _moment(wanted.due_ms)
-    _or_problem(afterwards.set_homework, room, wanted.text, due, wanted.board, wanted.page)
+    due = moment_of(wanted.due_ms)
+    or_problem(afterwards.set_homework, room, wanted.text, due, wanted.board, wanted.page)
     return answer(_wrap_up(room), 201)
 
 
@@ -291,7 +291,7 @@ def _addresses(room: Room, given: list[tuple[str, str]]) -> list[str]:
     """The addresses of a letter, each once; those of persons of the room are remembered."""
     if not 1 <= len(given) <= MAX_PEOPLE:
         raise Problem(400, said("mail-to-whom", most=MAX_PEOPLE))
-    checked = [(seat, _or_problem(afterwards.mail_address, mail)) for seat, mail in given]
+    checked = [(seat, or_problem(afterwards.mail_address, mail)) for seat, mail in given]
     for seat, mail in checked:
         if seat:
             room.seats.filter(uid=seat).update(mail=mail)
@@ -341,7 +341,7 @@ def hand_in(request: HttpRequest, link: str, uid: str) -> HttpResponse:
     """A student says that a homework is done, or not after all."""
     allow(request, "hand-in", 300, 60)
     room, seat = student(request, link)
-    _or_problem(afterwards.hand_in, room, uid, seat, body(request, Done).done)
+    or_problem(afterwards.hand_in, room, uid, seat, body(request, Done).done)
     return answer(found_by(request, room, seat))
 
 
@@ -385,14 +385,14 @@ def _task(row: Homework, seen_by: Seat | None) -> Task:
     return Task(row.uid, row.text, due, row.board, row.page, seats, given)
 
 
-def _moment(ms: int | None) -> datetime | None:
+def moment_of(ms: int | None) -> datetime | None:
     try:
         return datetime.fromtimestamp(ms / 1000, UTC) if ms is not None else None
     except (ValueError, OverflowError, OSError) as error:
         raise Problem(400, said("that-is-no-day")) from error
 
 
-def _or_problem(do: Callable[..., T], *arguments: Any) -> T:
+def or_problem(do: Callable[..., T], *arguments: Any) -> T:
     try:
         return do(*arguments)
     except AfterwardsError as error:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import tempfile
 import time
+from collections.abc import Iterator
 from datetime import date
 from pathlib import Path
 from typing import Literal, cast
@@ -18,15 +19,18 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 
 from sunroom.boards.services import boards_of, unpack_board
 from sunroom.boards.space import most_bytes
-from sunroom.core.formats.room_package import MAX_BYTES, RoomFacts
+from sunroom.core.formats.room_package import MAX_BYTES, PackedTask, RoomFacts
 from sunroom.core.sentences import Sentence, said
+from sunroom.lessons import afterwards as homework
 from sunroom.lessons import repository as lessons
+from sunroom.live.doors import afterwards
 from sunroom.live.doors.files import body_file, made, making, settle
 from sunroom.live.doors.home import Language, owned
 from sunroom.live.doors.take_away import package_of
 from sunroom.live.room.registry import registry
 from sunroom.live.work import workers
 from sunroom.rooms import services, views
+from sunroom.rooms.models import Room
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
 from sunroom.rooms.security import address_of, note
 
@@ -102,18 +106,49 @@ def package(request: HttpRequest, link: str) -> HttpResponse:
     async_to_sync(settle)(row.pk)
     lesson = lessons.load(row)
     language = cast(Language, row.language)
-    facts = RoomFacts(title=row.title, language=language, plan=lesson.plan, kit=lesson.facts.room_kit)
+    rows = list(boards_of(row.pk))
+    facts = RoomFacts(
+        title=row.title,
+        language=language,
+        plan=lesson.plan,
+        kit=lesson.facts.room_kit,
+        homework=tuple(_tasks(row, [board.uid for board in rows])),
+    )
     with making(), tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="going-out-") as folder:
         boards = []
-        for board in boards_of(row.pk):
+        for board in rows:
             boards.append(f"{folder}/{board.pk}")
             Path(boards[-1]).write_bytes(package_of(board, language_of(request)))
-        data = made(workers.make_room_package, facts, boards)
+        others = {}
+        for number, (name, file) in enumerate(_to_be_read(row)):
+            others[name] = f"{folder}/other-{number}"
+            Path(others[name]).write_bytes(file)
+        data = made(workers.make_room_package, facts, boards, others)
     response = HttpResponse(data, content_type="application/zip")
     name = f"{row.title} {date.today().isoformat()}.room.zip"
     response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
     response["Cache-Control"] = "no-store"
     return response
+
+
+def _tasks(row: Room, boards: list[str]) -> Iterator[PackedTask]:
+    for task in row.homework.order_by("id"):
+        due = int(task.due_at.timestamp() * 1000) if task.due_at else None
+        yield PackedTask(task.text, due, boards.index(task.board) + 1 if task.board in boards else 0)
+
+
+def _to_be_read(row: Room) -> Iterator[tuple[str, bytes]]:
+    """What was handed in and what was mailed, as files with their names."""
+    for number, file in enumerate(row.handed_files.order_by("id").select_related("seat").iterator(), 1):
+        name = "".join(c if c.isalnum() or c in " .-_" else "_" for c in f"{file.seat.name} {file.name}")
+        ending = "" if "." in file.name else ".pdf" if file.kind == "pdf" else ".png"
+        yield f"handed-in/{number:03d} {name}{ending}", bytes(file.data)
+    letters = [
+        {"at": m.at.isoformat(), "to": m.to, "subject": m.subject, "text": m.text, "files": m.files}
+        for m in row.posted.order_by("id")
+    ]
+    if letters:
+        yield "outbox.json", msgspec.json.format(msgspec.json.encode(letters), indent=1)
 
 
 @require_POST
@@ -144,10 +179,20 @@ def _room_of(request: HttpRequest, facts: RoomFacts, files: list[str]) -> RoomBr
             if isinstance(taken, Sentence):
                 raise Problem(400, taken)
             unpack_board(row, *taken, int(time.time() * 1000))
+        _give_tasks(row, facts)
         lesson = lessons.load(row)
         kit = msgspec.structs.replace(lesson.facts, kit=facts.kit, room_kit=facts.kit)
         lessons.keep(row.pk, msgspec.structs.replace(lesson, plan=facts.plan, facts=kit))
     return RoomBroughtIn(row.link, key, len(files))
+
+
+def _give_tasks(row: Room, facts: RoomFacts) -> None:
+    boards = [board.uid for board in boards_of(row.pk)]
+    for task in facts.homework:
+        board = boards[task.board - 1] if 1 <= task.board <= len(boards) else ""
+        afterwards.or_problem(
+            homework.set_homework, row, task.text, afterwards.moment_of(task.due_ms), board, ""
+        )
 
 
 def _name(request: HttpRequest) -> str:

@@ -31,6 +31,8 @@ SAFE = """<?xml version="1.0" encoding="UTF-8"?>
 <value>true</value></prop></item>
 </oor:items>
 """
+#: Of memory, and of any file that it writes (in blocks of 512 bytes).
+MOST_KB, MOST_BLOCKS = 4_000_000, 400_000
 _turn = threading.BoundedSemaphore(1)
 
 
@@ -65,6 +67,7 @@ def _made(program: str, kind: str, file: Path) -> bytes:
         settings_file.parent.mkdir(parents=True)
         settings_file.write_text(SAFE)
         command = [
+            "/bin/sh", "-c", f'ulimit -v {MOST_KB} -f {MOST_BLOCKS}; exec "$@"', "sh",
             program, "--headless", "--norestore", "--nolockcheck", f"-env:UserInstallation=file://{folder}/profile",
             "--convert-to", "pdf", "--outdir", folder, str(source),
         ]  # fmt: skip

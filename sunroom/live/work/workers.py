@@ -403,9 +403,10 @@ def take_hand(data: bytes) -> list[tuple[str, list[bytes]]] | Sentence:
         return error.sentence
 
 
-def make_room_package(facts: RoomFacts, boards: list[str]) -> bytes:
-    """The file of a room; ``boards`` are the files of its board packages."""
-    return write_room(facts, [Path(board).read_bytes() for board in boards])
+def make_room_package(facts: RoomFacts, boards: list[str], others: dict[str, str]) -> bytes:
+    """The file of a room; ``boards`` are the files of its board packages, ``others`` those of all else by name."""
+    beside = {name: Path(file).read_bytes() for name, file in others.items()}
+    return write_room(facts, [Path(board).read_bytes() for board in boards], beside)
 
 
 def take_room_package(file: str, folder: str) -> tuple[RoomFacts, list[str]] | Sentence:
