@@ -1976,3 +1976,6 @@ mark-on-board = Auf der Tafel korrigieren
 hand-in-page = Diese Seite, wie sie jetzt ist, abgeben für
 page-handed-in = Abgegeben. Was später geschrieben wird, ist nicht dabei.
 take-back-with = Mit { $count } Dateien zurücknehmen?
+take-print = Drucken
+take-print-hint = öffnet das PDF, um es von dort zu drucken
+key-print = Diese Seite drucken

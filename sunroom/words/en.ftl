@@ -1976,3 +1976,6 @@ mark-on-board = Mark it on the board
 hand-in-page = Hand in this page as it is now, for
 page-handed-in = Handed in. What is written later is not in it.
 take-back-with = Take it back with { $count } files?
+take-print = Print
+take-print-hint = opens the PDF, to be printed from there
+key-print = Print this page

@@ -1976,3 +1976,6 @@ mark-on-board = Corregir en la pizarra
 hand-in-page = Entregar esta página como está ahora, para
 page-handed-in = Entregado. Lo que se escriba después no está incluido.
 take-back-with = ¿Retirarla con { $count } archivos?
+take-print = Imprimir
+take-print-hint = abre el PDF, para imprimirlo desde ahí
+key-print = Imprimir esta página

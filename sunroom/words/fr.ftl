@@ -1976,3 +1976,6 @@ mark-on-board = Corriger sur la planche
 hand-in-page = Remettre cette page telle qu’elle est, pour
 page-handed-in = Remis. Ce qui sera écrit ensuite n’y est pas.
 take-back-with = Reprendre avec { $count } fichiers ?
+take-print = Imprimer
+take-print-hint = ouvre le PDF, à imprimer de là
+key-print = Imprimer cette page

@@ -2,10 +2,14 @@
 
 from __future__ import annotations
 
+import tempfile
+from pathlib import Path
+
 from selenium.webdriver.common.keys import Keys
 
 from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
+from tests.core.test_pictures import picture
 
 
 class After(Tools):
@@ -32,6 +36,11 @@ class After(Tools):
         noor.open(f"{self.server.url}/r/{self.link}/found")
         noor.press("label", "Measure a shadow at noon.")
         noor.find("li", "done")
+        with tempfile.NamedTemporaryFile(suffix=".png") as file:
+            file.write(picture())
+            file.flush()
+            noor.find("[aria-label='Hand in a file or a photo']").send_keys(file.name)
+            noor.find("li li a", Path(file.name).name)
         noor.find(".boards b", "Shadows and sundials")
         self.assertEqual(noor.driver.execute_script(NAMELESS), [])
         for width, height in ((390, 844), (1280, 800)):
@@ -45,6 +54,10 @@ class After(Tools):
         tutor.find("article", "Done: Noor.")
         tutor.press(".link button", "End it")
         tutor.wait(lambda: not tutor.all(".link") or None, "the link to be gone")
+        tutor.press("article button", "Mark it on the board")
+        tutor.find("nav[aria-label=Tools]")
+        tutor.wait(lambda: self.page(1).head.hidden or None, "a hidden page with what was handed in")
+        tutor.wait_text("nav[aria-label=Pages] b", "2 of 2")
         noor.open(address)
         self.assertIn("This link leads nowhere any more", noor.text("body"))
 
@@ -65,7 +78,8 @@ class After(Tools):
         self.tutor.press("[aria-label='This board']")
         self.tutor.press("button", "Moments")
         self.tutor.press(".one", "One line")
-        self.tutor.press("button", "Bring back only what has gone")
+        self.tutor.press("button.lost")
+        self.tutor.press("button", "Bring back the chosen (1)")
         self.tutor.wait_text("[data-testid=moments] [role=status]", "Brought back")
         self.assertEqual(self.tutor.driver.execute_script(NAMELESS), [])
         self.tutor.press("[data-testid=moments] button", "Close")

@@ -53,6 +53,7 @@ class Files(OutTest):
         pdf = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf?page=page-two"))
         self.assertEqual(len(pdf), 1)
         self.assertIn("At noon", pdf[0].get_textpage().get_text_range())
+        self.assertTrue(self.head("/board.pdf?page=page-two&print")[1].startswith("inline"))
         whole = pypdfium2.PdfDocument(self.web.get(f"{self.base}/board.pdf"))
         self.assertEqual([mark.get_title() for mark in whole.get_toc()], ["Page 1", "Tasks"])
         self.assertIn(b"At noon", self.web.get(f"{self.base}/board.html"))

@@ -25,6 +25,7 @@ export const KEYS: { keys: string; word: Plain; tutorSide?: boolean }[] = [
   { keys: 'Ctrl D', word: 'key-duplicate' },
   { keys: 'Ctrl G', word: 'key-group' },
   { keys: 'Ctrl ] [', word: 'key-order' },
+  { keys: 'Ctrl P', word: 'key-print' },
   { keys: 'Alt ← →', word: 'key-turn' },
   { keys: 'Enter', word: 'key-enter' },
   { keys: '← → Enter', word: 'key-crosshair' },
@@ -75,6 +76,10 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
       return true
     case 'g':
       session.chosen.arrange(event.shiftKey ? 'ungroup' : 'group')
+      return true
+    case 'p':
+      // Of the window itself a printer would have the tools, and of the page what is seen.
+      open(`/boards/${session.boardId}/board.pdf?page=${session.pages.id}&print`, '_blank')
       return true
     case ']':
       session.chosen.arrange('forward')

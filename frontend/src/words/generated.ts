@@ -596,6 +596,7 @@ export interface Words {
   'key-pens': null
   'key-pens-down': null
   'key-pens-up': null
+  'key-print': null
   'key-redo': null
   'key-remove': null
   'key-shift': null
@@ -1239,6 +1240,8 @@ export interface Words {
   'take-pens-back': null
   'take-png': null
   'take-png-hint': null
+  'take-print': null
+  'take-print-hint': null
   'take-room-back': null
   'take-some': null
   'take-svg': null

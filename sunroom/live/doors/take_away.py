@@ -34,10 +34,10 @@ LISTED_WIDTH_PX = 480
 WIDTHS_PX = (200, 6_000)
 
 
-def _file(data: bytes, mime: str, name: str) -> HttpResponse:
-    """A file to be kept by the one who asked for it."""
+def _file(data: bytes, mime: str, name: str, shown: bool = False) -> HttpResponse:
+    """A file to be kept by the one who asked for it, or ``shown`` by their browser."""
     response = HttpResponse(data, content_type=mime)
-    response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
+    response["Content-Disposition"] = content_disposition_header(not shown, name) or "attachment"
     response["Cache-Control"] = "no-store"
     return response
 
@@ -97,7 +97,7 @@ def _names(language: str, pages: list[Page]) -> list[str]:
 @require_GET
 @answers_problems
 def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
-    """The board as everybody sees it, or chosen pages, or their bays each alone, as a PDF."""
+    """The board as everybody sees it, or chosen pages, or their bays each alone, as a PDF: to be kept, or to ``print``."""
     allow(request, "file", 60, 60)
     row = visible_board(request, board)
     with making():
@@ -107,7 +107,8 @@ def board_pdf(request: HttpRequest, board: str) -> HttpResponse:
     if bays_only and not any(page.head.bays for page in pages):
         raise Problem(404, said("there-are-no-bays-there"))
     data = _pdf(row, pages, language_of(request), _parts(request), written, _sheets(request), bays_only)
-    return _file(data, "application/pdf", _named(row, pages, "page" in request.GET, "pdf"))
+    name = _named(row, pages, "page" in request.GET, "pdf")
+    return _file(data, "application/pdf", name, shown="print" in request.GET)
 
 
 def pdf_of(row: models.Board, language: str) -> bytes:

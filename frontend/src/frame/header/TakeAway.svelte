@@ -100,6 +100,11 @@
       {/each}
     </fieldset>
   {/if}
+  {#if of !== 'some' || some.length}
+    <a href="{pdf}{pdf.includes('?') ? '&' : '?'}print" target="_blank"
+      ><b>{t('take-print')}</b><span>{t('take-print-hint')}</span></a
+    >
+  {/if}
   {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
     <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
   {/each}
