@@ -61,6 +61,12 @@ def typesetter() -> Typesetter:
     )
 
 
+@cache
+def playing_script() -> str:
+    """What plays how pages were made, in a web page of a board."""
+    return (ROOT / "sunroom" / "core" / "formats" / "playing.js").read_text(encoding="utf-8")
+
+
 def recogniser_model() -> Path:
     """The text recogniser's ONNX file, shipped inside the rapidocr package (Apache-2.0)."""
     spec = find_spec("rapidocr")

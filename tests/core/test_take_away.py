@@ -47,7 +47,7 @@ from sunroom.core.formats.svg import Fonts, page_svg
 from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.text import Span
-from sunroom.resources import typesetter
+from sunroom.resources import playing_script, typesetter
 from tests import strategies as make
 from tests.core.test_formats import page_with
 from tests.core.test_pictures import picture
@@ -151,7 +151,7 @@ class WebPage(TestCase):
                 "text-002~2": 'data-s="2"',
             },
         )
-        controls = Controls("Play", "Pause", '"Place"', "Speed", "Shorten")
+        controls = Controls("Play", "Pause", '"Place"', "Speed", "Shorten", playing_script())
         found = board_html(
             [making.page], ["Noon"], [[]], typesetter(), "", {}, "en", Parts(), [making], controls
         )

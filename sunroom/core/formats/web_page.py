@@ -9,8 +9,6 @@ from __future__ import annotations
 import base64
 import hashlib
 from collections.abc import Mapping, Sequence
-from functools import cache
-from pathlib import Path
 
 import msgspec
 
@@ -45,6 +43,8 @@ class Controls(msgspec.Struct, frozen=True):
     place: str
     speed: str
     shorten: str
+    #: The script that plays.
+    script: str
 
 
 def board_html(
@@ -79,9 +79,9 @@ def board_html(
         spoken = "".join(f"<li>{escape(line)}</li>" for line in lines)
         listed = f"<ul>{spoken}</ul>" if spoken else ""
         sections.append(f"<section><h2>{escape(name)}</h2>{bar}{drawing.finish(name)}{listed}</section>\n")
-    policy, script = (
-        (_POLICY, "") if controls is None else (_playing_policy(), f"<script>{_script()}</script>")
-    )
+    policy, script = _POLICY, ""
+    if controls:
+        policy, script = _playing_policy(controls.script), f"<script>{controls.script}</script>"
     return (
         f'<!doctype html>\n<html lang="{escape(language)}"><head><meta charset="utf-8">'
         f'<meta http-equiv="Content-Security-Policy" content="{policy}">'
@@ -106,12 +106,6 @@ def _bar(making: Making, controls: Controls) -> str:
     )
 
 
-@cache
-def _script() -> str:
-    return Path(__file__).with_name("playing.js").read_text(encoding="utf-8")
-
-
-@cache
-def _playing_policy() -> str:
-    digest = base64.b64encode(hashlib.sha256(_script().encode()).digest()).decode()
+def _playing_policy(script: str) -> str:
+    digest = base64.b64encode(hashlib.sha256(script.encode()).digest()).decode()
     return f"{_POLICY}; script-src 'sha256-{digest}'"

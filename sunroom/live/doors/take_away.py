@@ -25,6 +25,7 @@ from sunroom.live.doors.files import made, making, pages_of_board, settle, visib
 from sunroom.live.doors.search import heard
 from sunroom.live.room.access import may_look
 from sunroom.live.work import workers
+from sunroom.resources import playing_script
 from sunroom.rooms import services
 from sunroom.rooms.requests import Problem, allow, answers_problems, language_of
 from sunroom.words import say
@@ -229,6 +230,7 @@ def _controls(language: str) -> Controls:
         place=say("place-in-time", language=language),
         speed=say("speed-word", language=language),
         shorten=say("shorten-pauses", language=language),
+        script=playing_script(),
     )
 
 
