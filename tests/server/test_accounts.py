@@ -19,10 +19,13 @@ from django.core.cache import cache
 from django.test import TransactionTestCase, override_settings
 from django.utils.timezone import now
 
-from sunroom.boards import handed, models, store
+from sunroom.boards import handed, models, shelf, store
+from sunroom.boards.moments import make
 from sunroom.core.board.steps import AddItems
+from sunroom.core.formats.package import read_package
 from sunroom.lessons.models import Homework, Posted
 from sunroom.live.wire.messages import Do, Frame, Goodbye, Join
+from sunroom.resources import typesetter
 from sunroom.rooms import accounts, tidy
 from sunroom.rooms.models import Browser, Pairing, Room, Seat
 from tests.browser.base import LiveServer
@@ -213,11 +216,17 @@ class WholeRooms(LiveTest):
         row = Room.objects.get(link=self.link)
         Homework.objects.create(room=row, uid="task-one", text="Measure a shadow.", board=self.board)
         Posted.objects.create(room=row, to="noor@example.org", subject="Shadows", text="See below.", files=[])
-        handed.keep(row, "task-one", row.seats.first(), "picture", "../shadow.png", b"bytes", b"")  # type: ignore[arg-type]
+        handed.keep(row, "task-one", row.seats.first(), "picture", "noon: shadow.png", b"bytes", b"")  # type: ignore[arg-type]
+        make(models.Board.objects.get(uid=self.board), "named", "Before: noon/12")
+        shelf.put(row, "picture", "Sundial", b"bytes", b"")
         file = self.tutor_web.get(f"/rooms/{self.link}/room.zip")
         with zipfile.ZipFile(io.BytesIO(file)) as packed:
             names = packed.namelist()
             self.assertIn(b"noor@example.org", packed.read("outbox.json"))
+            self.assertEqual(packed.read("shelf/001 Sundial.png"), b"bytes")
+            moment = packed.read("moments/001 Shadows Before_ noon_12.board.zip")
+        packed_then, _ = read_package(moment, "seat-a", typesetter())
+        self.assertEqual(len(packed_then.pages[0].items), 2)
         self.assertEqual([n for n in names if ".." in n.split("/")], [], "no name leads out of the file")
         self.assertTrue(
             any(n.startswith("handed-in/001 ") and n.endswith("shadow.png") for n in names), names

@@ -1,6 +1,6 @@
 """A whole room as one file: a ZIP of board packages, and ``room.json`` with what the room is set to and its homework.
 
-What was handed in and what was mailed lies in it to be read; like the people whose it is, it is not taken into a new room.
+Moments, the shelf, what was handed in and what was mailed lie in it to be opened by hand; they are not taken into a new room.
 """
 
 from __future__ import annotations

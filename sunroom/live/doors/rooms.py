@@ -17,6 +17,9 @@ from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET, require_http_methods, require_POST
 
+from sunroom.boards import shelf
+from sunroom.boards.models import Moment
+from sunroom.boards.moments import board_at
 from sunroom.boards.services import boards_of, unpack_board
 from sunroom.boards.space import most_bytes
 from sunroom.core.formats.room_package import MAX_BYTES, PackedTask, RoomFacts
@@ -33,6 +36,9 @@ from sunroom.rooms import services, views
 from sunroom.rooms.models import Room
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
 from sunroom.rooms.security import address_of, note
+
+#: So many of the newest moments go into the file of a room.
+MAX_MOMENTS = 30
 
 
 class ChangeLink(msgspec.Struct):
@@ -120,7 +126,7 @@ def package(request: HttpRequest, link: str) -> HttpResponse:
             boards.append(f"{folder}/{board.pk}")
             Path(boards[-1]).write_bytes(package_of(board, language_of(request)))
         others = {}
-        for number, (name, file) in enumerate(_to_be_read(row)):
+        for number, (name, file) in enumerate(_to_be_read(row, language_of(request))):
             others[name] = f"{folder}/other-{number}"
             Path(others[name]).write_bytes(file)
         data = made(workers.make_room_package, facts, boards, others)
@@ -137,18 +143,29 @@ def _tasks(row: Room, boards: list[str]) -> Iterator[PackedTask]:
         yield PackedTask(task.text, due, boards.index(task.board) + 1 if task.board in boards else 0)
 
 
-def _to_be_read(row: Room) -> Iterator[tuple[str, bytes]]:
-    """What was handed in and what was mailed, as files with their names."""
+def _to_be_read(row: Room, language: str) -> Iterator[tuple[str, bytes]]:
+    """What else is the room's, as files with their names: to be opened by hand, not taken into a new room."""
     for number, file in enumerate(row.handed_files.order_by("id").select_related("seat").iterator(), 1):
-        name = "".join(c if c.isalnum() or c in " .-_" else "_" for c in f"{file.seat.name} {file.name}")
         ending = "" if "." in file.name else ".pdf" if file.kind == "pdf" else ".png"
-        yield f"handed-in/{number:03d} {name}{ending}", bytes(file.data)
+        yield f"handed-in/{number:03d} {_plain(file.seat.name)} {_plain(file.name)}{ending}", bytes(file.data)
+    for number, thing in enumerate(shelf.own(row).filter(away_at=None).order_by("id").iterator(), 1):
+        ending = {"page": ".board.zip", "pdf": ".pdf"}.get(thing.kind, ".png")
+        yield f"shelf/{number:03d} {_plain(thing.title)}{ending}", bytes(thing.data)
+    named = Moment.objects.filter(board__room=row, kind="named").select_related("board")
+    for number, moment in enumerate(named.order_by("-id")[:MAX_MOMENTS], 1):
+        name = f"moments/{number:03d} {_plain(moment.board.title)} {_plain(moment.title)}.board.zip"
+        yield name, package_of(moment.board, language, board_at(moment.board_id, moment.seq).in_order())
     letters = [
         {"at": m.at.isoformat(), "to": m.to, "subject": m.subject, "text": m.text, "files": m.files}
         for m in row.posted.order_by("id")
     ]
     if letters:
         yield "outbox.json", msgspec.json.format(msgspec.json.encode(letters), indent=1)
+
+
+def _plain(name: str) -> str:
+    """A name that is one in every folder."""
+    return "".join(c if c.isalnum() or c in " .-_" else "_" for c in name).strip(". ")[:60] or "_"
 
 
 @require_POST

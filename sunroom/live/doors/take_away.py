@@ -291,9 +291,9 @@ def board_package(request: HttpRequest, board: str) -> HttpResponse:
     return _file(data, "application/zip", f"{row.title} {date.today().isoformat()}.board.zip")
 
 
-def package_of(row: models.Board, language: str) -> bytes:
-    """A board as a package, with the names of its writers, and a word about itself in ``language``."""
-    pages = pages_of_board(row)
+def package_of(row: models.Board, language: str, then: list[Page] | None = None) -> bytes:
+    """A board as a package, as it is or as it was ``then``, with its writers' names, and a word about itself."""
+    pages = pages_of_board(row) if then is None else then
     pictures = repository.pictures(row.room_id, pictures_of(pages))
     writers = {item.by for page in pages for item in page.items.values()}
     names = {seat: name for seat, name in services.names(row.room_id).items() if seat in writers}
