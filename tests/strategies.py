@@ -245,6 +245,11 @@ facts = st.builds(
     down_at_ms=moments,
     between=st.sampled_from(["view", "write", "closed"]),
     pointing=st.booleans(),
+    voices=st.sampled_from(["all", "pens", "tutor_side"]),
+    faces=st.sampled_from(["all", "pens", "tutor_side"]),
+    muted=st.lists(st.sampled_from(SEATS), max_size=2, unique=True).map(tuple),
+    unseen=st.lists(st.sampled_from(SEATS), max_size=2, unique=True).map(tuple),
+    called=st.lists(st.sampled_from(SEATS), max_size=2, unique=True).map(tuple),
 )
 bays = st.builds(
     BayFacts,

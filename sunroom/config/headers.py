@@ -24,8 +24,8 @@ POLICY = "; ".join(
 
 
 #: What a page may use of the device: nothing it does not need.
-PERMISSIONS = "camera=(self), display-capture=(self), " + ", ".join(f"{feature}=()" for feature in (
-    "accelerometer", "geolocation", "gyroscope", "magnetometer", "microphone",
+PERMISSIONS = "camera=(self), display-capture=(self), microphone=(self), " + ", ".join(f"{feature}=()" for feature in (
+    "accelerometer", "geolocation", "gyroscope", "magnetometer",
     "midi", "payment", "usb",
 ))  # fmt: skip
 

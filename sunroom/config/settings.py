@@ -178,3 +178,9 @@ LOGGING = {
         "django": {"handlers": ["console"], "level": LOG_LEVEL},
     },
 }
+
+#: Helpers on the way between two browsers in a call, as stun:HOST:PORT and turn:HOST:PORT; none is needed on one network.
+#: The secret is the one that coturn has as static-auth-secret.
+STUN = os.environ.get("SUNROOM_STUN", "")
+TURN = os.environ.get("SUNROOM_TURN", "")
+TURN_SECRET = os.environ.get("SUNROOM_TURN_SECRET", "")

@@ -19,12 +19,14 @@ from sunroom.core.lesson import (
     RaiseHand,
     Rename,
     SetBetween,
+    SetCaller,
     SetCountdown,
     SetDoor,
     SetPens,
     SetPlan,
     SetPointing,
     SetRights,
+    SetVoices,
     ShareCheck,
     ToPorch,
     TurnAway,
@@ -196,8 +198,20 @@ class Kits(ClassTest):
         self.assertEqual(lesson.facts.kit, ("write",))
 
     def test_one_person_s_kit_ends_with_the_lesson(self) -> None:
-        lesson = self.after(SetRights(("point",), "noor"), SetPointing(True), EndLesson(), OpenLesson())
-        self.assertEqual((lesson.facts.kits, lesson.facts.pointing), ((), False))
+        lesson = self.after(
+            SetRights(("point",), "noor"),
+            SetPointing(True),
+            SetCaller("noor", muted=True),
+            EndLesson(),
+            OpenLesson(),
+        )
+        self.assertEqual((lesson.facts.kits, lesson.facts.pointing, lesson.facts.muted), ((), False, ()))
+
+    def test_what_was_said_of_a_caller_last_counts(self) -> None:
+        facts = self.after(SetCaller("noor", muted=True, unseen=True), SetCaller("noor", called=True)).facts
+        self.assertEqual((facts.muted, facts.unseen, facts.called), ((), (), ("noor",)))
+        facts = self.after(SetVoices("pens"), SetVoices("tutor_side", faces=True)).facts
+        self.assertEqual((facts.voices, facts.faces), ("pens", "tutor_side"))
 
 
 class RuleBook(TestCase):
@@ -207,13 +221,16 @@ class RuleBook(TestCase):
         SetDoor("knock"), SetPlan(), SetCountdown(5), QUESTION, ShareCheck(True), EndCheck(), PauseLesson(True),
         Admit(), TurnAway("tomasz"), ToPorch("tomasz"), HandOver("tomasz"), Rename("tomasz", "Tom"),
         SetRights((), room=True), LowerHand("tomasz"), SetPointing(True), SetPointing(False),
+        SetVoices("all"), SetVoices("pens"), SetVoices("tutor_side"), SetVoices("all", faces=True), SetVoices("pens", faces=True),
+        SetVoices("tutor_side", faces=True), SetCaller("tomasz"), SetCaller("tomasz", muted=True), SetCaller("tomasz", unseen=True),
+        SetCaller("tomasz", called=True),
     )  # fmt: skip
 
     def test_every_command_has_a_row(self) -> None:
         for kind in get_args(Command):
             fields = {"seat": "tomasz", "name": "Tom", "mode": "up", "role": "helper", "rights": (), "between": "view",
                       "door": "open", "seconds": 5, "id": "check-1", "question": "", "options": (), "option": 0,
-                      "shared": True, "paused": True, "on": True}  # fmt: skip
+                      "shared": True, "paused": True, "on": True, "who": "pens"}  # fmt: skip
             command = kind(**{name: fields[name] for name in kind.__struct_fields__ if name in fields})
             self.assertIn(action_of(command, "noor"), ACTIONS, kind)
 

@@ -119,6 +119,20 @@ class Table(TestCase):
             (NOOR, "add_ink", Target(), Facts(open=False, between="write"), True, "allowed"),
             (NOOR, "add_ink", Target(), closed, False, "between_closed"),
             (TUTOR, "add_ink", Target(), closed, True, "allowed"),
+            (NOOR, "speak", Target(), DOWN, True, "allowed"),
+            (NOOR, "speak", Target(hidden=True), DOWN, True, "allowed"),
+            (NOOR, "speak", Target(), Facts(open=False, between="write"), False, "no_lesson"),
+            (NOOR, "speak", Target(), Facts(muted=("noor",), called=("noor",)), False, "muted"),
+            (NOOR, "speak", Target(), Facts(voices="pens"), False, "voices_pens"),
+            (NOOR, "speak", Target(), Facts(voices="pens", mode="up"), True, "allowed"),
+            (NOOR, "speak", Target(), Facts(voices="tutor_side", mode="up"), False, "voices_tutor_side"),
+            (NOOR, "speak", Target(), Facts(voices="tutor_side", called=("noor",)), True, "allowed"),
+            (TUTOR, "speak", Target(), Facts(voices="tutor_side", open=False), True, "allowed"),
+            (ONLOOKER, "speak", Target(), UP, False, "onlooker"),
+            (NOOR, "show_face", Target(), Facts(unseen=("noor",)), False, "unseen"),
+            (NOOR, "show_face", Target(), Facts(muted=("noor",), voices="tutor_side"), True, "allowed"),
+            (NOOR, "show_face", Target(), Facts(faces="pens"), False, "faces_pens"),
+            (NOOR, "show_face", Target(), Facts(faces="tutor_side"), False, "faces_tutor_side"),
         ]
         for actor, action, target, facts, allowed, reason in rows:
             verdict = decide(actor, action, target, facts, NOW)
@@ -190,6 +204,19 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
     """Why the rule book forbids it, read sentence by sentence; "" when no sentence does."""
     if actor.role == "onlooker":
         return "an onlooker never writes, points or chats"
+    if action in ("speak", "show_face") and actor.role == "student":
+        speaks = action == "speak"
+        if not facts.open:
+            return "students call in a lesson only"
+        if actor.seat in (facts.muted if speaks else facts.unseen):
+            return "who was muted is not heard, and who was hidden is not seen"
+        who = facts.voices if speaks else facts.faces
+        pen = next((pen for pen in facts.passed if pen.seat == actor.seat), None)
+        holds = pen is not None and (pen.until_ms is None or pen.until_ms > now)
+        has_pen = {"down": False, "passed": holds, "up": actor.seat not in facts.withheld}[facts.mode]
+        if who == "all" or actor.seat in facts.called or (who == "pens" and has_pen):
+            return ""
+        return "only those whom the rule for all names"
     if target.locked and actor.role != "tutor":
         return "a lock always refuses; helpers do not remove the tutor's locks"
     if actor.role in ("tutor", "helper"):

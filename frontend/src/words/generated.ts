@@ -149,6 +149,8 @@ export interface Words {
   'bringing-the-picture-in': null
   'brought-back': null
   'bullets': null
+  'call-is-full': { most: string | number }
+  'call-place-is-taken': null
   'camera': null
   'camera-again': null
   'camera-is-made-up': null
@@ -265,11 +267,18 @@ export interface Words {
   'did-between-closed': { by: string | number }
   'did-between-view': { by: string | number }
   'did-between-write': { by: string | number }
+  'did-caller-called': { by: string | number; name: string | number }
+  'did-caller-heard': { by: string | number; name: string | number }
+  'did-caller-muted': { by: string | number; name: string | number }
+  'did-caller-unseen': { by: string | number; name: string | number }
   'did-clear': { by: string | number; count: string | number }
   'did-door-code': { by: string | number }
   'did-door-knock': { by: string | number }
   'did-door-open': { by: string | number }
   'did-end': { by: string | number }
+  'did-faces-all': { by: string | number }
+  'did-faces-pens': { by: string | number }
+  'did-faces-tutor-side': { by: string | number }
   'did-go-on': { by: string | number }
   'did-hand-over': { by: string | number; name: string | number }
   'did-let-back': { by: string | number; name: string | number }
@@ -294,6 +303,9 @@ export interface Words {
   'did-take-room-back': { by: string | number }
   'did-to-porch': { by: string | number; name: string | number }
   'did-turn-away': { by: string | number; name: string | number }
+  'did-voices-all': { by: string | number }
+  'did-voices-pens': { by: string | number }
+  'did-voices-tutor-side': { by: string | number }
   'document-as': null
   'document-as-pages': null
   'document-as-things': null
@@ -984,9 +996,13 @@ export interface Words {
   'reason-desk-of-another': null
   'reason-desk-yours': null
   'reason-expired': null
+  'reason-faces-pens': null
+  'reason-faces-tutor-side': null
   'reason-grace': null
   'reason-locked': null
+  'reason-muted': null
   'reason-no-chat': null
+  'reason-no-lesson': null
   'reason-no-pen': null
   'reason-not-in-kit': null
   'reason-not-yours': null
@@ -1001,7 +1017,10 @@ export interface Words {
   'reason-pens-down': { writer: string | number }
   'reason-tutor-only': null
   'reason-tutor-side-only': null
+  'reason-unseen': null
   'reason-up': null
+  'reason-voices-pens': null
+  'reason-voices-tutor-side': null
   'reason-withheld': null
   'recent': null
   'record-of-last-lesson': null

@@ -6,7 +6,7 @@ from typing import Literal
 
 import msgspec
 
-from sunroom.core.pens.facts import Between, Mode
+from sunroom.core.pens.facts import Between, InCall, Mode
 from sunroom.core.pens.kits import Right
 from sunroom.core.pens.rules import Action
 
@@ -48,6 +48,22 @@ class SetPointing(msgspec.Struct, frozen=True, tag_field="command", tag="set_poi
     """Let students point whether or not they have a pen, or (``on`` False) no longer."""
 
     on: bool
+
+
+class SetVoices(msgspec.Struct, frozen=True, tag_field="command", tag="set_voices"):
+    """Which students speak in the call, or with ``faces`` which are seen."""
+
+    who: InCall
+    faces: bool = False
+
+
+class SetCaller(msgspec.Struct, frozen=True, tag_field="command", tag="set_caller"):
+    """Of one student: not to speak (``muted``), to send no picture (``unseen``), or to do both whatever all may (``called``)."""
+
+    seat: str
+    muted: bool = False
+    unseen: bool = False
+    called: bool = False
 
 
 class PassToNext(msgspec.Struct, frozen=True, tag_field="command", tag="pass_to_next"):
@@ -208,6 +224,8 @@ LessonCommand = (
     | TakePen
     | SetRights
     | SetPointing
+    | SetVoices
+    | SetCaller
     | PassToNext
     | RaiseHand
     | LowerHand
@@ -238,8 +256,10 @@ def action_of(command: Command, seat: str) -> Action:
             return "pass_pen"
         case SetRights():
             return "set_between" if command.room else "set_rights"
-        case SetPointing():
+        case SetPointing() | SetVoices():
             return "set_rights"
+        case SetCaller():
+            return "pass_pen"
         case SetRole():
             return "set_role"
         case SendAway() | LetBack():

@@ -20,11 +20,13 @@ from sunroom.core.lesson.commands import (
     Rename,
     SendAway,
     SetBetween,
+    SetCaller,
     SetDoor,
     SetPens,
     SetPointing,
     SetRights,
     SetRole,
+    SetVoices,
     TakePen,
     ToPorch,
     TurnAway,
@@ -69,6 +71,19 @@ def described(command: Command, name_of: dict[str, str]) -> Sentence | None:
             return about("did-set-rights-of", command.seat) if command.seat else said("did-set-rights")
         case SetPointing():
             return said("did-let-point" if command.on else "did-stop-pointing")
+        case SetVoices():
+            return said(f"did-{'faces' if command.faces else 'voices'}-{command.who.replace('_', '-')}")
+        case SetCaller():
+            how = (
+                "muted"
+                if command.muted
+                else "called"
+                if command.called
+                else "unseen"
+                if command.unseen
+                else "heard"
+            )
+            return about(f"did-caller-{how}", command.seat)
         case SetRole():
             return about(f"did-make-{command.role}", command.seat)
         case SendAway():

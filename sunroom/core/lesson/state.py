@@ -24,12 +24,14 @@ from sunroom.core.lesson.commands import (
     PauseLesson,
     RaiseHand,
     SetBetween,
+    SetCaller,
     SetCountdown,
     SetDoor,
     SetPens,
     SetPlan,
     SetPointing,
     SetRights,
+    SetVoices,
     ShareCheck,
     TakePen,
 )
@@ -157,6 +159,10 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
             facts = _with_rights(facts, command)
         case SetPointing():
             facts = msgspec.structs.replace(facts, pointing=command.on)
+        case SetVoices():
+            facts = msgspec.structs.replace(facts, **{"faces" if command.faces else "voices": command.who})
+        case SetCaller():
+            facts = _with_caller(facts, command)
         case PassToNext():
             if hands:
                 if facts.mode == "passed" and facts.passed:
@@ -193,7 +199,7 @@ def carry_out(lesson: Lesson, command: LessonCommand, seat: str, now_ms: int) ->
                 return _gone_on(lesson, now_ms)
             facts = msgspec.structs.replace(
                 facts, open=True, paused=False, mode="down", passed=(), withheld=(), down_at_ms=now_ms,
-                kit=facts.room_kit, kits=(), pointing=False,
+                kit=facts.room_kit, kits=(), pointing=False, muted=(), unseen=(), called=(),
             )  # fmt: skip
             return Lesson(facts, opened_ms=now_ms, door=lesson.door, code=lesson.code, plan=lesson.plan)
         case EndLesson():
@@ -312,6 +318,7 @@ def leave(lesson: Lesson, seat: str, now_ms: int) -> Lesson:
     kits = tuple(pair for pair in facts.kits if pair[0] != seat)
     withheld = tuple(other for other in facts.withheld if other != seat)
     facts = msgspec.structs.replace(facts, kits=kits, withheld=withheld)
+    facts = _with_caller(facts, SetCaller(seat))
     return carry_out(msgspec.structs.replace(lesson, facts=facts), LowerHand(seat), seat, now_ms)
 
 
@@ -342,6 +349,21 @@ def _with_rights(facts: Facts, command: SetRights) -> Facts:
     others = tuple(pair for pair in facts.kits if pair[0] != command.seat)
     kits = others if rights is None else (*others, (command.seat, rights))
     return msgspec.structs.replace(facts, kits=kits)
+
+
+def _with_caller(facts: Facts, command: SetCaller) -> Facts:
+    """What one person may do in the call, in the place of what was said of them before."""
+
+    def with_seat(seats: tuple[str, ...], on: bool) -> tuple[str, ...]:
+        others = tuple(seat for seat in seats if seat != command.seat)
+        return (*others, command.seat) if on else others
+
+    return msgspec.structs.replace(
+        facts,
+        muted=with_seat(facts.muted, command.muted),
+        unseen=with_seat(facts.unseen, command.unseen),
+        called=with_seat(facts.called, command.called),
+    )
 
 
 def _with_mode(facts: Facts, command: SetPens, now_ms: int) -> Facts:

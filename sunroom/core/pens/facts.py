@@ -12,6 +12,8 @@ Role = Literal["tutor", "helper", "student", "onlooker"]
 Mode = Literal["down", "passed", "up"]
 Between = Literal["view", "write", "closed"]
 PageRule = Literal["lesson", "tutor_side", "open", "desk"]
+#: Who speaks, or is seen, in the call: everybody, whoever has a pen, or the tutor side alone.
+InCall = Literal["all", "pens", "tutor_side"]
 BayRule = Literal["page", "tutor_side", "open", "people"]
 
 
@@ -51,6 +53,10 @@ class Facts(msgspec.Struct, frozen=True):
         The rights that every lesson of the room begins with.
     pointing : bool
         Whether students may point without a pen.
+    voices, faces : InCall
+        Who of the students speaks, and who sends a picture, in the call.
+    muted, unseen, called
+        Seats that do not speak, send no picture, or do both whatever the rule for all is.
     down_at_ms : int
         When pens last went down.
     writer : str
@@ -69,6 +75,11 @@ class Facts(msgspec.Struct, frozen=True):
     between: Between = "view"
     writer: str = "The tutor"
     pointing: bool = False
+    voices: InCall = "all"
+    faces: InCall = "all"
+    muted: tuple[str, ...] = ()
+    unseen: tuple[str, ...] = ()
+    called: tuple[str, ...] = ()
 
     def rights_of(self, seat: str) -> frozenset[Right]:
         """The kit of one person's pen."""

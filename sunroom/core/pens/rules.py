@@ -51,6 +51,8 @@ Action = Literal[
     "answer_check",
     "react",
     "rename_self",
+    "speak",
+    "show_face",
 ]
 
 #: The right in a kit that an action asks for; None: the role alone decides.
@@ -86,6 +88,8 @@ ACTIONS: dict[Action, Right | None] = {
     "answer_check": None,
     "react": "chat_all",
     "rename_self": None,
+    "speak": None,
+    "show_face": None,
 }
 
 #: What only the tutor side may do, and of that what only the tutor.
@@ -108,6 +112,8 @@ LEADING: frozenset[Action] = frozenset(
 )
 #: What every student may do, with a pen or without.
 ALWAYS: frozenset[Action] = frozenset({"hand", "answer_check", "rename_self"})
+#: What is done in the call; pages have nothing to do with it.
+CALLING: frozenset[Action] = frozenset({"speak", "show_face"})
 TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson", "hand_over"})
 
 #: What is done to a page itself, its title, paper, place and being there: for who made it.
@@ -144,6 +150,13 @@ REASONS = (
     "tutor_only",
     "between_view",
     "between_closed",
+    "muted",
+    "unseen",
+    "voices_pens",
+    "voices_tutor_side",
+    "faces_pens",
+    "faces_tutor_side",
+    "no_lesson",
 )
 
 
@@ -168,6 +181,8 @@ def decide(actor: Actor, action: Action, target: Target, facts: Facts, now_ms: i
         return _verdict(True, "allowed", facts)
     if action in LEADING:
         return _verdict(False, "tutor_side_only", facts)
+    if action in CALLING:
+        return _decide_call(actor.seat, action, facts, now_ms)
     if target.hidden:
         return _verdict(False, "page_hidden", facts)
     if target.locked:
@@ -268,6 +283,19 @@ def _decide_student(actor: Actor, action: Action, target: Target, facts: Facts, 
     if others and ("erase_others" if action in ("remove", "remove_page") else "change_others") not in rights:
         return _verdict(False, "not_yours", facts)
     return _verdict(True, writing[1], facts)
+
+
+def _decide_call(seat: str, action: Action, facts: Facts, now_ms: int) -> Verdict:
+    """Whether a student may speak, or send a picture: the single person before the rule for all."""
+    speaks = action == "speak"
+    who, barred = (facts.voices, facts.muted) if speaks else (facts.faces, facts.unseen)
+    if not facts.open:
+        return _verdict(False, "no_lesson", facts)
+    if seat in barred:
+        return _verdict(False, "muted" if speaks else "unseen", facts)
+    if who == "all" or seat in facts.called or (who == "pens" and _has_pen(seat, facts, now_ms)[0]):
+        return _verdict(True, "allowed", facts)
+    return _verdict(False, f"{'voices' if speaks else 'faces'}_{who}", facts)
 
 
 def _may_write(seat: str, target: Target, facts: Facts, now_ms: int) -> tuple[bool, str]:

@@ -21,6 +21,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.lesson.door import SENTENCES
 from sunroom.core.pens import Actor
 from sunroom.core.sentences import Sentence, said
+from sunroom.live.line.ways import ice_servers
 from sunroom.live.room.access import Entrant, entrant_of_session
 from sunroom.live.room.member import Member
 from sunroom.live.room.registry import MOST_OF_ADDRESS, MOST_OF_SEAT, Registry, registry
@@ -28,6 +29,7 @@ from sunroom.live.room.room import LiveRoom
 from sunroom.live.wire.messages import (
     WIRE,
     AtPorch,
+    Call,
     ClearPointers,
     Do,
     Follow,
@@ -49,6 +51,7 @@ from sunroom.live.wire.messages import (
     Refused,
     Say,
     SeeAs,
+    Signal,
     Teach,
     Tell,
     Trace,
@@ -76,6 +79,9 @@ FLOOD_S = 0.3
 #: What is asked about items' pasts: so often a second, and at once.
 INSPECT_PER_S, INSPECT_BURST = 1.0, 10.0
 
+#: Signals of a call: a browser that comes to thirty others sends about a dozen to each.
+SIGNALS_PER_S, SIGNALS_BURST = 40.0, 400.0
+
 CLOSE_SEE_GOODBYE = 4000
 CLOSE_COME_AGAIN = 4001
 
@@ -95,6 +101,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
         self._wanted: dict[bool, Read] = {}
         self._over = False
         self._registry: Registry = registry()
+        self._signal_pace = Pace(SIGNALS_PER_S, SIGNALS_BURST, time.monotonic)
         self._inspect_pace = Pace(INSPECT_PER_S, INSPECT_BURST, time.monotonic)
         try:
             await super().__call__(scope, receive, send)
@@ -191,7 +198,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             if isinstance(message, Join):
                 await self._join(message)
             return
-        if isinstance(message, Tell | Say | React | Lead | Play | ClearPointers):
+        if isinstance(message, Tell | Say | React | Lead | Play | Call | ClearPointers):
             await self._registry.commands.of(self._member.actor.seat).wait()
         try:
             await self._dispatch(self._room, self._member, message)
@@ -218,6 +225,11 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.tell(member, message)
             case Look():
                 room.look(member, message)
+            case Call():
+                room.calling.call(member, message, ice_servers(member.actor.seat))
+            case Signal():
+                await self._signal_pace.wait()
+                room.calling.signal(member, message)
             case React():
                 room.talk.react(member, message)
             case Follow():

@@ -41,6 +41,7 @@ from sunroom.core.sentences import Sentence, said
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.keeping.room_store import RoomStore
 from sunroom.live.room.board import LiveBoard, heard
+from sunroom.live.room.calling import Calling
 from sunroom.live.room.fleeting import Fleeting
 from sunroom.live.room.lesson import LiveLesson
 from sunroom.live.room.member import Member
@@ -119,6 +120,7 @@ class LiveRoom:
         self.seats = Seats(self, self.porch, names or {}, away)
         self.talk = Talk(self, chat or [])
         self.playing = Playing(self)
+        self.calling = Calling(self)
         self.fleeting = Fleeting(self)
         self.steps = Steps(self, self.fleeting, free)
         self._told_lesson: Lesson | None = None
@@ -195,6 +197,7 @@ class LiveRoom:
             boards=self.cards,
             lead=self.talk.led,
             play=self.playing.now,
+            callers=self.calling.callers() if member.actor.role != "onlooker" else (),
             chat=tuple(line for line in self.talk.chat if self.talk.shown(member, line)),
             arrows=tuple(
                 Pointing(seat, arrow)
@@ -243,6 +246,7 @@ class LiveRoom:
         self.fleeting.left(member)
         self.talk.left(member)
         self.playing.left()
+        self.calling.left(member)
         self.people_changed()
 
     def pages_hidden(self, board: LiveBoard) -> None:
@@ -378,6 +382,8 @@ class LiveRoom:
                 self.tell_standing(member)
         if self._told_lesson is not None:
             self.door_changed()
+        if self._told_lesson is not None or self._people_changed:
+            self.calling.changed()
         for member in self.members.values() if link else ():
             if member.actor.role != "onlooker":
                 member.put(link)

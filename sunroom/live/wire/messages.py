@@ -21,11 +21,13 @@ from sunroom.core.sentences import Sentence
 from sunroom.core.shapes import Figure
 
 Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
+#: What does not work in somebody's call: no microphone, a silent one, no camera, no way to somebody.
+CallTrouble = Literal["", "no_voice", "silent", "no_face", "no_way"]
 #: How well messages travel to and from a person.
 Travel = Literal["good", "slow", "poor", "flooding"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 4
+WIRE = 5
 
 # From the browser
 
@@ -205,6 +207,32 @@ class Inspect(msgspec.Struct, frozen=True, tag_field="type", tag="inspect"):
     id: str
 
 
+class Call(msgspec.Struct, frozen=True, tag_field="type", tag="call"):
+    """This browser is in the call under an ``id`` of its own making, by which it keeps its place when its line was lost; or
+    (``on`` False) no longer.
+
+    ``voice``, ``face``: its microphone, its camera is on; ``trouble``: what does not work there.
+    """
+
+    id: str
+    on: bool = True
+    voice: bool = False
+    face: bool = False
+    trouble: CallTrouble = ""
+
+
+class Signal(msgspec.Struct, frozen=True, tag_field="type", tag="signal"):
+    """From one browser in the call to another: WebRTC's description of a session, or a candidate of a way, as JSON.
+
+    From the browser ``by`` is not looked at; to the browser it is who sends it, and ``to`` is itself.
+    """
+
+    to: str
+    kind: Literal["offer", "answer", "candidate"]
+    data: str
+    by: str = ""
+
+
 FromBrowser = (
     Join
     | Do
@@ -224,9 +252,44 @@ FromBrowser = (
     | View
     | SeeAs
     | Inspect
+    | Call
+    | Signal
 )
 
 # To the browser
+
+
+class Caller(msgspec.Struct, frozen=True):
+    """A browser in the call. What it ``may_voice`` and ``may_face`` the others play; nothing else of it."""
+
+    id: str
+    seat: str
+    voice: bool
+    face: bool
+    may_voice: bool
+    may_face: bool
+    trouble: CallTrouble = ""
+
+
+class Callers(msgspec.Struct, frozen=True, tag_field="type", tag="callers"):
+    """Everybody in the call; those in ``gone`` have left it, whom nobody waits for."""
+
+    callers: tuple[Caller, ...]
+    gone: tuple[str, ...] = ()
+
+
+class IceServer(msgspec.Struct, frozen=True):
+    """A server that helps two browsers to a way between them; the credential is good for hours."""
+
+    urls: str
+    username: str = ""
+    credential: str = ""
+
+
+class CallWays(msgspec.Struct, frozen=True, tag_field="type", tag="call_ways"):
+    """To who comes into the call: helpers on the way to the others."""
+
+    servers: tuple[IceServer, ...]
 
 
 class Person(msgspec.Struct, frozen=True):
@@ -303,6 +366,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     chat: tuple[Said, ...] = ()
     lead: Lead | None = None
     play: Play | None = None
+    callers: tuple[Caller, ...] = ()
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
@@ -519,6 +583,9 @@ ToBrowser = (
     | Along
     | SeenAs
     | Inspected
+    | Callers
+    | CallWays
+    | Signal
     | Pong
     | Goodbye
 )

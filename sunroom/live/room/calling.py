@@ -1,0 +1,107 @@
+"""The call of one live room: who is in it, what they may do there, and signals passed on between their browsers.
+
+Sound and pictures go from browser to browser; the room only says who is there. Each browser plays of the others what
+``Caller`` says they may, so that one that sends against the rules is heard by nobody.
+"""
+
+from __future__ import annotations
+
+import re
+
+import msgspec
+
+from sunroom.core.pens import Actor, Target, decide
+from sunroom.core.pens.facts import Facts
+from sunroom.core.sentences import said
+from sunroom.live.room.inside import Inside
+from sunroom.live.room.member import Member
+from sunroom.live.wire.messages import Call, Caller, Callers, CallWays, IceServer, Signal, encode
+
+#: Each browser sends to each other one: more than this is for a media server.
+MAX_CALLERS = 30
+#: With more in the call only the tutor side, who has a pen, and who was called up send pictures.
+MAX_FACES = 6
+#: A description of a session with a voice and a picture has about 8,000 characters, a candidate about 200.
+MAX_SIGNAL = {"offer": 20_000, "answer": 20_000, "candidate": 1_500}
+ID = re.compile(r"[A-Za-z0-9_-]{8,32}")
+
+
+class Calling:
+    """The call of one live room; ``servers`` help browsers on the way to each other."""
+
+    def __init__(self, inside: Inside) -> None:
+        self._inside = inside
+        self._calls: dict[str, tuple[Member, Call]] = {}
+        self._told: tuple[Caller, ...] = ()
+
+    def call(self, member: Member, message: Call, servers: tuple[IceServer, ...]) -> None:
+        """Come into the call, change what is on there, or leave it; or be refused with a reason."""
+        if not message.on:
+            return self.left(member)
+        if not ID.fullmatch(message.id):
+            return
+        if member.actor.role == "onlooker":
+            verdict = self._inside.decide(member, "speak", Target())
+            return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
+        mine = next((uid for uid, (other, _) in self._calls.items() if other is member), None)
+        if mine not in (None, message.id):
+            self.left(member)
+        holder = self._calls.get(message.id)
+        if holder and holder[0].actor.seat != member.actor.seat:
+            return self._inside.refuse(member, "", "taken", said("call-place-is-taken"))
+        if holder is None and len(self._calls) >= MAX_CALLERS:
+            return self._inside.refuse(member, "", "call_full", said("call-is-full", most=MAX_CALLERS))
+        if holder is None or holder[0] is not member:
+            member.put(encode(CallWays(servers)))
+        self._calls[message.id] = (member, message)
+        self.changed()
+
+    def left(self, member: Member) -> None:
+        """A browser is out of the call: the others wait for it no longer."""
+        gone = tuple(uid for uid, (other, _) in self._calls.items() if other is member)
+        for uid in gone:
+            del self._calls[uid]
+        if gone:
+            self.changed(gone)
+
+    def signal(self, member: Member, message: Signal) -> None:
+        """Pass a signal on, within this call, in the sender's own name; what is none is let fall."""
+        by = next((uid for uid, (other, _) in self._calls.items() if other is member), None)
+        to = self._calls.get(message.to)
+        if by is None or to is None or to[0] is member or len(message.data) > MAX_SIGNAL[message.kind]:
+            return
+        to[0].put(encode(Signal(message.to, message.kind, message.data, by)))
+
+    def callers(self) -> tuple[Caller, ...]:
+        """Everybody in the call, with what they may do by the rule book of this moment."""
+        facts, now_ms = self._inside.lesson.facts, self._inside.now_ms()
+        shown = facts
+        if len(self._calls) > MAX_FACES and facts.faces == "all":
+            shown = msgspec.structs.replace(facts, faces="pens")
+
+        def may(actor: Actor, action: str, by: Facts) -> bool:
+            return decide(actor, action, Target(), by, now_ms).allowed  # type: ignore[arg-type]
+
+        return tuple(
+            Caller(
+                uid,
+                member.actor.seat,
+                call.voice,
+                call.face,
+                may(member.actor, "speak", facts),
+                may(member.actor, "show_face", shown),
+                call.trouble,
+            )
+            for uid, (member, call) in self._calls.items()
+        )
+
+    def changed(self, gone: tuple[str, ...] = ()) -> None:
+        """Tell everybody who is in the call, when that is news."""
+        callers = self.callers()
+        if callers == self._told and not gone:
+            return
+        self._told = callers
+        told = encode(Callers(callers, gone))
+        for member in self._inside.members.values():
+            if member.actor.role != "onlooker":
+                member.put(told)
