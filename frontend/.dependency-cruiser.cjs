@@ -2,7 +2,7 @@
 const floors = [
   ['words'],
   ['ui', 'wire'],
-  ['ink'],
+  ['ink', 'call'],
   ['board'],
   ['lesson'],
   ['gestures'],
@@ -42,7 +42,7 @@ module.exports = {
     {
       name: 'no view below the frame',
       severity: 'error',
-      from: { path: '^src/(words|wire|ink|board|lesson|gestures)/' },
+      from: { path: '^src/(words|wire|ink|call|board|lesson|gestures)/' },
       to: { path: '\\.svelte$' },
     },
     ...up,

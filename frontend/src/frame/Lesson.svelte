@@ -2,6 +2,9 @@
   import { onDestroy, untrack } from 'svelte'
   import BoardPane from './board/BoardPane.svelte'
   import type { Surface } from './board/surface.svelte'
+  import CallSound from '../people/CallSound.svelte'
+  import Faces from '../people/Faces.svelte'
+  import LargeFace from '../people/LargeFace.svelte'
   import People from '../people/People.svelte'
   import Waiting from '../porch/Waiting.svelte'
   import { ownByKey } from '../wire/api'
@@ -40,7 +43,10 @@
   let peopleShown = $state(false)
   let triedKey = false
 
-  onDestroy(() => session.close())
+  onDestroy(() => {
+    session.call.end()
+    session.close()
+  })
 
   $effect(() => {
     // A tutor without a session may still have the room's key in this browser.
@@ -73,7 +79,7 @@
   /** Another board of the room, in the place of this one. */
   function openBoard(id: string, called: Lead | null = null) {
     session.close()
-    session = new Session(door, link, id, called)
+    session = new Session(door, link, id, called, session.call)
     if (door === 'tutor') history.replaceState(null, '', `/rooms/${link}/boards/${id}`)
   }
 
@@ -150,6 +156,15 @@
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />
     {/key}
+    {#if session.call.on}
+      <CallSound {session} />
+      <LargeFace {session} />
+      {#if looks.facesAt === 'big'}
+        <Faces {session} look="big" />
+      {:else if looks.facesAt === 'strip' || (looks.facesAt === 'column' && (screen.sheets || screen.narrow || looks.folded))}
+        <Faces {session} look="strip" />
+      {/if}
+    {/if}
     {#if looks.boardOnly && !projector}
       <button class="out" onclick={() => (looks.boardOnly = false)}
         ><Icon name="close" size={16} />{t('board-only-end')}</button

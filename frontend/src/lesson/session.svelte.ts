@@ -5,6 +5,7 @@ import { WIRE } from '../wire/generated'
 import type {
   BoardCard,
   Command,
+  Facts,
   Frame,
   Goodbye,
   Lead,
@@ -22,6 +23,8 @@ import type {
   Welcome,
 } from '../wire/generated'
 import { Line, type LineState } from '../wire/socket'
+import { Call, type Why } from '../call/call.svelte'
+import type { Kind } from '../call/devices'
 import { AsYouGo } from './as-you-go.svelte'
 import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
@@ -38,12 +41,33 @@ import { Pictures } from './pictures.svelte'
 import { Rights } from './rights.svelte'
 import { Selection } from './selection.svelte'
 import { Sounds } from './sounds'
-import { t, told } from '../words/words.svelte'
+import { t, told, type Plain } from '../words/words.svelte'
 import { Tools, type Tool } from './tools.svelte'
 
+/** What is said when a device is not on. */
+const OFF = {
+  voice: {
+    none: 'no-microphone',
+    refused: 'microphone-refused',
+    busy: 'microphone-busy',
+    gone: 'microphone-gone',
+  },
+  face: { none: 'no-camera-there', refused: 'camera-was-refused', busy: 'camera-busy', gone: 'camera-gone' },
+} as const
 const NOTICE_MS = 6_000
 /** More than this is not read one by one. */
 const MOST_WARNINGS = 3
+
+/** The rule by which somebody does not speak, or is not seen, as the rule book says it. */
+function ruleOff(kind: Kind, facts: Facts | undefined, seat: string): Plain {
+  if (!facts?.open) return 'reason-no-lesson'
+  if (kind === 'voice') {
+    if (facts.muted.includes(seat)) return 'reason-muted'
+    return facts.voices === 'pens' ? 'reason-voices-pens' : 'reason-voices-tutor-side'
+  }
+  if (facts.unseen.includes(seat)) return 'reason-unseen'
+  return facts.faces === 'tutor_side' ? 'reason-faces-tutor-side' : 'reason-faces-pens'
+}
 
 export class Session implements Inside {
   readonly door: Door
@@ -52,7 +76,7 @@ export class Session implements Inside {
   readonly people = new People(this.rights)
   readonly board: BoardCopy
   readonly pages: Pages
-  readonly sounds = new Sounds()
+  readonly sounds = new Sounds(() => this.call.speaking.size > 0)
   readonly selection = new Selection(this)
   readonly pictures = new Pictures(this)
   readonly documents = new Documents(this, this.pictures)
@@ -63,6 +87,7 @@ export class Session implements Inside {
     seeing: () => this.take('pen'),
   })
   readonly cards = new Cards(this)
+  readonly call: Call
   readonly asYouGo = new AsYouGo(this, this.selection, this.chosen)
 
   welcome = $state.raw<Welcome | null>(null)
@@ -95,8 +120,16 @@ export class Session implements Inside {
   /** Whether the board here was shown to the tutor side, which sees its hidden pages too. */
   #shownAs: boolean | null = null
 
-  constructor(door: Door, link: string, board: string, called: Lead | null = null) {
+  /** ``call`` goes on from the board that was looked at before. */
+  constructor(door: Door, link: string, board: string, called: Lead | null = null, call = new Call()) {
     this.door = door
+    this.call = call
+    call.attach({
+      send: (message) => this.send(message),
+      may: (kind) => this.rights.own?.allowed.includes(kind === 'voice' ? 'speak' : 'show_face') ?? true,
+      off: (kind, why) => this.#callOff(kind, why),
+      name: () => this.people.nameOf(this.rights.seat),
+    })
     this.#called = called
     this.#path = `/live/${door}/${link}`
     this.#board = board
@@ -272,7 +305,7 @@ export class Session implements Inside {
   }
 
   #hear(message: ToBrowser): void {
-    if (this.classroom.hear(message)) return
+    if (this.classroom.hear(message) || this.call.hear(message)) return
     const { replica } = this.board
     switch (message.type) {
       case 'welcome':
@@ -323,6 +356,8 @@ export class Session implements Inside {
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
     this.cards.hear(welcome.play)
+    this.call.joined()
+    this.call.heard(welcome.callers)
     this.line = 'open'
     this.board.welcome(welcome)
     if (!this.pages.now) {
@@ -374,6 +409,11 @@ export class Session implements Inside {
     if (this.#shownAs === null || this.#shownAs === this.people.tutorSide) return
     this.#shownAs = null
     this.#reopen()
+  }
+
+  /** A microphone or a camera is not on, and why. */
+  #callOff(kind: Kind, why: Why): void {
+    this.say(t(why === 'rule' ? ruleOff(kind, this.lesson?.facts, this.rights.seat) : OFF[kind][why]))
   }
 
   /** The tutor side hears who comes and goes. */

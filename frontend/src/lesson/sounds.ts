@@ -17,7 +17,11 @@ export class Sounds {
   #off: Set<string>
   #context: AudioContext | null = null
 
-  constructor() {
+  #hushed: () => boolean
+
+  /** Nothing sounds while it is ``hushed``: somebody speaks. */
+  constructor(hushed: () => boolean) {
+    this.#hushed = hushed
     try {
       this.#off = new Set(JSON.parse(localStorage.getItem(KEPT) ?? '[]') as string[])
     } catch {
@@ -38,7 +42,7 @@ export class Sounds {
 
   play(sound: Sound): void {
     // Before the first press in the page a browser lets nothing sound.
-    if (!this.isOn(sound) || !navigator.userActivation.hasBeenActive) return
+    if (!this.isOn(sound) || this.#hushed() || !navigator.userActivation.hasBeenActive) return
     this.#context ??= new AudioContext()
     const start = this.#context.currentTime
     for (const [i, pitch] of SOUNDS[sound].notes.entries()) this.#note(pitch, start + i * NOTE_S)

@@ -4,9 +4,11 @@
   import Icon from '../ui/Icon.svelte'
   import { looks } from '../ui/looks.svelte'
   import { t } from '../words/words.svelte'
+  import CallBar from './CallBar.svelte'
   import Chat from './Chat.svelte'
   import ChatDrawer from './ChatDrawer.svelte'
   import ClassActions from './ClassActions.svelte'
+  import Faces from './Faces.svelte'
   import Gone from './Gone.svelte'
   import HandButton from './HandButton.svelte'
   import Invite from './Invite.svelte'
@@ -100,6 +102,7 @@
       {#if strip === 'across'}
         {#if session.people.tutorSide && here.length > 1}<ClassActions {session} look="menu" />{/if}
         {#if session.rights.makes}<HandButton {session} /><Signs {session} />{/if}
+        {#if session.people.role !== 'onlooker'}<CallBar {session} bare />{/if}
         <ChatDrawer {session} />
       {:else if onclose}
         <button class="plain" aria-label={t('close')} onclick={onclose}
@@ -115,6 +118,10 @@
       {/if}
     {/if}
   </div>
+  {#if !strip && session.people.role !== 'onlooker'}
+    <CallBar {session} />
+    {#if session.call.on && looks.facesAt === 'column'}<Faces {session} look="column" />{/if}
+  {/if}
   {#if session.people.tutorSide && !strip}<Knocks {session} />{/if}
   {#if session.people.tutorSide && here.length > 1 && strip !== 'across'}
     <ClassActions {session} look={strip ? 'menu' : 'acts'} />

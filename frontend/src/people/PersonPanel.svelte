@@ -34,6 +34,11 @@
     then(() => session.tell({ command: 'pass_pen', seat: person.seat, minutes }))
   }
 
+  function caller(how: { muted?: boolean; unseen?: boolean; called?: boolean }) {
+    const rest = { muted: false, unseen: false, called: false }
+    session.tell({ command: 'set_caller', seat: person.seat, ...rest, ...how })
+  }
+
   function setKit(rights: Right[] | null) {
     session.tell({ command: 'set_rights', seat: person.seat, rights, room: false })
   }
@@ -58,6 +63,23 @@
           onclick={() => setKit(kit.rights)}>{t(kit.word)}</button
         >
       {/each}
+    </div>
+  {/if}
+  {#if person.role === 'student' && facts.open}
+    {@const [muted, unseen, called] = [facts.muted, facts.unseen, facts.called].map((seats) =>
+      seats.includes(person.seat),
+    )}
+    <h3>{t('call-of', { name: person.name })}</h3>
+    <div class="row">
+      <button class="small" aria-pressed={muted} onclick={() => caller({ muted: !muted, unseen })}
+        >{t('call-mute')}</button
+      >
+      <button class="small" aria-pressed={unseen} onclick={() => caller({ muted, unseen: !unseen })}
+        >{t('call-hide')}</button
+      >
+      <button class="small" aria-pressed={called} onclick={() => caller({ called: !called })}
+        >{t('call-up')}</button
+      >
     </div>
   {/if}
   <button onclick={() => then(() => session.attention.follow(following ? '' : person.seat))}

@@ -1,6 +1,6 @@
 /** What a person is and does just now, in few words. */
 import type { Session } from '../lesson/session.svelte'
-import type { Person } from '../wire/generated'
+import type { Caller, Person } from '../wire/generated'
 import { elapsed } from '../words/time'
 import { t, type Plain } from '../words/words.svelte'
 import { HAND_WORDS } from './hands'
@@ -17,6 +17,13 @@ const TRAVEL: Record<Exclude<Person['travel'], 'good'>, Plain> = {
   flooding: 'line-flooding',
 }
 
+const TROUBLE: Record<Exclude<Caller['trouble'], ''>, Plain> = {
+  no_voice: 'call-trouble-voice',
+  silent: 'call-trouble-silent',
+  no_face: 'call-trouble-face',
+  no_way: 'call-trouble-way',
+}
+
 /** Whether a student may write by the lesson: pens are up and not withheld, or theirs was passed. */
 export function holdsPen({ lesson }: Session, { seat, role }: Person): boolean {
   const facts = lesson?.facts
@@ -31,6 +38,7 @@ export function doing(session: Session, person: Person, now: number): string {
   const hand = lesson?.hands.indexOf(person.seat) ?? -1
   const word = lesson?.words.find(([seat]) => seat === person.seat)?.[1] ?? ''
   const passed = lesson?.facts.passed.find((pen) => pen.seat === person.seat)
+  const trouble = session.call.callers.find(({ seat }) => seat === person.seat)?.trouble
   const page = pages.heads.findIndex((head) => head.id === person.page) + 1
   const board = session.boards.find(({ id }) => id === person.board)
   const parts = [
@@ -43,6 +51,7 @@ export function doing(session: Session, person: Person, now: number): string {
       ? t('on-board', { board: board.title })
       : page > 0 && person.page !== pages.id && t('on-page', { number: page }),
     session.attention.following === person.seat && t('whom-you-follow'),
+    trouble && session.people.tutorSide && t(TROUBLE[trouble]),
     person.travel !== 'good' && t(TRAVEL[person.travel]),
   ]
   return parts.filter(Boolean).join(' · ') || t('is-here')

@@ -1,5 +1,7 @@
 /** How the interface looks and listens to this person; kept in this browser. */
 
+/** Where the pictures of the call are: in the people's column, in a strip over the board, large in its place, or nowhere. */
+export type FacesAt = 'column' | 'strip' | 'big' | 'nowhere'
 export type Theme = 'day' | 'evening' | 'system'
 const KEPT_AS = 'sunroom-looks'
 
@@ -11,6 +13,7 @@ class Looks {
   folded = $state.raw(false)
   /** In the page's words ink is told by what it reads as. */
   readsInk = $state.raw(false)
+  facesAt = $state.raw<FacesAt>('column')
   /** Nothing but the board and the sill. */
   boardOnly = $state.raw(false)
 
@@ -21,6 +24,7 @@ class Looks {
       if (kept.letterKeys === false) this.letterKeys = false
       if (kept.folded === true) this.folded = true
       if (kept.readsInk === true) this.readsInk = true
+      if (kept.facesAt === 'strip' || kept.facesAt === 'nowhere') this.facesAt = kept.facesAt
     } catch {
       // What another version kept is no reason not to begin.
     }
@@ -28,10 +32,10 @@ class Looks {
     matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => this.#show())
   }
 
-  set(wanted: Partial<Pick<Looks, 'theme' | 'letterKeys' | 'folded' | 'readsInk'>>): void {
+  set(wanted: Partial<Pick<Looks, 'theme' | 'letterKeys' | 'folded' | 'readsInk' | 'facesAt'>>): void {
     Object.assign(this, wanted)
-    const { theme, letterKeys, folded, readsInk } = this
-    localStorage.setItem(KEPT_AS, JSON.stringify({ theme, letterKeys, folded, readsInk }))
+    const { theme, letterKeys, folded, readsInk, facesAt } = this
+    localStorage.setItem(KEPT_AS, JSON.stringify({ theme, letterKeys, folded, readsInk, facesAt }))
     this.#show()
   }
 

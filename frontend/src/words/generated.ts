@@ -149,18 +149,49 @@ export interface Words {
   'bringing-the-picture-in': null
   'brought-back': null
   'bullets': null
+  'call': null
+  'call-back-to-board': null
+  'call-faces': null
+  'call-hand-up': null
+  'call-hide': null
+  'call-hide-own': null
   'call-is-full': { most: string | number }
+  'call-join': null
+  'call-join-with': { count: string | number }
+  'call-leave': null
+  'call-low-data': null
+  'call-move-picture': null
+  'call-mute': null
+  'call-muted': null
+  'call-of': { name: string | number }
   'call-place-is-taken': null
+  'call-settings': null
+  'call-speaking': null
+  'call-those-with-a-pen': null
+  'call-trouble-face': null
+  'call-trouble-silent': null
+  'call-trouble-voice': null
+  'call-trouble-way': null
+  'call-up': null
+  'call-way-lost': null
+  'call-who-is-seen': null
+  'call-who-speaks': null
+  'call-you': null
   'camera': null
   'camera-again': null
+  'camera-busy': null
+  'camera-gone': null
   'camera-is-made-up': null
   'camera-made-up': null
   'camera-none': null
   'camera-number': { number: string | number }
+  'camera-off': null
+  'camera-on': null
   'camera-paper': null
   'camera-refused': null
   'camera-take': null
   'camera-use': null
+  'camera-was-refused': null
   'camera-which': null
   'cancel': null
   'cannot-bring': { name: string | number }
@@ -261,6 +292,13 @@ export interface Words {
   'delete-the-room': null
   'desk-of': { name: string | number }
   'details': null
+  'device-camera': null
+  'device-made-up-face': null
+  'device-made-up-voice': null
+  'device-microphone': null
+  'device-number': { number: string | number }
+  'device-speaker': null
+  'device-usual': null
   'did-admit': { by: string | number; name: string | number }
   'did-admit-all': { by: string | number }
   'did-ask': { by: string | number; counts: string | number; question: string | number }
@@ -414,6 +452,11 @@ export interface Words {
   'everybody-has-a-desk': null
   'everything-not-locked': null
   'everything-on-the-page': null
+  'faces-big': null
+  'faces-column': null
+  'faces-nowhere': null
+  'faces-strip': null
+  'faces-where': null
   'family': null
   'family-book': null
   'family-even': null
@@ -715,6 +758,11 @@ export interface Words {
   'many-files-are-being-made': null
   'mark-on-board': null
   'may-change-answer': null
+  'microphone-busy': null
+  'microphone-gone': null
+  'microphone-off': null
+  'microphone-on': null
+  'microphone-refused': null
   'middles-one-below-the-other': null
   'middles-side-by-side': null
   'mind-map': null
@@ -757,6 +805,7 @@ export interface Words {
   'nib-pencil': null
   'nib-wide': null
   'no-account-is-needed-this': null
+  'no-camera-there': null
   'no-figure-seen': null
   'no-ink-seen': null
   'no-lesson-yet': null
@@ -766,6 +815,7 @@ export interface Words {
   'no-line-waiting': { count: string | number }
   'no-line-words': null
   'no-list': null
+  'no-microphone': null
   'no-moments': null
   'no-sample-of-a-single': null
   'no-seat-here': null
