@@ -52,6 +52,10 @@ export class Call {
   readonly speaking = new SvelteSet<string>()
   readonly lost = new SvelteSet<string>()
   own = $state.raw<MediaStream | null>(null)
+  /** The microphone is on only while a key is held. */
+  #held = false
+  /** What was pressed last: a device may come later than it is wanted. */
+  #wanted: Record<Kind, boolean> = { voice: false, face: false }
   #around: Around | null = null
   #servers: readonly IceServer[] = []
   #peers = new Map<string, Peer>()
@@ -114,12 +118,13 @@ export class Call {
   /** Switch microphone or camera on or off. */
   async set(kind: Kind, on: boolean): Promise<void> {
     if (on && !this.may(kind)) return this.#around?.off(kind, 'rule')
+    this.#wanted[kind] = on
     if (!on) this.#shut(kind)
     else {
       try {
         const device = await openDevice(kind, this.kept[kind], this.#around?.name() ?? '')
-        // The call may have ended, or the rule changed, while the browser asked.
-        if (!this.on || !this.may(kind)) return device.close()
+        // The call may have ended, the rule changed, or the key been let go, while the browser asked.
+        if (!this.on || !this.may(kind) || !this.#wanted[kind]) return device.close()
         this.#take(kind, device)
       } catch (error) {
         this.trouble = kind === 'voice' ? 'no_voice' : 'no_face'
@@ -128,6 +133,19 @@ export class Call {
     }
     this.#sendAll()
     this.#tell()
+  }
+
+  /** Speak for as long as a key is held. */
+  hold(): void {
+    if (!this.on || this.voice || this.#held) return
+    this.#held = true
+    void this.set('voice', true)
+  }
+
+  letGo(): void {
+    if (!this.#held) return
+    this.#held = false
+    void this.set('voice', false)
   }
 
   /** Another device from now on, and next time. */

@@ -35,8 +35,10 @@
     board: string
     /** The board alone, for a wall: it looks where the tutor looks. */
     projector?: boolean
+    /** Into the call as soon as the door is open. */
+    calls?: boolean
   }
-  let { door, link, board, projector = false }: Props = $props()
+  let { door, link, board, projector = false, calls = false }: Props = $props()
   let session = $state.raw(untrack(() => new Session(door, link, board)))
   let surface = $state.raw<Surface | null>(null)
   let keysShown = $state(false)
@@ -55,6 +57,10 @@
     void ownByKey(link).then((owned) => {
       if (owned) session = new Session(door, link, board)
     })
+  })
+
+  $effect(() => {
+    if (calls && session.welcome && session.rights.own) untrack(() => void session.call.begin())
   })
 
   $effect(() => {
@@ -98,6 +104,11 @@
   })
   const out = $derived(Boolean(session.goodbye && !session.goodbye.again))
 
+  /** The microphone that was on only while a key was held. */
+  function onkeyup(event: KeyboardEvent) {
+    if (event.key.toLowerCase() === 'v') session.call.letGo()
+  }
+
   function onclipboard(event: ClipboardEvent) {
     if (surface) handleClipboard(event, session, surface)
   }
@@ -114,7 +125,14 @@
   }
 </script>
 
-<svelte:window {onkeydown} oncopy={onclipboard} oncut={onclipboard} onpaste={onclipboard} />
+<svelte:window
+  {onkeydown}
+  {onkeyup}
+  onblur={() => session.call.letGo()}
+  oncopy={onclipboard}
+  oncut={onclipboard}
+  onpaste={onclipboard}
+/>
 
 {#if session.classroom.porch && !session.welcome}
   <Waiting {session} />

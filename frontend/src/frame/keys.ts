@@ -37,6 +37,7 @@ export const KEYS: { keys: string; word: Plain; tutorSide?: boolean }[] = [
   { keys: '+ −', word: 'key-zoom' },
   { keys: '0', word: 'key-whole-page' },
   { keys: 'Space', word: 'key-space' },
+  { keys: 'V', word: 'key-speak' },
   { keys: '?', word: 'key-keys' },
 ]
 const NUDGE = 10
@@ -123,6 +124,10 @@ function lessonKey(event: KeyboardEvent, session: Session): boolean {
 function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boolean {
   if (!looks.letterKeys && /^[\p{L}\d]$/u.test(event.key)) return false
   if (lessonKey(event, session)) return true
+  if (event.key.toLowerCase() === 'v' && session.call.on) {
+    session.call.hold()
+    return true
+  }
   const arrows: Record<string, [number, number]> = {
     ArrowLeft: [-1, 0],
     ArrowRight: [1, 0],

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One person in the call: their picture or their mark, their name, and what is to be known of them. */
   import type { Session } from '../lesson/session.svelte'
+  import { MADE_UP } from '../call/devices'
   import Icon from '../ui/Icon.svelte'
   import type { Caller } from '../wire/generated'
   import { t } from '../words/words.svelte'
@@ -38,7 +39,7 @@
 
 <button
   class:speaks
-  class:own
+  class:own={own && call.kept.face !== MADE_UP}
   aria-pressed={call.large === caller.id}
   aria-label={says}
   title={says}

@@ -23,7 +23,7 @@
 
 <section class={look} aria-label={t('call-faces')} style:--columns={columns}>
   {#each callers as caller (caller.id)}
-    <div class:first={rank(caller.seat) === 0}>
+    <div class:first={rank(caller.seat) === 0 && caller.id !== call.id}>
       <FaceTile {session} {caller} mark={look === 'big' ? 96 : 44} />
     </div>
   {/each}

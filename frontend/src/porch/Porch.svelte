@@ -5,6 +5,8 @@
   import Field from '../ui/Field.svelte'
   import Later from '../ui/Later.svelte'
   import type { DoorSign } from '../wire/generated'
+  import { Call } from '../call/call.svelte'
+  import DeviceCheck from '../people/DeviceCheck.svelte'
   import DoorFrame from './DoorFrame.svelte'
   import { t } from '../words/words.svelte'
 
@@ -18,6 +20,11 @@
   let problem = $state('')
   let inside = $state(false)
   let busy = $state(false)
+
+  /** What was chosen here goes along into the lesson. */
+  const call = new Call()
+  /** Whoever tried camera and microphone here comes into the call with the lesson. */
+  let checking = $state(false)
 
   /** The one thing to do on this page. */
   const focus = (element: HTMLElement) => element.focus()
@@ -50,7 +57,7 @@
 </script>
 
 {#if inside}
-  <Later load={lesson} props={{ door, link, board: '', projector }} />
+  <Later load={lesson} props={{ door, link, board: '', projector, calls: checking }} />
 {:else}
   <DoorFrame title={sign?.title ?? (problem ? t('no-way-in') : '')}>
     {#if sign}
@@ -72,6 +79,10 @@
           <Button kind="go" type="submit" disabled={busy}>{t('come-in')}</Button>
         </form>
         <p class="muted">{t('the-others-in-the-lesson')}</p>
+        <details bind:open={checking}>
+          <summary>{t('check-devices')}</summary>
+          {#if checking}<DeviceCheck {call} {name} />{/if}
+        </details>
       {/if}
     {:else if problem}
       <p role="alert">{problem}</p>
@@ -80,3 +91,19 @@
     {/if}
   </DoorFrame>
 {/if}
+
+<style>
+  details {
+    padding: 4px 16px 12px;
+    background: var(--glass);
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+  }
+  summary {
+    min-height: 40px;
+    display: list-item;
+    align-content: center;
+    font-weight: 600;
+    cursor: pointer;
+  }
+</style>

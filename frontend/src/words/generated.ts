@@ -148,6 +148,8 @@ export interface Words {
   'bringing-room-in': null
   'bringing-the-picture-in': null
   'brought-back': null
+  'browser-has-no-call': null
+  'browser-needs-https': null
   'bullets': null
   'call': null
   'call-back-to-board': null
@@ -216,6 +218,15 @@ export interface Words {
   'change-the-link': null
   'change-the-password': null
   'chat': null
+  'check-asking': null
+  'check-devices': null
+  'check-line': null
+  'check-pen': null
+  'check-say-something': null
+  'check-scribble': null
+  'check-sound': null
+  'check-try': null
+  'check-try-hint': null
   'choose': null
   'choose-a-picture': null
   'choose-all': null
@@ -259,6 +270,8 @@ export interface Words {
   'come-in': null
   'come-in-by': null
   'come-in-by-the-rooms': null
+  'come-in-with-face': null
+  'come-in-with-voice': null
   'come-into-the-room-first': null
   'come-into-the-room-first-2': null
   'copied': null
@@ -462,6 +475,10 @@ export interface Words {
   'family-even': null
   'family-hand': null
   'family-plain': null
+  'felt-finger': null
+  'felt-mouse': null
+  'felt-pen': null
+  'felt-pen-flat': null
   'fetching-board': null
   'fetching-moment': null
   'fetching-steps': { count: string | number }
@@ -656,6 +673,7 @@ export interface Words {
   'key-remove': null
   'key-shift': null
   'key-space': null
+  'key-speak': null
   'key-turn': null
   'key-undo': null
   'key-whole-page': null
@@ -704,6 +722,10 @@ export interface Words {
   'lifting-ink': null
   'light': null
   'line': null
+  'line-check-good': { ms: string | number }
+  'line-check-loses': { lost: string | number; of: string | number }
+  'line-check-none': null
+  'line-check-slow': { ms: string | number }
   'line-flooding': null
   'line-poor': null
   'line-slow': null
@@ -1687,6 +1709,7 @@ export interface Words {
   'words-of-the-cell': null
   'words-of-the-note': null
   'work-of': { name: string | number }
+  'works': null
   'wrap-up': null
   'wrap-up-facts': { minutes: string | number; pages: string | number; students: string | number }
   'wrap-up-kept': null

@@ -1,0 +1,139 @@
+"""The call in the browser, with made-up cameras and microphones: meeting, rights, devices, and a line that is lost."""
+
+from __future__ import annotations
+
+import json
+from typing import Any
+
+from selenium.webdriver import ActionChains
+
+from tests.browser.base import Browser
+from tests.browser.test_fit import NAMELESS, OVERFLOW
+from tests.browser.test_tools import LINE, Tools
+
+MADE_UP = {
+    "voice": "made-up",
+    "face": "made-up",
+    "speaker": "",
+    "withVoice": True,
+    "withFace": True,
+    "low": False,
+}
+#: Of each person in the call as this browser shows them: whether their picture moves.
+FACES = """
+const done = arguments[0]
+const tiles = [...document.querySelectorAll('[data-testid=face]')]
+const at = new Map(tiles.map((tile) => [tile, tile.querySelector('video')?.currentTime]))
+setTimeout(() => done(Object.fromEntries(tiles.map((tile) => {
+  const video = tile.querySelector('video')
+  return [tile.dataset.name, Boolean(video && video.videoWidth && video.currentTime > at.get(tile))]
+}))), 400)
+"""
+#: What is heard of the others: the loudspeakers that are on, and what they were sent in a while.
+SOUNDS = "return [...document.querySelectorAll('audio')].map((audio) => !audio.muted && !audio.paused)"
+
+
+class Calls(Tools):
+    def made_up(self, browser: Browser) -> None:
+        browser.driver.execute_script(
+            "localStorage.setItem('sunroom-call', arguments[0])", json.dumps(MADE_UP)
+        )
+
+    def call(self, *browsers: Browser) -> None:
+        """Into the call, with made-up devices."""
+        for browser in browsers:
+            self.made_up(browser)
+            browser.driver.refresh()
+            browser.find("nav[aria-label=Pages]")
+            browser.press(".bar button", "Join the call")
+
+    def faces(self, browser: Browser) -> dict[str, Any]:
+        return dict(browser.driver.execute_async_script(FACES))
+
+    def wait_faces(self, browser: Browser, **wanted: bool) -> None:
+        browser.wait(lambda: self.faces(browser) == wanted or None, f"{wanted}, not {self.faces(browser)}")
+
+    def test_two_people_see_and_hear_each_other_as_the_rules_allow(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.call(self.tutor, noor)
+        for browser in (self.tutor, noor):
+            self.wait_faces(browser, Imani=True, Noor=True)
+            browser.wait(
+                lambda browser=browser: browser.driver.execute_script(SOUNDS) == [True] or None, "a voice"
+            )
+            browser.wait(
+                lambda browser=browser: browser.all("[data-testid=face].speaks") or None, "somebody to speak"
+            )
+            self.assertEqual(browser.driver.execute_script(NAMELESS), [])
+            self.assertFalse(browser.driver.execute_script(OVERFLOW))
+        self.tutor.press("[aria-label='More about Noor']")
+        self.tutor.press("[role=dialog] button", "Mute")
+        self.tutor.close_panels()
+        self.tutor.wait(lambda: self.tutor.driver.execute_script(SOUNDS) == [False] or None, "silence")
+        noor.wait_text("body", "Your microphone was turned off for now")
+        noor.wait(
+            lambda: noor.find("[aria-label=Microphone]").get_attribute("aria-pressed") == "false" or None,
+            "it off",
+        )
+        noor.press("[aria-label=Microphone]")
+        noor.wait_text("body", "Put your hand up to speak")
+        self.assertEqual(
+            noor.find("[aria-label=Microphone]").get_attribute("aria-pressed"), "false", "nobody lifts that"
+        )
+        noor.press("[aria-label=Camera]")
+        self.wait_faces(self.tutor, Imani=True, Noor=False)
+        noor.press("[aria-label='About the call']")
+        noor.press("[role=dialog] button", "Leave the call")
+        self.wait_faces(self.tutor, Imani=True)
+        self.assertEqual(self.tutor.problems() + noor.problems(), [])
+
+    def test_four_people_meet_each_of_the_others_and_the_board_goes_on(self) -> None:
+        others = [self.come_in(self.link, name) for name in ("Noor", "Elio", "Saskia")]
+        self.call(self.tutor, *others)
+        for browser in (self.tutor, *others):
+            self.wait_faces(browser, Imani=True, Noor=True, Elio=True, Saskia=True)
+        self.tutor.draw(LINE)
+        for browser in others:
+            browser.wait_items(1)
+
+    def test_the_call_goes_on_over_a_restart_of_the_server_and_to_another_board(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.call(self.tutor, noor)
+        self.wait_faces(noor, Imani=True, Noor=True)
+        mark = "document.querySelector('[data-testid=face][data-name=Imani] video').dataset.same = '1'"
+        noor.driver.execute_script(mark)
+        self.restart()
+        for browser in (self.tutor, noor):
+            browser.kept()
+        self.wait_faces(noor, Imani=True, Noor=True)
+        same = "return document.querySelector('[data-testid=face][data-name=Imani] video')?.dataset.same"
+        self.assertEqual(noor.driver.execute_script(same), "1", "the picture never went away")
+        self.tutor.press("[aria-label='New board']")
+        self.tutor.wait(lambda: self.tutor.items == 0 or None, "another board")
+        self.wait_faces(noor, Imani=True, Noor=True)
+        self.wait_faces(self.tutor, Imani=True, Noor=True)
+
+    def test_the_porch_tries_devices_and_somebody_without_any_comes_in_too(self) -> None:
+        noor = self.browser()
+        noor.open(f"{self.server.url}/r/{self.link}")
+        self.made_up(noor)
+        noor.driver.refresh()
+        noor.find("form input").send_keys("Noor")
+        noor.press("summary", "Check camera")
+        noor.press("button", "Try my camera")
+        noor.wait(lambda: noor.text(".checks").count("works") == 2 or None, "both to work")
+        noor.wait_text(".checks", "ms there and back")
+        noor.driver.execute_script("arguments[0].scrollIntoView()", noor.find(".checks canvas"))
+        chain = ActionChains(noor.driver).move_to_element(noor.find(".checks canvas"))
+        chain.click_and_hold().move_by_offset(40, 10).release().perform()
+        noor.wait_text(".checks", "a mouse")
+        self.assertEqual(noor.driver.execute_script(NAMELESS), [])
+        noor.press("form button", "Come in")
+        self.wait_faces(noor, Noor=True)
+        elio = self.come_in(self.link, "Elio")
+        elio.press(".bar button", "Join the call")
+        elio.wait_text("body", "No")
+        self.tutor.wait_text("[data-testid=person][data-name=Elio]", "has no")
+        elio.wait(
+            lambda: self.faces(elio).get("Noor") or None, "to see the others without a camera of one's own"
+        )
