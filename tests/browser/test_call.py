@@ -113,6 +113,28 @@ class Calls(Tools):
         self.wait_faces(noor, Imani=True, Noor=True)
         self.wait_faces(self.tutor, Imani=True, Noor=True)
 
+    def test_a_sheet_of_paper_is_shown_live_and_its_still_written_on(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.call(self.tutor, noor)
+        self.wait_faces(noor, Imani=True, Noor=True)
+        self.tutor.press("[aria-label='About the call']")
+        self.tutor.press("[role=dialog] button", "Show paper by another camera")
+        shown = "[aria-label='Imani shows'] video"
+        moving = "return document.querySelector(arguments[0])?.videoWidth"
+        for browser in (self.tutor, noor):
+            browser.wait(lambda browser=browser: browser.driver.execute_script(moving, shown), "the sheet")
+            self.assertEqual(browser.driver.execute_script(NAMELESS), [])
+        self.assertFalse(
+            noor.all("[aria-label='Imani shows'] button.go"), "without a pen nothing is put on the page"
+        )
+        self.tutor.press("[aria-label='Imani shows'] button", "Take a still")
+        self.tutor.wait_items(1)
+        noor.wait_items(1)
+        self.wait_faces(noor, Imani=True, Noor=True)
+        self.tutor.press("[aria-label='Imani shows'] button", "Stop showing")
+        noor.wait(lambda: not noor.all(shown) or None, "it to be gone")
+        self.assertEqual(self.tutor.problems() + noor.problems(), [])
+
     def test_the_porch_tries_devices_and_somebody_without_any_comes_in_too(self) -> None:
         noor = self.browser()
         noor.open(f"{self.server.url}/r/{self.link}")

@@ -8,7 +8,7 @@ import hmac
 import json
 from unittest import mock
 
-from sunroom.core.lesson import PassPen, SendAway, SetCaller, SetVoices
+from sunroom.core.lesson import PassPen, SendAway, SetCaller, SetPens, SetVoices
 from sunroom.live.room import calling
 from sunroom.live.room.calling import MAX_SIGNAL
 from sunroom.live.wire.messages import Call, Caller, Callers, CallWays, Ping, Pong, Refused, Signal
@@ -41,11 +41,10 @@ class Calling(OutTest):
         self.assertEqual(
             (caller.seat, caller.voice, caller.may_voice, caller.trouble), (seat, False, True, "no_face")
         )
-        noor.send(Signal(TUTOR, "offer", "{}", by="call-of-nobody"))
+        noor.send(Signal(TUTOR, "offer", "in another's name", by="call-of-nobody"))
+        noor.send(Signal(TUTOR, "offer", "{}", by=NOOR))
         heard = self.tutor.hear(Signal)
-        self.assertEqual(
-            (heard.by, heard.to, heard.kind), (NOOR, TUTOR, "offer"), "whatever it says of itself"
-        )
+        self.assertEqual((heard.by, heard.to, heard.data), (NOOR, TUTOR, "{}"))
         self.call(noor, NOOR, on=False)
         self.assertEqual(self.tutor.hear(Callers, lambda told: told.gone).gone, (NOOR,))
         self.call(noor, NOOR)
@@ -58,20 +57,20 @@ class Calling(OutTest):
         self.call(self.tutor, TUTOR)
         self.call(noor, NOOR)
         self.seen(noor)
-        elio.send(Signal(TUTOR, "offer", "from outside of the call"))
-        noor.send(Signal(TUTOR, "offer", "x" * (MAX_SIGNAL["offer"] + 1)))
-        noor.send(Signal(TUTOR, "candidate", "x" * (MAX_SIGNAL["candidate"] + 1)))
-        noor.send(Signal("call-of-nobody", "offer", "to nobody"))
-        noor.send(Signal(NOOR, "offer", "to itself"))
+        elio.send(Signal(TUTOR, "offer", "from outside of the call", NOOR))
+        noor.send(Signal(TUTOR, "offer", "x" * (MAX_SIGNAL["offer"] + 1), NOOR))
+        noor.send(Signal(TUTOR, "candidate", "x" * (MAX_SIGNAL["candidate"] + 1), NOOR))
+        noor.send(Signal("call-of-nobody", "offer", "to nobody", NOOR))
+        noor.send(Signal(NOOR, "offer", "to itself", NOOR))
         other = Web(self.server.url)
         link = other.start_room("Elsewhere", "Saskia")
         stranger = other.line("tutor", link)
         stranger.welcome()
         self.call(stranger, "call-of-stranger")
-        stranger.send(Signal(TUTOR, "offer", "from another room"))
+        stranger.send(Signal(TUTOR, "offer", "from another room", "call-of-stranger"))
         stranger.send(Ping(1.0))
         stranger.hear(Pong)
-        noor.send(Signal(TUTOR, "answer", "last"))
+        noor.send(Signal(TUTOR, "answer", "last", NOOR))
         self.assertEqual(self.tutor.hear(Signal).data, "last", "nothing before it was passed on")
 
     def test_a_place_is_kept_for_its_seat_and_taken_by_no_other(self) -> None:
@@ -121,6 +120,27 @@ class Calling(OutTest):
         with mock.patch.object(calling, "MAX_CALLERS", 2):
             self.call(elio, ELIO)
             self.assertEqual(elio.hear(Refused).reason, "call_full")
+
+    def test_something_is_shown_beside_oneself_by_whoever_may_bring_it_in(self) -> None:
+        _, noor, seat = self.come()
+        self.call(noor, NOOR, face=True)
+        self.call(noor, "noor-shows", face=True, shows=True)
+        self.assertEqual(noor.hear(Refused).reason, "pens_down")
+        self.tell(PassPen(seat))
+        self.call(noor, "noor-shows", face=True, shows=True)
+        seen = self.seen(noor)
+        self.assertEqual({uid: (c.shows, c.may_voice, c.may_face) for uid, c in seen.items()}, {
+            NOOR: (False, True, True), "noor-shows": (True, False, True),
+        })  # fmt: skip
+        self.call(self.tutor, TUTOR)
+        self.seen(self.tutor)
+        noor.send(Signal(TUTOR, "offer", "of a sheet of paper", "noor-shows"))
+        self.assertEqual(self.tutor.hear(Signal).by, "noor-shows")
+        self.tell(SetPens("down"))
+        wait_for(lambda: not self.seen(self.tutor)["noor-shows"].may_face or None, "it to be shown no more")
+        self.call(noor, "noor-shows", on=False, shows=True)
+        self.seen(noor)
+        self.assertEqual(set(self.seen(self.tutor)), {NOOR, TUTOR})
 
     def test_an_onlooker_is_told_nothing_of_the_call(self) -> None:
         web = Web(self.server.url)

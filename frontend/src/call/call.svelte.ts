@@ -36,6 +36,8 @@ export interface Around {
 
 export class Call {
   readonly id = newId()
+  /** The second place in the call, of what this browser shows beside its person. */
+  readonly showId = newId()
   on = $state.raw(false)
   /** What this person has switched on. */
   voice = $state.raw(false)
@@ -52,13 +54,19 @@ export class Call {
   readonly speaking = new SvelteSet<string>()
   readonly lost = new SvelteSet<string>()
   own = $state.raw<MediaStream | null>(null)
+  /** What this browser shows to everybody. */
+  showing = $state.raw<MediaStream | null>(null)
   /** The microphone is on only while a key is held. */
   #held = false
   /** What was pressed last: a device may come later than it is wanted. */
   #wanted: Record<Kind, boolean> = { voice: false, face: false }
   #around: Around | null = null
   #servers: readonly IceServer[] = []
+  /** Those whom the room names just now. */
+  #named: ReadonlySet<string> = new Set()
+  /** By this browser's id and the other's. */
   #peers = new Map<string, Peer>()
+  #closeShown: (() => void) | null = null
   #missing = new Map<string, ReturnType<typeof setTimeout>>()
   #devices: Partial<Record<Kind, Device>> = {}
   #levels = new Levels(() => this.#measured())
@@ -71,10 +79,21 @@ export class Call {
   /** The line is there, again or for the first time. */
   joined(): void {
     if (this.on) this.#tell()
+    if (this.showing) this.#tellShown(true)
   }
 
+  /** Everybody else in the call. */
   get others(): Caller[] {
-    return this.callers.filter(({ id }) => id !== this.id)
+    return this.people.filter(({ id }) => id !== this.id)
+  }
+
+  get people(): Caller[] {
+    return this.callers.filter(({ shows }) => !shows)
+  }
+
+  /** What somebody shows just now, and may. */
+  get shown(): Caller[] {
+    return this.callers.filter(({ shows, may_face }) => shows && may_face)
   }
 
   get mine(): Caller | undefined {
@@ -107,12 +126,37 @@ export class Call {
     if (!this.on) return
     this.on = false
     this.#tell()
-    for (const id of [...this.#peers.keys()]) this.#drop(id)
+    this.callers = this.callers.filter(({ id }) => this.#named.has(id) && id !== this.id)
+    this.#drop([...this.#peers.keys()])
+    this.stopShowing()
     this.#shut('voice')
     this.#shut('face')
     this.#levels.close()
     this.speaking.clear()
     this.large = ''
+  }
+
+  /** Show a picture to everybody beside one's own; ``close`` when that has ended. */
+  show(track: MediaStreamTrack, close: () => void): void {
+    this.stopShowing()
+    this.showing = new MediaStream([track])
+    this.#closeShown = close
+    track.addEventListener('ended', () => this.stopShowing())
+    this.#tellShown(true)
+  }
+
+  stopShowing(): void {
+    if (!this.showing) return
+    this.showing = null
+    this.#closeShown?.()
+    this.#closeShown = null
+    this.#tellShown(false)
+    this.#drop([...this.#peers.keys()].filter((key) => key.startsWith(this.showId)))
+  }
+
+  #tellShown(on: boolean): void {
+    const rest = { voice: false, face: true, trouble: '', shows: true } as const
+    this.#around?.send({ type: 'call', id: this.showId, on, ...rest })
   }
 
   /** Switch microphone or camera on or off. */
@@ -164,7 +208,8 @@ export class Call {
   hear(message: ToBrowser): boolean {
     switch (message.type) {
       case 'callers':
-        for (const id of message.gone) this.#drop(id)
+        this.callers = this.callers.filter(({ id }) => !message.gone.includes(id))
+        this.#drop([...this.#peers.keys()].filter((key) => message.gone.includes(key.split(' ')[1]!)))
         this.heard(message.callers)
         return true
       case 'call_ways':
@@ -172,7 +217,7 @@ export class Call {
         this.#meet()
         return true
       case 'signal':
-        void this.#peers.get(message.by)?.hear(message.kind, message.data)
+        void this.#peers.get(`${message.to} ${message.by}`)?.hear(message.kind, message.data)
         return true
       case 'goodbye':
         // Who is out is out of the call, too.
@@ -185,7 +230,11 @@ export class Call {
 
   /** Who is in the call, and what they may do there. */
   heard(callers: Caller[]): void {
-    this.callers = callers
+    this.#named = new Set(callers.map(({ id }) => id))
+    // Whoever has lost only their line is still seen and heard.
+    const still = (id: string) => id === this.id || this.#peers.get(`${this.id} ${id}`)?.connected
+    const others = this.on ? this.callers.filter(({ id }) => !this.#named.has(id) && still(id)) : []
+    this.callers = [...callers, ...others]
     const mine = this.mine
     if (mine && this.on) {
       for (const kind of ['voice', 'face'] as const)
@@ -197,31 +246,38 @@ export class Call {
     this.#meet()
   }
 
-  /** A way to each of the others. */
+  /** A way to each of the others, and what they show; and from what is shown here to each of them. */
   #meet(): void {
     if (!this.on || !this.mine) return
-    const named = new Set(this.others.map(({ id }) => id))
-    for (const id of named) {
-      clearTimeout(this.#missing.get(id))
-      this.#missing.delete(id)
-      if (!this.#peers.has(id)) this.#peers.set(id, this.#peer(id))
+    const theirs = this.callers.filter(
+      ({ id }) => this.#named.has(id) && id !== this.id && id !== this.showId,
+    )
+    const named = new Set(theirs.map(({ id }) => `${this.id} ${id}`))
+    if (this.showing && this.callers.some(({ id }) => id === this.showId))
+      for (const { id, shows } of theirs) if (!shows) named.add(`${this.showId} ${id}`)
+    for (const key of named) {
+      clearTimeout(this.#missing.get(key))
+      this.#missing.delete(key)
+      if (!this.#peers.has(key)) this.#peers.set(key, this.#peer(key))
     }
-    for (const [id, peer] of this.#peers) {
-      if (named.has(id) || this.#missing.has(id)) continue
+    for (const [key, peer] of this.#peers) {
+      if (named.has(key) || this.#missing.has(key)) continue
       if (peer.connected)
         this.#missing.set(
-          id,
-          setTimeout(() => this.#drop(id), GRACE_MS),
+          key,
+          setTimeout(() => this.#drop([key]), GRACE_MS),
         )
-      else this.#drop(id)
+      else this.#drop([key])
     }
     this.#sendAll()
   }
 
-  #peer(id: string): Peer {
-    return new Peer(this.id > id, this.#servers, this.#sent(), {
-      signal: (kind, data) => this.#around?.send({ type: 'signal', to: id, kind, data, by: '' }),
+  #peer(key: string): Peer {
+    const [own, id] = key.split(' ') as [string, string]
+    return new Peer(own > id, this.#servers, this.#sent(key), {
+      signal: (kind, data) => this.#around?.send({ type: 'signal', to: id, kind, data, by: own }),
       came: (track) => {
+        if (own !== this.id) return
         const streams = track.kind === 'audio' ? this.voices : this.faces
         streams.set(id, new MediaStream([track]))
         if (track.kind === 'audio') this.#levels.listen(id, track)
@@ -238,14 +294,19 @@ export class Call {
     })
   }
 
-  #drop(id: string): void {
-    clearTimeout(this.#missing.get(id))
-    this.#missing.delete(id)
-    this.#peers.get(id)?.close()
-    this.#peers.delete(id)
-    this.#levels.forget(id)
-    for (const gone of [this.voices, this.faces, this.lost, this.speaking]) gone.delete(id)
-    if (this.large === id) this.large = ''
+  #drop(keys: string[]): void {
+    for (const key of keys) {
+      const [own, id] = key.split(' ') as [string, string]
+      clearTimeout(this.#missing.get(key))
+      this.#missing.delete(key)
+      this.#peers.get(key)?.close()
+      this.#peers.delete(key)
+      if (own !== this.id) continue
+      this.#levels.forget(id)
+      for (const gone of [this.voices, this.faces, this.lost, this.speaking]) gone.delete(id)
+      if (this.large === id) this.large = ''
+      if (!this.#named.has(id)) this.callers = this.callers.filter((caller) => caller.id !== id)
+    }
   }
 
   #take(kind: Kind, device: Device): void {
@@ -273,23 +334,27 @@ export class Call {
     }
   }
 
-  #sent(): Sent {
+  /** What goes to another browser: of what is shown here its picture, to what is shown there nothing. */
+  #sent(key: string): Sent {
+    const [own, id] = key.split(' ')
+    const rest = { small: false, low: this.kept.low }
+    if (own === this.showId) return { ...rest, voice: null, face: this.showing?.getVideoTracks()[0] ?? null }
+    const listens = !this.callers.find((caller) => caller.id === id)?.shows
     return {
-      voice: this.#devices.voice?.track ?? null,
-      face: this.#devices.face?.track ?? null,
+      voice: (listens && this.#devices.voice?.track) || null,
+      face: (listens && this.#devices.face?.track) || null,
       small: this.others.length > MANY,
       low: this.kept.low,
     }
   }
 
   #sendAll(): void {
-    const sent = this.#sent()
-    for (const peer of this.#peers.values()) peer.send(sent)
+    for (const [key, peer] of this.#peers) peer.send(this.#sent(key))
   }
 
   #tell(): void {
     const { id, on, voice, face, trouble } = this
-    this.#around?.send({ type: 'call', id, on, voice, face, trouble })
+    this.#around?.send({ type: 'call', id, on, voice, face, trouble, shows: false })
   }
 
   #measured(): void {

@@ -95,13 +95,13 @@ export function madeUpFace(name: string): Device {
     context.strokeStyle = '#1d5c5f'
     context.lineWidth = 8
     context.beginPath()
-    context.moveTo(WIDE / 2, 150)
-    context.lineTo(WIDE / 2 - 60 * Math.cos(turn), 150 - 20 * Math.sin(turn))
+    context.moveTo(WIDE / 2, 130)
+    context.lineTo(WIDE / 2 - 60 * Math.cos(turn), 130 - 20 * Math.sin(turn))
     context.stroke()
     context.fillStyle = '#16222b'
     context.font = '600 34px sans-serif'
     context.textAlign = 'center'
-    context.fillText(name.slice(0, 16), WIDE / 2, HIGH - 28)
+    context.fillText(name.slice(0, 16), WIDE / 2, 190)
   }
   paint()
   const [track] = canvas.captureStream(FRAMES_PER_S).getTracks()

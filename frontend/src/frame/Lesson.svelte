@@ -2,10 +2,12 @@
   import { onDestroy, untrack } from 'svelte'
   import BoardPane from './board/BoardPane.svelte'
   import type { Surface } from './board/surface.svelte'
+  import CallBar from '../people/CallBar.svelte'
   import CallSound from '../people/CallSound.svelte'
   import Faces from '../people/Faces.svelte'
   import LargeFace from '../people/LargeFace.svelte'
   import People from '../people/People.svelte'
+  import Shown from '../people/Shown.svelte'
   import Waiting from '../porch/Waiting.svelte'
   import { ownByKey } from '../wire/api'
   import Brand from '../ui/Brand.svelte'
@@ -104,6 +106,11 @@
   })
   const out = $derived(Boolean(session.goodbye && !session.goodbye.again))
 
+  function putStill(still: Blob) {
+    const { width, height, scale } = surface!.view
+    void session.pictures.put([still], surface!.middle(), [width / scale, height / scale])
+  }
+
   /** The microphone that was on only while a key was held. */
   function onkeyup(event: KeyboardEvent) {
     if (event.key.toLowerCase() === 'v') session.call.letGo()
@@ -174,9 +181,15 @@
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />
     {/key}
+    {#if (screen.sheets || looks.boardOnly) && session.call.callers.length && door !== 'onlooker'}
+      <div class="call"><CallBar {session} bare /></div>
+    {/if}
     {#if session.call.on}
       <CallSound {session} />
       <LargeFace {session} />
+      {#each session.call.shown as caller (caller.id)}
+        <Shown {session} {caller} ontake={putStill} />
+      {/each}
       {#if looks.facesAt === 'big'}
         <Faces {session} look="big" />
       {:else if looks.facesAt === 'strip' || (looks.facesAt === 'column' && (screen.sheets || screen.narrow || looks.folded))}
@@ -278,6 +291,16 @@
     z-index: 4;
     display: grid;
     border-top: 4px solid var(--sun);
+  }
+  .call {
+    grid-area: board;
+    place-self: end start;
+    z-index: 2;
+    margin: 6px;
+    padding: 4px;
+    border-radius: var(--radius);
+    background: var(--sand);
+    box-shadow: 0 1px 5px rgb(0 0 0 / 30%);
   }
   .out {
     position: absolute;

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Into the call and out of it, microphone and camera, and all that is set about it. */
   import type { Session } from '../lesson/session.svelte'
-  import Choice from '../ui/Choice.svelte'
+  import { madeUpCamera, openCamera } from '../lesson/camera'
   import Icon from '../ui/Icon.svelte'
   import MenuButton from '../ui/MenuButton.svelte'
   import Popover from '../ui/Popover.svelte'
@@ -13,6 +13,23 @@
   let { session, bare = false }: { session: Session; bare?: boolean } = $props()
   const { call } = $derived(session)
   const facts = $derived(session.lesson?.facts)
+
+  /** A window that is chosen in the browser's own dialog, live and for everybody. */
+  async function showWindow() {
+    const stream = await navigator.mediaDevices?.getDisplayMedia({ video: true }).catch(() => null)
+    const track = stream?.getVideoTracks()[0]
+    if (track) call.show(track, () => track.stop())
+    else session.warn(t('screen-refused'))
+  }
+
+  /** A camera over a sheet of paper; a made-up one where there is none. */
+  async function showCamera() {
+    const camera = await openCamera().catch(() => null)
+    const { stream, close } = camera ?? madeUpCamera()
+    if (!camera) session.say(t('show-made-up'))
+    call.show(stream.getVideoTracks()[0]!, close)
+  }
+
   const AT = [
     { value: 'column', label: t('faces-column') },
     { value: 'strip', label: t('faces-strip') },
@@ -48,26 +65,33 @@
       {#snippet face()}<Icon name="more" size={18} />{/snippet}
       {#snippet children(close)}
         <div class="panel">
-          <Choice
-            label={t('faces-where')}
-            options={[...AT]}
-            bind:value={() => looks.facesAt, (facesAt) => looks.set({ facesAt })}
-          />
+          <label class="choice"
+            ><span>{t('faces-where')}</span>
+            <select bind:value={() => looks.facesAt, (facesAt) => looks.set({ facesAt })}>
+              {#each AT as { value, label } (value)}<option {value}>{label}</option>{/each}
+            </select></label
+          >
           {#if session.people.tutorSide && facts}
-            <Choice
-              label={t('call-who-speaks')}
-              options={WHO}
-              bind:value={
-                () => facts.voices, (who) => session.tell({ command: 'set_voices', who, faces: false })
-              }
-            />
-            <Choice
-              label={t('call-who-is-seen')}
-              options={WHO}
-              bind:value={
-                () => facts.faces, (who) => session.tell({ command: 'set_voices', who, faces: true })
-              }
-            />
+            <label class="choice"
+              ><span>{t('call-who-speaks')}</span>
+              <select
+                bind:value={
+                  () => facts.voices, (who) => session.tell({ command: 'set_voices', who, faces: false })
+                }
+              >
+                {#each WHO as { value, label } (value)}<option {value}>{label}</option>{/each}
+              </select></label
+            >
+            <label class="choice"
+              ><span>{t('call-who-is-seen')}</span>
+              <select
+                bind:value={
+                  () => facts.faces, (who) => session.tell({ command: 'set_voices', who, faces: true })
+                }
+              >
+                {#each WHO as { value, label } (value)}<option {value}>{label}</option>{/each}
+              </select></label
+            >
           {/if}
           <CallDevices {call} />
           <label
@@ -78,14 +102,20 @@
             ><input type="checkbox" bind:checked={() => call.kept.low, (low) => void call.choose({ low })} />
             {t('call-low-data')}</label
           >
+          {#if call.showing}
+            <MenuButton onclick={() => (close(), call.stopShowing())}>{t('show-stop')}</MenuButton>
+          {:else if session.rights.may('add_picture')}
+            <MenuButton onclick={() => (close(), void showWindow())}>{t('show-window')}</MenuButton>
+            <MenuButton onclick={() => (close(), void showCamera())}>{t('show-camera')}</MenuButton>
+          {/if}
           <MenuButton onclick={() => (close(), call.end())}>{t('call-leave')}</MenuButton>
         </div>
       {/snippet}
     </Popover>
   {:else}
     <button class="join" onclick={() => void call.begin()}
-      ><Icon name="voices" size={18} />{call.callers.length
-        ? t('call-join-with', { count: call.callers.length })
+      ><Icon name="voices" size={18} />{call.people.length
+        ? t('call-join-with', { count: call.people.length })
         : t('call-join')}</button
     >
   {/if}
@@ -141,5 +171,20 @@
     align-items: center;
     min-height: 40px;
     font-size: 14px;
+  }
+  .choice {
+    display: grid;
+    gap: 2px;
+    font-size: 13px;
+    color: var(--muted);
+  }
+  select {
+    min-height: 40px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+    font-size: 14px;
+    color: var(--ink);
   }
 </style>

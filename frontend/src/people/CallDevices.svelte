@@ -51,7 +51,8 @@
   }
   select {
     min-height: 40px;
-    max-width: 100%;
+    width: 100%;
+    min-width: 0;
     border: 1px solid var(--muted);
     border-radius: var(--radius);
     background: var(--field);

@@ -13,7 +13,7 @@
     return role === 'tutor' ? 0 : role === 'helper' ? 1 : 2
   }
   const callers = $derived(
-    call.callers.toSorted(
+    call.people.toSorted(
       (a, b) => rank(a.seat) - rank(b.seat) || Number(a.id === call.id) - Number(b.id === call.id),
     ),
   )
@@ -68,6 +68,11 @@
     aspect-ratio: 4 / 3;
     pointer-events: auto;
     box-shadow: 0 1px 5px rgb(0 0 0 / 35%);
+  }
+  @media (max-width: 600px) {
+    .strip div {
+      width: 92px;
+    }
   }
   .big {
     grid-area: board;

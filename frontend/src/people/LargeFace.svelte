@@ -6,7 +6,7 @@
 
   let { session }: { session: Session } = $props()
   const caller = $derived(session.call.callers.find(({ id }) => id === session.call.large))
-  let [x, y, width] = $state([16, 16, 360])
+  let [x, y, width] = $state([100, 66, 360])
   let held: { x: number; y: number } | null = null
 
   function ondown(event: PointerEvent) {

@@ -177,6 +177,7 @@ export interface Call {
   voice: boolean
   face: boolean
   trouble: '' | 'no_face' | 'no_voice' | 'no_way' | 'silent'
+  shows: boolean
 }
 
 export interface CallWays {
@@ -192,6 +193,7 @@ export interface Caller {
   may_voice: boolean
   may_face: boolean
   trouble: '' | 'no_face' | 'no_voice' | 'no_way' | 'silent'
+  shows: boolean
 }
 
 export interface Callers {

@@ -1209,10 +1209,19 @@ export interface Words {
   'shorten-pauses': null
   'show-a-sign': null
   'show-answers': null
+  'show-camera': null
   'show-everybodys-again': null
+  'show-larger': null
+  'show-made-up': null
   'show-only': { name: string | number }
+  'show-smaller': null
+  'show-still': null
+  'show-stop': null
   'show-whole': null
+  'show-window': null
   'show-writers': null
+  'shown-by': { name: string | number }
+  'shown-by-you': null
   'side-by-side': null
   'sign-bravo': null
   'sign-count': { count: string | number; sign: string | number }

@@ -37,15 +37,19 @@ class Calling:
     def call(self, member: Member, message: Call, servers: tuple[IceServer, ...]) -> None:
         """Come into the call, change what is on there, or leave it; or be refused with a reason."""
         if not message.on:
-            return self.left(member)
+            return self.left(member, message.id)
         if not ID.fullmatch(message.id):
             return
         if member.actor.role == "onlooker":
             verdict = self._inside.decide(member, "speak", Target())
             return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
-        mine = next((uid for uid, (other, _) in self._calls.items() if other is member), None)
-        if mine not in (None, message.id):
-            self.left(member)
+        if message.shows:
+            verdict = self._inside.decide(member, "add_picture", Target())
+            if not verdict.allowed:
+                return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
+        for uid, other in self._of(member).items():
+            if other.shows == message.shows and uid != message.id:
+                self.left(member, uid)
         holder = self._calls.get(message.id)
         if holder and holder[0].actor.seat != member.actor.seat:
             return self._inside.refuse(member, "", "taken", said("call-place-is-taken"))
@@ -56,9 +60,13 @@ class Calling:
         self._calls[message.id] = (member, message)
         self.changed()
 
-    def left(self, member: Member) -> None:
-        """A browser is out of the call: the others wait for it no longer."""
-        gone = tuple(uid for uid, (other, _) in self._calls.items() if other is member)
+    def _of(self, member: Member) -> dict[str, Call]:
+        """What a browser has in the call: itself, and what it shows."""
+        return {uid: call for uid, (other, call) in self._calls.items() if other is member}
+
+    def left(self, member: Member, only: str = "") -> None:
+        """A browser is out of the call, or ``only`` one of its two ids: the others wait for it no longer."""
+        gone = tuple(uid for uid in self._of(member) if only in ("", uid))
         for uid in gone:
             del self._calls[uid]
         if gone:
@@ -66,17 +74,18 @@ class Calling:
 
     def signal(self, member: Member, message: Signal) -> None:
         """Pass a signal on, within this call, in the sender's own name; what is none is let fall."""
-        by = next((uid for uid, (other, _) in self._calls.items() if other is member), None)
         to = self._calls.get(message.to)
-        if by is None or to is None or to[0] is member or len(message.data) > MAX_SIGNAL[message.kind]:
+        if message.by not in self._of(member) or to is None or to[0] is member:
             return
-        to[0].put(encode(Signal(message.to, message.kind, message.data, by)))
+        if len(message.data) <= MAX_SIGNAL[message.kind]:
+            to[0].put(encode(message))
 
     def callers(self) -> tuple[Caller, ...]:
         """Everybody in the call, with what they may do by the rule book of this moment."""
         facts, now_ms = self._inside.lesson.facts, self._inside.now_ms()
         shown = facts
-        if len(self._calls) > MAX_FACES and facts.faces == "all":
+        faces = sum(not call.shows for _, call in self._calls.values())
+        if faces > MAX_FACES and facts.faces == "all":
             shown = msgspec.structs.replace(facts, faces="pens")
 
         def may(actor: Actor, action: str, by: Facts) -> bool:
@@ -88,9 +97,12 @@ class Calling:
                 member.actor.seat,
                 call.voice,
                 call.face,
-                may(member.actor, "speak", facts),
-                may(member.actor, "show_face", shown),
+                not call.shows and may(member.actor, "speak", facts),
+                may(member.actor, "add_picture", facts)
+                if call.shows
+                else may(member.actor, "show_face", shown),
                 call.trouble,
+                call.shows,
             )
             for uid, (member, call) in self._calls.items()
         )

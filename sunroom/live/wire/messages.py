@@ -211,7 +211,8 @@ class Call(msgspec.Struct, frozen=True, tag_field="type", tag="call"):
     """This browser is in the call under an ``id`` of its own making, by which it keeps its place when its line was lost; or
     (``on`` False) no longer.
 
-    ``voice``, ``face``: its microphone, its camera is on; ``trouble``: what does not work there.
+    ``voice``, ``face``: its microphone, its camera is on; ``trouble``: what does not work there. ``shows``: this is a second
+    picture beside the person's own, of a sheet of paper or a window, for everybody over the board.
     """
 
     id: str
@@ -219,12 +220,13 @@ class Call(msgspec.Struct, frozen=True, tag_field="type", tag="call"):
     voice: bool = False
     face: bool = False
     trouble: CallTrouble = ""
+    shows: bool = False
 
 
 class Signal(msgspec.Struct, frozen=True, tag_field="type", tag="signal"):
     """From one browser in the call to another: WebRTC's description of a session, or a candidate of a way, as JSON.
 
-    From the browser ``by`` is not looked at; to the browser it is who sends it, and ``to`` is itself.
+    ``by`` is who sends it, one of the sender's own ids in the call.
     """
 
     to: str
@@ -269,6 +271,7 @@ class Caller(msgspec.Struct, frozen=True):
     may_voice: bool
     may_face: bool
     trouble: CallTrouble = ""
+    shows: bool = False
 
 
 class Callers(msgspec.Struct, frozen=True, tag_field="type", tag="callers"):

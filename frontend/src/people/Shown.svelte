@@ -1,0 +1,91 @@
+<script lang="ts">
+  /** What somebody shows to everybody, live over the board; its still is put on the page to be written on. */
+  import type { Session } from '../lesson/session.svelte'
+  import Button from '../ui/Button.svelte'
+  import type { Caller } from '../wire/generated'
+  import { t } from '../words/words.svelte'
+
+  interface Props {
+    session: Session
+    caller: Caller
+    /** Put a picture on the page, in the middle of what is seen. */
+    ontake: (still: Blob) => void
+  }
+  let { session, caller, ontake }: Props = $props()
+  const { call } = $derived(session)
+  const own = $derived(caller.id === call.showId)
+  const stream = $derived(own ? call.showing : (call.faces.get(caller.id) ?? null))
+  const name = $derived(session.people.nameOf(caller.seat))
+  let video = $state<HTMLVideoElement>()
+  let small = $state(false)
+
+  function take() {
+    if (!video?.videoWidth) return
+    const canvas = document.createElement('canvas')
+    ;[canvas.width, canvas.height] = [video.videoWidth, video.videoHeight]
+    canvas.getContext('2d')!.drawImage(video, 0, 0)
+    canvas.toBlob((blob) => blob && ontake(blob), 'image/png')
+  }
+</script>
+
+{#if stream}
+  <section aria-label={t('shown-by', { name })} class:small>
+    <header>
+      <b>{own ? t('shown-by-you') : t('shown-by', { name })}</b>
+      <Button kind="quiet" onclick={() => (small = !small)}
+        >{small ? t('show-larger') : t('show-smaller')}</Button
+      >
+      {#if own}<Button kind="quiet" onclick={() => call.stopShowing()}>{t('show-stop')}</Button>{/if}
+    </header>
+    {#key stream}
+      <!-- svelte-ignore a11y_media_has_caption -->
+      <video bind:this={video} autoplay playsinline muted {@attach (it) => void (it.srcObject = stream)}
+      ></video>
+    {/key}
+    {#if session.rights.may('add_picture')}
+      <Button kind="go" onclick={take}>{t('show-still')}</Button>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  section {
+    grid-area: board;
+    place-self: start;
+    z-index: 2;
+    margin: 10px;
+    width: min(560px, calc(100% - 20px));
+    display: grid;
+    gap: 4px;
+    padding: 4px;
+    background: var(--frame);
+    color: var(--on-frame);
+    border-radius: var(--radius);
+    box-shadow: 0 3px 14px rgb(0 0 0 / 40%);
+  }
+  .small {
+    width: 240px;
+  }
+  header {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 40px;
+    padding-inline-start: 8px;
+  }
+  header b {
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
+  }
+  header :global(button) {
+    color: var(--on-frame);
+  }
+  video {
+    width: 100%;
+    max-height: 56vh;
+    background: #000;
+  }
+</style>
