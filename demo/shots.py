@@ -21,6 +21,10 @@ OUT = Path(__file__).parents[1] / "docs" / "screenshots"
 #: A word that fits beside the demo's drawings, in px of the board.
 WORD = Hand(9, 0.4).write("midday", 486, 640, 54)
 
+#: Devices that need none, as the call keeps them in the browser.
+MADE_UP = """localStorage.setItem('sunroom-call', JSON.stringify(
+    { voice: 'made-up', face: 'made-up', speaker: '', withVoice: true, withFace: true, low: false }))"""
+
 
 class Stage:
     """Imani, and whoever else a picture needs, each in a browser of their own."""
@@ -110,11 +114,22 @@ def porch(stage: Stage) -> None:
     stage.keep(student, "porch")
 
 
-def start(stage: Stage) -> None:
-    visitor = stage.browser()
-    visitor.open(stage.base)
-    visitor.find("form input")
-    stage.keep(visitor, "start")
+def call(stage: Stage) -> None:
+    """Four people in the call with made-up devices, one of them muted, and a sheet that is shown."""
+    everybody = [stage.person(name) for name in ("tutor", "noor", "tomasz", "wairimu")]
+    for browser in everybody:
+        browser.driver.execute_script(MADE_UP)
+        browser.driver.refresh()
+        browser.press(".bar button", "Join the call")
+    tutor = everybody[0]
+    everybody[3].press("[aria-label=Microphone]")
+    tutor.wait(lambda: len(tutor.all("[data-testid=face] video")) == 4 or None, "everybody's picture")
+    tutor.press("[aria-label='About the call']")
+    tutor.press("[role=dialog] button", "Show paper by another camera")
+    shown = "return document.querySelector('section video')?.videoWidth"
+    tutor.wait(lambda: tutor.driver.execute_script(shown), "the sheet")
+    tutor.press("[aria-label='Imani shows'] button", "Smaller")
+    stage.keep(tutor, "call")
 
 
 def tablet(stage: Stage) -> None:
@@ -284,7 +299,7 @@ def after_lesson(stage: Stage) -> None:
 
 
 PICTURES: dict[str, Callable[[Stage], None]] = {
-    "start": start,
+    "call": call,
     "porch": porch,
     "room-home": room_home,
     "tutor-lesson": tutor_lesson,

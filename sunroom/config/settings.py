@@ -13,6 +13,7 @@ SUNROOM_ROOM_MB  what one room may use of the disk (default: 500)
 SUNROOM_SCHOOL_SHELF  whose things may stand on the shelf of all tutors: "staff" (default: accounts marked as staff)
                or "everybody" with an account
 SUNROOM_OFFICE the program that makes PDFs of office documents (default: soffice, when it is installed)
+SUNROOM_STUN, SUNROOM_TURN, SUNROOM_TURN_SECRET  helpers on the way between two browsers in a call
 SUNROOM_PROXY  comma-separated addresses of web servers before this one, whose word is taken for who asks and
                whether over https (default: none; nothing is believed from a header)
 """

@@ -2080,3 +2080,5 @@ show-larger = Größer
 show-smaller = Kleiner
 shown-by = { $name } zeigt
 shown-by-you = Du zeigst das allen
+call-own-window = In einem eigenen Fenster
+call-no-window = Dieser Browser zeigt kein Bild in einem eigenen Fenster.

@@ -2080,3 +2080,5 @@ show-larger = Larger
 show-smaller = Smaller
 shown-by = { $name } shows
 shown-by-you = You show this to all
+call-own-window = In a window of its own
+call-no-window = This browser shows no picture in a window of its own.

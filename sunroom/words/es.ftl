@@ -2080,3 +2080,5 @@ show-larger = Más grande
 show-smaller = Más pequeño
 shown-by = { $name } muestra
 shown-by-you = Muestras esto a todos
+call-own-window = En una ventana propia
+call-no-window = Este navegador no muestra imágenes en una ventana propia.

@@ -2080,3 +2080,5 @@ show-larger = Plus grand
 show-smaller = Plus petit
 shown-by = { $name } montre
 shown-by-you = Vous montrez ceci à tous
+call-own-window = Dans une fenêtre à part
+call-no-window = Ce navigateur ne montre pas d’image dans une fenêtre à part.

@@ -61,8 +61,11 @@
     })
   })
 
+  let called = false
   $effect(() => {
-    if (calls && session.welcome && session.rights.own) untrack(() => void session.call.begin())
+    if (!calls || called || !session.welcome || !session.rights.own) return
+    called = true
+    untrack(() => void session.call.begin())
   })
 
   $effect(() => {

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Ready-made things, to be looked through by subject and taken. */
+  import { onMount } from 'svelte'
   import Dialog from '../ui/Dialog.svelte'
   import { t } from '../words/words.svelte'
 
@@ -8,14 +9,18 @@
     title: string
     picture: string
   }
+  export interface Group {
+    title: string
+    things: Ready[]
+  }
   interface Props {
     title: string
     search: string
     none: string
-    groups: { title: string; things: Ready[] }[]
-    problem: string
-    busy: boolean
-    ontake: (name: string) => void
+    /** What there is; rejects with a sentence. */
+    look: () => Promise<Group[]>
+    /** Take one; rejects with a sentence. */
+    take: (name: string) => Promise<void>
     onclose: () => void
     /** The pictures' sides. */
     aspect: string
@@ -23,9 +28,12 @@
     least: string
     testid: string
   }
-  let { title, search, none, groups, problem, busy, ontake, onclose, aspect, least, testid }: Props = $props()
+  let { title, search, none, look, take, onclose, aspect, least, testid }: Props = $props()
   let dialog: ReturnType<typeof Dialog>
+  let groups = $state.raw<Group[]>([])
   let wanted = $state('')
+  let problem = $state('')
+  let busy = $state(false)
   const fits = ({ title }: Ready) => title.toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase())
   const shown = $derived(
     groups
@@ -33,16 +41,32 @@
       .filter(({ things }) => things.length),
   )
 
-  export function close() {
-    dialog.close()
+  onMount(async () => {
+    try {
+      groups = await look()
+    } catch (error) {
+      problem = (error as Error).message
+    }
+  })
+
+  async function choose(name: string) {
+    busy = true
+    problem = ''
+    try {
+      await take(name)
+      dialog.close()
+    } catch (error) {
+      problem = (error as Error).message
+    }
+    busy = false
   }
 </script>
 
-{#snippet look()}
+{#snippet find()}
   <input type="search" bind:value={wanted} aria-label={search} placeholder={search} />
 {/snippet}
 
-<Dialog bind:this={dialog} {title} width={1040} tall {onclose} beside={look} data-testid={testid}>
+<Dialog bind:this={dialog} {title} width={1040} tall {onclose} beside={find} data-testid={testid}>
   {#if problem}<p role="alert">{problem}</p>{/if}
   <div class="all">
     {#each shown as { title, things } (title)}
@@ -50,7 +74,7 @@
       <ul style:--least={least}>
         {#each things as { name, title, picture } (name)}
           <li>
-            <button disabled={busy} onclick={() => ontake(name)}>
+            <button disabled={busy} onclick={() => choose(name)}>
               <img src={picture} alt="" loading="lazy" style:aspect-ratio={aspect} />
               <span>{title}</span>
             </button>

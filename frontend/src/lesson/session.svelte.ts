@@ -480,6 +480,7 @@ export class Session implements Inside {
 
   /** A page that the browser puts aside is not in the room any more. */
   #hide = (): void => {
+    this.call.end()
     this.#line?.close()
   }
 

@@ -5,6 +5,7 @@
   import Icon from '../ui/Icon.svelte'
   import MenuButton from '../ui/MenuButton.svelte'
   import Popover from '../ui/Popover.svelte'
+  import Select from '../ui/Select.svelte'
   import { looks } from '../ui/looks.svelte'
   import type { Facts } from '../wire/generated'
   import { t } from '../words/words.svelte'
@@ -65,33 +66,26 @@
       {#snippet face()}<Icon name="more" size={18} />{/snippet}
       {#snippet children(close)}
         <div class="panel">
-          <label class="choice"
-            ><span>{t('faces-where')}</span>
-            <select bind:value={() => looks.facesAt, (facesAt) => looks.set({ facesAt })}>
-              {#each AT as { value, label } (value)}<option {value}>{label}</option>{/each}
-            </select></label
-          >
+          <Select
+            label={t('faces-where')}
+            options={AT}
+            bind:value={() => looks.facesAt, (facesAt) => looks.set({ facesAt })}
+          />
           {#if session.people.tutorSide && facts}
-            <label class="choice"
-              ><span>{t('call-who-speaks')}</span>
-              <select
-                bind:value={
-                  () => facts.voices, (who) => session.tell({ command: 'set_voices', who, faces: false })
-                }
-              >
-                {#each WHO as { value, label } (value)}<option {value}>{label}</option>{/each}
-              </select></label
-            >
-            <label class="choice"
-              ><span>{t('call-who-is-seen')}</span>
-              <select
-                bind:value={
-                  () => facts.faces, (who) => session.tell({ command: 'set_voices', who, faces: true })
-                }
-              >
-                {#each WHO as { value, label } (value)}<option {value}>{label}</option>{/each}
-              </select></label
-            >
+            <Select
+              label={t('call-who-speaks')}
+              options={WHO}
+              bind:value={
+                () => facts.voices, (who) => session.tell({ command: 'set_voices', who, faces: false })
+              }
+            />
+            <Select
+              label={t('call-who-is-seen')}
+              options={WHO}
+              bind:value={
+                () => facts.faces, (who) => session.tell({ command: 'set_voices', who, faces: true })
+              }
+            />
           {/if}
           <CallDevices {call} />
           <label
@@ -171,20 +165,5 @@
     align-items: center;
     min-height: 40px;
     font-size: 14px;
-  }
-  .choice {
-    display: grid;
-    gap: 2px;
-    font-size: 13px;
-    color: var(--muted);
-  }
-  select {
-    min-height: 40px;
-    border: 1px solid var(--muted);
-    border-radius: var(--radius);
-    background: var(--field);
-    font: inherit;
-    font-size: 14px;
-    color: var(--ink);
   }
 </style>

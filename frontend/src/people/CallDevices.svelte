@@ -3,6 +3,7 @@
   import { onMount } from 'svelte'
   import type { Call } from '../call/call.svelte'
   import { devicesOf, MADE_UP, type Found } from '../call/devices'
+  import Select from '../ui/Select.svelte'
   import { t } from '../words/words.svelte'
 
   let { call }: { call: Call } = $props()
@@ -26,38 +27,16 @@
 </script>
 
 {#each KINDS as { kept, word, madeUp } (kept)}
-  <label>
-    <span>{t(word)}</span>
-    <select
-      value={call.kept[kept]}
-      onchange={(event) => void call.choose({ [kept]: event.currentTarget.value })}
-    >
-      <option value="">{t('device-usual')}</option>
-      {#each found[kept] ?? [] as { id, label }, n (id)}
-        <option value={id}>{label || t('device-number', { number: n + 1 })}</option>
-      {/each}
-      {#if madeUp}<option value={MADE_UP}>{t(madeUp)}</option>{/if}
-    </select>
-  </label>
+  <Select
+    label={t(word)}
+    options={[
+      { value: '', label: t('device-usual') },
+      ...(found[kept] ?? []).map(({ id, label }, n) => ({
+        value: id,
+        label: label || t('device-number', { number: n + 1 }),
+      })),
+      ...(madeUp ? [{ value: MADE_UP, label: t(madeUp) }] : []),
+    ]}
+    bind:value={() => call.kept[kept], (id) => void call.choose({ [kept]: id })}
+  />
 {/each}
-
-<style>
-  label {
-    display: grid;
-    gap: 2px;
-    font-size: 13px;
-    color: var(--muted);
-    min-width: 0;
-  }
-  select {
-    min-height: 40px;
-    width: 100%;
-    min-width: 0;
-    border: 1px solid var(--muted);
-    border-radius: var(--radius);
-    background: var(--field);
-    font: inherit;
-    font-size: 14px;
-    color: var(--ink);
-  }
-</style>

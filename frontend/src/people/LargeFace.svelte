@@ -7,6 +7,7 @@
   let { session }: { session: Session } = $props()
   const caller = $derived(session.call.callers.find(({ id }) => id === session.call.large))
   let [x, y, width] = $state([100, 66, 360])
+  let frame = $state<HTMLElement>()
   let held: { x: number; y: number } | null = null
 
   function ondown(event: PointerEvent) {
@@ -18,6 +19,12 @@
     if (!held) return
     x = Math.max(0, event.clientX - held.x)
     y = Math.max(0, event.clientY - held.y)
+  }
+
+  /** In a small window of its own, that stays over others: while another window is in front. */
+  function apart() {
+    const video = frame?.querySelector('video')
+    if (video) void video.requestPictureInPicture().catch(() => session.say(t('call-no-window')))
   }
 
   function onkey(event: KeyboardEvent) {
@@ -35,7 +42,7 @@
 </script>
 
 {#if caller}
-  <div class="large" style:left="{x}px" style:top="{y}px" style:width="{width}px">
+  <div class="large" bind:this={frame} style:left="{x}px" style:top="{y}px" style:width="{width}px">
     <!-- svelte-ignore a11y_no_noninteractive_element_interactions, a11y_no_noninteractive_tabindex -->
     <div
       class="grip"
@@ -48,6 +55,9 @@
       onpointercancel={() => (held = null)}
       onkeydown={onkey}
     ></div>
+    {#if document.pictureInPictureEnabled && caller.face}
+      <button class="apart" onclick={apart}>{t('call-own-window')}</button>
+    {/if}
     <div class="face"><FaceTile {session} {caller} mark={96} /></div>
   </div>
 {/if}
@@ -68,6 +78,14 @@
     cursor: move;
     touch-action: none;
     border-bottom: 3px dotted var(--frame-3);
+  }
+  .apart {
+    min-height: 36px;
+    border: 0;
+    background: var(--frame);
+    color: var(--on-frame);
+    font: inherit;
+    font-size: 13px;
   }
   .face {
     aspect-ratio: 4 / 3;

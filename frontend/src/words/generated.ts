@@ -165,7 +165,9 @@ export interface Words {
   'call-move-picture': null
   'call-mute': null
   'call-muted': null
+  'call-no-window': null
   'call-of': { name: string | number }
+  'call-own-window': null
   'call-place-is-taken': null
   'call-settings': null
   'call-speaking': null

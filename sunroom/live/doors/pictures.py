@@ -78,7 +78,7 @@ def picture(request: HttpRequest, board: str, picture: str) -> HttpResponse:
 @answers_problems
 def part(request: HttpRequest, board: str, picture: str, level: int, column: int, row: int) -> HttpResponse:
     """A part of a page of a document, finer than its picture; nothing (204) of other pictures. It never changes."""
-    allow(request, "picture-part", 900, 60)
+    allow(request, "picture-part", 400, 60)
     found = _picture(visible_board(request, board), picture)
     vector = bytes(found.vector)
     response = HttpResponse(status=204)
@@ -94,7 +94,7 @@ def part(request: HttpRequest, board: str, picture: str, level: int, column: int
 @answers_problems
 def printed(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     """The printed words of a page of a document, line by line; none of other pictures."""
-    allow(request, "picture-part", 900, 60)
+    allow(request, "picture-part", 400, 60)
     found = _picture(visible_board(request, board), picture)
     vector = bytes(found.vector)
     with making():

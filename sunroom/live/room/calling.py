@@ -64,6 +64,14 @@ class Calling:
         """What a browser has in the call: itself, and what it shows."""
         return {uid: call for uid, (other, call) in self._calls.items() if other is member}
 
+    def lost(self, member: Member) -> None:
+        """A browser's line is gone. Who was sent out is out; of others only the line may be lost, and not the call."""
+        if member.ended == "out":
+            return self.left(member)
+        for uid in self._of(member):
+            del self._calls[uid]
+        self.changed()
+
     def left(self, member: Member, only: str = "") -> None:
         """A browser is out of the call, or ``only`` one of its two ids: the others wait for it no longer."""
         gone = tuple(uid for uid in self._of(member) if only in ("", uid))

@@ -246,7 +246,7 @@ class LiveRoom:
         self.fleeting.left(member)
         self.talk.left(member)
         self.playing.left()
-        self.calling.left(member)
+        self.calling.lost(member)
         self.people_changed()
 
     def pages_hidden(self, board: LiveBoard) -> None:

@@ -29,6 +29,7 @@ from sunroom.core.board import (
 from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
 from sunroom.core.board.moments import as_it_was, some_as_it_was
+from sunroom.core.board.pages import MAX_PAGES
 from sunroom.core.board.rebase import rebased
 from sunroom.core.board.requests import GoneError, check_request, work
 from sunroom.core.board.requests.paging import brought
@@ -263,7 +264,12 @@ class Steps:
             await self._take(here, actor, RemovePage(page_id))
 
     async def put_page(self, board: LiveBoard, head: PageHead, items: tuple[Item, ...], actor: Actor) -> str:
-        """Put a page that comes from elsewhere behind those of a board, its id; on disk when it is done. Raises GoneError."""
+        """Put a page that comes from elsewhere behind those of a board, its id; on disk when it is done.
+
+        Raises GoneError, and MalformedError when the board has as many as it can.
+        """
+        if len(board.board.order) >= MAX_PAGES:
+            raise MalformedError("page", said("a-board-has-at-most", pages=MAX_PAGES))
         new_id = new_uid()
         head = msgspec.structs.replace(head, id=new_id, by=actor.seat)
         await self._take(board, actor, AddPage(head, len(board.board.order), items))

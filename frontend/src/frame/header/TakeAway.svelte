@@ -5,6 +5,7 @@
   import type { Parts } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
+  import Select from '../../ui/Select.svelte'
   import HandInPage from './HandInPage.svelte'
   import { t, type Plain } from '../../words/words.svelte'
 
@@ -114,15 +115,18 @@
   {/if}
   <fieldset>
     <legend>{t('of-the-pdf')}</legend>
-    <label class="wide"
-      >{t('take-paper')}
-      <select bind:value={paper}>
-        <option value="">{t('paper-as-large')}</option>
-        <option value="a4">A4</option>
-        <option value="a3">A3</option>
-        <option value="letter">{t('paper-letter')}</option>
-      </select>
-    </label>
+    <div class="wide">
+      <Select
+        label={t('take-paper')}
+        options={[
+          { value: '', label: t('paper-as-large') },
+          { value: 'a4', label: 'A4' },
+          { value: 'a3', label: 'A3' },
+          { value: 'letter', label: t('paper-letter') },
+        ]}
+        bind:value={paper}
+      />
+    </div>
     {#if paper}
       <label class="wide"><input type="checkbox" bind:checked={cut} />{t('take-cut')}</label>
     {/if}
@@ -188,14 +192,6 @@
   .pages {
     max-height: 200px;
     overflow-y: auto;
-  }
-  select {
-    min-height: 40px;
-    border: 1px solid var(--muted);
-    border-radius: var(--radius);
-    background: var(--field);
-    font: inherit;
-    color: var(--ink);
   }
   .wide {
     grid-column: 1 / -1;

@@ -12,6 +12,7 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Choice from '../../ui/Choice.svelte'
+  import Select from '../../ui/Select.svelte'
   import { elapsed } from '../../words/time'
   import { t } from '../../words/words.svelte'
 
@@ -167,10 +168,15 @@
     <Choice label={t('speed-word')} options={SPEEDS} bind:value={speed} />
     <label><input type="checkbox" bind:checked={short} /> {t('shorten-pauses')}</label>
     {#if people.length > 1}
-      <select aria-label={t('whose-work')} bind:value={person}>
-        <option value="">{t('everybody')}</option>
-        {#each people as { seat, name } (seat)}<option value={seat}>{name}</option>{/each}
-      </select>
+      <Select
+        bare
+        label={t('whose-work')}
+        options={[
+          { value: '', label: t('everybody') },
+          ...people.map(({ seat, name }) => ({ value: seat, label: name })),
+        ]}
+        bind:value={person}
+      />
     {/if}
     {#if !whole && !problem}<span role="status">{t('fetching-steps', { count })}</span>{/if}
   </div>
@@ -214,13 +220,5 @@
     gap: 8px;
     align-items: center;
     min-height: 40px;
-  }
-  select {
-    min-height: 40px;
-    border: 1px solid var(--muted);
-    border-radius: var(--radius);
-    background: var(--field);
-    font: inherit;
-    color: var(--ink);
   }
 </style>

@@ -1,6 +1,5 @@
 <script lang="ts">
   /** Small drawings, to be set on the page as things that can be taken apart. */
-  import { onMount } from 'svelte'
   import { ask, askThings } from '../../wire/api'
   import { newId } from '../../wire/codec'
   import type { DrawingParts, DrawingSubject } from '../../wire/generated'
@@ -18,57 +17,34 @@
     faces: 'drawings-faces',
     signs: 'drawings-signs',
   }
-  let dialog: ReturnType<typeof Ready>
-  let subjects = $state.raw<DrawingSubject[]>([])
-  let problem = $state('')
-  let busy = $state(false)
 
-  onMount(async () => {
-    try {
-      subjects = await ask<DrawingSubject[]>('GET', '/api/drawings')
-    } catch (error) {
-      problem = (error as Error).message
-    }
-  })
+  async function look() {
+    const subjects = await ask<DrawingSubject[]>('GET', '/api/drawings')
+    return subjects.map(({ name, drawings }) => ({
+      title: t(SUBJECTS[name]!),
+      things: drawings.map((one) => ({
+        name: one,
+        title: told({ key: `drw-${one}`, values: {} }),
+        picture: `/drawings/${one}.png`,
+      })),
+    }))
+  }
 
   async function take(name: string) {
-    busy = true
-    problem = ''
-    try {
-      const { side, items } = await askThings<DrawingParts>(`/api/drawings/${name}`)
-      const moved = items.map((item) => ({
-        ...item,
-        id: newId(),
-        x: item.x - side / 2,
-        y: item.y - side / 2,
-      }))
-      const things = setDown({ name, items: moved }, surface.middle(), session.rights.me)
-      session.do({ step: 'add_items', page: session.pages.id, items: things })
-      session.chooseMade(things.map(({ id }) => id))
-      dialog.close()
-    } catch (error) {
-      problem = (error as Error).message
-    }
-    busy = false
+    const { side, items } = await askThings<DrawingParts>(`/api/drawings/${name}`)
+    const moved = items.map((item) => ({ ...item, id: newId(), x: item.x - side / 2, y: item.y - side / 2 }))
+    const things = setDown({ name, items: moved }, surface.middle(), session.rights.me)
+    session.do({ step: 'add_items', page: session.pages.id, items: things })
+    session.chooseMade(things.map(({ id }) => id))
   }
 </script>
 
 <Ready
-  bind:this={dialog}
   title={t('drawings')}
   search={t('drawing-search')}
   none={t('drawing-none')}
-  groups={subjects.map(({ name, drawings }) => ({
-    title: t(SUBJECTS[name]!),
-    things: drawings.map((one) => ({
-      name: one,
-      title: told({ key: `drw-${one}`, values: {} }),
-      picture: `/drawings/${one}.png`,
-    })),
-  }))}
-  {problem}
-  {busy}
-  ontake={take}
+  {look}
+  {take}
   {onclose}
   aspect="1"
   least="104px"
