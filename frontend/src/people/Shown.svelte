@@ -32,10 +32,8 @@
   <section aria-label={t('shown-by', { name })} class:small>
     <header>
       <b>{own ? t('shown-by-you') : t('shown-by', { name })}</b>
-      <Button kind="quiet" onclick={() => (small = !small)}
-        >{small ? t('show-larger') : t('show-smaller')}</Button
-      >
-      {#if own}<Button kind="quiet" onclick={() => call.stopShowing()}>{t('show-stop')}</Button>{/if}
+      <button onclick={() => (small = !small)}>{small ? t('show-larger') : t('show-smaller')}</button>
+      {#if own}<button onclick={() => call.stopShowing()}>{t('show-stop')}</button>{/if}
     </header>
     {#key stream}
       <!-- svelte-ignore a11y_media_has_caption -->
@@ -56,6 +54,7 @@
     margin: 10px;
     width: min(560px, calc(100% - 20px));
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 4px;
     padding: 4px;
     background: var(--frame);
@@ -64,10 +63,11 @@
     box-shadow: 0 3px 14px rgb(0 0 0 / 40%);
   }
   .small {
-    width: 240px;
+    width: 300px;
   }
   header {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 6px;
     min-height: 40px;
@@ -80,8 +80,15 @@
     white-space: nowrap;
     text-overflow: ellipsis;
   }
-  header :global(button) {
-    color: var(--on-frame);
+  header button {
+    min-height: 40px;
+    padding: 0 10px;
+    border: 1px solid var(--frame-3);
+    border-radius: var(--radius);
+    background: none;
+    color: inherit;
+    font: inherit;
+    font-size: 14px;
   }
   video {
     width: 100%;
