@@ -21,6 +21,8 @@ class Room(models.Model):
     owner_key_hash = models.CharField(max_length=64, blank=True)
     #: What is taught in: whose words ink is read as.
     language = models.CharField(max_length=2, default="en")
+    #: Where people hear and see each other when not here: another program's call, "" for none.
+    outside_call = models.CharField(max_length=400, blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
 
 

@@ -63,11 +63,15 @@ class OwnerKey(msgspec.Struct):
 
 
 class DoorSign(msgspec.Struct):
-    """What a door shows before a person is in; ``name`` is set when this browser has a seat."""
+    """What a door shows before a person is in; ``name`` is set when this browser has a seat.
+
+    ``outside_call`` is where people hear each other when not here, "" for onlookers.
+    """
 
     title: str
     tutor: str
     name: str | None
+    outside_call: str
 
 
 class Enter(msgspec.Struct):
@@ -196,4 +200,5 @@ def door(request: HttpRequest, door: str, link: str) -> HttpResponse:
     if request.method == "POST":
         services.take_seat(room, by, body(request, Enter).name, request.session)
     seat = services.find_seat(room, by, request.session)
-    return answer(DoorSign(room.title, services.tutor_name(room), seat.name if seat else None))
+    outside = room.outside_call if door != "onlooker" else ""
+    return answer(DoorSign(room.title, services.tutor_name(room), seat.name if seat else None, outside))

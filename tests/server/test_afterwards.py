@@ -85,6 +85,25 @@ class Afterwards(OutTest):
         self.assertEqual(status, 400)
         self.assertIn("taken back", in_words(answer["problem"]))
 
+    def test_a_call_elsewhere_stands_on_the_porch_of_students_alone(self) -> None:
+        address = "https://call.example.org/noon?room=1"
+        for given, status in (
+            (address, 200),
+            ("javascript:alert(1)", 400),
+            ("https://x/" + "y" * 400, 400),
+            ("noon", 400),
+        ):
+            found, home = self.ask(self.tutor_web, "PATCH", self.path, {"outside_call": given})
+            self.assertEqual(found, status, given)
+        stranger = Web(self.server.url)
+        self.assertEqual(json.loads(stranger.get(f"/api/doors/student/{self.link}"))["outside_call"], address)
+        _, home = self.ask(self.tutor_web, "GET", self.path)
+        watching = f"/api/doors/onlooker/{home['onlooker_link']}"
+        self.assertEqual(json.loads(stranger.get(watching))["outside_call"], "")
+        self.assertEqual(
+            self.ask(self.tutor_web, "PATCH", self.path, {"outside_call": " "})[1]["outside_call"], ""
+        )
+
     def test_all_of_it_is_the_tutors_alone(self) -> None:
         noor, _, _ = self.come()
         stranger = Web(self.server.url)

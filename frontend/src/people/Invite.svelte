@@ -7,6 +7,19 @@
 
   let { session, link }: { session: Session; link: string } = $props()
   const path = $derived(`/r/${session.welcome?.link ?? link}`)
+  let copied = $state('')
+
+  /** A few lines for any call's chat: where the board is, for whoever sees only a picture of it. */
+  async function copyCard() {
+    const values = { room: session.welcome?.room ?? '', address: location.origin + path }
+    try {
+      await navigator.clipboard.writeText(t('invite-card-text', values))
+      copied = t('copied')
+    } catch {
+      copied = t('copy-refused')
+    }
+  }
+
   const mail = $derived.by(() => {
     const values = { room: session.welcome?.room ?? '', address: location.origin + path }
     const subject = encodeURIComponent(t('invite-subject', { room: values.room }))
@@ -26,6 +39,7 @@
         height="190"
       />
       <CopyLink {path} />
+      <button onclick={copyCard}>{copied || t('invite-card')}</button>
       <a href={mail}>{t('invite-by-mail')}</a>
       <p>
         {#if session.lesson?.door === 'knock'}{t('invite-knock')}{:else if session.lesson?.door === 'code'}{t(
@@ -54,8 +68,12 @@
     justify-self: center;
     background: #fff;
   }
-  a {
+  a,
+  button {
     min-height: 40px;
+    background: none;
+    font: inherit;
+    font-weight: 600;
     display: flex;
     align-items: center;
     justify-content: center;

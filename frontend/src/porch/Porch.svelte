@@ -79,6 +79,12 @@
           <Button kind="go" type="submit" disabled={busy}>{t('come-in')}</Button>
         </form>
         <p class="muted">{t('the-others-in-the-lesson')}</p>
+        {#if sign.outside_call}
+          <p>
+            {t('outside-call-is-at')}
+            <a href={sign.outside_call} target="_blank" rel="noreferrer noopener">{t('outside-call-open')}</a>
+          </p>
+        {/if}
         <details bind:open={checking}>
           <summary>{t('check-devices')}</summary>
           {#if checking}<DeviceCheck {call} {name} />{/if}
@@ -93,6 +99,9 @@
 {/if}
 
 <style>
+  a {
+    color: var(--leaf-dark);
+  }
   details {
     padding: 4px 16px 12px;
     background: var(--glass);

@@ -2,7 +2,9 @@
   import type { Me, RoomHome, SetPlan } from '../wire/generated'
 
   /** What of a room can be changed on its home. */
-  export type Changes = Partial<Pick<RoomHome, 'title' | 'between' | 'language'>> & { plan?: SetPlan }
+  export type Changes = Partial<Pick<RoomHome, 'title' | 'between' | 'language' | 'outside_call'>> & {
+    plan?: SetPlan
+  }
 </script>
 
 <script lang="ts">
@@ -47,6 +49,16 @@
   <h2>{t('for-a-projector')}</h2>
   <CopyLink path="/watch/{home.onlooker_link}?projector" />
   <p class="muted">{t('the-board-alone-it-looks')}</p>
+  <h2>{t('outside-call')}</h2>
+  <input
+    type="url"
+    value={home.outside_call}
+    maxlength="400"
+    placeholder="https://"
+    aria-label={t('outside-call')}
+    onchange={(event) => onchange({ outside_call: event.currentTarget.value })}
+  />
+  <p class="muted">{t('outside-call-hint')}</p>
   <label class="language">
     {t('taught-in')}
     <select value={home.language} onchange={(event) => onchange({ language: event.currentTarget.value })}>
@@ -113,6 +125,16 @@
     display: grid;
     gap: 8px;
     align-content: start;
+  }
+  input[type='url'] {
+    min-height: 40px;
+    min-width: 0;
+    padding: 0 10px;
+    border: 1px solid var(--muted);
+    border-radius: var(--radius);
+    background: var(--field);
+    font: inherit;
+    color: var(--ink);
   }
   h2,
   legend {

@@ -322,6 +322,7 @@ export interface DoorSign {
   title: string
   tutor: string
   name: string | null
+  outside_call: string
 }
 
 export interface DrawFigure {
@@ -1104,6 +1105,7 @@ export interface RoomHome {
   lesson_open: boolean
   between: 'closed' | 'view' | 'write'
   language: string
+  outside_call: string
   plan: Plan
   opened_ms: number | null
   started_ms: number | null

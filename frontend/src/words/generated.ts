@@ -624,6 +624,8 @@ export interface Words {
   'interface': null
   'invite': null
   'invite-by-mail': null
+  'invite-card': null
+  'invite-card-text': { address: string | number; room: string | number }
   'invite-code': { code: string | number }
   'invite-knock': null
   'invite-mail': { address: string | number; room: string | number }
@@ -916,6 +918,10 @@ export interface Words {
   'other-readings': null
   'out-of-room': null
   'outbox': null
+  'outside-call': null
+  'outside-call-hint': null
+  'outside-call-is-at': null
+  'outside-call-open': null
   'own-ones-select-things-arrange': null
   'own-stamp': { count: string | number }
   'package-about': null

@@ -21,6 +21,7 @@ from sunroom.core.lesson.record import Entry, minutes_present
 from sunroom.core.lesson.state import Plan
 from sunroom.core.pens.facts import Between
 from sunroom.core.sentences import said
+from sunroom.core.text.styles import is_link
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.registry import registry
 from sunroom.rooms import services
@@ -58,6 +59,9 @@ class HomePerson(msgspec.Struct):
     role: str
 
 
+MAX_CALL_ADDRESS = 400
+
+
 class RoomHome(msgspec.Struct):
     """All that the room's home shows to its tutor; ``away`` are boards that were put away, the last one first."""
 
@@ -69,6 +73,7 @@ class RoomHome(msgspec.Struct):
     lesson_open: bool
     between: Between
     language: str
+    outside_call: str
     plan: Plan
     opened_ms: int | None
     started_ms: int | None
@@ -88,6 +93,7 @@ class ChangeRoom(msgspec.Struct):
     title: str | None = None
     between: Between | None = None
     language: Language | None = None
+    outside_call: str | None = None
     plan: SetPlan | None = None
 
 
@@ -110,10 +116,22 @@ def room(request: HttpRequest, link: str) -> HttpResponse:
         if wanted.language is not None:
             row.language = wanted.language
             row.save(update_fields=["language"])
+        if wanted.outside_call is not None:
+            row.outside_call = _call_address(wanted.outside_call)
+            row.save(update_fields=["outside_call"])
         for command in (SetBetween(wanted.between) if wanted.between else None, wanted.plan):
             if command is not None:
                 async_to_sync(tell_lesson)(row, command)
     return answer(_home(row))
+
+
+def _call_address(given: str) -> str:
+    """The address of another program's call, "" for none; raises Problem."""
+    address = given.strip()
+    web = address.lower().startswith(("http://", "https://"))
+    if address and not (web and is_link(address) and len(address) <= MAX_CALL_ADDRESS):
+        raise Problem(400, said("a-link-begins-with-http"))
+    return address
 
 
 @require_GET
@@ -164,6 +182,7 @@ def _home(row: Room) -> RoomHome:
         lesson_open=lesson.facts.open,
         between=lesson.facts.between,
         language=row.language,
+        outside_call=row.outside_call,
         plan=lesson.plan,
         opened_ms=lesson.opened_ms,
         started_ms=lesson.started_ms,
