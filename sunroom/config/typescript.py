@@ -26,6 +26,7 @@ from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
+from sunroom.core.reading.kinds import SURE_TEXT  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
 from sunroom.core.text.fonts import LINE_HEIGHT  # noqa: E402
@@ -173,6 +174,7 @@ def _shared() -> list[str]:
         "LEAST_BAY": pages.LEAST_BAY,
         "PAPER_COLOUR": pages.PAPER_COLOUR,
         "MAX_RUB_POINTS": removing.MAX_RUB_POINTS,
+        "SURE_TEXT": SURE_TEXT,
     }
     return [f"export const {name} = {msgspec.json.encode(value).decode()}" for name, value in values.items()]
 

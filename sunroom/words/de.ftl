@@ -2088,3 +2088,4 @@ outside-call-is-at = Ihr hört euch in einem anderen Programm:
 outside-call-open = das Gespräch dort öffnen
 invite-card = Karte für den Chat eines anderen Gesprächs kopieren
 invite-card-text = { $room }: Öffne { $address } neben diesem Gespräch. Auf einem geteilten Bild der Tafel kann man nicht schreiben, dort schon.
+typeset-unsure = Setzen, unsicher

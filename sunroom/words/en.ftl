@@ -2088,3 +2088,4 @@ outside-call-is-at = You hear each other in another program:
 outside-call-open = open its call
 invite-card = Copy a card for another call’s chat
 invite-card-text = { $room }: open { $address } beside this call. A shared picture of the board cannot be written on; there it can.
+typeset-unsure = Typeset, not sure

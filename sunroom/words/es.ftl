@@ -2088,3 +2088,4 @@ outside-call-is-at = Os oís en otro programa:
 outside-call-open = abrir esa llamada
 invite-card = Copiar una tarjeta para el chat de otra llamada
 invite-card-text = { $room }: abre { $address } junto a esta llamada. En una imagen compartida de la pizarra no se puede escribir; allí sí.
+typeset-unsure = Componer, no es seguro

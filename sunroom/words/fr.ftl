@@ -2088,3 +2088,4 @@ outside-call-is-at = Vous vous entendez dans un autre programme :
 outside-call-open = ouvrir cet appel
 invite-card = Copier une carte pour la discussion d’un autre appel
 invite-card-text = { $room } : ouvrez { $address } à côté de cet appel. On ne peut pas écrire sur une image partagée de la planche ; là, oui.
+typeset-unsure = Composer, pas sûr

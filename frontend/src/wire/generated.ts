@@ -39,6 +39,7 @@ export const TABLE_COLUMN = 120.0
 export const LEAST_BAY = 40.0
 export const PAPER_COLOUR = "#fffefa"
 export const MAX_RUB_POINTS = 600
+export const SURE_TEXT = 0.7
 
 export interface AccountPage {
   username: string

@@ -1669,6 +1669,7 @@ export interface Words {
   'typeset': null
   'typeset-as': { text: string | number }
   'typeset-these-words': null
+  'typeset-unsure': null
   'underline': null
   'undo': null
   'undone-on': { number: string | number }

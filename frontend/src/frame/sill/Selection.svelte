@@ -12,6 +12,7 @@
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
   import InkWells from './InkWells.svelte'
+  import { SURE_TEXT } from '../../wire/generated'
   import { t, told } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
@@ -22,6 +23,8 @@
   const mine = $derived(items.every((item) => item.by === session.rights.me))
   const mayConvert = $derived(session.selection.items('convert').length > 0)
   const texts = $derived(session.selection.readings?.readings ?? [])
+  /** Right less than nine times of ten: what else it may be is as easy to take. */
+  const unsure = $derived(texts.length > 1 && texts[0]!.score < SURE_TEXT)
   const figures = $derived(session.selection.readings?.figures ?? [])
   const changeable = $derived(session.board.version >= 0 && session.selection.items('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
@@ -71,11 +74,12 @@
 {#snippet asText()}
   <button
     class="choice"
-    class:first={!figureFirst && (!map || map.of)}
+    class:first={!figureFirst && !unsure && (!map || map.of)}
+    class:unsure
     data-testid="typeset"
     onclick={() => session.chosen.typeset(texts[0]!.text)}
   >
-    <b>{t('typeset')}</b><span>{t('quoted', { words: texts[0]!.text })}</span>
+    <b>{unsure ? t('typeset-unsure') : t('typeset')}</b><span>{t('quoted', { words: texts[0]!.text })}</span>
   </button>
 {/snippet}
 {#snippet words()}
@@ -85,7 +89,7 @@
   </Popover>
 {/snippet}
 {#snippet rivals()}
-  <div class="rivals" role="group" aria-label={t('other-readings')}>
+  <div class="rivals" class:unsure role="group" aria-label={t('other-readings')}>
     {#each texts.slice(1, 4) as rival (rival.text)}
       <button data-testid="rival" onclick={() => session.chosen.typeset(rival.text)}
         >{t('quoted', { words: rival.text })}</button
@@ -301,6 +305,14 @@
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+  .rivals.unsure button {
+    max-width: 240px;
+    border-color: var(--muted);
+    font-size: 16px;
+  }
+  .choice.unsure {
+    border-style: dashed;
   }
   .rivals button:hover {
     border-color: var(--leaf);
