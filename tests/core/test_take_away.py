@@ -19,6 +19,7 @@ import pypdfium2
 from fontTools.ttLib import TTFont
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
+from lxml import etree
 from PIL import Image
 
 from sunroom.convert import main
@@ -40,7 +41,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.csv import table_csv
 from sunroom.core.formats.drawing import Parts, page_box
-from sunroom.core.formats.inkml import page_inkml, read_inkml
+from sunroom.core.formats.inkml import page_inkml, read_inkml, write_inkml
 from sunroom.core.formats.making import MAX_STATES, Done, making_of
 from sunroom.core.formats.package import write_package
 from sunroom.core.formats.svg import Fonts, page_svg
@@ -232,7 +233,21 @@ class Ink(TestCase):
         root = fromstring(data)
         name = "{http://www.w3.org/2003/InkML}"
         self.assertEqual(len(list(root.iter(f"{name}brush"))), 2, "one look, one brush")
+        self.assertEqual({trace.attrib["contextRef"] for trace in root.iter(f"{name}trace")}, {"#board"})
+        for document in (data, write_inkml([("noon", [rows])]), page_inkml(page_with())):
+            _valid_inkml(document)
         self.assertEqual([t.attrib["timeOffset"] for t in root.iter(f"{name}trace")], ["0", "1", "2"])
+
+
+def _valid_inkml(data: bytes) -> None:
+    """Hold a file to the standard's own tables, and each reference to something that is there."""
+    schema = etree.RelaxNG(file=Path(__file__).with_name("inkml.rng"))
+    tree = etree.fromstring(data)
+    schema.assertValid(tree)
+    ids = {element.get("{http://www.w3.org/XML/1998/namespace}id") for element in tree.iter()}
+    for element in tree.iter():
+        for reference in (element.get("contextRef"), element.get("brushRef")):
+            assert reference is None or reference[1:] in ids, reference
 
 
 class Csv(TestCase):

@@ -33,6 +33,8 @@ MAX_TRACES = 5_000
 Brush = tuple[Nib, str, float, float]
 PLAIN_BRUSH: Final[Brush] = ("pen", "#16222b", 2.5, 1.0)
 NIBS: Final[dict[str | None, Nib]] = {nib: nib for nib in get_args(Nib)}
+#: The context of our own traces: without it a point has X and Y only.
+CONTEXT: Final = "#board"
 _XML_ID = "{http://www.w3.org/XML/1998/namespace}id"
 #: Board units: what a page of our own ink is large, and how large ink in other units is made.
 LEAST_SIDE, MOST_SIDE, FITTED = 20.0, 20_000.0, 720.0
@@ -208,7 +210,7 @@ def write_inkml(groups: Sequence[tuple[str, Sequence[Stroke]]]) -> bytes:
     """
     root, _ = _document()
     for text, strokes in groups:
-        group = SubElement(root, "traceGroup")
+        group = SubElement(root, "traceGroup", contextRef=CONTEXT)
         SubElement(group, "annotation", type="truth").text = text
         for stroke in strokes:
             SubElement(group, "trace").text = _trace_text(stroke)
@@ -231,8 +233,12 @@ def page_inkml(page: Page) -> bytes:
             _define(definitions, brushes[look], *look)
         samples = unpack_samples(item.samples)
         samples[:, :2] = item.placement.points(samples[:, :2])
-        offset = {"timeOffset": str(item.at_ms - begun_ms)}
-        SubElement(root, "trace", {"brushRef": f"#{brushes[look]}", **offset}).text = _trace_text(samples)
+        told = {
+            "contextRef": CONTEXT,
+            "brushRef": f"#{brushes[look]}",
+            "timeOffset": str(item.at_ms - begun_ms),
+        }
+        SubElement(root, "trace", told).text = _trace_text(samples)
     return _written(root)
 
 
@@ -260,7 +266,7 @@ def _document() -> tuple[Element, Element]:
     """An empty document with the format of its traces, and its definitions."""
     root = Element("ink", xmlns="http://www.w3.org/2003/InkML")
     definitions = SubElement(root, "definitions")
-    layout = SubElement(SubElement(definitions, "context", {"xml:id": "board"}), "traceFormat")
+    layout = SubElement(SubElement(definitions, "context", {"xml:id": CONTEXT[1:]}), "traceFormat")
     for name, kind, units in (
         ("X", "decimal", ""),
         ("Y", "decimal", ""),
