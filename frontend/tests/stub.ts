@@ -90,6 +90,7 @@ export function welcome(more: object = {}): ToBrowser {
     chat: [],
     arrows: [],
     lead: null,
+    callers: [],
     pages: [head(), head('page-two')],
     missed: [],
     seq: 0,

@@ -1,0 +1,305 @@
+import fc from 'fast-check'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import './stub'
+import { Call } from '../src/call/call.svelte'
+import type { Kind } from '../src/call/devices'
+import type { Call as CallMessage, Caller, Signal } from '../src/wire/generated'
+
+/** A way to another browser that never leaves this one. */
+class FakeLine {
+  static all: FakeLine[] = []
+  connectionState = 'new'
+  signalingState = 'stable'
+  localDescription: object | null = null
+  onconnectionstatechange: (() => void) | null = null
+  onnegotiationneeded: (() => void) | null = null
+  heard: string[] = []
+  restarts = 0
+  #transceivers: { sender: { track: unknown }; receiver: object }[] = []
+
+  constructor() {
+    FakeLine.all.push(this)
+  }
+
+  addTransceiver(kind: string) {
+    const sender = {
+      track: null as unknown,
+      replaceTrack: async (track: unknown) => void (sender.track = track),
+      getParameters: () => ({ encodings: [] }),
+    }
+    this.#transceivers.push({ sender, receiver: { track: { kind } } })
+    queueMicrotask(() => this.onnegotiationneeded?.())
+  }
+
+  getTransceivers = () => this.#transceivers
+  async setLocalDescription() {
+    this.localDescription = {
+      type: this.signalingState === 'have-remote-offer' ? 'answer' : 'offer',
+      sdp: '',
+    }
+    this.signalingState = this.signalingState === 'stable' ? 'have-local-offer' : 'stable'
+  }
+  async setRemoteDescription({ type }: { type: string }) {
+    this.heard.push(type)
+    if (type === 'offer' && !this.#transceivers.length)
+      for (const kind of ['audio', 'video']) this.addTransceiver(kind)
+    this.signalingState = type === 'offer' ? 'have-remote-offer' : 'stable'
+  }
+  async addIceCandidate() {
+    this.heard.push('candidate')
+  }
+  async getStats() {
+    return new Map()
+  }
+  restartIce() {
+    this.restarts++
+  }
+  close() {
+    this.connectionState = 'closed'
+  }
+  become(state: string) {
+    this.connectionState = state
+    this.onconnectionstatechange?.()
+  }
+  get sent(): unknown[] {
+    return this.#transceivers.map(({ sender }) => sender.track).filter(Boolean)
+  }
+}
+
+class FakeTrack extends EventTarget {
+  stopped = false
+  constructor(readonly kind: string) {
+    super()
+  }
+  stop() {
+    this.stopped = true
+  }
+}
+
+let call: Call
+let sent: (CallMessage | Signal)[]
+let off: [Kind, string][]
+let tracks: FakeTrack[]
+let opens: (() => void)[]
+
+function caller(id: string, more: Partial<Caller> = {}): Caller {
+  const rest = {
+    voice: true,
+    face: true,
+    may_voice: true,
+    may_face: true,
+    trouble: '',
+    shows: false,
+  } as const
+  return { id, seat: `seat-${id}`, ...rest, ...more }
+}
+
+const me = (more: Partial<Caller> = {}) => caller(call.id, more)
+const told = (callers: Caller[], gone: string[] = []) => call.hear({ type: 'callers', callers, gone })
+const open = () => FakeLine.all.filter(({ connectionState }) => connectionState !== 'closed')
+const settled = () => new Promise((resolve) => setTimeout(resolve))
+
+beforeEach(() => {
+  ;[FakeLine.all, sent, off, tracks, opens] = [[], [], [], [], []]
+  vi.stubGlobal('RTCPeerConnection', FakeLine)
+  vi.stubGlobal(
+    'MediaStream',
+    class {
+      constructor(readonly tracks: unknown[]) {}
+      getVideoTracks = () => this.tracks
+    },
+  )
+  vi.stubGlobal(
+    'AudioContext',
+    class {
+      resume = async () => {}
+      close = async () => {}
+      createMediaStreamSource = () => ({ connect: () => {}, disconnect: () => {} })
+      createAnalyser = () => ({ getFloatTimeDomainData: () => {} })
+    },
+  )
+  vi.stubGlobal('navigator', {
+    mediaDevices: {
+      getUserMedia: async ({ audio }: { audio?: unknown }) => {
+        const track = new FakeTrack(audio ? 'audio' : 'video')
+        tracks.push(track)
+        await new Promise<void>((resolve) => opens.push(resolve))
+        return { getTracks: () => [track] }
+      },
+    },
+  })
+  call = new Call()
+  call.attach({
+    send: (message) => Boolean(sent.push(message)),
+    may: () => true,
+    off: (kind, why) => void off.push([kind, why]),
+    name: () => 'Noor',
+  })
+})
+
+afterEach(() => {
+  call.end()
+  vi.unstubAllGlobals()
+  vi.useRealTimers()
+})
+
+describe('ways to the others', () => {
+  test('there is one to each who is named, from when this browser is in the call', async () => {
+    told([caller('aaaa'), caller('zzzz')])
+    expect(FakeLine.all).toEqual([])
+    await call.begin(false, false)
+    told([caller('aaaa'), caller('zzzz')])
+    expect(FakeLine.all).toEqual([])
+    told([caller('aaaa'), caller('zzzz'), me()])
+    expect(open().length).toBe(2)
+    await settled()
+    // Of two one begins: whose id comes later.
+    const offers = sent.filter((message) => message.type === 'signal').map(({ to }) => to)
+    expect([...new Set(offers)]).toEqual(['aaaa', 'zzzz'].filter((id) => call.id > id))
+  })
+
+  test('who has gone is let go at once, who only lost their line after a while', async () => {
+    vi.useFakeTimers()
+    await call.begin(false, false)
+    told([caller('one-1111'), caller('two-2222'), caller('six-6666'), me()])
+    FakeLine.all[0]!.become('connected')
+    FakeLine.all[1]!.become('connected')
+    told([caller('one-1111'), me()], ['two-2222'])
+    expect(FakeLine.all.map(({ connectionState }) => connectionState)).toEqual([
+      'connected',
+      'closed',
+      'closed',
+    ])
+    told([me()])
+    expect(call.others.map(({ id }) => id)).toEqual(['one-1111'])
+    vi.advanceTimersByTime(10_000)
+    told([caller('one-1111'), me()])
+    vi.advanceTimersByTime(60_000)
+    expect(open().length).toBe(1)
+    told([me()])
+    vi.advanceTimersByTime(60_000)
+    expect(open()).toEqual([])
+    expect(call.others).toEqual([])
+  })
+
+  test('whatever lists come, in the end there is one way to each who is named last', async () => {
+    const ids = fc.subarray(['one-1111', 'two-2222', 'six-6666', 'ten-aaaa'])
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.record({ ids, gone: ids, mine: fc.boolean() }), { maxLength: 12 }),
+        async (lists) => {
+          FakeLine.all = []
+          await call.begin(false, false)
+          for (const { ids, gone, mine } of lists) {
+            const there = ids.filter((id) => !gone.includes(id))
+            told([...there.map((id) => caller(id)), ...(mine ? [me()] : [])], gone)
+          }
+          told([...ids_of(lists).map((id) => caller(id)), me()])
+          expect(open().length).toBe(ids_of(lists).length)
+          call.end()
+          expect(open()).toEqual([])
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  test('a signal goes to the way between the two whom it names', async () => {
+    await call.begin(false, false)
+    told([caller('one-1111'), caller('two-2222'), me()])
+    const offer = JSON.stringify({ type: 'offer', sdp: '' })
+    call.hear({ type: 'signal', to: call.id, by: 'two-2222', kind: 'offer', data: offer })
+    call.hear({ type: 'signal', to: call.id, by: 'nobody-1', kind: 'offer', data: offer })
+    call.hear({ type: 'signal', to: call.id, by: 'one-1111', kind: 'candidate', data: '{}' })
+    call.hear({ type: 'signal', to: call.id, by: 'one-1111', kind: 'offer', data: 'no JSON' })
+    call.hear({ type: 'signal', to: call.id, by: 'one-1111', kind: 'answer', data: offer })
+    await settled()
+    expect(FakeLine.all.map(({ heard }) => heard.filter((kind) => kind !== 'answer'))).toEqual([
+      ['candidate'],
+      call.id > 'two-2222' ? [] : ['offer'],
+    ])
+  })
+
+  test('a way that failed is looked for anew', async () => {
+    vi.useFakeTimers()
+    await call.begin(false, false)
+    told([caller('one-1111'), me()])
+    FakeLine.all[0]!.become('failed')
+    vi.advanceTimersByTime(10)
+    expect([FakeLine.all[0]!.restarts, call.lost.has('one-1111')]).toEqual([1, true])
+    FakeLine.all[0]!.become('connected')
+    expect(call.lost.has('one-1111')).toBe(false)
+  })
+})
+
+describe('microphone and camera', () => {
+  const press = async (kind: Kind, on: boolean) => {
+    const done = call.set(kind, on)
+    await settled()
+    for (const go of opens.splice(0)) go()
+    await done
+  }
+
+  test('what is on is on each way, and nothing else', async () => {
+    await call.begin(false, false)
+    told([caller('one-1111'), caller('two-2222'), me()])
+    for (const line of FakeLine.all)
+      if (!line.getTransceivers().length) await line.setRemoteDescription({ type: 'offer' })
+    await press('voice', true)
+    for (const line of FakeLine.all) expect(line.sent).toEqual([tracks[0]])
+    await press('voice', false)
+    for (const line of FakeLine.all) expect(line.sent).toEqual([])
+    expect(tracks[0]!.stopped).toBe(true)
+  })
+
+  test('who may not speak is switched off, says so, and is not switched on again', async () => {
+    await call.begin(false, false)
+    told([me()])
+    await press('voice', true)
+    told([me({ may_voice: false })])
+    expect([call.voice, tracks[0]!.stopped, off]).toEqual([false, true, [['voice', 'rule']]])
+    await press('voice', true)
+    expect([call.voice, off.length]).toEqual([false, 2])
+    told([me()])
+    expect(call.voice).toBe(false)
+  })
+
+  test('a microphone that comes after its key was let go is closed again', async () => {
+    await call.begin(false, false)
+    told([me()])
+    call.hold()
+    await settled()
+    call.letGo()
+    for (const go of opens.splice(0)) go()
+    await settled()
+    expect([call.voice, tracks[0]!.stopped]).toEqual([false, true])
+  })
+
+  test('one that is unplugged is off, and told', async () => {
+    await call.begin(false, false)
+    told([me()])
+    await press('face', true)
+    tracks[0]!.dispatchEvent(new Event('ended'))
+    await settled()
+    expect([call.face, off]).toEqual([false, [['face', 'gone']]])
+    expect(sent.at(-1)).toMatchObject({ type: 'call', face: false })
+  })
+})
+
+test('what is shown goes to the people in the call and to nothing that they show', async () => {
+  await call.begin(false, false)
+  const closed: string[] = []
+  call.show(new FakeTrack('video') as unknown as MediaStreamTrack, () => closed.push('camera'))
+  const theirs = [caller('one-1111'), caller('one-shown', { shows: true })]
+  told([...theirs, me(), caller(call.showId, { shows: true })])
+  expect(open().length).toBe(3)
+  expect(call.people.length).toBe(2)
+  call.stopShowing()
+  expect([closed, sent.at(-1)]).toMatchObject([['camera'], { id: call.showId, on: false, shows: true }])
+  told([...theirs, me()], [call.showId])
+  expect(open().length).toBe(2)
+})
+
+function ids_of(lists: { ids: string[] }[]): string[] {
+  return lists.at(-1)?.ids ?? []
+}
