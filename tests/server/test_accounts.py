@@ -28,7 +28,7 @@ from sunroom.live.wire.messages import Do, Frame, Goodbye, Join
 from sunroom.resources import typesetter
 from sunroom.rooms import accounts, tidy
 from sunroom.rooms.models import Browser, Pairing, Room, Seat
-from tests.browser.base import LiveServer
+from tests.browser.base import LiveServer, wait_for
 from tests.server.client import Web
 from tests.server.test_live import LiveTest, stroke
 from tests.words import in_words
@@ -295,7 +295,7 @@ class Server(AccountTest):
     def test_health_and_headers(self) -> None:
         with urllib.request.urlopen(f"{self.server.url}/health") as answer:
             self.assertEqual(answer.read(), b"ok\n")
-            for told in ("camera=(self)", "microphone=()"):
+            for told in ("camera=(self)", "microphone=(self)", "geolocation=()"):
                 self.assertIn(told, answer.headers["Permissions-Policy"])
             self.assertEqual(answer.headers["Cross-Origin-Resource-Policy"], "same-origin")
 
@@ -317,6 +317,8 @@ class Server(AccountTest):
             Web(self.server.url).enter(link, name)
         noor.enter(link, "Elio")
         noor.line("student", link).welcome()
+        sat = Seat.objects.filter(name="Elio").exclude(seen_at=None)
+        wait_for(lambda: sat.exists() or None, "their coming in to be kept")
         Seat.objects.filter(name__in=["Noor", "Elio"]).update(
             created_at=now() - tidy.NEVER_CAME - timedelta(days=1)
         )
