@@ -9,6 +9,7 @@ import numpy as np
 
 from bench import reading as measured
 from demo.hand import Hand
+from sunroom.core.board.words import MAX_EXPECTED, expected_words
 from sunroom.core.reading import Reading as Read
 from sunroom.core.reading import figure_first, taken_unasked
 from sunroom.core.reading.closer import is_numeric
@@ -17,8 +18,8 @@ from sunroom.core.reading.lines import find_lines, slant
 from sunroom.core.reading.marks import marks_among
 from sunroom.core.reading.picture import HEIGHT_PX, line_picture, shortened
 from sunroom.core.reading.prior import Prior, agreement, dots_of, marks_of
-from sunroom.core.reading.reader import MAX_STROKES
-from sunroom.resources import reader, symbols
+from sunroom.core.reading.reader import MAX_STROKES, Reader
+from sunroom.resources import prior, reader, symbols
 
 WORDS = "shadow stick length angle sun time clock hour line measure height long morning evening table".split()
 
@@ -46,6 +47,41 @@ class Lines(TestCase):
 
     def test_nothing_is_no_line(self) -> None:
         self.assertEqual(find_lines([]), [])
+
+
+class Expected(TestCase):
+    """Names of the people here, and words of the board."""
+
+    NAMES = ("Wairimu", "Tomasz", "Saskia", "Imani", "Elio")
+
+    def test_expected_words_are_likelier_and_all_others_as_likely_as_before(self) -> None:
+        plain = prior("en")
+        expecting = plain.expecting(frozenset({"wairimu", "gnomon"}))
+        self.assertGreater(expecting.score("Wairimu"), plain.score("Wairimu"))
+        self.assertTrue(expecting.usual("Wairimu"))
+        self.assertIn("Wairimu", expecting.nearly("Wairimn", 3.0))
+        for text in ("the shadow", "noon", "15:40", "Tomasz", "aaa"):
+            self.assertEqual(expecting.score(text), plain.score(text))
+
+    def test_names_that_are_expected_are_read_no_worse_and_the_words_among_them_as_well(self) -> None:
+        written = [(name, Hand(seed, 1.4).write(name, 0, 0, 60)) for name in self.NAMES for seed in range(4)]
+        words = [(word, Hand(seed, 1.0).write(word, 0, 0, 60)) for seed, word in enumerate(WORDS)]
+        likely = reader().expecting(expected_words(self.NAMES))
+
+        def right(one: Reader, texts: list[tuple[str, list[np.ndarray]]]) -> int:
+            return sum(one.read(strokes)[0].text == text for text, strokes in texts)
+
+        self.assertGreaterEqual(right(likely, written), max(right(reader(), written), 0.8 * len(written)))
+        self.assertGreaterEqual(right(likely, words), right(reader(), words))
+
+    def test_what_is_expected_are_words_and_not_too_many(self) -> None:
+        found = expected_words(
+            ["“Noon!”, said Imani.", "15:40 a1 ab", "x" * 40, *(f"{'abc' * n}" for n in range(9))]
+        )
+        self.assertEqual({"noon", "said", "imani", "abc"} - found, set())
+        self.assertFalse(found & {"ab", "a1", "x" * 40})
+        many = (chr(97 + n % 26) * 3 + chr(97 + n // 26 % 26) + chr(97 + n // 676) for n in range(5_000))
+        self.assertEqual(len(expected_words(many)), MAX_EXPECTED)
 
 
 class Pictures(TestCase):

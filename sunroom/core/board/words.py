@@ -25,6 +25,10 @@ from sunroom.core.board.pages import Page
 SHOWN_CHARACTERS, BEFORE = 90, 30
 
 
+#: So many words are expected of a page, each of so many letters.
+MAX_EXPECTED, EXPECTED_LETTERS = 300, (3, 24)
+
+
 class WrittenLine(msgspec.Struct, frozen=True):
     """A line of somebody's ink: its likeliest texts, best first, and the upper left corner of where it lies."""
 
@@ -55,6 +59,19 @@ def typed_words(page: Page) -> Iterator[str]:
     said = [(item_box(item), texts) for item in page.items.values() if (texts := words_of(item))]
     for _, texts in sorted(said, key=lambda row: (row[0].y0, row[0].x0)):
         yield from texts
+
+
+def expected_words(texts: Iterable[str]) -> frozenset[str]:
+    """The words of some texts, in small letters, as they may be written again: the first ``MAX_EXPECTED``."""
+    found: dict[str, None] = {}
+    for text in texts:
+        for word in text.split():
+            plain_word = word.strip(".,:;!?()[]{}\"'“”„«»‘’").lower()
+            if plain_word.isalpha() and EXPECTED_LETTERS[0] <= len(plain_word) <= EXPECTED_LETTERS[1]:
+                found[plain_word] = None
+        if len(found) >= MAX_EXPECTED:
+            break
+    return frozenset(list(found)[:MAX_EXPECTED])
 
 
 def writing_of(page: Page) -> list[InkItem]:

@@ -33,6 +33,8 @@ KNOWN_ZIPF = 1.5
 NEUTRAL_ZIPF = 3.0
 #: One that is written as lessons write such things is likelier than one that is not.
 WELL_FORMED_ZIPF = 5.5
+#: What a word that is expected weighs at least: as much as one of everyday.
+EXPECTED_ZIPF = 4.0
 #: A dot more or less in the ink than in the text makes it so much less likely (logarithm), at most three.
 DOT_WEIGHT = 0.7
 MOST_DOTS = 3
@@ -82,6 +84,13 @@ class Prior:
     def __init__(self, frequency: Frequency, variants: Variants) -> None:
         self._frequency = lru_cache(KEPT_WORDS)(frequency)
         self._variants = variants
+
+    def expecting(self, words: frozenset[str]) -> Prior:
+        """The same with some words, in small letters, as likely as everyday ones: names, and what a board is about."""
+        before = self._frequency
+        return Prior(
+            lambda word: max(before(word), EXPECTED_ZIPF) if word in words else before(word), self._variants
+        )
 
     def score(self, text: str) -> float:
         """Log likelihood of ``text``, up to a constant."""

@@ -86,9 +86,15 @@ class Reader:
         column_of = {character: number + 1 for number, character in enumerate(self.alphabet)}
         self._digits = [0, *(column_of[c] for c in NUMBER_CHARACTERS)]
         self._closer = CloserLook(symbols, prior, column_of)
+        self._made_of = (recognise, alphabet, prior, symbols, follow, path_alphabet, weights)
         self._recognise, self.follow = recognise, follow
         self._prior = prior
         self.joint = Joint(Columns(self.alphabet), Columns(path_alphabet), prior, weights)
+
+    def expecting(self, words: frozenset[str]) -> Reader:
+        """The same reader to whom some words, in small letters, are as likely as everyday ones."""
+        recognise, alphabet, prior, symbols, follow, path_alphabet, weights = self._made_of
+        return Reader(recognise, alphabet, prior.expecting(words), symbols, follow, path_alphabet, weights)
 
     def recognise(self, picture: NDArray[np.float32]) -> NDArray[np.float32]:
         """(T, 1 + len(alphabet)) probabilities of our own characters, blank first."""

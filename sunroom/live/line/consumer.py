@@ -372,7 +372,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
             if member.actor.role == "onlooker":
                 answer = Readings(message.ref, problem=said("onlookers-look-and-nothing-is"))
             else:
-                answer = await reading.read(room.seen_now(member), message, self._language)
+                names = tuple(room.seats.names.values())
+                answer = await reading.read(room.seen_now(member), message, self._language, names)
             if message.unasked not in self._wanted:
                 member.put(encode(answer))
 

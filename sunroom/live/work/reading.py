@@ -5,10 +5,12 @@ from __future__ import annotations
 import asyncio
 import logging
 from collections import Counter
+from collections.abc import Iterable
 
 from sunroom.core.board import Board, InkItem, Page, ShapeItem
 from sunroom.core.board.beside import figures_beside, ink_beside, word_beside
 from sunroom.core.board.items import item_box
+from sunroom.core.board.words import expected_words, typed_words
 from sunroom.core.errors import MalformedError
 from sunroom.core.reading import taken_unasked
 from sunroom.core.reading.own_hand import Sample
@@ -37,8 +39,8 @@ Corrected = tuple[tuple[workers.PlacedStroke, ...], str]
 MAX_TAUGHT = 20
 
 
-async def read(board: Board, message: Read, language: str) -> Readings:
-    """The answer to a browser that asks what some strokes may be."""
+async def read(board: Board, message: Read, language: str, names: Iterable[str] = ()) -> Readings:
+    """The answer to a browser that asks what some strokes may be; ``names`` are those of the room's people."""
     page = board.pages.get(message.page)
     ink = _ink(page, message.ids)
     if not ink or page is None:
@@ -49,10 +51,12 @@ async def read(board: Board, message: Read, language: str) -> Readings:
     strokes = tuple((item.samples, item.placement) for item in ink)
     # All of the page is looked at for that: not in the loop.
     beside, word, figures = await asyncio.to_thread(_around, page, ink)
+    expected = await asyncio.to_thread(lambda: expected_words((*names, *typed_words(page))))
     (writer, _), *_ = Counter(item.by for item in ink).most_common(1)
     try:
         hand = await asyncio.to_thread(hands.ink_of_seat, writer)
-        found = await workers.read(strokes, language, beside, hand, item_box(word) if word else None, figures)
+        branch_of = item_box(word) if word else None
+        found = await workers.read(strokes, language, beside, hand, branch_of, figures, expected)
     except Exception:
         logger.exception("Reading %d strokes", len(strokes))
         return Readings(message.ref, problem=said("this-ink-could-not-be"))

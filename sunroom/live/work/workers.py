@@ -5,6 +5,7 @@ from __future__ import annotations
 from base64 import b64encode
 from collections import OrderedDict
 from collections.abc import Callable
+from functools import lru_cache
 from pathlib import Path
 from typing import Any, Literal, TypeVar
 
@@ -45,7 +46,7 @@ from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
-from sunroom.core.reading.reader import MAX_STROKES
+from sunroom.core.reading.reader import MAX_STROKES, Reader
 from sunroom.core.sentences import Sentence
 from sunroom.core.shapes import (
     Figure,
@@ -114,12 +115,13 @@ async def read(
     hand: HandInk | None = None,
     branch_of: Box | None = None,
     neighbours: tuple[Neighbour, ...] = (),
+    expected: frozenset[str] = frozenset(),
 ) -> InkRead:
     """As ``read_ink``, in a worker; the same ink is not read twice."""
-    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours)
+    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours, expected)
     found = _read.get(key)
     if found is None:
-        found = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours)
+        found = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours, expected)
         if sum(len(samples) for samples, _ in (*strokes, *beside)) <= MAX_KEPT_INK:
             _read[key] = found
             while len(_read) > KEPT_READINGS:
@@ -161,14 +163,15 @@ def read_ink(
     hand: HandInk | None = None,
     branch_of: Box | None = None,
     neighbours: tuple[Neighbour, ...] = (),
+    expected: frozenset[str] = frozenset(),
 ) -> InkRead:
     """What some strokes may be, among the ink beside them and the figures around, written by ``hand``.
 
-    ``branch_of`` is the word of a mind map that they lie next to.
+    ``branch_of`` is the word of a mind map that they lie next to; ``expected`` are words that are likely here.
     """
     samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
     finder = resources.finder()
-    reader, own = resources.reader(language), _own_hand(hand)
+    reader, own = _reader(language, expected), _own_hand(hand)
     figures = finder.find(samples)
     sketch = find_sketch(finder, samples) if not figures or figures[0].score < CLEAR else []
     drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
@@ -207,6 +210,12 @@ def read_ink(
         found,
         texts,
     )
+
+
+@lru_cache(maxsize=8)
+def _reader(language: str, expected: frozenset[str]) -> Reader:
+    """The reader of a language, to whom some words are likelier."""
+    return resources.reader(language).expecting(expected) if expected else resources.reader(language)
 
 
 def taught_by(strokes: tuple[PlacedStroke, ...], text: str, language: str, hand: HandInk) -> list[Sample]:
