@@ -13,8 +13,10 @@
     session: Session
     /** The four with their words, the rest behind a button, or all of it behind one. */
     look: 'acts' | 'rest' | 'menu'
+    /** There are so many people that each row of the column is wanted for them. */
+    many?: boolean
   }
-  let { session, look }: Props = $props()
+  let { session, look, many = false }: Props = $props()
   const lesson = $derived(session.lesson)
   const open = $derived(Boolean(lesson?.facts.open))
   const keeping = $derived(session.attention.keeping)
@@ -54,6 +56,9 @@
         onclick={then(() => session.tell({ command: 'pause_lesson', paused: !lesson!.facts.paused }))}
         >{lesson!.facts.paused ? t('go-on-with-lesson') : t('pause-lesson')}</MenuButton
       >
+    {/if}
+    {#if many && !session.call.on}
+      <MenuButton onclick={then(() => void session.call.begin())}>{t('call-join')}</MenuButton>
     {/if}
     <MenuButton aria-pressed={session.classroom.writersShown} onclick={then(showWriters)}
       >{session.classroom.writersShown ? t('hide-writers') : t('show-writers')}</MenuButton

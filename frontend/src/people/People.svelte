@@ -97,7 +97,7 @@
       {/if}
       {#if session.people.tutorSide}
         <Invite {session} {link} />
-        {#if !strip}<ClassActions {session} look="rest" />{/if}
+        {#if !strip}<ClassActions {session} look="rest" {many} />{/if}
       {/if}
       {#if strip === 'across'}
         {#if session.people.tutorSide && here.length > 1}<ClassActions {session} look="menu" />{/if}
@@ -118,7 +118,7 @@
       {/if}
     {/if}
   </div>
-  {#if !strip && session.people.role !== 'onlooker'}
+  {#if !strip && session.people.role !== 'onlooker' && (session.call.on || !many || !session.people.tutorSide)}
     <CallBar {session} />
     {#if session.call.on && looks.facesAt === 'column'}<Faces {session} look="column" />{/if}
   {/if}

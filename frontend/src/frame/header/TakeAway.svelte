@@ -101,14 +101,14 @@
       {/each}
     </fieldset>
   {/if}
+  {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
+    <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
+  {/each}
   {#if of !== 'some' || some.length}
     <a href="{pdf}{pdf.includes('?') ? '&' : '?'}print" target="_blank"
       ><b>{t('take-print')}</b><span>{t('take-print-hint')}</span></a
     >
   {/if}
-  {#each of === 'some' && !some.length ? [] : formats as { href, name, hint } (name)}
-    <a {href} download><b>{t(name)}</b><span>{t(hint)}</span></a>
-  {/each}
   {#if session.door === 'student'}<HandInPage {session} />{/if}
   {#if words.length}
     <Button onclick={() => (session.pictures.printed = words)}>{t('printed-words-of-page')}</Button>
