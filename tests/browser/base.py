@@ -52,6 +52,9 @@ CHROMIUM_FLAGS = (
     "--disable-component-update",
     "--disable-sync",
     "--hide-scrollbars",
+    # Two browsers of one machine find each other without any network.
+    "--allow-loopback-in-peer-connection",
+    "--disable-features=WebRtcHideLocalIpsWithMdns",
 )
 
 
