@@ -35,6 +35,9 @@ SOUNDS = "return [...document.querySelectorAll('audio')].map((audio) => !audio.m
 
 class Calls(Tools):
     def made_up(self, browser: Browser) -> None:
+        # Only who may have microphones is told all of the machine's networks, its own loop among them.
+        granted = {"origin": self.server.url, "permissions": ["audioCapture", "videoCapture"]}
+        browser.driver.execute_cdp_cmd("Browser.grantPermissions", granted)
         browser.driver.execute_script(
             "localStorage.setItem('sunroom-call', arguments[0])", json.dumps(MADE_UP)
         )
