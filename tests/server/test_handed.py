@@ -13,11 +13,12 @@ import pypdfium2
 from PIL import Image
 
 from sunroom.boards import handed
-from sunroom.boards.models import HandedFile
+from sunroom.boards.models import HandedFile, Picture
 from sunroom.boards.space import used_bytes
 from sunroom.core.board import PageHead, TextItem
 from sunroom.core.board.requests import EditPage
 from sunroom.core.board.steps import AddItems, AddPage
+from sunroom.live.room import steps
 from sunroom.rooms.models import Room, Seat
 from tests.core.test_documents import document
 from tests.core.test_pictures import picture
@@ -102,7 +103,12 @@ class HandedIn(OutTest):
         made = [page for page in after if page["title"].endswith("work.pdf")]
         self.assertEqual([page["hidden"] for page in made], [True, True])
         self.assertEqual(made[0]["page"], answer["page"])
+        kept = Picture.objects.count()
         self.assertEqual(asked(self.tutor_web, "POST", path, {"board": "none"})[0], 409)
+        for room_for in (0, 1):
+            with mock.patch.object(steps, "MAX_PAGES", 3 + room_for):
+                self.assertEqual(asked(self.tutor_web, "POST", path, {"board": self.board})[0], 409)
+            self.assertEqual(Picture.objects.count(), kept + room_for, "those of pages that came, and no others")
 
     def test_what_is_no_homework_or_too_much_is_refused_and_counts_for_the_room(self) -> None:
         noor, _, _ = self.come()

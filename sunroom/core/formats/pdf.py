@@ -197,7 +197,7 @@ class PdfDrawing:
                 page = self._add_page(
                     sheets[0], resources, placed(sheets[0], "\n".join([_matrix(drawn.box), *drawn.content]))
                 )
-                place_links(page, sheets[0], drawn.links)
+                place_links(self._pdf, page, sheets[0], drawn.links)
                 tagged.append((page, drawn.tags, drawn.name))
             else:
                 self._add_cut(drawn, sheets, resources)
@@ -232,9 +232,7 @@ class PdfDrawing:
             own = Dictionary(XObject=Dictionary(Page=form))
             shown = f"q {room(sheet)} re W n {placed(sheet, '/Page Do')} Q {cutting_marks(sheet)}"
             page = self._add_page(sheet, own, shown)
-            place_links(
-                page, sheet, [self._pdf.make_indirect(Dictionary(dict(link.items()))) for link in drawn.links]
-            )
+            place_links(self._pdf, page, sheet, drawn.links)
 
     @property
     def _tags(self) -> PageTags:

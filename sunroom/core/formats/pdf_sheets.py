@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 import pikepdf
-from pikepdf import Array
+from pikepdf import Array, Dictionary
 
 from sunroom.core.formats.sheets import EDGE, OVERLAP, Sheet
 
@@ -27,15 +27,22 @@ def room(sheet: Sheet) -> str:
     return f"{EDGE:.2f} {EDGE:.2f} {sheet.width - 2 * EDGE:.2f} {sheet.height - 2 * EDGE:.2f}"
 
 
-def place_links(page: pikepdf.Object, sheet: Sheet, links: Sequence[pikepdf.Object]) -> None:
-    """Links made for the page alone, to where they lie on the sheet; those beside it are left out."""
+def place_links(
+    pdf: pikepdf.Pdf, page: pikepdf.Object, sheet: Sheet, links: Sequence[pikepdf.Object]
+) -> None:
+    """Links made for the page alone, where they lie on the sheet; those beside it are left out.
+
+    On several sheets each has its own; on a lone one it is the link itself, which the page's tags know.
+    """
     found = Array()
     for link in links:
         x0, y0, x1, y1 = (float(side) * sheet.scale for side in link.Rect)
         x0, y0, x1, y1 = x0 + sheet.x, y0 + sheet.y, x1 + sheet.x, y1 + sheet.y
         if x1 > 0 and y1 > 0 and x0 < sheet.width and y0 < sheet.height:
-            link.Rect = Array([x0, y0, x1, y1])
-            found.append(link)
+            alone = sheet.columns * sheet.rows == 1
+            own = link if alone else pdf.make_indirect(Dictionary(dict(link.items())))
+            own.Rect = Array([x0, y0, x1, y1])
+            found.append(own)
     if len(found):
         page.Annots = found
 

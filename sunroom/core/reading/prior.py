@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 import unicodedata
 from collections.abc import Callable, Iterator, Sequence
+from copy import copy
 from functools import lru_cache
 
 import numpy as np
@@ -82,15 +83,15 @@ class Prior:
     """
 
     def __init__(self, frequency: Frequency, variants: Variants) -> None:
-        self._frequency = lru_cache(KEPT_WORDS)(frequency)
+        self._frequency: Frequency = lru_cache(KEPT_WORDS)(frequency)
         self._variants = variants
 
     def expecting(self, words: frozenset[str]) -> Prior:
         """The same with some words, in small letters, as likely as everyday ones: names, and what a board is about."""
-        before = self._frequency
-        return Prior(
-            lambda word: max(before(word), EXPECTED_ZIPF) if word in words else before(word), self._variants
-        )
+        before, other = self._frequency, copy(self)
+        # Asked of the one whose words are at hand already: no second table of them is kept.
+        other._frequency = lambda word: max(before(word), EXPECTED_ZIPF) if word in words else before(word)
+        return other
 
     def score(self, text: str) -> float:
         """Log likelihood of ``text``, up to a constant."""

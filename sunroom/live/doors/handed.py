@@ -157,9 +157,11 @@ def mark(request: HttpRequest, link: str, uid: str) -> HttpResponse:
     if row is None:
         raise Problem(404, said("shelf-no-such-thing"))
     board = body(request, MarkOn).board
+    if not room.boards.filter(uid=board, away_at=None).exists():
+        raise Problem(409, said("that-board-is-no-longer"))
     data, title = bytes(row.data), f"{row.seat.name}: {row.name}"[:MAX_TITLE]
     tutor = services.tutor_seat(room)
-    heads = []
+    heads: list[PageHead] = []
     for number, picture in enumerate(_pictures(row.kind, data)):
         check_space(room.pk, len(picture.data) + len(picture.vector))
         shown = repository.keep_picture(room.pk, picture)
@@ -167,11 +169,15 @@ def mark(request: HttpRequest, link: str, uid: str) -> HttpResponse:
         paper = Paper("sheet", "plain", WIDE, tall, picture=shown)
         # Its writer's work is the tutor's to show: to begin with nobody else sees it.
         heads.append(PageHead(f"page-{number}", title, paper, hidden=True))
+    pages: list[str] = []
     try:
-        page = async_to_sync(_put)(room, board, heads, Actor(tutor.uid, "tutor", tutor.name))
+        async_to_sync(_put)(room, board, heads, Actor(tutor.uid, "tutor", tutor.name), pages)
     except (GoneError, MalformedError) as error:
+        # Pictures of pages that did not come are of no use to anybody.
+        lost = [head.paper.picture for head in heads[len(pages) :]]
+        models.Picture.objects.filter(room=room, uid__in=lost).delete()
         raise Problem(409, error.sentence) from error
-    return answer(Marked(page))
+    return answer(Marked(pages[0]))
 
 
 def _pictures(kind: str, data: bytes) -> list[CleanPicture]:
@@ -188,11 +194,11 @@ def _pictures(kind: str, data: bytes) -> list[CleanPicture]:
     return [one for one in found if isinstance(one, CleanPicture)]
 
 
-async def _put(room: Room, board: str, heads: list[PageHead], actor: Actor) -> str:
-    """By the live room, which alone writes its boards; the first page's id."""
+async def _put(room: Room, board: str, heads: list[PageHead], actor: Actor, pages: list[str]) -> None:
+    """By the live room, which alone writes its boards; ``pages`` get the ids of those that are on disk."""
     entered = await registry().enter(room, board)
     if entered is None:
         raise GoneError("board_gone", said("that-board-is-no-longer"))
     live, here = entered
-    pages = [await live.steps.put_page(here, head, (), actor) for head in heads]
-    return pages[0]
+    for head in heads:
+        pages.append(await live.steps.put_page(here, head, (), actor))

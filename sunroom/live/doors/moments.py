@@ -150,8 +150,9 @@ def moment(request: HttpRequest, board: str, uid: str) -> HttpResponse:
         return answer(_moments(row))
     with making():
         then, now = _then(row, uid), store.load(row.pk)
-    names = services.names(row.room_id)
-    return answer(Then([_card(now, page, number, names) for number, page in enumerate(then.in_order(), 1)]))
+        names = services.names(row.room_id)
+        pages = [_card(now, page, number, names) for number, page in enumerate(then.in_order(), 1)]
+    return answer(Then(pages))
 
 
 def _card(now: Board, then: Page, number: int, names: dict[str, str]) -> ThenPage:

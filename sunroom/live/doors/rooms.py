@@ -38,7 +38,7 @@ from sunroom.rooms.requests import Problem, allow, answer, answers_problems, bod
 from sunroom.rooms.security import address_of, note
 
 #: So many of the newest moments go into the file of a room.
-MAX_MOMENTS = 30
+MAX_MOMENTS = 12
 
 
 class ChangeLink(msgspec.Struct):

@@ -212,7 +212,7 @@ def read_ink(
     )
 
 
-@lru_cache(maxsize=8)
+@lru_cache(maxsize=4)
 def _reader(language: str, expected: frozenset[str]) -> Reader:
     """The reader of a language, to whom some words are likelier."""
     return resources.reader(language).expecting(expected) if expected else resources.reader(language)
