@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 import time
 
 import msgspec
@@ -14,14 +13,6 @@ from bench.table import Row
 from tests.browser.base import Browser
 from tests.server.client import Web
 
-MADE_UP = {
-    "voice": "made-up",
-    "face": "made-up",
-    "speaker": "",
-    "withVoice": True,
-    "withFace": True,
-    "low": False,
-}
 #: Keeps the page's ways to others, so that what came on them can be asked for.
 KEEP_LINES = """
 window.lines = []
@@ -116,7 +107,7 @@ def _tutor(server: Running) -> tuple[Browser, str]:
     browser.open(server.base)
     for name, value in web.cookies.items():
         browser.driver.add_cookie({"name": name, "value": value, "path": "/"})
-    _made_up(browser)
+    browser.made_up()
     home = msgspec.json.decode(web.get(f"/api/rooms/{link}"))
     browser.open(f"{server.base}/rooms/{link}/boards/{home['boards'][0]['id']}")
     browser.find("nav[aria-label=Pages]")
@@ -127,15 +118,11 @@ def _tutor(server: Running) -> tuple[Browser, str]:
 def _student(server: Running, link: str, name: str) -> Browser:
     browser = _browser()
     browser.open(f"{server.base}/r/{link}")
-    _made_up(browser)
+    browser.made_up()
     browser.find("form input").send_keys(name)
     browser.press("form button", "Come in")
     browser.find("nav[aria-label=Pages]")
     return browser
-
-
-def _made_up(browser: Browser) -> None:
-    browser.driver.execute_script("localStorage.setItem('sunroom-call', arguments[0])", json.dumps(MADE_UP))
 
 
 def _fanout(browsers: list[Browser]) -> float:

@@ -21,10 +21,6 @@ OUT = Path(__file__).parents[1] / "docs" / "screenshots"
 #: A word that fits beside the demo's drawings, in px of the board.
 WORD = Hand(9, 0.4).write("midday", 486, 640, 54)
 
-#: Devices that need none, as the call keeps them in the browser.
-MADE_UP = """localStorage.setItem('sunroom-call', JSON.stringify(
-    { voice: 'made-up', face: 'made-up', speaker: '', withVoice: true, withFace: true, low: false }))"""
-
 
 class Stage:
     """Imani, and whoever else a picture needs, each in a browser of their own."""
@@ -118,7 +114,7 @@ def call(stage: Stage) -> None:
     """Four people in the call with made-up devices, one of them muted, and a sheet that is shown."""
     everybody = [stage.person(name) for name in ("tutor", "noor", "tomasz", "wairimu")]
     for browser in everybody:
-        browser.driver.execute_script(MADE_UP)
+        browser.made_up()
         browser.driver.refresh()
         browser.press(".bar button", "Join the call")
     tutor = everybody[0]

@@ -78,7 +78,7 @@ class FakeTrack extends EventTarget {
 
 let call: Call
 let sent: (CallMessage | Signal)[]
-let off: [Kind, string][]
+let said: string[]
 let tracks: FakeTrack[]
 let opens: (() => void)[]
 
@@ -91,7 +91,7 @@ function caller(id: string, more: Partial<Caller> = {}): Caller {
     trouble: '',
     shows: false,
   } as const
-  return { id, seat: `seat-${id}`, ...rest, ...more }
+  return { id, seat: `seat-${id}`, ...rest, ...more } as Caller
 }
 
 const me = (more: Partial<Caller> = {}) => caller(call.id, more)
@@ -100,7 +100,7 @@ const open = () => FakeLine.all.filter(({ connectionState }) => connectionState 
 const settled = () => new Promise((resolve) => setTimeout(resolve))
 
 beforeEach(() => {
-  ;[FakeLine.all, sent, off, tracks, opens] = [[], [], [], [], []]
+  ;[FakeLine.all, sent, said, tracks, opens] = [[], [], [], [], []]
   vi.stubGlobal('RTCPeerConnection', FakeLine)
   vi.stubGlobal(
     'MediaStream',
@@ -132,7 +132,7 @@ beforeEach(() => {
   call.attach({
     send: (message) => Boolean(sent.push(message)),
     may: () => true,
-    off: (kind, why) => void off.push([kind, why]),
+    say: (sentence) => void said.push(sentence),
     name: () => 'Noor',
   })
 })
@@ -256,10 +256,10 @@ describe('microphone and camera', () => {
     await call.begin(false, false)
     told([me()])
     await press('voice', true)
-    told([me({ may_voice: false })])
-    expect([call.voice, tracks[0]!.stopped, off]).toEqual([false, true, [['voice', 'rule']]])
+    told([me({ may_voice: false, no_voice: { key: 'reason-muted', values: {} } })])
+    expect([call.voice, tracks[0]!.stopped, said.length]).toEqual([false, true, 1])
     await press('voice', true)
-    expect([call.voice, off.length]).toEqual([false, 2])
+    expect([call.voice, said.length, said[0]]).toEqual([false, 2, said[1]])
     told([me()])
     expect(call.voice).toBe(false)
   })
@@ -281,7 +281,7 @@ describe('microphone and camera', () => {
     await press('face', true)
     tracks[0]!.dispatchEvent(new Event('ended'))
     await settled()
-    expect([call.face, off]).toEqual([false, [['face', 'gone']]])
+    expect([call.face, said.length]).toEqual([false, 1])
     expect(sent.at(-1)).toMatchObject({ type: 'call', face: false })
   })
 })

@@ -58,6 +58,11 @@ CHROMIUM_FLAGS = (
 )
 
 
+#: Camera and microphone that need none, as the call keeps them in the browser.
+MADE_UP = """localStorage.setItem('sunroom-call', JSON.stringify(
+    { voice: 'made-up', face: 'made-up', speaker: '', withVoice: true, withFace: true, low: false }))"""
+
+
 class LiveServer:
     """The application on a port of this machine, in a thread; it can be stopped and started again."""
 
@@ -133,6 +138,10 @@ class Browser:
         self.driver.execute_cdp_cmd("Network.emulateNetworkConditions", online)
         self.driver.get_log("browser")
         shutil.rmtree(self.downloads, ignore_errors=True)
+
+    def made_up(self) -> None:
+        """From the next opening on, its camera and microphone are made up."""
+        self.driver.execute_script(MADE_UP)
 
     # Looking
 

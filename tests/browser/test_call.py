@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 from typing import Any
 
 from selenium.webdriver import ActionChains
@@ -11,14 +10,6 @@ from tests.browser.base import Browser
 from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
 
-MADE_UP = {
-    "voice": "made-up",
-    "face": "made-up",
-    "speaker": "",
-    "withVoice": True,
-    "withFace": True,
-    "low": False,
-}
 #: Of each person in the call as this browser shows them: whether their picture moves.
 FACES = """
 const done = arguments[0]
@@ -38,9 +29,7 @@ class Calls(Tools):
         # Only who may have microphones is told all of the machine's networks, its own loop among them.
         granted = {"origin": self.server.url, "permissions": ["audioCapture", "videoCapture"]}
         browser.driver.execute_cdp_cmd("Browser.grantPermissions", granted)
-        browser.driver.execute_script(
-            "localStorage.setItem('sunroom-call', arguments[0])", json.dumps(MADE_UP)
-        )
+        browser.made_up()
 
     def call(self, *browsers: Browser) -> None:
         """Into the call, with made-up devices."""

@@ -108,7 +108,9 @@ class HandedIn(OutTest):
         for room_for in (0, 1):
             with mock.patch.object(steps, "MAX_PAGES", 3 + room_for):
                 self.assertEqual(asked(self.tutor_web, "POST", path, {"board": self.board})[0], 409)
-            self.assertEqual(Picture.objects.count(), kept + room_for, "those of pages that came, and no others")
+            self.assertEqual(
+                Picture.objects.count(), kept + room_for, "those of pages that came, and no others"
+            )
 
     def test_what_is_no_homework_or_too_much_is_refused_and_counts_for_the_room(self) -> None:
         noor, _, _ = self.come()

@@ -23,7 +23,8 @@ import psutil
 from sunroom.core.board import CardItem, InkItem, PageHead
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
-from sunroom.live.wire.messages import Answered, Do, Frame, PageItems
+from sunroom.core.lesson import SetCaller, SetVoices
+from sunroom.live.wire.messages import Answered, Call, Callers, Do, Frame, PageItems, Tell
 from tests.server.client import Line, Web
 from tests.server.test_afterwards import asked
 from tests.server.test_media import sound, take_sound
@@ -173,6 +174,38 @@ class Killed(TestCase):
         self.assertEqual(asked(web, "GET", f"/api/rooms/{link}/shelf")[1]["things"][0]["title"], "Kept")
         self.assertIn(moment, [m["id"] for m in asked(web, "GET", f"{path}/moments")[1]["moments"]])
         self.assertIn(b"<svg", web.get(f"/s/{after['links'][0]['token']}"))
+
+    def test_homework_handed_in_and_who_may_speak_outlive_kill_9(self) -> None:
+        web, student = Web(self.base), Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        (board,) = json.loads(web.get(f"/api/rooms/{link}"))["boards"]
+        self.answered(line, Do("step-00001", AddItems(page, (self.stroke("stroke-01"),))))
+        student.enter(link, "Noor")
+        noor = student.line("student", link)
+        seat = noor.welcome().seat
+        _, after = asked(web, "POST", f"/api/rooms/{link}/homework", {"text": "Measure a shadow."})
+        task = f"/api/found/{link}/homework/{after['homework'][0]['id']}"
+        self.assertEqual(
+            asked(student, "POST", f"{task}/pages", {"board": board["id"], "page": page})[0], 201
+        )
+        asked(web, "PATCH", f"/api/rooms/{link}", {"outside_call": "https://call.example.org/"})
+        line.send(Tell("tell-1", SetCaller(seat, muted=True)))
+        line.send(Tell("tell-2", SetVoices("pens", faces=True)))
+        noor.hear(Frame, lambda frame: frame.lesson and frame.lesson.facts.faces == "pens")
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        facts = web.line("tutor", link).welcome().lesson.facts
+        self.assertEqual((facts.muted, facts.faces), ((seat,), "pens"))
+        again = student.line("student", link)
+        again.welcome()
+        again.send(Call("call-of-noor", voice=True, face=True))
+        caller = again.hear(Callers, lambda told: told.callers).callers[0]
+        self.assertEqual((caller.may_voice, caller.may_face), (False, False))
+        (file,) = json.loads(web.get(f"/api/rooms/{link}/wrap-up"))["homework"][0]["files"]
+        self.assertTrue(web.get(f"/rooms/{link}/handed/{file['id']}").startswith(b"%PDF"))
+        self.assertIn(b"call.example.org", student.get(f"/api/doors/student/{link}"))
 
     def test_two_servers_do_not_run_on_one_data_folder(self) -> None:
         second = subprocess.run(

@@ -2,11 +2,13 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity'
 import type { Call as CallMessage, Caller, IceServer, Signal, ToBrowser } from '../wire/generated'
 import { newId } from '../wire/codec'
+import { t, told } from '../words/words.svelte'
 import {
-  DeviceError,
+  OFF,
   keepChoices,
   keptChoices,
   openDevice,
+  whyOff,
   type Device,
   type Kept,
   type Kind,
@@ -22,15 +24,12 @@ const SILENT_MS = 8_000
 const MANY = 3
 
 export type Trouble = CallMessage['trouble']
-/** Why a device is not on: the browser's reason, the lesson's rule, or it went away. */
-export type Why = 'none' | 'refused' | 'busy' | 'rule' | 'gone'
-
 /** What the call needs of the lesson. */
 export interface Around {
   send(message: CallMessage | Signal): boolean
   may(kind: Kind): boolean
-  /** A device could not be switched on, or was switched off. */
-  off(kind: Kind, why: Why): void
+  /** Why a device could not be switched on, or was switched off. */
+  say(sentence: string): void
   name(): string
 }
 
@@ -161,7 +160,7 @@ export class Call {
 
   /** Switch microphone or camera on or off. */
   async set(kind: Kind, on: boolean): Promise<void> {
-    if (on && !this.may(kind)) return this.#around?.off(kind, 'rule')
+    if (on && !this.may(kind)) return this.#sayRule(kind)
     this.#wanted[kind] = on
     if (!on) this.#shut(kind)
     else {
@@ -172,7 +171,7 @@ export class Call {
         this.#take(kind, device)
       } catch (error) {
         this.trouble = kind === 'voice' ? 'no_voice' : 'no_face'
-        this.#around?.off(kind, error instanceof DeviceError ? error.why : 'none')
+        this.#around?.say(whyOff(kind, error))
       }
     }
     this.#sendAll()
@@ -239,7 +238,7 @@ export class Call {
     if (mine && this.on) {
       for (const kind of ['voice', 'face'] as const)
         if (this[kind] && !this.may(kind)) {
-          this.#around?.off(kind, 'rule')
+          this.#sayRule(kind)
           void this.set(kind, false)
         }
     }
@@ -318,7 +317,7 @@ export class Call {
     else this.own = new MediaStream([device.track])
     device.track.addEventListener('ended', () => {
       if (this.#devices[kind] !== device) return
-      this.#around?.off(kind, 'gone')
+      this.#around?.say(t(OFF[kind].gone))
       void this.set(kind, false)
     })
   }
@@ -350,6 +349,11 @@ export class Call {
 
   #sendAll(): void {
     for (const [key, peer] of this.#peers) peer.send(this.#sent(key))
+  }
+
+  #sayRule(kind: Kind): void {
+    const why = kind === 'voice' ? this.mine?.no_voice : this.mine?.no_face
+    if (why) this.#around?.say(told(why))
   }
 
   #tell(): void {

@@ -1,5 +1,7 @@
 /** Microphones, cameras and loudspeakers; and made-up ones for where there are none, or for trying alone. */
 
+import { t } from '../words/words.svelte'
+
 export type Kind = 'voice' | 'face'
 export const MADE_UP = 'made-up'
 
@@ -7,6 +9,27 @@ export class DeviceError extends Error {
   constructor(readonly why: 'none' | 'refused' | 'busy') {
     super(why)
   }
+}
+
+/** What is said of a device that is not on: there is none, it is not allowed, in use elsewhere, or was unplugged. */
+export const OFF = {
+  voice: {
+    none: 'no-microphone',
+    refused: 'microphone-refused',
+    busy: 'microphone-busy',
+    gone: 'microphone-gone',
+  },
+  face: {
+    none: 'no-camera-there',
+    refused: 'camera-was-refused',
+    busy: 'camera-busy',
+    gone: 'camera-gone',
+  },
+} as const
+
+/** Why a device could not be opened, in words. */
+export function whyOff(kind: Kind, error: unknown): string {
+  return t(OFF[kind][error instanceof DeviceError ? error.why : 'none'])
 }
 
 export interface Device {

@@ -5,7 +5,6 @@ import { WIRE } from '../wire/generated'
 import type {
   BoardCard,
   Command,
-  Facts,
   Frame,
   Goodbye,
   Lead,
@@ -23,8 +22,7 @@ import type {
   Welcome,
 } from '../wire/generated'
 import { Line, type LineState } from '../wire/socket'
-import { Call, type Why } from '../call/call.svelte'
-import type { Kind } from '../call/devices'
+import { Call } from '../call/call.svelte'
 import { AsYouGo } from './as-you-go.svelte'
 import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
@@ -41,33 +39,12 @@ import { Pictures } from './pictures.svelte'
 import { Rights } from './rights.svelte'
 import { Selection } from './selection.svelte'
 import { Sounds } from './sounds'
-import { t, told, type Plain } from '../words/words.svelte'
+import { t, told } from '../words/words.svelte'
 import { Tools, type Tool } from './tools.svelte'
 
-/** What is said when a device is not on. */
-const OFF = {
-  voice: {
-    none: 'no-microphone',
-    refused: 'microphone-refused',
-    busy: 'microphone-busy',
-    gone: 'microphone-gone',
-  },
-  face: { none: 'no-camera-there', refused: 'camera-was-refused', busy: 'camera-busy', gone: 'camera-gone' },
-} as const
 const NOTICE_MS = 6_000
 /** More than this is not read one by one. */
 const MOST_WARNINGS = 3
-
-/** The rule by which somebody does not speak, or is not seen, as the rule book says it. */
-function ruleOff(kind: Kind, facts: Facts | undefined, seat: string): Plain {
-  if (!facts?.open) return 'reason-no-lesson'
-  if (kind === 'voice') {
-    if (facts.muted.includes(seat)) return 'reason-muted'
-    return facts.voices === 'pens' ? 'reason-voices-pens' : 'reason-voices-tutor-side'
-  }
-  if (facts.unseen.includes(seat)) return 'reason-unseen'
-  return facts.faces === 'tutor_side' ? 'reason-faces-tutor-side' : 'reason-faces-pens'
-}
 
 export class Session implements Inside {
   readonly door: Door
@@ -127,7 +104,7 @@ export class Session implements Inside {
     call.attach({
       send: (message) => this.send(message),
       may: (kind) => this.rights.own?.allowed.includes(kind === 'voice' ? 'speak' : 'show_face') ?? true,
-      off: (kind, why) => this.#callOff(kind, why),
+      say: (sentence) => this.say(sentence),
       name: () => this.people.nameOf(this.rights.seat),
     })
     this.#called = called
@@ -409,11 +386,6 @@ export class Session implements Inside {
     if (this.#shownAs === null || this.#shownAs === this.people.tutorSide) return
     this.#shownAs = null
     this.#reopen()
-  }
-
-  /** A microphone or a camera is not on, and why. */
-  #callOff(kind: Kind, why: Why): void {
-    this.say(t(why === 'rule' ? ruleOff(kind, this.lesson?.facts, this.rights.seat) : OFF[kind][why]))
   }
 
   /** The tutor side hears who comes and goes. */

@@ -2,7 +2,7 @@
   /** Before coming in: does the camera, the microphone, the loudspeaker, the pen, the line work, and if not, what to do. */
   import { onDestroy, onMount } from 'svelte'
   import type { Call } from '../call/call.svelte'
-  import { DeviceError, openDevice, type Device, type Kind } from '../call/devices'
+  import { openDevice, whyOff, type Device, type Kind } from '../call/devices'
   import { Levels } from '../call/levels'
   import Button from '../ui/Button.svelte'
   import { t, type Plain } from '../words/words.svelte'
@@ -11,10 +11,6 @@
   let { call, name }: { call: Call; name: string } = $props()
   const TRIES = 5
   const SLOW_MS = 250
-  const WHY: Record<Kind, Record<'none' | 'refused' | 'busy', Plain>> = {
-    voice: { none: 'no-microphone', refused: 'microphone-refused', busy: 'microphone-busy' },
-    face: { none: 'no-camera-there', refused: 'camera-was-refused', busy: 'camera-busy' },
-  }
   const FELT: Record<string, Plain> = { touch: 'felt-finger', mouse: 'felt-mouse' }
   /** What this browser lacks for a call. */
   const lacks: Plain | null =
@@ -63,7 +59,7 @@
       if (kind === 'face') face = new MediaStream([device.track])
       else levels.listen('own', device.track)
     } catch (error) {
-      problems = { ...problems, [kind]: t(WHY[kind][error instanceof DeviceError ? error.why : 'none']) }
+      problems = { ...problems, [kind]: whyOff(kind, error) }
       if (kind === 'face') face = null
       else levels.forget('own')
     }

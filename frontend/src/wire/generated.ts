@@ -195,6 +195,8 @@ export interface Caller {
   may_face: boolean
   trouble: '' | 'no_face' | 'no_voice' | 'no_way' | 'silent'
   shows: boolean
+  no_voice: Sentence | null
+  no_face: Sentence | null
 }
 
 export interface Callers {

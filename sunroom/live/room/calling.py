@@ -10,8 +10,8 @@ import re
 
 import msgspec
 
-from sunroom.core.pens import Actor, Target, decide
-from sunroom.core.pens.facts import Facts
+from sunroom.core.pens import Target, decide
+from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
@@ -96,24 +96,24 @@ class Calling:
         if faces > MAX_FACES and facts.faces == "all":
             shown = msgspec.structs.replace(facts, faces="pens")
 
-        def may(actor: Actor, action: str, by: Facts) -> bool:
-            return decide(actor, action, Target(), by, now_ms).allowed  # type: ignore[arg-type]
-
-        return tuple(
-            Caller(
+        def told(uid: str, member: Member, call: Call) -> Caller:
+            speaks = decide(member.actor, "speak", Target(), facts, now_ms)
+            picture: Action = "add_picture" if call.shows else "show_face"
+            seen = decide(member.actor, picture, Target(), facts if call.shows else shown, now_ms)
+            return Caller(
                 uid,
                 member.actor.seat,
                 call.voice,
                 call.face,
-                not call.shows and may(member.actor, "speak", facts),
-                may(member.actor, "add_picture", facts)
-                if call.shows
-                else may(member.actor, "show_face", shown),
+                speaks.allowed and not call.shows,
+                seen.allowed,
                 call.trouble,
                 call.shows,
+                None if speaks.allowed else speaks.sentence,
+                None if seen.allowed else seen.sentence,
             )
-            for uid, (member, call) in self._calls.items()
-        )
+
+        return tuple(told(uid, member, call) for uid, (member, call) in self._calls.items())
 
     def changed(self, gone: tuple[str, ...] = ()) -> None:
         """Tell everybody who is in the call, when that is news."""

@@ -262,7 +262,10 @@ FromBrowser = (
 
 
 class Caller(msgspec.Struct, frozen=True):
-    """A browser in the call. What it ``may_voice`` and ``may_face`` the others play; nothing else of it."""
+    """A browser in the call. What it ``may_voice`` and ``may_face`` the others play; nothing else of it.
+
+    ``no_voice`` and ``no_face`` say why it may not.
+    """
 
     id: str
     seat: str
@@ -272,6 +275,8 @@ class Caller(msgspec.Struct, frozen=True):
     may_face: bool
     trouble: CallTrouble = ""
     shows: bool = False
+    no_voice: Sentence | None = None
+    no_face: Sentence | None = None
 
 
 class Callers(msgspec.Struct, frozen=True, tag_field="type", tag="callers"):
