@@ -12,7 +12,6 @@
   import type { Session } from '../../lesson/session.svelte'
   import { SOUNDS, type Sound } from '../../lesson/sounds'
   import { LANGUAGES, PSEUDO, speech, t, type Language } from '../../words/words.svelte'
-  import PensControl from './PensControl.svelte'
   import TakeAway from './TakeAway.svelte'
   import WrapUp from './WrapUp.svelte'
 
@@ -96,7 +95,6 @@
           <Button onclick={() => (close(), onpeople())}
             >{t('people-count', { count: session.people.here })}</Button
           >
-          {#if session.people.tutorSide && session.lesson?.facts.open}<PensControl {session} small />{/if}
         </div>
       {/if}
       {#if more}
