@@ -105,6 +105,70 @@ class WritingNet(nn.Module):
         return self.choose(followed).transpose(1, 2)
 
 
+class FormulaNet(nn.Module):
+    """Strokes of a formula, each in its surroundings and every two together: what they are, and how they hang together."""
+
+    def __init__(self, layers: int, side: int, measures: int, pairs: int, classes: int, relations: int,
+                 width: int = 128, heads: int = 4, blocks: int = 5, both: int = 48) -> None:  # fmt: skip
+        super().__init__()
+        self.look = nn.Sequential(
+            nn.Conv2d(layers, 20, 5, 2, 2), nn.BatchNorm2d(20), nn.ReLU(),
+            nn.Conv2d(20, 40, 3, 1, 1), nn.BatchNorm2d(40), nn.ReLU(), nn.MaxPool2d(2),
+            nn.Conv2d(40, 56, 3, 1, 1), nn.BatchNorm2d(56), nn.ReLU(), nn.MaxPool2d(2),
+            nn.Flatten(), nn.Linear(56 * (side // 8) ** 2, width), nn.ReLU(),
+        )  # fmt: skip
+        self.start = nn.Sequential(nn.Linear(width + measures, width), nn.ReLU(), nn.Linear(width, width))
+        self.pair = nn.Sequential(nn.Linear(pairs, both), nn.ReLU(), nn.Linear(both, both), nn.ReLU())
+        self.blocks = nn.ModuleList(AmongStrokes(width, heads, both) for _ in range(blocks))
+        self.last = nn.LayerNorm(width)
+        self.choose = nn.Linear(width, classes)
+        self.root = nn.Linear(width, 1)
+        self.one, self.other = nn.Linear(width, 2 * both), nn.Linear(width, 2 * both)
+        self.near = nn.Linear(both, 2 * both)
+        self.together = nn.Linear(2 * both, 1 + relations)
+
+    def forward(self, pictures: torch.Tensor, measures: torch.Tensor, pairs: torch.Tensor) -> tuple[torch.Tensor, ...]:
+        """Of one formula of n strokes: (n, classes), (n, n, 1 + relations), (n, 1), all not yet shares."""
+        signs, both, root = self.logits(pictures[None], measures[None], pairs[None], None)
+        return signs[0], both[0], root[0]
+
+    def logits(self, pictures: torch.Tensor, measures: torch.Tensor, pairs: torch.Tensor, there: torch.Tensor | None) -> tuple[torch.Tensor, ...]:
+        """(B, N, …) of each, and ``there`` (B, N) says where strokes are."""
+        b, n = measures.shape[:2]
+        looked = self.look(pictures.flatten(0, 1)).reshape(b, n, -1)
+        strokes = self.start(torch.cat([looked, measures], 2))
+        near = self.pair(pairs)
+        for block in self.blocks:
+            strokes = block(strokes, near, there)
+        strokes = self.last(strokes)
+        both = torch.relu(self.one(strokes)[:, :, None] + self.other(strokes)[:, None] + self.near(near))
+        return self.choose(strokes), self.together(both), self.root(strokes)
+
+
+class AmongStrokes(nn.Module):
+    """Attention of each stroke to all, by what they are and how they stand to each other."""
+
+    def __init__(self, width: int, heads: int, both: int) -> None:
+        super().__init__()
+        self.heads = heads
+        self.before, self.between = nn.LayerNorm(width), nn.LayerNorm(width)
+        self.asked = nn.Linear(width, 3 * width)
+        self.near = nn.Linear(both, heads)
+        self.out = nn.Linear(width, width)
+        self.think = nn.Sequential(nn.Linear(width, 2 * width), nn.GELU(), nn.Linear(2 * width, width))
+
+    def forward(self, strokes: torch.Tensor, near: torch.Tensor, there: torch.Tensor | None) -> torch.Tensor:
+        b, n, width = strokes.shape
+        asked = self.asked(self.before(strokes)).reshape(b, n, 3, self.heads, -1).permute(2, 0, 3, 1, 4)
+        query, key, value = asked[0], asked[1], asked[2]
+        weight = query @ key.transpose(2, 3) / (width / self.heads) ** 0.5 + self.near(near).permute(0, 3, 1, 2)
+        if there is not None:
+            weight = weight.masked_fill(~there[:, None, None], -1e4)
+        told = (torch.softmax(weight, 3) @ value).transpose(1, 2).reshape(b, n, width)
+        strokes = strokes + self.out(told)
+        return strokes + self.think(self.between(strokes))
+
+
 def fit(net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int) -> None:
     """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1."""
     order = np.random.default_rng(torch.initial_seed())

@@ -41,21 +41,26 @@ def main() -> None:
 
 def trace_font(font_file: Path) -> dict[str, Any]:
     """Advance and strokes of each of ``CHARACTERS`` that the font has."""
-    font = TTFont(font_file)
-    font.flavor = None
-    plain = io.BytesIO()
-    font.save(plain)
-    plain.seek(0)
-    face = ImageFont.truetype(plain, SIZE_PX)
+    face, known = opened_font(font_file)
     found = {
         character: {
             "advance": round(face.getlength(character) / SIZE_PX, 4),
             "strokes": trace(character, face),
         }
         for character in CHARACTERS
-        if ord(character) in font.getBestCmap()
+        if ord(character) in known
     }
     return {character: glyph for character, glyph in found.items() if glyph["strokes"]}
+
+
+def opened_font(font_file: Path) -> tuple[ImageFont.FreeTypeFont, set[int]]:
+    """A web font at the size of tracing, and the code points that it has."""
+    font = TTFont(font_file)
+    font.flavor = None
+    plain = io.BytesIO()
+    font.save(plain)
+    plain.seek(0)
+    return ImageFont.truetype(plain, SIZE_PX), set(font.getBestCmap() or ())
 
 
 def trace(character: str, face: ImageFont.FreeTypeFont) -> list[list[list[float]]]:

@@ -1,6 +1,6 @@
 // Made by ./run types from the wire's structs in Python. Do not edit.
 
-export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'chat_all' | 'chat_tutor' | 'lead_view' | 'set_pens' | 'pass_pen' | 'set_rights' | 'set_role' | 'send_away' | 'set_between' | 'end_lesson' | 'hand_over' | 'admit' | 'count_down' | 'ask_check' | 'answer_check' | 'react' | 'rename_self' | 'speak' | 'show_face'
+export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'add_formula' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'chat_all' | 'chat_tutor' | 'lead_view' | 'set_pens' | 'pass_pen' | 'set_rights' | 'set_role' | 'send_away' | 'set_between' | 'end_lesson' | 'hand_over' | 'admit' | 'count_down' | 'ask_check' | 'answer_check' | 'react' | 'rename_self' | 'speak' | 'show_face'
 export type Align = 'left' | 'centre' | 'right'
 export type Dash = 'solid' | 'dashed' | 'dotted'
 export type Ends = 'none' | 'arrow' | 'arrows'
@@ -10,9 +10,9 @@ export type Arrangement = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bott
 export type Listing = 'none' | 'bullets' | 'numbers'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
-export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem
+export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | SetTable | SetCell | ChangeTable | Typeset | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | SetVoices | SetCaller | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Pong | Goodbye
@@ -371,6 +371,13 @@ export interface EditCard {
   address: string
 }
 
+export interface EditFormula {
+  step: 'edit_formula'
+  page: string
+  id: string
+  formula: string
+}
+
 export interface EditPage {
   step: 'edit_page'
   page: string
@@ -454,6 +461,28 @@ export interface Follow {
 export interface Forget {
   command: 'forget'
   seat: string
+}
+
+export interface FormulaItem {
+  kind: 'formula'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  pinned: boolean
+  formula: string
+  size: number
+  colour: string
+  outline: string
+  width: number
+  height: number
+  baseline: number
+  ink: InkItem[]
 }
 
 export interface Found {
@@ -1212,6 +1241,14 @@ export interface SetDoor {
   command: 'set_door'
   door: 'code' | 'knock' | 'open'
   code: string
+}
+
+export interface SetMaths {
+  step: 'set_maths'
+  page: string
+  ids: string[]
+  id: string
+  formula: string
 }
 
 export interface SetPens {

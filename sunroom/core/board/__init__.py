@@ -3,6 +3,7 @@
 from sunroom.core.board.history import History
 from sunroom.core.board.items import (
     CardItem,
+    FormulaItem,
     InkItem,
     Item,
     NoteItem,
@@ -19,6 +20,7 @@ from sunroom.core.board.steps import Step, apply, invert, remaining
 __all__ = [
     "Board",
     "CardItem",
+    "FormulaItem",
     "History",
     "InkItem",
     "Item",

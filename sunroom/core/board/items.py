@@ -14,6 +14,8 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box, flatten_cubics
 from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
+from sunroom.core.maths.setting import set_formula
+from sunroom.core.maths.typed import MAX_FORMULA
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter
@@ -228,12 +230,33 @@ class CardItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", ta
     lines: tuple[Line, ...] = ()
 
 
-Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem
+class FormulaItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="formula"):
+    """A formula, as it was typed or read, from its upper left corner.
+
+    ``outline``, ``width``, ``height`` and ``baseline`` are the server's, see core.maths.setting; they hold at size 1.
+    ``ink`` are the strokes that it was read from, placed relative to this item.
+    """
+
+    formula: str
+    size: float
+    colour: str
+    outline: str = ""
+    width: float = 0.0
+    height: float = 0.0
+    baseline: float = 0.0
+    ink: tuple[InkItem, ...] = ()
+
+
+Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem
 #: Kinds that keep their proportions and are never mirrored: they are there to be read.
-Upright = TextItem | NoteItem | TableItem | CardItem
+Upright = TextItem | NoteItem | TableItem | CardItem | FormulaItem
+#: Kinds that ink is turned into, and that hold it.
+Converted = TextItem | ShapeItem | FormulaItem
 
 
-Kind = TypeVar("Kind", InkItem, TextItem, ShapeItem, NoteItem, TableItem, PictureItem, CardItem, Item)
+Kind = TypeVar(
+    "Kind", InkItem, TextItem, ShapeItem, NoteItem, TableItem, PictureItem, CardItem, FormulaItem, Item
+)
 
 
 def moved(item: Kind, dx: float, dy: float) -> Kind:
@@ -243,7 +266,7 @@ def moved(item: Kind, dx: float, dy: float) -> Kind:
 
 def owned(item: Item, seat: str) -> Item:
     """The item, and the ink that it was made from, as ``seat``'s."""
-    if isinstance(item, TextItem | ShapeItem) and item.ink:
+    if isinstance(item, Converted) and item.ink:
         ink = tuple(msgspec.structs.replace(stroke, by=seat) for stroke in item.ink)
         item = msgspec.structs.replace(item, ink=ink)
     return msgspec.structs.replace(item, by=seat)
@@ -251,7 +274,7 @@ def owned(item: Item, seat: str) -> Item:
 
 def with_bare_ink(item: Item) -> Item:
     """The item with nothing but the strokes themselves inside: no locks, no pins, no groups, no order."""
-    if not isinstance(item, TextItem | ShapeItem) or not item.ink:
+    if not isinstance(item, Converted) or not item.ink:
         return item
     return msgspec.structs.replace(item, ink=tuple(bare(stroke) for stroke in item.ink))
 
@@ -292,6 +315,8 @@ def own_box(item: Item) -> Box:
         return Box(0.0, 0.0, item.width, item.height)
     if isinstance(item, TableItem):
         return Box(0.0, 0.0, sum(item.columns), sum(item.rows))
+    if isinstance(item, FormulaItem):
+        return Box(0.0, 0.0, item.width * item.size, item.height * item.size)
     points = np.asarray(item.points, dtype=float)
     return Box.of(flatten_cubics(points) if item.curved and not item.parts else points)
 
@@ -318,6 +343,9 @@ def item_weight(item: Item) -> int:
         case TextItem() | ShapeItem():
             inner = sum(item_weight(stroke) for stroke in item.ink)
             return 500 + 8 * len(item.text) + 400 * len(item.lines) + inner
+        case FormulaItem():
+            inner = sum(item_weight(stroke) for stroke in item.ink)
+            return 500 + len(item.formula) + len(item.outline) + inner
         case NoteItem():
             return 500 + 8 * len(item.text) + 400 * len(item.lines)
         case CardItem():
@@ -344,7 +372,7 @@ def check_item(item: Item) -> None:
         check_colour(item.colour)
     if item.group:
         check_id(item.group)
-    if isinstance(item, TextItem | ShapeItem):
+    if isinstance(item, Converted):
         if len(item.ink) > MAX_INNER_INK:
             raise MalformedError("ink", said("the-item-was-made-from"))
         for stroke in item.ink:
@@ -389,6 +417,9 @@ def check_item(item: Item) -> None:
                 check_text(item.text, MAX_LABEL)
         case CardItem():
             _check_card(item)
+        case FormulaItem():
+            check_text(item.formula, MAX_FORMULA)
+            check_range("size", item.size, *SIZES)
 
 
 def _check_card(card: CardItem) -> None:
@@ -456,8 +487,18 @@ def laid_out(item: Item, typesetter: Typesetter) -> Item:
             height -= CARD_PLACE * bool(item.address)
             lines, size = typesetter.fitted(item.title, width, height, CARD_LARGEST, CARD_LEAST, "left")
             return msgspec.structs.replace(item, lines=lines, size=size)
+        case FormulaItem():
+            return formula_set(item)
         case _:
             return item
+
+
+def formula_set(item: FormulaItem) -> FormulaItem:
+    """The formula with its outlines; raises MalformedError with what of it is not understood."""
+    made = set_formula(item.formula)
+    return msgspec.structs.replace(
+        item, outline=made.outline, width=made.width, height=made.height, baseline=made.baseline
+    )
 
 
 def _table_laid_out(table: TableItem, typesetter: Typesetter) -> TableItem:

@@ -10,6 +10,7 @@ import msgspec
 
 from sunroom.core.board.items import (
     CardItem,
+    FormulaItem,
     InkItem,
     Item,
     NoteItem,
@@ -47,6 +48,8 @@ def words_of(item: Item) -> list[str]:
             texts = list(item.cells)
         case CardItem():
             texts = [item.title, item.address]
+        case FormulaItem():
+            texts = [item.formula]
         case _:
             texts = []
     return [text for text in texts if text.strip()]

@@ -17,6 +17,7 @@ from sunroom.core.board.items import (
     NOTE_PAD,
     WHOLE,
     CardItem,
+    FormulaItem,
     InkItem,
     Item,
     NoteItem,
@@ -32,6 +33,7 @@ from sunroom.core.board.pages import Bay, Page, Paper
 from sunroom.core.board.rulings import rules
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
+from sunroom.core.maths.setting import UNITS, outline_curves
 from sunroom.core.text import Line, Run
 from sunroom.core.text.fonts import LINE_HEIGHT
 
@@ -212,6 +214,13 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
             _draw_shape(item, drawing)
         elif isinstance(item, TableItem):
             _draw_table(item, drawing)
+        elif isinstance(item, FormulaItem):
+            # Outlines say nothing: who listens hears the formula as it was typed.
+            drawing.begin("picture", item_box(item), item.formula)
+            to_page = item.placement.after(Affine(item.size / UNITS, 0, 0, item.size / UNITS))
+            curves = [to_page.points(curve) for curve in outline_curves(item.outline)]
+            drawing.fill(curves, True, item.colour, 1.0)
+            drawing.end()
         elif isinstance(item, PictureItem):
             cut = None if item.crop == WHOLE else item.placement.points(own_box(item).corners())
             drawing.begin("picture", item_box(item), item.text)

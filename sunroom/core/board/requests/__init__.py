@@ -24,7 +24,7 @@ from sunroom.core.board.requests import (
 from sunroom.core.board.requests.adding import DrawFigure
 from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
-from sunroom.core.board.requests.converting import AsWritten, TrueUp, TrueUpAll, Typeset
+from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
 from sunroom.core.board.requests.mind_mapping import Label, Link, ToMindMap
@@ -33,7 +33,15 @@ from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutB
 from sunroom.core.board.requests.picturing import CropPicture, SwapPicture
 from sunroom.core.board.requests.removing import RubItems
 from sunroom.core.board.requests.styling import StyleItems
-from sunroom.core.board.requests.words import ChangeTable, EditCard, EditText, SetCell, SetTable, Side
+from sunroom.core.board.requests.words import (
+    ChangeTable,
+    EditCard,
+    EditFormula,
+    EditText,
+    SetCell,
+    SetTable,
+    Side,
+)
 from sunroom.core.board.steps import (
     AddItems,
     AddPage,
@@ -61,6 +69,7 @@ __all__ = [
     "DrawFigure",
     "DropBay",
     "EditCard",
+    "EditFormula",
     "EditPage",
     "EditText",
     "GoneError",
@@ -73,6 +82,7 @@ __all__ = [
     "Request",
     "RubItems",
     "SetCell",
+    "SetMaths",
     "SetTable",
     "Side",
     "StyleItems",
@@ -125,9 +135,9 @@ def family_of(request: Plain) -> Family:
             return styling
         case ArrangeItems():
             return arranging
-        case EditText() | EditCard() | SetTable() | SetCell() | ChangeTable():
+        case EditText() | EditCard() | EditFormula() | SetTable() | SetCell() | ChangeTable():
             return words
-        case Typeset() | TrueUp() | TrueUpAll() | AsWritten():
+        case Typeset() | SetMaths() | TrueUp() | TrueUpAll() | AsWritten():
             return converting
         case ToMindMap():
             return mind_mapping

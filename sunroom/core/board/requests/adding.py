@@ -12,6 +12,7 @@ from sunroom.core.board.items import (
     WIDTHS,
     CardItem,
     Dash,
+    FormulaItem,
     InkItem,
     Item,
     NoteItem,
@@ -109,6 +110,8 @@ def _adding(item: Item) -> Action:
             return "add_note"
         case TextItem() | TableItem():
             return "add_text"
+        case FormulaItem():
+            return "add_formula"
         case ShapeItem():
             return "add_shape"
         case PictureItem() | CardItem():

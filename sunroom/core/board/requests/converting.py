@@ -12,6 +12,8 @@ import msgspec
 
 from sunroom.core.board.connect import HOLDING, attached
 from sunroom.core.board.items import (
+    Converted,
+    FormulaItem,
     InkItem,
     Item,
     ShapeItem,
@@ -22,16 +24,18 @@ from sunroom.core.board.items import (
     check_id,
     check_range,
     check_text,
+    formula_set,
     item_box,
     moved,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT
+from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import Ends
+from sunroom.core.maths.typed import MAX_FORMULA
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
@@ -56,6 +60,15 @@ class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
     id: str
     text: str
     angle_rad: float = 0.0
+
+
+class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
+    """Ink ``ids`` to the set ``formula``; ``id`` for the new item."""
+
+    page: str
+    ids: tuple[str, ...]
+    id: str
+    formula: str
 
 
 class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
@@ -91,7 +104,7 @@ class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written")
     ids: tuple[str, ...]
 
 
-Converting = Typeset | TrueUp | TrueUpAll | AsWritten
+Converting = Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten
 
 
 def check(request: Converting) -> None:
@@ -101,6 +114,9 @@ def check(request: Converting) -> None:
             check_id(request.id)
             check_text(request.text)
             check_range("angle", request.angle_rad, -math.pi, math.pi)
+        case SetMaths():
+            check_id(request.id)
+            check_text(request.formula, MAX_FORMULA)
         case TrueUp():
             _check_figure(request)
         case TrueUpAll(figures=figures):
@@ -132,6 +148,8 @@ def work(page: Page | None, request: Converting) -> float:
     match request:
         case Typeset():
             return TEXT * 4 * len(request.text) + STROKE * len(request.ids)
+        case SetMaths():
+            return formula_work(request.formula) + STROKE * len(request.ids)
         case TrueUp():
             return STROKE * len(request.ids)
         case TrueUpAll():
@@ -150,13 +168,13 @@ def step(now: Now, request: Converting) -> Step | None:
 
 def _as_written(page: Page, request: AsWritten) -> ReplaceItems:
     items = found(page, tuple(dict.fromkeys(request.ids)))
-    back = [item for item in items if isinstance(item, TextItem | ShapeItem) and item.ink]
+    back = [item for item in items if isinstance(item, Converted) and item.ink]
     if not back:
         raise GoneError("items_gone", said("that-is-no-longer-on"))
     return ReplaceItems(request.page, tuple(item.id for item in back), _written(page, back))
 
 
-def _converted(now: Now, request: Typeset | TrueUp) -> ReplaceItems:
+def _converted(now: Now, request: Typeset | SetMaths | TrueUp) -> ReplaceItems:
     items = found(now.page, tuple(dict.fromkeys(request.ids)))
     strokes = [item for item in items if isinstance(item, InkItem)]
     if not strokes:
@@ -165,7 +183,9 @@ def _converted(now: Now, request: Typeset | TrueUp) -> ReplaceItems:
         raise GoneError("id_taken", said("that-is-on-the-board"))
     ids = tuple(stroke.id for stroke in strokes)
     if isinstance(request, Typeset):
-        made: TextItem | ShapeItem = _typed(request, strokes, now.typesetter)
+        made: Converted = _typed(request, strokes, now.typesetter)
+    elif isinstance(request, SetMaths):
+        made = _formula(request, strokes)
     else:
         made = _figure(request, strokes)
     inwards = made.placement.inverse()
@@ -181,7 +201,7 @@ def _converted(now: Now, request: Typeset | TrueUp) -> ReplaceItems:
     return ReplaceItems(request.page, ids, (made,))
 
 
-def _written(page: Page, back: list[TextItem | ShapeItem]) -> tuple[InkItem, ...]:
+def _written(page: Page, back: list[Converted]) -> tuple[InkItem, ...]:
     """The strokes inside some items, where these lie; under new ids where theirs are taken.
 
     Two copies of a word hold the same strokes, and what a browser sent may name any.
@@ -250,6 +270,19 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
         lines=typesetter.layout(request.text, size),
     )
     return carried(text, Affine.turn(request.angle_rad)) if tilted else text
+
+
+def _formula(request: SetMaths, strokes: list[InkItem]) -> FormulaItem:
+    """A formula that stands where its ink stood, about as large."""
+    box = Box.union(item_box(stroke) for stroke in strokes)
+    assert box is not None
+    colour = statistics.mode(stroke.colour for stroke in strokes)
+    made = formula_set(FormulaItem(id=request.id, formula=request.formula, size=1.0, colour=colour))
+    by_height, by_width = box.height / made.height, box.width / made.width
+    size = round(min(max(math.sqrt(by_height * by_width), LEAST_SIZE), 400.0), 1)
+    # Its middle is that of the ink, its left edge too where it has become narrower.
+    y = (box.y0 + box.y1 - size * made.height) / 2
+    return msgspec.structs.replace(made, size=size, x=box.x0, y=y)
 
 
 def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:

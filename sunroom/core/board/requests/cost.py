@@ -5,10 +5,21 @@ All in microseconds.
 
 from __future__ import annotations
 
-from sunroom.core.board.items import CardItem, InkItem, Item, NoteItem, ShapeItem, TableItem, TextItem
+from sunroom.core.board.items import (
+    CardItem,
+    FormulaItem,
+    InkItem,
+    Item,
+    NoteItem,
+    ShapeItem,
+    TableItem,
+    TextItem,
+)
 
 #: To set a character of a text, of a note (which is tried in many sizes) and of a cell; a cell.
 TEXT, NOTE, CELL_TEXT, CELL = 6, 8, 3, 25
+#: To set a formula, and each of its characters.
+FORMULA, FORMULA_SIGN = 2_500, 250
 #: To check an item; to unpack a stroke and find its box; to give an item that is named other values.
 CHECK, STROKE, NAMED = 30, 60, 10
 #: To pass an item of a page by, with its box, and without; to copy it.
@@ -34,12 +45,18 @@ def making(item: Item) -> float:
             return CHECK + cells_work(item.cells)
         case CardItem():
             return CHECK + NOTE * len(item.title)
+        case FormulaItem():
+            return CHECK + formula_work(item.formula) + CHECK * len(item.ink)
         case _:
             return CHECK
 
 
 def cells_work(cells: tuple[str, ...]) -> float:
     return CELL * len(cells) + CELL_TEXT * sum(map(len, cells))
+
+
+def formula_work(formula: str) -> float:
+    return FORMULA + FORMULA_SIGN * len(formula)
 
 
 def samples_of(item: Item) -> float:

@@ -9,6 +9,7 @@ from sunroom.core.board.items import (
     OPACITIES,
     SIZES,
     WIDTHS,
+    FormulaItem,
     NoteItem,
     ShapeItem,
     TableItem,
@@ -81,6 +82,9 @@ def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeIt
         elif isinstance(item, NoteItem | TableItem):
             # A note's size is worked out from its text, a table's width is that of its columns.
             change = msgspec.structs.replace(change, size=UNSET, width=UNSET)
+        elif isinstance(item, FormulaItem):
+            # Its width is that of its outlines.
+            change = msgspec.structs.replace(change, width=UNSET)
         # What the item has not is left out: a frame goes to everybody.
         changes.append(Change(id=item.id, **change.values(item)))
     return ChangeItems(page.head.id, tuple(changes))

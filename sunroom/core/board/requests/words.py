@@ -11,6 +11,7 @@ from sunroom.core.board.items import (
     MAX_CARD_TITLE,
     MAX_TABLE_SIDE,
     CardItem,
+    FormulaItem,
     Item,
     NoteItem,
     PictureItem,
@@ -25,10 +26,11 @@ from sunroom.core.board.items import (
     laid_out,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work
+from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work, formula_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.maths.typed import MAX_FORMULA
 from sunroom.core.pens.rules import Action
 from sunroom.core.text import Align, Family, Listing, Span
 from sunroom.core.text.styles import check_spans
@@ -58,6 +60,14 @@ class EditCard(msgspec.Struct, frozen=True, tag_field="step", tag="edit_card"):
     id: str
     title: str
     address: str = ""
+
+
+class EditFormula(msgspec.Struct, frozen=True, tag_field="step", tag="edit_formula"):
+    """A formula typed otherwise."""
+
+    page: str
+    id: str
+    formula: str
 
 
 class SetTable(msgspec.Struct, frozen=True, tag_field="step", tag="set_table"):
@@ -107,7 +117,7 @@ class ChangeTable(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="st
 #: What a row and a column that come are high and wide, in board units.
 ROW, COLUMN = 40.0, 120.0
 
-Words = EditText | EditCard | SetTable | SetCell | ChangeTable
+Words = EditText | EditCard | EditFormula | SetTable | SetCell | ChangeTable
 
 
 def check(request: Words) -> None:
@@ -120,6 +130,8 @@ def check(request: Words) -> None:
                 check_spans(request.spans, len(text))
         case EditCard():
             check_text(request.title, MAX_CARD_TITLE)
+        case EditFormula():
+            check_text(request.formula, MAX_FORMULA)
         case SetTable(id=table_id, columns=columns, rows=rows, cells=cells):
             check_item(TableItem(id=table_id, columns=columns, rows=rows, cells=cells, colour=BLACK))
         case ChangeTable(side=side):
@@ -149,6 +161,8 @@ def work(page: Page | None, request: Words) -> float:
             )
         case EditCard():
             return len(request.title) * NOTE
+        case EditFormula():
+            return formula_work(request.formula)
         case EditText():
             return len(request.text) * (NOTE if isinstance(item, NoteItem) else TEXT)
 
@@ -159,6 +173,10 @@ def step(now: Now, request: Words) -> Step | None:
         new = _edited(item, request)
     elif isinstance(request, EditCard):
         new = _with_card(item, request)
+    elif isinstance(request, EditFormula):
+        new = (
+            msgspec.structs.replace(item, formula=request.formula) if isinstance(item, FormulaItem) else None
+        )
     elif isinstance(item, TableItem):
         new = _changed(item, request)
     else:

@@ -1,0 +1,126 @@
+"""Formulas set as outlines: computed once, and drawn alike on the screen, in PDF, pictures and SVG.
+
+The layout is ziamath's (MIT), by the rules of an OpenType font for maths (STIX Two Math, SIL Open Font License 1.1).
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator, Sequence
+from functools import lru_cache
+from xml.etree import ElementTree
+
+import msgspec
+import numpy as np
+from numpy.typing import NDArray
+from ziamath import Math  # type: ignore[attr-defined]
+from ziamath.config import config
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.notation import Row, mathml_of
+from sunroom.core.maths.typed import MAX_FORMULA, read_formula
+from sunroom.core.sentences import said
+
+#: Outlines are kept in so many units to the size of the type.
+UNITS = 1_000
+#: The size at which the layout is computed.
+SET_SIZE = 100.0
+#: Room around a formula, in sizes: strokes of letters reach out of their boxes.
+PAD = 0.06
+#: Set formulas kept at hand in a process.
+KEPT = 400
+
+#: Characters of an outline at most.
+MAX_OUTLINE = 200_000
+
+_PATH = re.compile(r"([MLQCZ])([^MLQCZ]*)")
+_NUMBER = re.compile(r"-?[\d.]+(?:e-?\d+)?")
+
+# Paths, not references to them.
+config.svg2 = False
+
+
+class Setting(msgspec.Struct, frozen=True):
+    """A formula set at size 1.
+
+    ``outline`` is an SVG path of M, L, Q and Z, its numbers whole ``UNITS`` of the size from the upper left corner;
+    filled by the nonzero rule. Width and height in sizes; ``baseline`` from the upper edge.
+    """
+
+    outline: str
+    width: float
+    height: float
+    baseline: float
+
+
+@lru_cache(maxsize=KEPT)
+def set_formula(formula: str) -> Setting:
+    """Set a typed formula; raises MalformedError with what is not understood."""
+    return set_row(read_formula(formula))
+
+
+def set_row(row: Row) -> Setting:
+    """Set a formula; raises MalformedError where the layout cannot."""
+    try:
+        made = Math(mathml_of(row), size=SET_SIZE)
+        drawn, reach = made.svgxml(), made.node.bbox
+    except Exception as error:  # the layout is another's: what it cannot set is told, and nothing is lost
+        raise MalformedError("formula", said("a-formula-cannot-be-set")) from error
+    left, top = reach.xmin - PAD * SET_SIZE, -reach.ymax - PAD * SET_SIZE
+    outline = "".join(_outlines(drawn, left, top))
+    if len(outline) > MAX_OUTLINE:
+        raise MalformedError("formula", said("a-formula-has-at-most", signs=MAX_FORMULA))
+    return Setting(
+        outline,
+        round((reach.xmax - reach.xmin) / SET_SIZE + 2 * PAD, 4),
+        round((reach.ymax - reach.ymin) / SET_SIZE + 2 * PAD, 4),
+        round(-top / SET_SIZE, 4),
+    )
+
+
+def _outlines(drawn: ElementTree.Element, left: float, top: float) -> Iterator[str]:
+    """The drawing's paths and bars, one after another, from the upper left corner."""
+    for element in drawn.iter():
+        name = element.tag.rpartition("}")[2]
+        if name == "path":
+            for command, numbers in _PATH.findall(element.get("d", "")):
+                values = [float(number) for number in _NUMBER.findall(numbers)]
+                yield command + _units(values, left, top)
+        elif name == "rect":
+            x, y, width, height = (float(element.get(key, "0")) for key in ("x", "y", "width", "height"))
+            corners = (x, y), (x + width, y), (x + width, y + height), (x, y + height)
+            yield "".join("ML"[at > 0] + _units(corner, left, top) for at, corner in enumerate(corners)) + "Z"
+
+
+def _units(values: Sequence[float], left: float, top: float) -> str:
+    """Coordinates in whole units, x and y by turns."""
+    scale = UNITS / SET_SIZE
+    whole = (round((value - (top if at % 2 else left)) * scale) for at, value in enumerate(values))
+    return " ".join(map(str, whole))
+
+
+def outline_curves(outline: str) -> list[NDArray[np.float64]]:
+    """The closed lines of an outline as chains of 1 + 3·n cubic control points, in its units."""
+    curves: list[NDArray[np.float64]] = []
+    line: list[tuple[float, float]] = []
+    for command, numbers in _PATH.findall(outline):
+        values = [float(number) for number in _NUMBER.findall(numbers)]
+        points = list(zip(values[::2], values[1::2], strict=True))
+        if command == "M":
+            line = points[:1]
+        elif command == "Z":
+            if len(line) > 1:
+                curves.append(np.array(line))
+        else:
+            start = np.array(line[-1])
+            inner = np.array(points)
+            if command == "L":
+                end = inner[-1]
+                controls = [start + (end - start) / 3, start + 2 * (end - start) / 3, end]
+            elif command == "Q":
+                via, end = inner
+                controls = [start + 2 * (via - start) / 3, end + 2 * (via - end) / 3, end]
+            else:
+                controls = list(inner)
+            line += [(float(x), float(y)) for x, y in controls]
+    return curves
