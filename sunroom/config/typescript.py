@@ -24,6 +24,8 @@ from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E4
 from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
+from sunroom.core.maths.setting import UNITS  # noqa: E402
+from sunroom.core.maths.typed import MAX_FORMULA  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.reading.kinds import SURE_TEXT  # noqa: E402
@@ -38,6 +40,7 @@ from sunroom.live.doors import (  # noqa: E402
     documents,
     drawings,
     files,
+    formulas,
     handed,
     hands,
     home,
@@ -96,6 +99,8 @@ ANSWERS = (
     templates.ReadyPage,
     drawings.DrawingSubject,
     drawings.DrawingParts,
+    formulas.FormulaTyped,
+    formulas.FormulaSet,
     shelf.Shelf,
     shelf.Used,
     files.BroughtIn,
@@ -155,6 +160,8 @@ def _shared() -> list[str]:
     """Measures and limits that both sides go by."""
     values = {
         "LINE_HEIGHT": LINE_HEIGHT,
+        "FORMULA_UNITS": UNITS,
+        "MAX_FORMULA": MAX_FORMULA,
         "UNDERLINE": drawing.UNDERLINE,
         "STRIKE": drawing.STRIKE,
         "RULE": drawing.RULE,

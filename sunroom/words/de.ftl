@@ -827,6 +827,10 @@ chosen =
             [one] eine Figur
            *[other] { $count } Figuren
         }
+        [formula] { $count ->
+            [one] eine Formel
+           *[other] { $count } Formeln
+        }
         [note] { $count ->
             [one] ein Zettel
            *[other] { $count } Zettel
@@ -861,6 +865,10 @@ chosen-yours =
         [shape] { $count ->
             [one] eine Figur von dir
            *[other] { $count } Figuren von dir
+        }
+        [formula] { $count ->
+            [one] eine Formel von dir
+           *[other] { $count } Formeln von dir
         }
         [note] { $count ->
             [one] ein Zettel von dir
@@ -2089,3 +2097,36 @@ outside-call-open = das Gespräch dort öffnen
 invite-card = Karte für den Chat eines anderen Gesprächs kopieren
 invite-card-text = { $room }: Öffne { $address } neben diesem Gespräch. Auf einem geteilten Bild der Tafel kann man nicht schreiben, dort schon.
 typeset-unsure = Setzen, unsicher
+a-formula-has-at-most = Eine Formel hat höchstens { $signs } Zeichen.
+a-formula-is-empty = Noch steht keine Formel da.
+a-formula-is-too-deep = In der Formel steckt zu vieles ineinander.
+a-formula-has-too-many = Die Formel hat zu viele Zeilen oder Spalten.
+a-formula-has-an-odd = „{ $sign }“ ist kein Zeichen, das in einer Formel bekannt ist.
+a-formula-lacks-something = Etwas fehlt: Nach einem Bruchstrich, einer Hochzahl oder einer Wurzel steht etwas.
+a-bracket-is-not-closed = „{ $sign }“ wird geöffnet und nicht geschlossen.
+a-formula-cannot-be-set = Diese Formel lässt sich nicht setzen.
+tool-formula = Formel
+formula-new = Eine Formel
+formula-change = Die Formel ändern
+formula-typed = Formel, wie auf der Tastatur oder in LaTeX
+formula-hint = x^2, (a+b)/2, sqrt(x), <=, alpha, sum_(k=1)^n; eine neue Zeile steht darunter, am Gleichheitszeichen.
+formula-preview = So wird sie aussehen
+formula-put = Auf die Tafel setzen
+formula-signs = Zeichen
+formula-copy-latex = Als LaTeX kopieren
+formula-copy-mathml = Als MathML kopieren
+formula-copied = Kopiert.
+heard-formula = Formel: { $words }, von { $name }
+signs-arithmetic = Rechnen
+signs-algebra = Algebra
+signs-functions = Funktionen
+signs-calculus = Analysis
+signs-sets = Mengen und Logik
+signs-geometry = Geometrie
+signs-vectors = Vektoren
+signs-statistics = Statistik
+signs-units = Einheiten
+signs-chemistry = Chemie
+signs-greek = Griechisch
+right-maths = Formeln setzen
+right-maths-short = Formeln

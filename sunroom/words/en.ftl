@@ -827,6 +827,10 @@ chosen =
             [one] one figure
            *[other] { $count } figures
         }
+        [formula] { $count ->
+            [one] one formula
+           *[other] { $count } formulas
+        }
         [note] { $count ->
             [one] one note
            *[other] { $count } notes
@@ -861,6 +865,10 @@ chosen-yours =
         [shape] { $count ->
             [one] one figure of yours
            *[other] { $count } figures of yours
+        }
+        [formula] { $count ->
+            [one] one formula of yours
+           *[other] { $count } formulas of yours
         }
         [note] { $count ->
             [one] one note of yours
@@ -2089,3 +2097,36 @@ outside-call-open = open its call
 invite-card = Copy a card for another call’s chat
 invite-card-text = { $room }: open { $address } beside this call. A shared picture of the board cannot be written on; there it can.
 typeset-unsure = Typeset, not sure
+a-formula-has-at-most = A formula has at most { $signs } signs.
+a-formula-is-empty = There is no formula yet.
+a-formula-is-too-deep = The formula has too much inside of other things.
+a-formula-has-too-many = The formula has too many lines or columns.
+a-formula-has-an-odd = “{ $sign }” is no sign that is known in a formula.
+a-formula-lacks-something = Something is missing: after a fraction stroke, a power or a root something stands.
+a-bracket-is-not-closed = “{ $sign }” is opened and not closed.
+a-formula-cannot-be-set = This formula cannot be set.
+tool-formula = Formula
+formula-new = A formula
+formula-change = Change the formula
+formula-typed = Formula, as on a keyboard or in LaTeX
+formula-hint = x^2, (a+b)/2, sqrt(x), <=, alpha, sum_(k=1)^n; a new line stands below, at the equals sign.
+formula-preview = How it will look
+formula-put = Put on the board
+formula-signs = Signs
+formula-copy-latex = Copy as LaTeX
+formula-copy-mathml = Copy as MathML
+formula-copied = Copied.
+heard-formula = Formula: { $words }, by { $name }
+signs-arithmetic = Arithmetic
+signs-algebra = Algebra
+signs-functions = Functions
+signs-calculus = Calculus
+signs-sets = Sets and logic
+signs-geometry = Geometry
+signs-vectors = Vectors
+signs-statistics = Statistics
+signs-units = Units
+signs-chemistry = Chemistry
+signs-greek = Greek
+right-maths = Set formulas
+right-maths-short = formulas

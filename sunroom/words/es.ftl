@@ -827,6 +827,10 @@ chosen =
             [one] una figura
            *[other] { $count } figuras
         }
+        [formula] { $count ->
+            [one] una fórmula
+           *[other] { $count } fórmulas
+        }
         [note] { $count ->
             [one] una nota
            *[other] { $count } notas
@@ -861,6 +865,10 @@ chosen-yours =
         [shape] { $count ->
             [one] una figura de los tuyos
            *[other] { $count } figuras de los tuyos
+        }
+        [formula] { $count ->
+            [one] una fórmula tuya
+           *[other] { $count } fórmulas tuyas
         }
         [note] { $count ->
             [one] una nota de los tuyos
@@ -2089,3 +2097,36 @@ outside-call-open = abrir esa llamada
 invite-card = Copiar una tarjeta para el chat de otra llamada
 invite-card-text = { $room }: abre { $address } junto a esta llamada. En una imagen compartida de la pizarra no se puede escribir; allí sí.
 typeset-unsure = Componer, no es seguro
+a-formula-has-at-most = Una fórmula tiene como máximo { $signs } signos.
+a-formula-is-empty = Todavía no hay ninguna fórmula.
+a-formula-is-too-deep = La fórmula tiene demasiadas cosas unas dentro de otras.
+a-formula-has-too-many = La fórmula tiene demasiadas filas o columnas.
+a-formula-has-an-odd = «{ $sign }» no es un signo conocido en una fórmula.
+a-formula-lacks-something = Falta algo: tras una barra de fracción, una potencia o una raíz hay algo.
+a-bracket-is-not-closed = «{ $sign }» se abre y no se cierra.
+a-formula-cannot-be-set = Esta fórmula no se puede componer.
+tool-formula = Fórmula
+formula-new = Una fórmula
+formula-change = Cambiar la fórmula
+formula-typed = Fórmula, como en el teclado o en LaTeX
+formula-hint = x^2, (a+b)/2, sqrt(x), <=, alpha, sum_(k=1)^n; una línea nueva queda debajo, en el signo igual.
+formula-preview = Así quedará
+formula-put = Poner en la pizarra
+formula-signs = Signos
+formula-copy-latex = Copiar como LaTeX
+formula-copy-mathml = Copiar como MathML
+formula-copied = Copiado.
+heard-formula = Fórmula: { $words }, de { $name }
+signs-arithmetic = Aritmética
+signs-algebra = Álgebra
+signs-functions = Funciones
+signs-calculus = Análisis
+signs-sets = Conjuntos y lógica
+signs-geometry = Geometría
+signs-vectors = Vectores
+signs-statistics = Estadística
+signs-units = Unidades
+signs-chemistry = Química
+signs-greek = Griego
+right-maths = Componer fórmulas
+right-maths-short = fórmulas

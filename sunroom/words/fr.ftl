@@ -827,6 +827,10 @@ chosen =
             [one] une figure
            *[other] { $count } figures
         }
+        [formula] { $count ->
+            [one] une formule
+           *[other] { $count } formules
+        }
         [note] { $count ->
             [one] une note
            *[other] { $count } notes
@@ -861,6 +865,10 @@ chosen-yours =
         [shape] { $count ->
             [one] une figure à vous
            *[other] { $count } figures à vous
+        }
+        [formula] { $count ->
+            [one] une de vos formules
+           *[other] { $count } de vos formules
         }
         [note] { $count ->
             [one] une note à vous
@@ -2089,3 +2097,36 @@ outside-call-open = ouvrir cet appel
 invite-card = Copier une carte pour la discussion d’un autre appel
 invite-card-text = { $room } : ouvrez { $address } à côté de cet appel. On ne peut pas écrire sur une image partagée de la planche ; là, oui.
 typeset-unsure = Composer, pas sûr
+a-formula-has-at-most = Une formule a au plus { $signs } signes.
+a-formula-is-empty = Il n’y a pas encore de formule.
+a-formula-is-too-deep = La formule imbrique trop de choses.
+a-formula-has-too-many = La formule a trop de lignes ou de colonnes.
+a-formula-has-an-odd = « { $sign } » n’est pas un signe connu dans une formule.
+a-formula-lacks-something = Il manque quelque chose : après une barre de fraction, une puissance ou une racine, il y a quelque chose.
+a-bracket-is-not-closed = « { $sign } » est ouvert et n’est pas fermé.
+a-formula-cannot-be-set = Cette formule ne peut pas être composée.
+tool-formula = Formule
+formula-new = Une formule
+formula-change = Modifier la formule
+formula-typed = Formule, comme au clavier ou en LaTeX
+formula-hint = x^2, (a+b)/2, sqrt(x), <=, alpha, sum_(k=1)^n ; une nouvelle ligne se place dessous, au signe égal.
+formula-preview = Aperçu
+formula-put = Mettre sur la planche
+formula-signs = Signes
+formula-copy-latex = Copier en LaTeX
+formula-copy-mathml = Copier en MathML
+formula-copied = Copié.
+heard-formula = Formule : { $words }, de { $name }
+signs-arithmetic = Calcul
+signs-algebra = Algèbre
+signs-functions = Fonctions
+signs-calculus = Analyse
+signs-sets = Ensembles et logique
+signs-geometry = Géométrie
+signs-vectors = Vecteurs
+signs-statistics = Statistiques
+signs-units = Unités
+signs-chemistry = Chimie
+signs-greek = Grec
+right-maths = Composer des formules
+right-maths-short = formules

@@ -4,13 +4,14 @@ import {
   CARD_SIGN,
   CARD_SIGNS,
   CELL_PAD,
+  FORMULA_UNITS,
   LINE_HEIGHT,
   NOTE_PAD,
   RULE,
   STRIKE,
   UNDERLINE,
 } from '../wire/generated'
-import type { CardItem, Line, NoteItem, TableItem } from '../wire/generated'
+import type { CardItem, FormulaItem, Line, NoteItem, TableItem } from '../wire/generated'
 import { ownSize } from './place'
 const LINK_COLOUR = '#1f5fa8'
 const NOTE_INK = '#16222b'
@@ -97,6 +98,25 @@ export function drawCard(context: CanvasRenderingContext2D, item: CardItem): voi
   context.fillStyle = LINK_COLOUR
   context.font = `${NOTE_NAME_SIZE}px "sans"`
   context.fillText(placeOf(address), CARD_SIGN, height - CARD_PAD)
+}
+
+const outlines = new Map<string, Path2D>()
+const MOST_OUTLINES = 500
+
+/** A formula's outline, as a path that is made once. */
+export function outlineOf(outline: string): Path2D {
+  let path = outlines.get(outline)
+  if (!path) {
+    if (outlines.size >= MOST_OUTLINES) outlines.delete(outlines.keys().next().value!)
+    outlines.set(outline, (path = new Path2D(outline)))
+  }
+  return path
+}
+
+export function drawFormula(context: CanvasRenderingContext2D, { outline, size, colour }: FormulaItem): void {
+  context.scale(size / FORMULA_UNITS, size / FORMULA_UNITS)
+  context.fillStyle = colour
+  context.fill(outlineOf(outline))
 }
 
 export function drawTable(context: CanvasRenderingContext2D, item: TableItem): void {

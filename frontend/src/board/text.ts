@@ -6,7 +6,7 @@ import type { Line, TableItem, TextItem } from '../wire/generated'
 /** About how wide a character is: good enough for the few milliseconds until the server knows. */
 const ABOUT_WIDE = 0.5
 
-function placed(by: string, x: number, y: number) {
+export function placed(by: string, x: number, y: number) {
   return {
     id: newId(),
     x,

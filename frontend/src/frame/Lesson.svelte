@@ -245,6 +245,12 @@
       props={{ session, card: session.cards.writing, at: () => surface!.middle() }}
     />
   {/if}
+  {#if session.formulas.typing}
+    <Later
+      load={() => import('./rack/FormulaWindow.svelte')}
+      props={{ session, typing: session.formulas.typing }}
+    />
+  {/if}
   {#if session.past && 'board' in session.past}
     <Later
       load={() => import('./pages/Moments.svelte')}

@@ -55,6 +55,15 @@ const BY_TOOL: Record<Tool, Meaning> = {
       return new TextGesture(canvas)
     },
   },
+  formula: {
+    needs: 'add_formula',
+    begin: ({ session, view }, at) => {
+      const there = session.pages.now && topmost(session.pages.now, at, NEAR_PX / view.scale)?.item
+      const item = there?.kind === 'formula' && session.rights.may('change', there) ? there : null
+      session.formulas.typing = { item, at }
+      return null
+    },
+  },
   note: { needs: 'add_note', begin: ({ session }, at) => type(session, Editing.newNote(session, at)) },
   table: {
     needs: 'add_text',

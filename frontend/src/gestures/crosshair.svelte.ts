@@ -9,7 +9,7 @@ import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
 
 /** Tools with which a place is chosen; of these some are dragged from one place to another. */
-const SET_DOWN: readonly Tool[] = ['text', 'note', 'table', 'stamp', 'shape', 'bay']
+const SET_DOWN: readonly Tool[] = ['text', 'formula', 'note', 'table', 'stamp', 'shape', 'bay']
 const DRAGGED: readonly Tool[] = ['shape', 'bay']
 const STEP_PX = 24
 const FINE_PX = 3

@@ -199,6 +199,7 @@ export class Gestures {
     const item = topmost(session.pages.now, at, DOUBLE_PX / view.scale)?.item ?? around(session.pages.now, at)
     if (item?.kind === 'card') return session.cards.open(item)
     if (!item || !session.rights.may('change', item)) return
+    if (item.kind === 'formula') return void (session.formulas.typing = { item, at })
     session.editing = Editing.of(session, item, at)
   }
 

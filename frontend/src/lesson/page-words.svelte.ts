@@ -140,6 +140,8 @@ function thingInWords(item: Exclude<Item, { kind: 'ink' }>, name: string): strin
       })
     case 'shape':
       return t('heard-figure', { figure: t(FIGURE_NAMES[item.figure]), words: item.text, name })
+    case 'formula':
+      return t('heard-formula', { words: item.formula, name })
     case 'card':
       return t('heard-card', { words: item.title, what: item.of, name })
     case 'picture':

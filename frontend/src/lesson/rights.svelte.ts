@@ -5,6 +5,7 @@ import { t, told } from '../words/words.svelte'
 const MAKING: readonly Action[] = [
   'add_ink',
   'add_text',
+  'add_formula',
   'add_note',
   'add_shape',
   'add_picture',

@@ -27,6 +27,7 @@ import { AsYouGo } from './as-you-go.svelte'
 import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
 import { Cards } from './cards.svelte'
+import { Formulas } from './formulas.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
 import { Documents } from './documents.svelte'
@@ -64,6 +65,7 @@ export class Session implements Inside {
     seeing: () => this.take('pen'),
   })
   readonly cards = new Cards(this)
+  readonly formulas = new Formulas(this)
   readonly call: Call
   readonly asYouGo = new AsYouGo(this, this.selection, this.chosen)
 

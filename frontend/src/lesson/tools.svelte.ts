@@ -12,6 +12,7 @@ const ALL_TOOLS = [
   'ruler',
   'shape',
   'text',
+  'formula',
   'note',
   'table',
   'stamp',

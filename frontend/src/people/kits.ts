@@ -22,6 +22,7 @@ export const RIGHT_NAMES: [Right, Plain][] = [
   ['note', 'right-note'],
   ['text', 'right-text'],
   ['shape', 'right-shape'],
+  ['maths', 'right-maths'],
   ['bring_in', 'right-bring-in'],
   ['convert', 'right-convert'],
   ['change_others', 'right-change-others'],
@@ -38,6 +39,7 @@ const SHORT: [Right, Action, Plain][] = [
   ['note', 'add_note', 'right-note-short'],
   ['text', 'add_text', 'right-text-short'],
   ['shape', 'add_shape', 'right-shape-short'],
+  ['maths', 'add_formula', 'right-maths-short'],
   ['bring_in', 'add_picture', 'right-bring-in-short'],
   ['point', 'point', 'right-point-short'],
 ]

@@ -8,6 +8,7 @@ export const ICONS = {
   ruler: 'M4 15.500L15.500 4l4.500 4.500L8.500 20zM8 11.500l2 2M11 8.500l1.500 1.500M14 5.500l2 2',
   shape: 'M4 13h8v7H4zM15.500 4l4.500 8h-9z',
   text: 'M5 7V5h14v2M12 5v14M9 19h6',
+  formula: 'M4 12.5l2.5-1 3 8L14 4.500h6M14.500 11.500l5 6M19.500 11.500l-5 6',
   note: 'M5 5h14v9l-5 5H5zM14 19v-5h5',
   table: 'M4 5.500h16v13H4zM4 10h16M4 14.300h16M10 5.500v13',
   stamp:

@@ -20,6 +20,8 @@ export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0
 export const READY_KITS: Record<string, Right[]> = {"full pen":["add_page","bring_in","chat_all","chat_tutor","comment","convert","maths","move_own","note","point","shape","stamp","text","write"],"ink only":["chat_all","chat_tutor","move_own","point","write"],"notes only":["chat_all","chat_tutor","move_own","note","point"],"cards only":["change_others","chat_all","chat_tutor","move_own"],"pointer only":["chat_all","chat_tutor","point"]}
 export const WIRE = 5
 export const LINE_HEIGHT = 1.3
+export const FORMULA_UNITS = 1000
+export const MAX_FORMULA = 1000
 export const UNDERLINE = 0.12
 export const STRIKE = 0.27
 export const RULE = 0.06
@@ -483,6 +485,19 @@ export interface FormulaItem {
   height: number
   baseline: number
   ink: InkItem[]
+}
+
+export interface FormulaSet {
+  outline: string
+  width: number
+  height: number
+  baseline: number
+  latex: string
+  mathml: string
+}
+
+export interface FormulaTyped {
+  formula: string
 }
 
 export interface Found {

@@ -6,6 +6,7 @@ export interface Words {
   'a-board-has-between-1': { pages: string | number }
   'a-board-keeps-at-least': null
   'a-board-that-was-saved': null
+  'a-bracket-is-not-closed': { sign: string | number }
   'a-bright-board-for-a': null
   'a-card-leads-to-one': null
   'a-character-is-between-1': { strokes: string | number }
@@ -16,6 +17,13 @@ export interface Words {
   'a-desk-belongs-to-one': null
   'a-desk-for-each-of': { count: string | number }
   'a-document-has-pages': { pages: string | number }
+  'a-formula-cannot-be-set': null
+  'a-formula-has-an-odd': { sign: string | number }
+  'a-formula-has-at-most': { signs: string | number }
+  'a-formula-has-too-many': null
+  'a-formula-is-empty': null
+  'a-formula-is-too-deep': null
+  'a-formula-lacks-something': null
   'a-hand-that-was-taken': null
   'a-lesson-is-on-this': null
   'a-lesson-is-up-to': { lessonminutes: string | number }
@@ -534,6 +542,16 @@ export interface Words {
   'for-a-projector': null
   'for-chosen': { count: string | number }
   'for-onlookers': null
+  'formula-change': null
+  'formula-copied': null
+  'formula-copy-latex': null
+  'formula-copy-mathml': null
+  'formula-hint': null
+  'formula-new': null
+  'formula-preview': null
+  'formula-put': null
+  'formula-signs': null
+  'formula-typed': null
   'found-arrow': null
   'found-closed': null
   'found-double-arrow': null
@@ -582,6 +600,7 @@ export interface Words {
   'has-not-let-you-in': { tutor: string | number }
   'heard-card': { name: string | number; what: string | number; words: string | number }
   'heard-figure': { figure: string | number; name: string | number; words: string | number }
+  'heard-formula': { name: string | number; words: string | number }
   'heard-ink': { count: string | number; name: string | number }
   'heard-note': { name: string | number; words: string | number }
   'heard-picture': { name: string | number; words: string | number }
@@ -1123,6 +1142,8 @@ export interface Words {
   'right-convert': null
   'right-edges': null
   'right-erase-others': null
+  'right-maths': null
+  'right-maths-short': null
   'right-note': null
   'right-note-short': null
   'right-nothing': null
@@ -1248,7 +1269,18 @@ export interface Words {
   'sign-yes': null
   'signed-in-on': null
   'signs': null
+  'signs-algebra': null
+  'signs-arithmetic': null
+  'signs-calculus': null
+  'signs-chemistry': null
+  'signs-functions': null
+  'signs-geometry': null
+  'signs-greek': null
   'signs-seen': null
+  'signs-sets': null
+  'signs-statistics': null
+  'signs-units': null
+  'signs-vectors': null
   'sill': null
   'sit-there': null
   'six-digits-from-0-to': null
@@ -1534,6 +1566,7 @@ export interface Words {
   'tool-bay': null
   'tool-bring': null
   'tool-eraser': null
+  'tool-formula': null
   'tool-highlight': null
   'tool-move': null
   'tool-note': null

@@ -6,8 +6,8 @@ The layout is ziamath's (MIT), by the rules of an OpenType font for maths (STIX 
 from __future__ import annotations
 
 import re
+from collections import OrderedDict
 from collections.abc import Iterator, Sequence
-from functools import lru_cache
 from xml.etree import ElementTree
 
 import msgspec
@@ -53,10 +53,23 @@ class Setting(msgspec.Struct, frozen=True):
     baseline: float
 
 
-@lru_cache(maxsize=KEPT)
+_kept: OrderedDict[str, Setting] = OrderedDict()
+
+
 def set_formula(formula: str) -> Setting:
     """Set a typed formula; raises MalformedError with what is not understood."""
-    return set_row(read_formula(formula))
+    made = _kept.get(formula)
+    if made is None:
+        made = set_row(read_formula(formula))
+        keep_setting(formula, made)
+    return made
+
+
+def keep_setting(formula: str, made: Setting) -> None:
+    """Know how a formula is set that another process has set: whoever previews it is about to ask for it."""
+    _kept[formula] = made
+    while len(_kept) > KEPT:
+        _kept.popitem(last=False)
 
 
 def set_row(row: Row) -> Setting:

@@ -43,6 +43,9 @@ from sunroom.core.formats.svg import page_svg
 from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.maths.notation import latex_of, mathml_of
+from sunroom.core.maths.setting import Setting, set_formula
+from sunroom.core.maths.typed import read_formula
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
@@ -310,6 +313,15 @@ def make_html(
 
 def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], parts: Parts = ALL) -> bytes:
     return page_png(_page(page), resources.typesetter(), width_px, pictures, parts)
+
+
+def set_typed(formula: str) -> tuple[Setting, str, str] | Sentence:
+    """A typed formula set, in LaTeX and in MathML, or the sentence that says why not."""
+    try:
+        row = read_formula(formula)
+        return set_formula(formula), latex_of(row), mathml_of(row)
+    except MalformedError as error:
+        return error.sentence
 
 
 def make_svg(page: PackedPage, title: str, pictures: dict[str, bytes], parts: Parts) -> bytes:

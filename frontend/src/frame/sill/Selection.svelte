@@ -30,6 +30,7 @@
   const locked = $derived(items.some((item) => item.locked))
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
   const picture = $derived(items.length === 1 && items[0]!.kind === 'picture' ? items[0]! : null)
+  const formula = $derived(items.length === 1 && items[0]!.kind === 'formula' ? items[0]! : null)
   const card = $derived(items.length === 1 && items[0]!.kind === 'card' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
@@ -53,7 +54,7 @@
     return figureFirst ? [...figure, ...asMap, ...text] : [...asMap, ...text, ...figure]
   })
   const coloured = $derived(
-    changeable && items.every(({ kind }) => kind === 'ink' || kind === 'shape' || kind === 'text'),
+    changeable && items.every(({ kind }) => ['ink', 'shape', 'text', 'formula'].includes(kind)),
   )
 
   function wordOf(id: string): string {
@@ -169,6 +170,10 @@
     >{t('card-play-all')}</Button
   >
 {/snippet}
+{#snippet reformula()}<Button
+    onclick={() => (session.formulas.typing = { item: formula, at: [formula!.x, formula!.y] })}
+    >{t('formula-change')}</Button
+  >{/snippet}
 {#snippet recard()}<Button onclick={() => (session.cards.writing = card)}
     >{t(card!.file ? 'card-title' : 'card-change')}</Button
   >{/snippet}
@@ -224,6 +229,7 @@
       Boolean(card?.file) && session.cards.leads && { key: 'plays', part: plays },
       card && { key: 'opens', part: opens },
       card && changeable && { key: 'recard', part: recard },
+      formula && changeable && { key: 'reformula', part: reformula },
       changeable && !card && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },
       picture && changeable && { key: 'shows', part: shows },
