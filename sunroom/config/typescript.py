@@ -24,6 +24,7 @@ from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E4
 from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
+from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
 from sunroom.core.maths.setting import UNITS  # noqa: E402
 from sunroom.core.maths.typed import MAX_FORMULA  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
@@ -76,6 +77,8 @@ ALIASES: dict[str, Any] = {
     "FigureKind": FigureKind,
     "Arrangement": Arrangement,
     "Listing": Listing,
+    "OfferKind": OfferKind,
+    "LineVerdict": LineVerdict,
     "Nib": Nib,
     "Right": Right,
 }
@@ -100,7 +103,10 @@ ANSWERS = (
     drawings.DrawingSubject,
     drawings.DrawingParts,
     formulas.FormulaTyped,
+    formulas.FormulaLook,
     formulas.FormulaSet,
+    formulas.WorkedOffer,
+    formulas.LineChecked,
     shelf.Shelf,
     shelf.Used,
     files.BroughtIn,

@@ -92,6 +92,8 @@ urlpatterns = [
     path("api/templates/<slug:name>", templates.ready_page),
     path("templates/<slug:name>.png", templates.picture),
     path("api/formulas", formulas.set_formula),
+    path("api/formulas/worked-out", formulas.work_out),
+    path("api/formulas/checked", formulas.check_working),
     path("api/drawings", drawings.drawings),
     path("api/drawings/<slug:name>", drawings.parts),
     path("drawings/<slug:name>.png", drawings.picture),

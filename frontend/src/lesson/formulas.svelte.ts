@@ -1,8 +1,8 @@
-/** Formulas: typed in a window that shows how they will look, and put on the board. */
+/** Formulas: typed in a window that shows how they will look, put on the board, and worked out. */
 import type { Point } from '../board/place'
 import { placed } from '../board/text'
 import { ask } from '../wire/api'
-import type { FormulaItem, FormulaSet } from '../wire/generated'
+import type { FormulaItem, FormulaSet, LineChecked, FormulaLook, WorkedOffer } from '../wire/generated'
 import type { Inside } from './inside'
 
 /** What is typed: a formula of the board, or a new one about a place. */
@@ -10,6 +10,9 @@ export interface FormulaTyping {
   item: FormulaItem | null
   at: Point
 }
+
+/** Room between a formula and what it is worked out to, in sizes. */
+const GAP = 0.25
 
 export class Formulas {
   /** The formula that is typed just now. */
@@ -20,38 +23,56 @@ export class Formulas {
     this.#inside = inside
   }
 
-  /** How a formula will look; rejects with the sentence that says what of it is not understood. */
-  preview(formula: string, signal?: AbortSignal): Promise<FormulaSet> {
-    return ask<FormulaSet>('POST', '/api/formulas', { formula }, signal)
-  }
-
-  /** Put a formula on the board, its middle or its upper left corner at a place. */
-  put(formula: string, made: FormulaSet, [x, y]: Point, corner = false, size = this.size): void {
-    const [width, height] = [made.width * size, made.height * size]
-    const { outline, baseline } = made
-    const item: FormulaItem = {
-      kind: 'formula',
-      ...placed(this.#inside.rights.me, corner ? x : x - width / 2, corner ? y : y - height / 2),
-      formula,
-      size,
-      colour: this.#inside.tools.ink,
-      outline,
-      width: made.width,
-      height: made.height,
-      baseline,
-      ink: [],
-    }
-    this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [item] })
-    this.#inside.chooseMade([item.id])
-  }
-
   /** The size of new formulas: a little larger than that of words, as their parts are smaller. */
   get size(): number {
     return Math.round(this.#inside.tools.textSize * 1.25)
   }
 
+  /** How a formula will look; rejects with the sentence that says what of it is not understood. */
+  preview(formula: string, signal?: AbortSignal): Promise<FormulaSet> {
+    return ask<FormulaSet>('POST', '/api/formulas', { formula }, signal)
+  }
+
+  /** What a formula can be worked out to; rejects with the sentence that says why nothing. */
+  workOut(formula: string, signal: AbortSignal): Promise<WorkedOffer[]> {
+    return ask<WorkedOffer[]>('POST', '/api/formulas/worked-out', { formula }, signal)
+  }
+
+  /** Of each of some lines whether it follows from the one before. */
+  check(formulas: string[], signal: AbortSignal): Promise<LineChecked[]> {
+    return ask<LineChecked[]>('POST', '/api/formulas/checked', { formulas }, signal)
+  }
+
+  /** Put a formula on the board, its middle at a place. */
+  put(formula: string, look: FormulaLook, [x, y]: Point): void {
+    const size = this.size
+    this.#add({
+      ...this.#made(formula, look, x - (look.width * size) / 2, y - (look.height * size) / 2),
+      size,
+      colour: this.#inside.tools.ink,
+    })
+  }
+
+  /** Put what a formula is worked out to below it, as large and of its colour. */
+  putBelow(above: FormulaItem, formula: string, look: FormulaLook): void {
+    const [, , c, d] = above.map
+    const { map, size, colour } = above
+    const down = (above.height + GAP) * size
+    this.#add({ ...this.#made(formula, look, above.x + c * down, above.y + d * down), map, size, colour })
+  }
+
   edit(item: FormulaItem, formula: string): void {
     if (formula === item.formula) return
     this.#inside.do({ step: 'edit_formula', page: this.#inside.pages.id, id: item.id, formula })
+  }
+
+  #made(formula: string, { outline, width, height, baseline }: FormulaLook, x: number, y: number) {
+    const own = placed(this.#inside.rights.me, x, y)
+    return { kind: 'formula' as const, ...own, formula, outline, width, height, baseline, ink: [] }
+  }
+
+  #add(item: FormulaItem): void {
+    this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [item] })
+    this.#inside.chooseMade([item.id])
   }
 }

@@ -8,6 +8,8 @@ export type Family = 'sans' | 'serif' | 'hand' | 'mono'
 export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'heart' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve' | 'polyline'
 export type Arrangement = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock' | 'pin' | 'unpin'
 export type Listing = 'none' | 'bullets' | 'numbers'
+export type OfferKind = 'value' | 'decimal' | 'simplified' | 'expanded' | 'factored' | 'solved' | 'steps' | 'derived' | 'integrated' | 'quantity' | 'said'
+export type LineVerdict = 'first' | 'follows' | 'does_not' | 'cannot_tell'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem
@@ -487,11 +489,15 @@ export interface FormulaItem {
   ink: InkItem[]
 }
 
-export interface FormulaSet {
+export interface FormulaLook {
   outline: string
   width: number
   height: number
   baseline: number
+}
+
+export interface FormulaSet {
+  look: FormulaLook
   latex: string
   mathml: string
 }
@@ -700,6 +706,11 @@ export interface LiftedInk {
 }
 
 export type Line = [runs: Run[], baseline: number, width: number]
+
+export interface LineChecked {
+  verdict: LineVerdict
+  sentence: Sentence | null
+}
 
 export interface LineRead {
   rivals: Reading[]
@@ -1662,6 +1673,13 @@ export interface WetInk {
   connection: string
   seat: string
   wet: Wet
+}
+
+export interface WorkedOffer {
+  kind: OfferKind
+  formula: string
+  look: FormulaLook | null
+  sentence: Sentence | null
 }
 
 export interface WrapUp {

@@ -20,15 +20,20 @@ export interface Words {
   'a-formula-cannot-be-set': null
   'a-formula-has-an-odd': { sign: string | number }
   'a-formula-has-at-most': { signs: string | number }
+  'a-formula-has-no-meaning': null
   'a-formula-has-too-many': null
+  'a-formula-has-two-values': null
   'a-formula-is-empty': null
   'a-formula-is-too-deep': null
+  'a-formula-is-too-long-to': null
   'a-formula-lacks-something': null
   'a-hand-that-was-taken': null
   'a-lesson-is-on-this': null
   'a-lesson-is-up-to': { lessonminutes: string | number }
   'a-lesson-with': { tutor: string | number }
+  'a-line-has-no-meaning': null
   'a-line-has-two-handles': null
+  'a-line-is-of-another-kind': null
   'a-link-begins-with-http': null
   'a-mind-map-has-at': { mapparts: string | number }
   'a-new-page-starts-empty': null
@@ -45,6 +50,7 @@ export interface Words {
   'a-picture-of-the-board': null
   'a-plan-has-up-to': { plannedpages: string | number }
   'a-point-is-not-finite': null
+  'a-point-solves-only-one': { where: string | number }
   'a-question-has-to-different': { options: string | number; options2: string | number }
   'a-room-has-at-most': { boards: string | number }
   'a-room-has-between-1': { boards: string | number }
@@ -62,6 +68,8 @@ export interface Words {
   'a-trace-has-a-point': { point: string | number }
   'a-trace-has-a-point-2': { point: string | number }
   'a-trace-has-between-1': { samples: string | number }
+  'a-unit-is-not-known': { unit: string | number }
+  'a-value-is-too-large': null
   'account-goes': { rooms: string | number }
   'accounts-on-this-server-are': null
   'accounts-on-this-server-are-2': null
@@ -235,8 +243,10 @@ export interface Words {
   'check-say-something': null
   'check-scribble': null
   'check-sound': null
+  'check-the-working': null
   'check-try': null
   'check-try-hint': null
+  'checking-the-lines': null
   'choose': null
   'choose-a-picture': null
   'choose-all': null
@@ -470,6 +480,7 @@ export interface Words {
   'eraser-rubs': null
   'eraser-strokes': null
   'eraser-takes': null
+  'every-number-solves-it': null
   'every-seat-in-this-room': null
   'everybody': null
   'everybody-has-a-desk': null
@@ -654,6 +665,7 @@ export interface Words {
   'invite-subject': { room: string | number }
   'is-here': null
   'is-writing': null
+  'it-takes-too-long': null
   'italic': null
   'keep-for-later': null
   'keep-it': null
@@ -745,11 +757,15 @@ export interface Words {
   'lifting-ink': null
   'light': null
   'line': null
+  'line-cannot-tell': null
   'line-check-good': { ms: string | number }
   'line-check-loses': { lost: string | number; of: string | number }
   'line-check-none': null
   'line-check-slow': { ms: string | number }
+  'line-does-not': null
+  'line-first': null
   'line-flooding': null
+  'line-follows': null
   'line-poor': null
   'line-slow': null
   'line-up': null
@@ -891,9 +907,11 @@ export interface Words {
   'note-colour': null
   'note-how': null
   'nothing-has-been-said-yet': null
+  'nothing-is-divided-by-0': null
   'nothing-is-known-of-it': null
   'nothing-kept-for': { minutes: string | number }
   'nothing-made-yet': null
+  'nothing-more-to-work-out': null
   'nothing-to-bring-back': null
   'nothing-typed-or-written-reads': { words: string | number }
   'nowhere-in-particular': null
@@ -903,6 +921,17 @@ export interface Words {
   'of-people': { count: string | number; done: string | number }
   'of-the-pdf': null
   'of-the-web-page': null
+  'offer-decimal': null
+  'offer-derived': null
+  'offer-expanded': null
+  'offer-factored': null
+  'offer-integrated': null
+  'offer-quantity': null
+  'offer-said': null
+  'offer-simplified': null
+  'offer-solved': null
+  'offer-steps': null
+  'offer-value': null
   'office-made-nothing': null
   'office-not-here': null
   'office-took-too-long': null
@@ -1212,6 +1241,7 @@ export interface Words {
   'set-all-words': null
   'set-code': null
   'set-picked': null
+  'set-the-marks': null
   'shadows-and-sundials': null
   'sheet-corners-hint': null
   'shelf': null
@@ -1288,6 +1318,9 @@ export interface Words {
   'smaller': null
   'snap': null
   'solid': null
+  'solutions-are-gained': { gained: string | number }
+  'solutions-are-lost': { lost: string | number }
+  'solutions-are-lost-and-gained': { gained: string | number; lost: string | number }
   'some-people': null
   'somebody': null
   'somebody-has-that-user-name': null
@@ -1409,6 +1442,7 @@ export interface Words {
   'that-board-is-no-longer': null
   'that-board-was-deleted-by': null
   'that-browser-is-signed-out': null
+  'that-cannot-be-worked-out': null
   'that-code-is-not-good': null
   'that-is-characters-are-the': { count: string | number; said: string | number }
   'that-is-longer-than-characters': { words: string | number }
@@ -1422,8 +1456,10 @@ export interface Words {
   'that-is-none-of-the': null
   'that-is-not-the-code': null
   'that-is-not-the-password': null
+  'that-is-not-true': null
   'that-is-on-the-board': null
   'that-is-too-large-a': null
+  'that-is-true': null
   'that-link-is-not-good': null
   'that-message-is-larger-than': null
   'that-name-and-password-do': null
@@ -1478,6 +1514,7 @@ export interface Words {
   'the-request-could-not-be': { error: string | number }
   'the-room-in-the-file': { error: string | number }
   'the-server-could-not-understand': { error: string | number }
+  'the-sign-has-to-be-turned': null
   'the-step-names-no-item': null
   'the-stroke-has-a-point': null
   'the-stroke-has-samples-are': { count: string | number; samples: string | number }
@@ -1490,6 +1527,8 @@ export interface Words {
   'the-trace-format-has-no': null
   'the-tutor-has-asked-you': null
   'the-tutor-has-sent-you': null
+  'the-values-differ': { one: string | number; other: string | number }
+  'the-values-differ-at': { one: string | number; other: string | number; where: string | number }
   'the-whole-room': null
   'their-pens-may': null
   'theme-day': null
@@ -1502,6 +1541,7 @@ export interface Words {
   'there-is-no-ink-to': null
   'there-is-no-room-at': null
   'there-is-no-room-for': null
+  'there-is-no-solution': null
   'there-is-no-such-file': null
   'there-is-no-such-picture': null
   'there-is-no-text-to': null
@@ -1709,6 +1749,8 @@ export interface Words {
   'unfold': null
   'unfold-question': null
   'ungroup': null
+  'units-do-not-belong-there': null
+  'units-do-not-go-together': null
   'unlock': null
   'unpin-the-background': { count: string | number }
   'unread': { count: string | number }
@@ -1759,7 +1801,10 @@ export interface Words {
   'words-in-the-figure': null
   'words-of-the-cell': null
   'words-of-the-note': null
+  'work-it-out': null
   'work-of': { name: string | number }
+  'working-has-two-lines': { lines: string | number }
+  'working-it-out': null
   'works': null
   'wrap-up': null
   'wrap-up-facts': { minutes: string | number; pages: string | number; students: string | number }

@@ -85,5 +85,5 @@ TYPED = {
 #: Rows of signs on the keyboard.
 TYPED_SIGNS = {
     "<=>": r"\Leftrightarrow", "<=": r"\le", ">=": r"\ge", "!=": r"\ne", "<->": r"\rightleftharpoons", "=>": r"\Rightarrow", "->": r"\rightarrow",
-    "<-": r"\leftarrow", "+-": r"\pm", "~~": r"\approx", "...": r"\dots", "**": "^", "*": r"\cdot",
+    "+-": r"\pm", "~~": r"\approx", "...": r"\dots", "**": "^", "*": r"\cdot",
 }  # fmt: skip

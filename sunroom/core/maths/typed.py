@@ -375,7 +375,7 @@ class _Keyboard(_Reader):
             if self.next == "/" and nodes and not _is_sign(nodes[-1]):
                 self.take()
                 self._skip_space()
-                below = self._operand(stops)
+                below = self._operand(stops, _is_unit(nodes[-1]))
                 start = _product_start(nodes)
                 nodes[start:] = [Fraction(_bare_row(tuple(nodes[start:])), _bare_row(below))]
             else:
@@ -388,15 +388,20 @@ class _Keyboard(_Reader):
         while self.next.isspace() and self.next != "\n":
             self.take()
 
-    def _operand(self, stops: frozenset[str]) -> tuple[Node, ...]:
-        """One thing with its scripts, and a minus before it."""
+    def _operand(self, stops: frozenset[str], unit: bool = False) -> tuple[Node, ...]:
+        """One thing with its scripts, and a minus before it; below a unit another one."""
         if not self.next or self.next == "\n" or self.next in stops:
             raise MalformedError("formula", said("a-formula-lacks-something"))
         if self.next in "-−+":
             sign = self.take()
             self._skip_space()
             return (Sign("-" if sign != "+" else "+"), *self._operand(stops))
-        return self._scripted(self._atom(stops), stops)
+        below = self._scripted(self._atom(stops, unit), stops)
+        if _is_function(below[-1]):
+            self._skip_space()
+            if self.next and self.next != "\n" and self.next not in stops:
+                return (*below, *self._scripted(self._atom(stops), stops))
+        return below[1:] if isinstance(below[0], Gap) else below
 
     def _scripted(self, base: Row, stops: frozenset[str]) -> tuple[Node, ...]:
         sub = sup = None
@@ -534,7 +539,14 @@ def _product_start(nodes: list[Node]) -> int:
         if _is_function(nodes[start - 1]):
             return start - 1 if isinstance(nodes[start], Fenced) else start
         start -= 1
+        if start and isinstance(nodes[start], Number) and isinstance(nodes[start - 1], Number):
+            break  # a whole number before a fraction
     return start
+
+
+def _is_unit(node: Node) -> bool:
+    base = node.base.nodes[-1] if isinstance(node, Script) and node.base.nodes else node
+    return isinstance(base, Sign) and base.upright
 
 
 def _is_large(node: Node) -> bool:

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import resource
 from base64 import b64encode
 from collections import OrderedDict
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 from functools import lru_cache
 from pathlib import Path
 from typing import Any, Literal, TypeVar
@@ -44,13 +46,14 @@ from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.notation import latex_of, mathml_of
+from sunroom.core.maths.offers import Checked, OfferKind
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
-from sunroom.core.sentences import Sentence
+from sunroom.core.sentences import Sentence, said
 from sunroom.core.shapes import (
     Figure,
     Part,
@@ -73,6 +76,8 @@ PROCESSES = 2
 
 #: Limits of one job: to read ink, and to make or take a file.
 READ_S, FILE_S = 10.0, 60.0
+#: Working out a formula: how long it may take, and how much memory more.
+MATHS_S, MATHS_BYTES = 5.0, 700_000_000
 #: Readings kept at hand, and how large the ink of one may be that is kept.
 KEPT_READINGS, MAX_KEPT_INK = 200, 200_000
 #: Hands that a worker keeps at hand.
@@ -315,6 +320,15 @@ def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], pa
     return page_png(_page(page), resources.typesetter(), width_px, pictures, parts)
 
 
+class WorkedOut(msgspec.Struct, frozen=True):
+    """One thing that a formula is worked out to: a formula, set, or a sentence."""
+
+    kind: OfferKind
+    formula: str
+    setting: Setting | None = None
+    sentence: Sentence | None = None
+
+
 def set_typed(formula: str) -> tuple[Setting, str, str] | Sentence:
     """A typed formula set, in LaTeX and in MathML, or the sentence that says why not."""
     try:
@@ -322,6 +336,52 @@ def set_typed(formula: str) -> tuple[Setting, str, str] | Sentence:
         return set_formula(formula), latex_of(row), mathml_of(row)
     except MalformedError as error:
         return error.sentence
+
+
+def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
+    """What a formula can be worked out to, each set, or the sentence that says why nothing."""
+    from sunroom.core.maths.work import work_out
+
+    try:
+        with bounded_memory(MATHS_BYTES):
+            offers = work_out(read_formula(formula))
+        made = []
+        for offer in offers:
+            lines = r" \\ ".join(offer.lines)
+            made.append(WorkedOut(offer.kind, lines, set_formula(lines) if lines else None, offer.sentence))
+        return made
+    except MalformedError as error:
+        return error.sentence
+    except (MemoryError, RecursionError):
+        return said("it-takes-too-long")
+    except (NotImplementedError, TypeError, ValueError, AttributeError, ArithmeticError):
+        # The algebra is another's: what it cannot do is told.
+        return said("that-cannot-be-worked-out")
+
+
+def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
+    """How each line stands to the one before."""
+    from sunroom.core.maths.work import check_working
+
+    try:
+        with bounded_memory(MATHS_BYTES):
+            return check_working([read_formula(formula) for formula in formulas])
+    except MalformedError as error:
+        return error.sentence
+    except (MemoryError, RecursionError):
+        return said("it-takes-too-long")
+
+
+@contextmanager
+def bounded_memory(more: int) -> Iterator[None]:
+    """What is done inside may take so many bytes more than are in use; beyond it meets a MemoryError."""
+    pages = int(Path("/proc/self/statm").read_text().split()[0])
+    before = resource.getrlimit(resource.RLIMIT_AS)
+    resource.setrlimit(resource.RLIMIT_AS, (pages * resource.getpagesize() + more, before[1]))
+    try:
+        yield
+    finally:
+        resource.setrlimit(resource.RLIMIT_AS, before)
 
 
 def make_svg(page: PackedPage, title: str, pictures: dict[str, bytes], parts: Parts) -> bytes:

@@ -1,23 +1,27 @@
 <script lang="ts">
   /** A formula as it is typed, how it will look, and signs that are on no keyboard. */
   import { tick } from 'svelte'
-  import { FORMULA_UNITS, MAX_FORMULA, type FormulaSet } from '../../wire/generated'
+  import { MAX_FORMULA, type FormulaSet } from '../../wire/generated'
   import type { FormulaTyping } from '../../lesson/formulas.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import { t } from '../../words/words.svelte'
   import { SIGN_GROUPS } from './signs'
+  import FormulaPicture from '../sill/FormulaPicture.svelte'
 
   let { session, typing }: { session: Session; typing: FormulaTyping } = $props()
+  // What it is opened for stays, while it closes too.
   // svelte-ignore state_referenced_locally
-  let formula = $state(typing.item?.formula ?? '')
+  const { item, at } = typing
+  let formula = $state(item?.formula ?? '')
   let made = $state.raw<FormulaSet | null>(null)
   let problem = $state('')
   let group = $state(0)
   let field: HTMLTextAreaElement
   let dialog: Dialog
   let copied = $state(false)
+  let keeping = false
 
   /** Typing goes on while the last state is being set; what comes late is not shown. */
   const PAUSE_MS = 60
@@ -62,12 +66,15 @@
 
   async function keep(event?: Event) {
     event?.preventDefault()
+    if (keeping || !formula.trim()) return
+    keeping = true
     try {
       const found = await session.formulas.preview(formula)
-      if (typing.item) session.formulas.edit(typing.item, formula)
-      else session.formulas.put(formula, found, typing.at)
+      if (item) session.formulas.edit(item, formula)
+      else session.formulas.put(formula, found.look, at)
       dialog.close()
     } catch (error) {
+      keeping = false
       problem = (error as Error).message
       field.focus()
     }
@@ -87,7 +94,7 @@
 
 <Dialog
   bind:this={dialog}
-  title={t(typing.item ? 'formula-change' : 'formula-new')}
+  title={t(item ? 'formula-change' : 'formula-new')}
   width={640}
   onclose={() => (session.formulas.typing = null)}
 >
@@ -111,10 +118,7 @@
     </label>
     <div class="preview" class:stale={Boolean(problem)} role="img" aria-label={t('formula-preview')}>
       {#if made}
-        {@const [width, height] = [made.width * FORMULA_UNITS, made.height * FORMULA_UNITS]}
-        <svg viewBox="0 0 {width} {height}" style:--w={made.width} style:--h={made.height}>
-          <path d={made.outline} />
-        </svg>
+        <FormulaPicture look={made.look} px={34} />
       {/if}
     </div>
     <p class="problem" id="formula-problem" aria-live="polite">{problem}</p>
@@ -137,7 +141,7 @@
       {/if}
       <span class="spring"></span>
       <Button kind="go" type="submit" disabled={!formula.trim()}
-        >{t(typing.item ? 'keep-it' : 'formula-put')}</Button
+        >{t(item ? 'keep-it' : 'formula-put')}</Button
       >
     </div>
   </form>
@@ -176,13 +180,7 @@
     border-bottom: 2px solid var(--sand-line);
     padding: 10px;
   }
-  .preview svg {
-    width: calc(var(--w) * 34px);
-    max-width: 100%;
-    max-height: 230px;
-    fill: var(--ink);
-  }
-  .stale svg {
+  .stale :global(svg) {
     opacity: 0.35;
   }
   .problem {

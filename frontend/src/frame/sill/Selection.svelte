@@ -11,6 +11,9 @@
   import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
+  import WorkPanel from './WorkPanel.svelte'
+  import CheckPanel from './CheckPanel.svelte'
+  import { linesOfWorking } from '../../lesson/working'
   import InkWells from './InkWells.svelte'
   import { SURE_TEXT } from '../../wire/generated'
   import { t, told } from '../../words/words.svelte'
@@ -31,6 +34,7 @@
   const table = $derived(items.length === 1 && items[0]!.kind === 'table' ? items[0]! : null)
   const picture = $derived(items.length === 1 && items[0]!.kind === 'picture' ? items[0]! : null)
   const formula = $derived(items.length === 1 && items[0]!.kind === 'formula' ? items[0]! : null)
+  const formulas = $derived(items.filter((item) => item.kind === 'formula'))
   const card = $derived(items.length === 1 && items[0]!.kind === 'card' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
@@ -170,6 +174,18 @@
     >{t('card-play-all')}</Button
   >
 {/snippet}
+{#snippet works()}
+  <Popover label={t('work-it-out')}>
+    {#snippet face()}{t('work-it-out')}{/snippet}
+    {#snippet children(close)}<WorkPanel {session} formula={formula!} onclose={close} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet checks()}
+  <Popover label={t('check-the-working')}>
+    {#snippet face()}{t('check-the-working')}{/snippet}
+    {#snippet children(close)}<CheckPanel {session} {formulas} onclose={close} />{/snippet}
+  </Popover>
+{/snippet}
 {#snippet reformula()}<Button
     onclick={() => (session.formulas.typing = { item: formula, at: [formula!.x, formula!.y] })}
     >{t('formula-change')}</Button
@@ -229,6 +245,9 @@
       Boolean(card?.file) && session.cards.leads && { key: 'plays', part: plays },
       card && { key: 'opens', part: opens },
       card && changeable && { key: 'recard', part: recard },
+      formula && session.rights.may('add_formula') && { key: 'works', part: works },
+      formulas.length === items.length &&
+        linesOfWorking(formulas).length > 1 && { key: 'checks', part: checks },
       formula && changeable && { key: 'reformula', part: reformula },
       changeable && !card && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },
