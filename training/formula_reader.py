@@ -3,7 +3,7 @@
     python -m training.formula_reader MINUTES     trains for so long, and goes on from training/var/formulas.pt when it is there
     python -m training.formula_reader 0           writes sunroom/models/formulas.onnx from there
 
-Formulas are made on the fly by other processes; each is seen about four times.
+Formulas are made on the fly by other processes; each is seen once or twice.
 """
 
 from __future__ import annotations
@@ -14,7 +14,6 @@ import sys
 import time
 from multiprocessing import get_context
 from multiprocessing.queues import Queue
-from queue import Empty
 from typing import Any, NamedTuple
 
 import numpy as np
@@ -31,7 +30,7 @@ from training.written_maths import APART, CLASSES, RELATIONS
 KEPT = TRACED / "formulas.pt"
 #: Strokes in a batch, at most; batches of a like length that are drawn together.
 BATCH_STROKES, BUCKETS = 640, 6
-CHUNK, SEEN_TIMES, POOL = 32, 4, 12_000
+CHUNK, SEEN_TIMES, POOL = 32, 1.5, 12_000
 BEST_RATE = 1.2e-3
 WARM_UP_S, REPORT_S = 120.0, 180.0
 #: Kept from training, for looking at while it learns.
@@ -79,12 +78,8 @@ def train(net: FormulaNet, seconds: float) -> None:
     held_out = held_out_samples()
     print(f"{sum(p.numel() for p in net.parameters()):,} parameters", flush=True)
     while (now := time.time() - start) < seconds:
-        while True:
-            try:
-                # What is ready is taken; what is not is waited for only where too little has been made.
-                new = queue.get(timeout=0.03 if made >= 16 * CHUNK and seen / SEEN_TIMES <= made else None)
-            except Empty:
-                break
+        while made < 16 * CHUNK or seen / SEEN_TIMES > made:
+            new = queue.get()
             made += len(new)
             for one in new:
                 if len(pool) < POOL:
