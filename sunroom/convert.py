@@ -2,10 +2,11 @@
 
     ./run convert --to text strokes.jsonl
     ./run convert --to shapes drawing.inkml
+    ./run convert --to maths strokes.jsonl          (readings as LaTeX)
     … | ./run convert --to text
     ./run convert --to pdf lesson.board.zip          (or html, svg, png, inkml, package; -o FILE)
 
-A board is a package or InkML; svg, png and inkml are one file for each page. For text and shapes, input is JSON lines, each {"strokes": [[[x, y], …], …]} with pressure (0–1) and time (ms) as optional
+A board is a package or InkML; svg, png and inkml are one file for each page. For text, shapes and maths, input is JSON lines, each {"strokes": [[[x, y], …], …]} with pressure (0–1) and time (ms) as optional
 third and fourth number, or one InkML document. Output is one JSON line for each input; a line that
 cannot be understood gets {"error": {"field": …, "message": …}} and the rest goes on.
 """
@@ -44,7 +45,7 @@ def main(arguments: list[str] | None = None) -> int:
     parser = argparse.ArgumentParser(
         prog="run convert", description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
     )
-    parser.add_argument("--to", choices=("text", "shapes", *WHOLE, *BY_PAGE), required=True)
+    parser.add_argument("--to", choices=("text", "shapes", "maths", *WHOLE, *BY_PAGE), required=True)
     parser.add_argument("-o", "--out", type=Path, help="the file to write; beside the board when left out")
     parser.add_argument(
         "file", nargs="?", help="JSON lines, InkML or a package; standard input when left out"
@@ -70,7 +71,9 @@ def main(arguments: list[str] | None = None) -> int:
 
 
 def convert(strokes: Strokes, to: str) -> dict[str, Any]:
-    """Readings or shapes of one set of strokes, as the answer line."""
+    """Readings, shapes or formulas of one set of strokes, as the answer line."""
+    if to == "maths":
+        return {"readings": resources.written_reader().read(strokes)}
     if to == "shapes":
         return {"shapes": resources.finder().find(strokes)}
     return {"readings": resources.reader().read(strokes)}

@@ -16,6 +16,8 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
+from sunroom.core.maths.strokes import Seen
+from sunroom.core.maths.written import WrittenReader
 from sunroom.core.reading import Reader
 from sunroom.core.reading.joint import Weights
 from sunroom.core.reading.prior import Prior
@@ -110,6 +112,18 @@ def finder() -> Finder:
         return probabilities
 
     return Finder(look, classes)
+
+
+@cache
+def written_reader() -> WrittenReader:
+    """The reader of written maths with its net; built once in each process."""
+    net, classes = _net("formulas")
+
+    def look(seen: Seen) -> Any:
+        pictures = seen.pictures.astype(np.float32) / np.float32(255)
+        return net(pictures=pictures, measures=seen.measures, pairs=seen.pairs)
+
+    return WrittenReader(look, classes)
 
 
 @cache

@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import (
     Board,
     CardItem,
+    FormulaItem,
     InkItem,
     Item,
     NoteItem,
@@ -93,7 +94,7 @@ def ink_items(draw: st.DrawFn, item_id: str | None = None) -> InkItem:
 @st.composite
 def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
     chosen = item_id or draw(st.sampled_from(ITEM_IDS))
-    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table", "picture", "card"]))
+    kind = draw(st.sampled_from(["ink", "text", "shape", "note", "table", "picture", "card", "formula"]))
     if kind == "ink":
         return draw(ink_items(chosen))
     by, x, y = draw(st.sampled_from(SEATS)), draw(places), draw(places)
@@ -109,6 +110,11 @@ def items(draw: st.DrawFn, item_id: str | None = None) -> Item:
         return TableItem(
             id=chosen, x=x, y=y, map=draw(turns), by=by, columns=(80.0,), rows=(30.0, 30.0), cells=("θ", ""),
             colour=COLOURS[0],
+        )  # fmt: skip
+    if kind == "formula":
+        return FormulaItem(
+            id=chosen, x=x, y=y, map=draw(turns), by=by, formula=draw(st.sampled_from(["x^2", "(a+b)/2", "sqrt(x)=1"])),
+            size=24, colour=COLOURS[0],
         )  # fmt: skip
     if kind == "card":
         own = draw(st.booleans())

@@ -14,6 +14,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import (
     Board,
     CardItem,
+    FormulaItem,
     History,
     InkItem,
     PageHead,
@@ -40,6 +41,7 @@ from sunroom.core.board.requests import (
     DrawFigure,
     DropBay,
     EditCard,
+    EditFormula,
     EditPage,
     EditText,
     GoneError,
@@ -49,6 +51,7 @@ from sunroom.core.board.requests import (
     Redo,
     RubItems,
     SetCell,
+    SetMaths,
     SetTable,
     StyleItems,
     SwapPicture,
@@ -157,6 +160,7 @@ class Steps(TestCase):
         line = DrawFigure(PAGE, "line-001", "line", 0, 0, 90, 90, "#16222b", 2.0)
         conversions = {
             Typeset: Typeset(PAGE, ("stroke-1",), "text-1", "sun"),
+            SetMaths: SetMaths(PAGE, ("stroke-1",), "formula-1", "x^2"),
             TrueUp: TrueUp(PAGE, ("stroke-1",), "shape-1", "line", ((0, 0), (9, 9)), False, False),
             TrueUpAll: TrueUpAll(
                 PAGE, (TrueUp(PAGE, ("stroke-1",), "shape-2", "line", ((0, 0), (9, 9)), False, False),)
@@ -181,11 +185,13 @@ class Steps(TestCase):
         bay = PutBay(PAGE, Bay("bay-0001", 0, 0, 100, 100))
         shown = PictureItem(id="shown-01", picture="picture-1", width=60, height=40)
         led = CardItem(id="card-001", of="link", title="Dials", address="https://dials.example")
-        board = apply(board, AddItems(PAGE, (shown, led)))
+        formula = FormulaItem(id="formula-2", formula="x^2", size=24, colour="#16222b")
+        board = apply(board, AddItems(PAGE, (shown, led, formula)))
         crop = CropPicture(PAGE, "shown-01", (0.5, 0.0, 1.0, 1.0))
         swap = SwapPicture(PAGE, "shown-01", "picture-2", 1.4)
         card = EditCard(PAGE, "card-001", "Sundials", "https://dials.example/noon")
-        for request in (cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap, card):
+        cubed = EditFormula(PAGE, "formula-2", "x^3")
+        for request in (cubed, cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap, card):
             asked[type(request)] = (request, resolve(board, request, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}

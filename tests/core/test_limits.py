@@ -11,6 +11,7 @@ import numpy as np
 
 from sunroom.core.board import (
     CardItem,
+    FormulaItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -27,12 +28,14 @@ from sunroom.core.board.requests import (
     ArrangeItems,
     ChangeTable,
     DrawFigure,
+    EditFormula,
     EditPage,
     EditText,
     MoveEnds,
     PutBay,
     RubItems,
     SetCell,
+    SetMaths,
     SetTable,
     Side,
     StyleItems,
@@ -66,6 +69,7 @@ SHAPE = ShapeItem(
 NOTE = NoteItem(id="note-001", text="noon", width=160, height=120, colour="#cfe8dc")
 TABLE = TableItem(id="table-01", columns=(60,), rows=(30,), cells=("noon",), colour="#16222b")
 CARD = CardItem(id="card-001", of="link", title="Sundials", address="https://dials.example")
+FORMULA = FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b")
 PICTURE = PictureItem(id="pict-001", picture="picture-1", width=80, height=60)
 FIGURE = DrawFigure(PAGE, "figure-1", "star", 0, 0, 90, 90, "#16222b", 2.0)
 
@@ -85,6 +89,8 @@ BAD_ITEMS: list[tuple[Any, dict[str, list[Any]]]] = [
              "size": [0]}),
     (CARD, {"title": ["", "x" * 200, "a\x00"], "address": ["", "javascript:alert(1)", "file:///etc/passwd", "https://a b", "https://" + "a" * 600],
             "file": ["medium-01", "../etc"], "width": [5, NAN], "height": [9_999]}),
+    (FORMULA, {"formula": ["", "  ", "a\x00b", "x" * 1_001], "size": [0, NAN, 9_000], "colour": ["red"],
+               "ink": [(INK,) * (MAX_INNER_INK + 1), (msgspec.structs.replace(INK, width=NAN),)]}),
     (PICTURE, {"picture": ["", "../../etc"], "width": [0, NAN], "height": [1e9], "opacity": [0]}),
 ]  # fmt: skip
 
@@ -100,6 +106,10 @@ BAD_REQUESTS: list[Any] = [
     Typeset(PAGE, ("stroke-1",), "text-001", ""),
     Typeset(PAGE, ("stroke-1",), "x", "noon"),
     Typeset(PAGE, (), "text-001", "noon"),
+    SetMaths(PAGE, (), "formula-1", "x^2"),
+    SetMaths(PAGE, ("stroke-1",), "x", "x^2"),
+    SetMaths(PAGE, ("stroke-1",), "formula-1", ""),
+    EditFormula(PAGE, "formula-1", "x" * 1_001),
     TrueUp(PAGE, ("stroke-1",), "shape-01", "line", ((0, 0),), False, False),
     TrueUp(PAGE, ("stroke-1",), "shape-01", "line", ((0, 0), (1, 1), (2, 2)), False, True),
     TrueUpAll(PAGE, ()),

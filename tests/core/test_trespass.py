@@ -19,6 +19,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import (
     Board,
     CardItem,
+    FormulaItem,
     InkItem,
     Item,
     PageHead,
@@ -42,6 +43,7 @@ from sunroom.core.board.requests import (
     DrawFigure,
     DropBay,
     EditCard,
+    EditFormula,
     EditPage,
     EditText,
     GoneError,
@@ -52,6 +54,7 @@ from sunroom.core.board.requests import (
     PutBay,
     RubItems,
     SetCell,
+    SetMaths,
     SetTable,
     StyleItems,
     SwapPicture,
@@ -107,7 +110,9 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
         "id": item_id, "x": draw(places), "y": draw(places), "z": draw(st.integers(1, 20)) / 2, "by": draw(st.sampled_from(SEATS)),
         "locked": draw(st.sampled_from([False, False, False, True])), "group": draw(st.sampled_from(["", "group-1"])),
     }  # fmt: skip
-    match draw(st.sampled_from(["ink", "text", "shape", "line", "table", "picture", "card", "other"])):
+    match draw(
+        st.sampled_from(["ink", "text", "shape", "line", "line", "table", "picture", "card", "formula", "other"])
+    ):
         case "ink":
             return msgspec.structs.replace(draw(ink()), **common)
         case "text":
@@ -123,6 +128,10 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
             return PictureItem(picture="picture-1", width=60, height=40, **common)
         case "card":
             return CardItem(of="link", title="noon", address="https://dials.example", **common)
+        case "formula":
+            return FormulaItem(
+                formula="x^2", size=24, colour="#16222b", width=1.0, height=1.0, ink=inner, **common
+            )
         case "table":
             return TableItem(columns=(80.0,), rows=(30.0,), cells=("h",), colour="#16222b", **common)
         case _:
@@ -210,6 +219,10 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return SwapPicture(page, one(PictureItem), "picture-2", 0.5)
         case 31:
             return EditCard(page, one(CardItem), "Mine now", "https://elsewhere.example")
+        case 33:
+            return EditFormula(page, one(FormulaItem), "x^3")
+        case 34:
+            return SetMaths(page, written, item_id, "x^2")
         case 14:
             return Typeset(page, written, item_id, "noon")
         case 15:
@@ -246,7 +259,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(33)
+KINDS = range(35)
 
 
 @st.composite

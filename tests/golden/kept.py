@@ -17,6 +17,7 @@ import numpy as np
 
 from sunroom.core.board import (
     CardItem,
+    FormulaItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -131,12 +132,26 @@ CARDS = (
 )  # fmt: skip
 
 
+FORMULAS = (
+    AddItems(
+        "page-002",
+        (
+            FormulaItem(
+                id="formula-1", z=10.0, formula="x^2", size=27.5, colour="#16222b", outline="M0 0L10 0Q5 5 0 10Z", width=1.2,
+                height=1.1, baseline=0.8, ink=(ITEMS[0],),
+            ),
+        ),
+    ),
+)  # fmt: skip
+
+
 def main() -> None:
     from sunroom.core.formats.kept import VERSIONS
 
     version = max(VERSIONS.values())
     _write(f"kept-{version}", values())
     _write(f"kept-{version}-cards", {"step": CARDS})
+    _write(f"kept-{version}-formulas", {"step": FORMULAS})
 
 
 def _write(name: str, kinds: Mapping[str, Sequence[Any]]) -> None:

@@ -245,6 +245,13 @@ export class Chosen {
     })
   }
 
+  /** Selected ink to a set formula. */
+  setMaths(formula: string, ids = this.#selection.ink()): void {
+    const id = newId()
+    this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula })
+    this.#inside.chooseMade([id])
+  }
+
   /** Selected converted items back to the ink they came from. */
   asWritten(): void {
     const ids = this.#selection

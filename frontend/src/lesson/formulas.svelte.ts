@@ -9,6 +9,8 @@ import type { Inside } from './inside'
 export interface FormulaTyping {
   item: FormulaItem | null
   at: Point
+  /** Ink that it is to take the place of, and what that was read as. */
+  ink?: { ids: string[]; formula: string }
 }
 
 /** Room between a formula and what it is worked out to, in sizes. */

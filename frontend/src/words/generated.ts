@@ -558,6 +558,7 @@ export interface Words {
   'formula-copy-latex': null
   'formula-copy-mathml': null
   'formula-hint': null
+  'formula-how': null
   'formula-new': null
   'formula-preview': null
   'formula-put': null
@@ -963,6 +964,8 @@ export interface Words {
   'opening-your-account': null
   'or-drop-one-on-the': null
   'order': null
+  'other-formulas': null
+  'other-formulas-short': null
   'other-readings': null
   'out-of-room': null
   'outbox': null
@@ -1239,6 +1242,7 @@ export interface Words {
   'server-could-not': { status: string | number }
   'server-silent': null
   'set-all-words': null
+  'set-as-maths': null
   'set-code': null
   'set-picked': null
   'set-the-marks': null
@@ -1736,6 +1740,7 @@ export interface Words {
   'two-items-of-a-page': null
   'two-items-of-the-step': null
   'two-pages-of-the-board': null
+  'type-the-formula': null
   'type-the-rooms-title-to': null
   'type-to-say-that-you': { title: string | number }
   'typed-words-and-ink-by': null

@@ -8,6 +8,7 @@ Here the likeliest whole is put together from that: strokes to signs, signs to a
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field
 
@@ -512,6 +513,15 @@ def _joined(parts: list[str]) -> str:
 def _ends_in_command(text: str) -> bool:
     letters = len(text) - len(text.rstrip("abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"))
     return bool(letters) and text[: len(text) - letters].endswith("\\")
+
+
+def looks_like_maths(latex: str) -> bool:
+    """Whether a reading has what words have not: fractions, powers, roots, an equals sign between two things."""
+    return any(mark in latex for mark in _MARKS) or bool(_EQUATION.search(latex))
+
+
+_MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", "^{", "_{", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
+_EQUATION = re.compile(r"\S\s*[=<>]\s*\S")
 
 
 def oddness(latex: str) -> float:

@@ -27,7 +27,7 @@ CallTrouble = Literal["", "no_voice", "silent", "no_face", "no_way"]
 Travel = Literal["good", "slow", "poor", "flooding"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 5
+WIRE = 6
 
 # From the browser
 
@@ -473,12 +473,23 @@ class MindMap(msgspec.Struct, frozen=True):
     of: str = ""
 
 
+class FormulaRead(msgspec.Struct, frozen=True):
+    """A formula that ink may be, how likely it is among its rivals, and how it looks at size 1 (core.maths.setting)."""
+
+    formula: str
+    score: float
+    outline: str
+    width: float
+    height: float
+
+
 class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     """What ink could be: texts and figures, best first; ``problem`` when it could not be read.
 
     ``figure_first``: the figure is likelier meant; ``unasked``: what may be made of it for whoever always takes what
     is sure. ``sketch`` has its figures when there are several,
-    ``even`` the same made even, when they nearly are.
+    ``even`` the same made even, when they nearly are. ``formulas`` are the same ink as written maths, ``maths_first`` when it
+    is rather that than words.
     """
 
     ref: int
@@ -488,6 +499,8 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     sketch: tuple[SketchPart, ...] = ()
     even: tuple[SketchPart, ...] = ()
     figure_first: bool = False
+    formulas: tuple[FormulaRead, ...] = ()
+    maths_first: bool = False
     mind_map: MindMap | None = None
     problem: Sentence | None = None
     unasked: Taken = ""

@@ -18,6 +18,7 @@ from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.core.sentences import said
 from sunroom.core.shapes.even import Neighbour
 from sunroom.live.wire.messages import (
+    FormulaRead,
     LineRead,
     MapLabel,
     MapLine,
@@ -56,11 +57,12 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
     try:
         hand = await asyncio.to_thread(hands.ink_of_seat, writer)
         branch_of = item_box(word) if word else None
-        found = await workers.read(strokes, language, beside, hand, branch_of, figures, expected)
+        maths = not message.unasked
+        found = await workers.read(strokes, language, beside, hand, branch_of, figures, expected, maths)
     except Exception:
         logger.exception("Reading %d strokes", len(strokes))
         return Readings(message.ref, problem=said("this-ink-could-not-be"))
-    seen = found.readings or found.figures or found.sketch
+    seen = found.readings or found.figures or found.sketch or found.formulas
     problem = None if seen else said("this-cannot-be-read-the")
     ids = [item.id for item in ink]
     lines = tuple(
@@ -78,6 +80,11 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
         sketch,
         even,
         found.figure_first,
+        tuple(
+            FormulaRead(reading.latex, reading.score, made.outline, made.width, made.height)
+            for reading, made in found.formulas
+        ),
+        found.maths_first,
         _mind_map(found, ids, word.id if word else ""),
         problem,
         taken_unasked(found.readings, found.figures[0].score if found.figures else 0.0, found.figure_first),

@@ -49,6 +49,7 @@ from sunroom.core.maths.notation import latex_of, mathml_of
 from sunroom.core.maths.offers import Checked, OfferKind
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.written import FormulaReading, looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
@@ -124,12 +125,13 @@ async def read(
     branch_of: Box | None = None,
     neighbours: tuple[Neighbour, ...] = (),
     expected: frozenset[str] = frozenset(),
+    maths: bool = False,
 ) -> InkRead:
     """As ``read_ink``, in a worker; the same ink is not read twice."""
-    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours, expected)
+    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours, expected, maths)
     found = _read.get(key)
     if found is None:
-        found = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours, expected)
+        found = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours, expected, maths)
         if sum(len(samples) for samples, _ in (*strokes, *beside)) <= MAX_KEPT_INK:
             _read[key] = found
             while len(_read) > KEPT_READINGS:
@@ -162,6 +164,9 @@ class InkRead(msgspec.Struct, frozen=True):
     mind_map: MapFound | None = None
     #: What each label of the mind map says.
     labels: tuple[str, ...] = ()
+    #: The ink as written maths, each with its setting.
+    formulas: tuple[tuple[FormulaReading, Setting], ...] = ()
+    maths_first: bool = False
 
 
 def read_ink(
@@ -172,10 +177,12 @@ def read_ink(
     branch_of: Box | None = None,
     neighbours: tuple[Neighbour, ...] = (),
     expected: frozenset[str] = frozenset(),
+    maths: bool = False,
 ) -> InkRead:
     """What some strokes may be, among the ink beside them and the figures around, written by ``hand``.
 
-    ``branch_of`` is the word of a mind map that they lie next to; ``expected`` are words that are likely here.
+    ``branch_of`` is the word of a mind map that they lie next to; ``expected`` are words that are likely here;
+    ``maths``: whether they are read as a formula too.
     """
     samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
     finder = resources.finder()
@@ -217,7 +224,19 @@ def read_ink(
         first,
         found,
         texts,
+        *(_as_maths(samples) if maths else ()),
     )
+
+
+def _as_maths(samples: list[NDArray[np.float64]]) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
+    """What of the readings as a formula can be set, and whether it is rather one than words."""
+    made = []
+    for reading in resources.written_reader().read(samples):
+        try:
+            made.append((reading, set_formula(reading.latex)))
+        except MalformedError:
+            continue
+    return tuple(made), bool(made) and looks_like_maths(made[0][0].latex)
 
 
 @lru_cache(maxsize=4)

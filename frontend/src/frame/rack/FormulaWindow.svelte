@@ -13,8 +13,8 @@
   let { session, typing }: { session: Session; typing: FormulaTyping } = $props()
   // What it is opened for stays, while it closes too.
   // svelte-ignore state_referenced_locally
-  const { item, at } = typing
-  let formula = $state(item?.formula ?? '')
+  const { item, at, ink } = typing
+  let formula = $state(item?.formula ?? ink?.formula ?? '')
   let made = $state.raw<FormulaSet | null>(null)
   let problem = $state('')
   let group = $state(0)
@@ -71,6 +71,7 @@
     try {
       const found = await session.formulas.preview(formula)
       if (item) session.formulas.edit(item, formula)
+      else if (ink) session.chosen.setMaths(formula, ink.ids)
       else session.formulas.put(formula, found.look, at)
       dialog.close()
     } catch (error) {
@@ -140,8 +141,7 @@
         {#if copied}<span role="status">{t('formula-copied')}</span>{/if}
       {/if}
       <span class="spring"></span>
-      <Button kind="go" type="submit" disabled={!formula.trim()}
-        >{t(item ? 'keep-it' : 'formula-put')}</Button
+      <Button kind="go" type="submit" disabled={!formula.trim()}>{t(item ? 'keep-it' : 'formula-put')}</Button
       >
     </div>
   </form>

@@ -1,13 +1,19 @@
 <script lang="ts">
-  /** A set formula, ``px`` high at size 1; who does not see it hears its words from what is around it. */
+  /** A set formula of a size, at most ``most`` px high; who does not see it hears it from what is around it. */
   import { FORMULA_UNITS, type FormulaLook } from '../../wire/generated'
 
-  let { look, px }: { look: FormulaLook; px: number } = $props()
+  interface Props {
+    look: Pick<FormulaLook, 'outline' | 'width' | 'height'>
+    px: number
+    most?: number
+  }
+  let { look, px, most = 220 }: Props = $props()
+  const size = $derived(Math.min(px, most / look.height))
 </script>
 
 <svg
   viewBox="0 0 {look.width * FORMULA_UNITS} {look.height * FORMULA_UNITS}"
-  style:width="{look.width * px}px"
+  style:width="{look.width * size}px"
   aria-hidden="true"
 >
   <path d={look.outline} />
@@ -17,7 +23,6 @@
   svg {
     flex: none;
     max-width: 100%;
-    max-height: 230px;
     fill: currentcolor;
   }
 </style>

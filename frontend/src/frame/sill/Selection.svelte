@@ -11,6 +11,7 @@
   import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
+  import FormulaPicture from './FormulaPicture.svelte'
   import WorkPanel from './WorkPanel.svelte'
   import CheckPanel from './CheckPanel.svelte'
   import { linesOfWorking } from '../../lesson/working'
@@ -41,8 +42,9 @@
   const map = $derived(session.selection.readings?.mind_map)
   const figureFirst = $derived(session.selection.readings?.figure_first ?? false)
 
+  const maySet = $derived(session.rights.may('add_formula'))
   const asked = $derived(ink.length > 0 && mayConvert)
-  type Conversion = 'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure'
+  type Conversion = 'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths'
   /** What the ink may become: what it is likeliest to be stands first. */
   const conversions = $derived.by<Conversion[]>(() => {
     const { readings, reading } = session.selection
@@ -55,7 +57,9 @@
       ...(sketch.length > 1 ? (['asSketch'] as const) : []),
       ...(figures.length || sketch.length < 2 ? (['asFigure'] as const) : []),
     ]
-    return figureFirst ? [...figure, ...asMap, ...text] : [...asMap, ...text, ...figure]
+    const maths: Conversion[] = readings.formulas.length && maySet ? ['asMaths'] : []
+    if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]
+    return figureFirst ? [...figure, ...asMap, ...text, ...maths] : [...asMap, ...text, ...maths, ...figure]
   })
   const coloured = $derived(
     changeable && items.every(({ kind }) => ['ink', 'shape', 'text', 'formula'].includes(kind)),
@@ -64,6 +68,10 @@
   function wordOf(id: string): string {
     const item = session.pages.now?.entries.get(id)?.item
     return item && 'text' in item ? item.text : ''
+  }
+
+  function typeMaths(formula: string) {
+    session.formulas.typing = { item: null, at: [0, 0], ink: { ids: session.selection.ink(), formula } }
   }
 
   function whatIsSelected(): string {
@@ -101,6 +109,38 @@
       >
     {/each}
   </div>
+{/snippet}
+{#snippet asMaths()}
+  {@const [best, ...others] = session.selection.readings!.formulas}
+  <button
+    class="choice"
+    class:first={session.selection.readings!.maths_first}
+    data-testid="set-maths"
+    aria-label="{t('set-as-maths')}: {best!.formula}"
+    onclick={() => session.chosen.setMaths(best!.formula)}
+  >
+    <b>{t('set-as-maths')}</b><FormulaPicture look={best!} px={16} most={26} />
+  </button>
+  {#if others.length}
+    <Popover label={t('other-formulas')} now={t('other-formulas-short')}>
+      {#snippet face()}{t('other-formulas-short')}{/snippet}
+      {#snippet children(close)}
+        <div class="formulas">
+          {#each others as other (other.formula)}
+            <button
+              aria-label={other.formula}
+              data-testid="maths-rival"
+              onclick={() => {
+                session.chosen.setMaths(other.formula)
+                close()
+              }}><FormulaPicture look={other} px={22} /></button
+            >
+          {/each}
+          <Button onclick={() => typeMaths(best!.formula)}>{t('type-the-formula')}</Button>
+        </div>
+      {/snippet}
+    </Popover>
+  {/if}
 {/snippet}
 {#snippet asMap()}
   <button
@@ -238,7 +278,7 @@
         },
       ...conversions.map((kind) => ({
         key: kind,
-        part: { asText, words, rivals, asMap, asSketch, asFigure }[kind],
+        part: { asText, words, rivals, asMap, asSketch, asFigure, asMaths }[kind],
       })),
       converted.length > 0 && mayConvert && { key: 'as-written', part: asWritten },
       session.board.version >= 0 && session.chosen.withWords() && { key: 'edit', part: edit },
@@ -313,6 +353,19 @@
   }
   .first:hover {
     background: var(--leaf-dark);
+  }
+  .formulas {
+    display: grid;
+    gap: 6px;
+    max-height: 50dvh;
+    overflow: auto;
+  }
+  .formulas > button {
+    padding: 8px 10px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    color: var(--ink);
   }
   .rivals {
     display: flex;

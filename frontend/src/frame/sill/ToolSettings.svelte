@@ -31,6 +31,14 @@
   <ShapeSettings {session} />
 {:else if tools.tool === 'text'}
   <TextSettings {session} />
+{:else if tools.tool === 'formula'}
+  {#snippet how()}<Hint>{t('formula-how')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'inks', part: inks },
+      { key: 'how', part: how, hint: true },
+    ]}
+  />
 {:else if tools.tool === 'stamp'}
   <StampSettings {session} />
 {:else if tools.tool === 'bay'}

@@ -141,7 +141,7 @@ def named(request: Converting) -> tuple[str, ...]:
 
 
 def actions(request: Converting) -> list[Action]:
-    return ["convert"]
+    return ["convert", "add_formula"] if isinstance(request, SetMaths) else ["convert"]
 
 
 def work(page: Page | None, request: Converting) -> float:

@@ -1,0 +1,297 @@
+"""Formulas: typed and printed, set, understood, worked out and checked, within their limits."""
+
+from __future__ import annotations
+
+import time
+import unittest
+
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.meaning import meaning_of
+from sunroom.core.maths.notation import (
+    Fenced,
+    Fraction,
+    Node,
+    Number,
+    Over,
+    Root,
+    Row,
+    Script,
+    Sign,
+    Table,
+    Word,
+    latex_of,
+    mathml_of,
+)
+from sunroom.core.maths.setting import UNITS, outline_curves, set_formula, set_row
+from sunroom.core.maths.typed import MAX_DEPTH, MAX_FORMULA, read_formula
+from sunroom.core.maths.work import check_working, work_out
+
+NAMES = ["x", "y", "a", "B", r"\alpha", r"\Delta", r"\infty", r"\mathbb{R}"]
+BETWEEN = ["+", "-", r"\cdot", "=", r"\le", r"\in", r"\rightarrow", r"\pm"]
+
+atoms: st.SearchStrategy[Node] = st.one_of(
+    st.sampled_from(NAMES).map(Sign),
+    st.from_regex(r"[1-9][0-9]{0,2}(\.[0-9]{1,2})?", fullmatch=True).map(Number),
+    st.sampled_from(["sin", "log"]).map(lambda name: Word(name, function=True)),
+    st.sampled_from(["kg", "when x"]).map(Word),
+)
+
+
+def _rows(inner: st.SearchStrategy[Node]) -> st.SearchStrategy[Row]:
+    def between(nodes: list[Node], signs: list[str]) -> Row:
+        made: list[Node] = [nodes[0]]
+        for node, sign in zip(nodes[1:], signs, strict=False):
+            made += [Sign(sign), node]
+        return Row(tuple(made))
+
+    return st.builds(
+        between,
+        st.lists(inner, min_size=1, max_size=3),
+        st.lists(st.sampled_from(BETWEEN), min_size=2, max_size=2),
+    )
+
+
+def _larger(inner: st.SearchStrategy[Node]) -> st.SearchStrategy[Node]:
+    row = _rows(inner)
+    single = st.one_of(st.sampled_from(NAMES).map(Sign), st.just(Number("2"))).map(lambda node: Row((node,)))
+    return st.one_of(
+        st.builds(Fraction, row, row),
+        st.builds(Root, row, st.none() | single),
+        st.builds(Script, single, row, st.none()),
+        st.builds(Script, single, st.none() | row, row),
+        st.builds(Over, st.sampled_from([r"\vec", r"\overline"]), row),
+        st.builds(lambda body: Fenced("(", body, ")"), row),
+        st.builds(lambda a, b: Fenced("(", Row((Table(((a,), (b,)), "matrix"),)), ")"), row, row),
+    )
+
+
+notations = _rows(st.recursive(atoms, _larger, max_leaves=8))
+
+#: What is typed, and the same in LaTeX.
+TYPED = [
+    ("x^2+2x-3=0", "x^{2}+2x-3=0"),
+    ("(a+b)/(2c)", r"\frac{a+b}{2c}"),
+    ("n(n+1)/2", r"\frac{n(n+1)}{2}"),
+    ("1 1/2", r"1\frac{1}{2}"),
+    ("sin(x)/x", r"\frac{\sin(x)}{x}"),
+    ("h/tan(theta)", r"\frac{h}{\tan(\theta)}"),
+    ("sqrt(x^2+1) <= |x|", r"\sqrt{x^{2}+1}\le|x|"),
+    ("root(3, 8)", r"\sqrt[3]{8}"),
+    ("x<-2", "x<-2"),
+    ("2^-3", "2^{-3}"),
+    ("5 kg", r"5\,\mathrm{kg}"),
+    ("2 m/s", r"\frac{2\,\mathrm{m}}{\mathrm{s}}"),
+    ("sum_(k=1)^n k^2", r"\sum_{k=1}^{n}k^{2}"),
+    ("lim_(x->0) x", r"\lim_{x\rightarrow0}x"),
+    ("int_0^1 x^2 dx", r"\int_{0}^{1}x^{2}dx"),
+    ("f'(x)", "f'(x)"),
+    ("3x²+y₁", "3x^{2}+y_{1}"),
+    ("{1,2,3}", r"\{1,2,3\}"),
+    ("x∈ℝ", r"x\in\mathbb{R}"),
+    ("x+1=2\nx=1", r"\begin{aligned}x+1 & =2 \\ x & =1\end{aligned}"),
+    (r"\frac12\left(\frac{a}{b}\right)^2", r"\frac{1}{2}\left(\frac{a}{b}\right)^{2}"),
+    (r"\begin{cases}x^2&x>0\\0&x\leq 0\end{cases}", r"\begin{cases}x^{2} & x>0 \\ 0 & x\le0\end{cases}"),
+    (r"{}^{14}_{6}\mathrm{C}", r"{}_{6}^{14}\mathrm{C}"),
+]
+
+#: What cannot be typed, each with the sentence that says so.
+BAD = [
+    ("   ", "a-formula-is-empty"),
+    ("x" * (MAX_FORMULA + 1), "a-formula-has-at-most"),
+    ("(" * 100_000, "a-formula-has-at-most"),
+    ("(" * 400 + ")" * 400, "a-formula-is-too-deep"),
+    ("\\sqrt{" * (MAX_DEPTH + 1) + "x" + "}" * (MAX_DEPTH + 1), "a-formula-is-too-deep"),
+    (r"\frac{1}", "a-formula-lacks-something"),
+    ("x^", "a-formula-lacks-something"),
+    ("1/", "a-formula-lacks-something"),
+    (r"\foo", "a-formula-has-an-odd"),
+    (r"\input{/etc/passwd}", "a-formula-has-an-odd"),
+    (r"\def\x{\x}\x", "a-formula-has-an-odd"),
+    ("a@b", "a-formula-has-an-odd"),
+    ("sqrt(x", "a-bracket-is-not-closed"),
+    (r"\left(x", "a-bracket-is-not-closed"),
+    (r"\begin{pmatrix}1", "a-bracket-is-not-closed"),
+    (r"\begin{matrix}" + "x&" * 30 + r"\end{matrix}", "a-formula-has-too-many"),
+]
+
+#: What is worked out: the lines of an offer of a kind.
+WORKED = [
+    ("2/3+1/6", "value", (r"\frac{5}{6}",)),
+    ("sqrt(8)", "value", (r"2 \sqrt{2}",)),
+    ("sqrt(8)", "decimal", ("2.8284271",)),
+    ("root(3,-27)", "value", ("-3",)),
+    ("cos(60°)", "value", (r"\frac{1}{2}",)),
+    ("1 1/2+50%", "value", ("2",)),
+    ("log_2 8", "value", ("3",)),
+    ("5!", "value", ("120",)),
+    ("2x+3=7-x", "solved", (r"x=\frac{4}{3}",)),
+    ("2x+3=7-x", "steps", ("2 x + 3=7 - x", "3 x + 3=7", "3 x=4", r"x=\frac{4}{3}")),
+    ("x^2+2x-3=0", "solved", ("x_{1}=-3", "x_{2}=1")),
+    ("3-2x<7", "steps", ("3 - 2 x<7", "- 2 x<4", "x>-2")),
+    ("x^2<4", "solved", ("-2<x<2",)),
+    ("x^2>=4", "solved", (r"x\le -2", r"x\ge 2")),
+    ("x+y=5\nx-y=1", "solved", ("x=3", "y=2")),
+    ("tan(x)=1", "solved", (r"x=\pi k + \frac{\pi}{4},\ k\in\mathbb{Z}",)),
+    ("v=s/t", "solved", (r"s=t v",)),
+    ("int_0^1 x^2 dx", "value", (r"\frac{1}{3}",)),
+    ("int 2x dx", "integrated", ("x^{2}+C",)),
+    (r"\frac{d}{dx}x^3", "derived", ("3 x^{2}",)),
+    ("sum_(k=1)^10 k", "value", ("55",)),
+    ("lim_(x->0) sin(x)/x", "value", ("1",)),
+    ("5 kg+300 g", "quantity", (r"5.3\,\mathrm{kg}",)),
+    ("3 N*2 m", "quantity", (r"6\,\mathrm{J}",)),
+]
+
+#: What is honestly not worked out.
+NOT_WORKED = [
+    ("9^9^9^9", "a-value-is-too-large"),
+    ("10^(10^6)", "a-value-is-too-large"),
+    ("100000!", "a-value-is-too-large"),
+    ("0/0", "nothing-is-divided-by-0"),
+    ("1/(x-x)", "nothing-is-divided-by-0"),
+    ("sum_(k=1)^(10^9) k", "a-value-is-too-large"),
+    ("x∈ℝ", "a-formula-has-no-meaning"),
+    ("5 kg+3 m", "units-do-not-go-together"),
+    ("+".join(["x^2"] * 200), "a-formula-is-too-long-to"),
+]
+
+#: Lines of working, and what is said of each.
+CHECKED = [
+    (["2x+3=7", "2x=4", "x=2"], ["first", "follows", "follows"], ""),
+    (["2x+3=7", "2x=10", "x=5"], ["first", "does_not", "follows"], "solutions-are-lost-and-gained"),
+    (["x^2=4", "x=2"], ["first", "does_not"], "solutions-are-lost"),
+    (["sqrt(x)=x-2", "x=x^2-4x+4"], ["first", "does_not"], "solutions-are-gained"),
+    (["x^2-5x+6=0", "x_1=2, x_2=3"], ["first", "follows"], ""),
+    (["(x+1)^2", "x^2+2x+1", "x^2+1"], ["first", "follows", "does_not"], "the-values-differ-at"),
+    (["2/3+1/6", "=4/6+1/6", "=5/6"], ["first", "follows", "follows"], ""),
+    (["-2x<4", "x<-2"], ["first", "does_not"], "the-sign-has-to-be-turned"),
+    (["-2x<4", "x>-2"], ["first", "follows"], ""),
+    (["y=2x+1", "2x=y-1", "x=y/2-1"], ["first", "follows", "does_not"], "a-point-solves-only-one"),
+    (["x=1", "x∈ℝ"], ["first", "cannot_tell"], "a-line-has-no-meaning"),
+]
+
+
+class Typed(unittest.TestCase):
+    def test_typed_maths_is_the_latex_that_is_meant(self) -> None:
+        for typed, latex in TYPED:
+            with self.subTest(typed):
+                self.assertEqual(latex_of(read_formula(typed)), latex)
+
+    @settings(max_examples=300, deadline=None)
+    @given(notations)
+    def test_what_is_printed_reads_back_as_the_same(self, row: Row) -> None:
+        self.assertEqual(read_formula(r"\," + latex_of(row)).nodes[1:], row.nodes)
+
+    def test_what_is_not_understood_is_said(self) -> None:
+        for typed, key in BAD:
+            with self.subTest(typed[:40]), self.assertRaises(MalformedError) as raised:
+                read_formula(typed)
+            self.assertEqual(raised.exception.sentence.key, key, typed[:40])
+
+
+class Set(unittest.TestCase):
+    def test_outlines_stay_inside_their_boxes(self) -> None:
+        for typed, _ in TYPED:
+            with self.subTest(typed):
+                made = set_formula(typed)
+                curves = outline_curves(made.outline)
+                self.assertTrue(curves)
+                points = np.vstack(curves)
+                self.assertTrue((points >= -1).all(), points.min(axis=0))
+                self.assertTrue((points <= np.array([made.width, made.height]) * UNITS + 1).all())
+                self.assertTrue(0 < made.baseline <= made.height)
+                self.assertTrue(all(len(curve) % 3 == 1 for curve in curves))
+
+    @settings(max_examples=40, deadline=None)
+    @given(notations)
+    def test_whatever_can_be_written_can_be_set(self, row: Row) -> None:
+        made = set_row(row)
+        self.assertTrue(made.outline and made.width > 0 and made.height > 0)
+
+    def test_the_same_formula_is_the_same_in_both_ways_of_typing(self) -> None:
+        self.assertEqual(set_formula("(a+b)/2"), set_formula(r"\frac{a+b}{2}"))
+
+    def test_mathml_names_what_is_there(self) -> None:
+        made = mathml_of(read_formula("sqrt(x)/2 < y_1"))
+        for part in ("<mfrac>", "<msqrt>", "<mi>x</mi>", "<mn>2</mn>", "<mo>&lt;</mo>", "<msub>"):
+            self.assertIn(part, made)
+
+
+class Understood(unittest.TestCase):
+    def test_values_solutions_and_the_steps_to_them(self) -> None:
+        for typed, kind, lines in WORKED:
+            with self.subTest(typed):
+                offers = work_out(read_formula(typed))
+                self.assertIn((kind, lines), [(offer.kind, offer.lines) for offer in offers])
+
+    def test_what_is_worked_out_can_be_set(self) -> None:
+        for typed, _, _ in WORKED:
+            for offer in work_out(read_formula(typed)):
+                for line in offer.lines:
+                    with self.subTest(line):
+                        self.assertTrue(set_formula(line).outline)
+
+    def test_what_cannot_be_worked_out_is_said_at_once(self) -> None:
+        for typed, key in NOT_WORKED:
+            start = time.perf_counter()
+            with self.subTest(typed[:40]), self.assertRaises(MalformedError) as raised:
+                work_out(read_formula(typed))
+            self.assertEqual(raised.exception.sentence.key, key, typed[:40])
+            self.assertLess(time.perf_counter() - start, 20, "it hung")
+
+    def test_names_of_python_are_letters_here(self) -> None:
+        offers = work_out(read_formula("__class__ = 2".replace("__", "")))
+        self.assertTrue(offers)
+        with self.assertRaises(MalformedError):
+            read_formula("__class__")
+
+    def test_nothing_or_everything_solves_it(self) -> None:
+        for typed, key in (
+            ("x=x", "every-number-solves-it"),
+            ("x^2=-1", "there-is-no-solution"),
+            ("2+2=5", "that-is-not-true"),
+        ):
+            said = [offer.sentence.key for offer in work_out(read_formula(typed)) if offer.sentence]
+            self.assertEqual(said, [key])
+
+    @settings(max_examples=60, deadline=None)
+    @given(st.integers(-9, 9), st.integers(-9, 9), st.integers(-5, 5).filter(bool))
+    def test_the_solutions_of_a_quadratic_equation_solve_it(self, p: int, q: int, a: int) -> None:
+        b, c = -a * (p + q), a * p * q
+        typed = f"{a}x^2 + ({b})x + ({c}) = 0"
+        (solved,) = (offer for offer in work_out(read_formula(typed)) if offer.kind == "solved")
+        values = {line.partition("=")[2] for line in solved.lines}
+        self.assertEqual(values, {str(p), str(q)})
+
+    def test_a_tree_is_one_of_values(self) -> None:
+        for typed in ("2*-3", "-x^2", "sin 2x cos x", "x_1=2, x_2=3", "|x-3|<2", "2<x<=5"):
+            with self.subTest(typed):
+                self.assertIsNotNone(meaning_of(read_formula(typed)))
+
+
+class Checking(unittest.TestCase):
+    def test_each_line_is_held_against_the_one_before(self) -> None:
+        for lines, verdicts, key in CHECKED:
+            with self.subTest(lines):
+                found = check_working([read_formula(line) for line in lines])
+                self.assertEqual([line.verdict for line in found], verdicts)
+                said = [line.sentence.key for line in found if line.sentence]
+                self.assertEqual(said, [key] if key else [])
+
+    @settings(max_examples=40, deadline=None)
+    @given(st.integers(-9, 9), st.integers(1, 9), st.integers(-9, 9), st.integers(-9, 9))
+    def test_what_is_done_to_both_sides_follows(self, x: int, a: int, b: int, more: int) -> None:
+        right = a * x + b
+        lines = [f"{a}x+({b})={right}", f"{a}x+({b})+({more})={right + more}", f"{a}x={right - b}", f"x={x}"]
+        found = check_working([read_formula(line) for line in lines])
+        self.assertEqual([line.verdict for line in found], ["first", *["follows"] * 3])
+        wrong = check_working([read_formula(line) for line in (lines[0], f"x={x + 1}")])
+        self.assertEqual(wrong[1].verdict, "does_not")
+
+
+if __name__ == "__main__":
+    unittest.main()
