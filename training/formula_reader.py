@@ -31,8 +31,8 @@ KEPT = TRACED / "formulas.pt"
 #: Strokes in a batch, at most; batches of a like length that are drawn together.
 BATCH_STROKES, BUCKETS = 640, 6
 CHUNK, SEEN_TIMES, POOL = 32, 1.5, 12_000
-BEST_RATE = 1.2e-3
-WARM_UP_S, REPORT_S = 120.0, 180.0
+BEST_RATE = 1e-3
+WARM_UP_S, REPORT_S = 60.0, 300.0
 #: Kept from training, for looking at while it learns.
 HELD_OUT = (*hands.HELD_OUT, "gaegu", "comic-neue", "short-stack", "mali")
 

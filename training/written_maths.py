@@ -36,10 +36,16 @@ GREEK_KEYS = dict(zip("abgdehmnqplrstwxyfD", (
     r"\alpha", r"\beta", r"\gamma", r"\delta", r"\epsilon", r"\eta", r"\mu", r"\nu", r"\theta", r"\pi", r"\lambda", r"\rho", r"\sigma", r"\tau",
     r"\omega", r"\xi", r"\psi", r"\phi", r"\Delta"), strict=True))  # fmt: skip
 KEY_OF = {greek: key for key, greek in GREEK_KEYS.items()}
-GREEK_FONTS = ("greek", "greeks", "greekc")
+GREEK_FONTS = ("greeks",)
 WORDS = {"lim"}
 #: Signs that stretch to what they embrace.
 FENCES = frozenset(["(", ")", "[", "]", r"\{", r"\}", "|"])
+
+
+#: What stands between two things, with room on both sides.
+BETWEEN = frozenset(["+", "-", "=", "<", ">", r"\cdot", r"\times", r"\div", r"\pm", r"\le", r"\ge", r"\ne", r"\approx", r"\equiv", r"\sim",
+                     r"\rightarrow", r"\rightleftharpoons", r"\Rightarrow", r"\Leftrightarrow", r"\in", r"\cup", r"\cap", r"\subset",
+                     r"\perp", r"\parallel"])  # fmt: skip
 
 
 @dataclass
@@ -77,7 +83,10 @@ class Writer:
         self.lean = random.normal(0.04, 0.1)
         self.tight = float(np.exp(random.normal(-0.15, 0.45)))
         self.script_size = random.uniform(0.5, 0.85)
-        self.raised = random.uniform(0.35, 0.75)
+        self.raised = random.uniform(0.25, 0.8)
+        self.dropped = random.uniform(0.05, 0.4)
+        #: Room around what stands between two things.
+        self.apart = random.uniform(0.0, 0.4)
         self.drift = random.uniform(0, 0.07)
         self.uneven = random.uniform(0.02, 0.11)
         self.bar_first = pick() < 0.2
@@ -106,7 +115,7 @@ class Writer:
         if traced and random.random() < (0.35 if name in KEY_OF else 0.2):
             return [stroke.copy() for stroke in traced[int(random.integers(len(traced)))]]
         if name in KEY_OF and random.random() < 0.2:
-            strokes = _hershey(GREEK_FONTS[int(random.integers(3))], KEY_OF[name])
+            strokes = _hershey(GREEK_FONTS[0], KEY_OF[name])
             if strokes:
                 return strokes
         plain = name in self.glyphs
@@ -159,6 +168,8 @@ class Writer:
         wide = 0.16 if before in signs.DRAWN or after in signs.DRAWN else 0.11
         if before.isdigit() and after.isdigit():
             wide = 0.09
+        if before in BETWEEN or after in BETWEEN:
+            wide += self.apart / self.tight
         return max(size * self.tight * (wide + self.random.normal(0, 0.05)), -0.03 * size)
 
     def row(self, nodes: list[Any], size: float) -> Piece:
@@ -261,7 +272,7 @@ class Writer:
                     foot = min(box[1], -0.75 * size) + 0.75 * small + random.normal(0, 0.04) * size
                 y = foot
             else:
-                drop = random.uniform(0.12, 0.4) * size
+                drop = (self.dropped + random.normal(0, 0.04)) * size
                 y = max(box[3], 0) - 0.2 * size * (name == r"\int") + drop
                 y = min(y, max(box[3] + 0.35 * size, drop))
             dx = right + size * max(random.normal(0.07, 0.05), -0.04) - piece.box[0]
