@@ -1,4 +1,4 @@
-"""`./run bench [rules] [reading] [conversions] [fanout] [page] [paint] [hostile] [mutations] [files] [call] [--write]`: measure, print, and with --write keep the table."""
+"""`./run bench [rules] [reading] [conversions] [fanout] [page] [paint] [hostile] [mutations] [files] [call] [maths] [--write]`: measure, print, and with --write keep the table."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ import django
 
 django.setup()
 
-from bench import call, conversions, fanout, files, hostile, mutations, page, paint, reading, rules  # noqa: E402
+from bench import call, conversions, fanout, files, hostile, maths, mutations, page, paint, reading, rules  # noqa: E402
 from bench.table import Row, markdown  # noqa: E402
 
 PARTS = {
@@ -26,6 +26,7 @@ PARTS = {
     "mutations": mutations.run,
     "files": files.run,
     "call": call.run,
+    "maths": maths.run,
 }
 OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
 

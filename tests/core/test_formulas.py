@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.maths.chemistry import balanced, chemistry_of, molar_mass, reaction_of, surplus, upright
 from sunroom.core.maths.meaning import meaning_of
 from sunroom.core.maths.notation import (
     Fenced,
@@ -89,6 +90,8 @@ TYPED = [
     ("lim_(x->0) x", r"\lim_{x\rightarrow0}x"),
     ("int_0^1 x^2 dx", r"\int_{0}^{1}x^{2}dx"),
     ("f'(x)", "f'(x)"),
+    ("2H2+O2->2H2O", r"2H_{2}+O_{2}\rightarrow2H_{2}O"),
+    ("SO_4^(2-)", "SO_{4}^{2-}"),
     ("3x²+y₁", "3x^{2}+y_{1}"),
     ("{1,2,3}", r"\{1,2,3\}"),
     ("x∈ℝ", r"x\in\mathbb{R}"),
@@ -271,6 +274,52 @@ class Understood(unittest.TestCase):
         for typed in ("2*-3", "-x^2", "sin 2x cos x", "x_1=2, x_2=3", "|x-3|<2", "2<x<=5"):
             with self.subTest(typed):
                 self.assertIsNotNone(meaning_of(read_formula(typed)))
+
+
+class Chemistry(unittest.TestCase):
+    BALANCED = (
+        ("Mg+O2->MgO", "2Mg+O2->2MgO"),
+        ("Fe+O2->Fe2O3", "4Fe+3O2->2Fe2O3"),
+        ("KMnO4+HCl->KCl+MnCl2+H2O+Cl2", "2KMnO4+16HCl->2KCl+2MnCl2+8H2O+5Cl2"),
+        ("Ca(OH)2+H3PO4->Ca3(PO4)2+H2O", "3Ca(OH)2+2H3PO4->Ca3(PO4)2+6H2O"),
+        ("CH4(g)+O2(g)->CO2(g)+H2O(l)", "CH4(g)+2O2(g)->CO2(g)+2H2O(l)"),
+        (
+            "MnO_4^- + H^+ + Fe^(2+) -> Mn^(2+) + H_2O + Fe^(3+)",
+            "MnO_4^- + 8H^+ + 5Fe^(2+) -> Mn^(2+) + 4H_2O + 5Fe^(3+)",
+        ),
+    )
+
+    def test_reactions_are_balanced_by_atoms_and_charge(self) -> None:
+        for typed, wanted in self.BALANCED:
+            with self.subTest(typed):
+                found = reaction_of(read_formula(typed))
+                assert found
+                self.assertTrue(surplus(found))
+                made = balanced(found)
+                self.assertEqual(made, upright(Row(tuple(n for n in read_formula(wanted).nodes))))
+                again = reaction_of(made)
+                assert again
+                self.assertEqual(surplus(again), {}, "atoms and charge are conserved")
+
+    def test_what_cannot_be_balanced_is_said(self) -> None:
+        for typed, key in (
+            ("H2->O2", "a-reaction-cannot-be-balanced"),
+            ("C+O2->CO+CO2", "a-reaction-has-many-ways"),
+        ):
+            with self.subTest(typed), self.assertRaises(MalformedError) as raised:
+                work_out(read_formula(typed))
+            self.assertEqual(raised.exception.sentence.key, key)
+
+    def test_what_only_looks_like_substances_is_none(self) -> None:
+        for typed in ("PV=nRT", "F=ma", "V_1", "A2+B", "x->oo", "CO", "sin(x)", "U=RI"):
+            with self.subTest(typed):
+                self.assertIsNone(chemistry_of(read_formula(typed)))
+
+    def test_molar_masses(self) -> None:
+        for typed, mass in (("H2SO4", 98.07), ("Ca(OH)2", 74.09), ("C6H12O6", 180.16)):
+            found = chemistry_of(read_formula(typed))
+            assert found
+            self.assertAlmostEqual(molar_mass(found.left[0]), mass, 1)
 
 
 class Checking(unittest.TestCase):

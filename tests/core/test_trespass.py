@@ -111,7 +111,9 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
         "locked": draw(st.sampled_from([False, False, False, True])), "group": draw(st.sampled_from(["", "group-1"])),
     }  # fmt: skip
     match draw(
-        st.sampled_from(["ink", "text", "shape", "line", "line", "table", "picture", "card", "formula", "other"])
+        st.sampled_from(
+            ["ink", "text", "shape", "line", "line", "table", "picture", "card", "formula", "other"]
+        )
     ):
         case "ink":
             return msgspec.structs.replace(draw(ink()), **common)

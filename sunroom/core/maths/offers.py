@@ -21,6 +21,8 @@ OfferKind = Literal[
     "derived",
     "integrated",
     "quantity",
+    "balanced",
+    "mass",
     "said",
 ]
 

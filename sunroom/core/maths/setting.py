@@ -17,6 +17,7 @@ from ziamath import Math  # type: ignore[attr-defined]
 from ziamath.config import config
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.maths.chemistry import chemistry_of, upright
 from sunroom.core.maths.notation import Row, mathml_of
 from sunroom.core.maths.typed import MAX_FORMULA, read_formula
 from sunroom.core.sentences import said
@@ -75,7 +76,8 @@ def keep_setting(formula: str, made: Setting) -> None:
 def set_row(row: Row) -> Setting:
     """Set a formula; raises MalformedError where the layout cannot."""
     try:
-        made = Math(mathml_of(row), size=SET_SIZE)
+        # Symbols of elements stand upright.
+        made = Math(mathml_of(upright(row) if chemistry_of(row) else row), size=SET_SIZE)
         drawn, reach = made.svgxml(), made.node.bbox
     except Exception as error:  # the layout is another's: what it cannot set is told, and nothing is lost
         raise MalformedError("formula", said("a-formula-cannot-be-set")) from error

@@ -9,6 +9,7 @@ import re
 from collections.abc import Callable
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.maths.chemistry import typed_substances
 from sunroom.core.maths.notation import (
     Fenced,
     Form,
@@ -88,7 +89,7 @@ def read_formula(text: str) -> Row:
         raise MalformedError("formula", said("a-formula-has-at-most", signs=MAX_FORMULA))
     if not text.strip():
         raise MalformedError("formula", said("a-formula-is-empty"))
-    reader = _Latex(text) if is_latex(text) else _Keyboard(text)
+    reader = _Latex(text) if is_latex(text) else _Keyboard(typed_substances(text))
     row = reader.read()
     if not row.nodes:
         raise MalformedError("formula", said("a-formula-is-empty"))
@@ -432,6 +433,9 @@ class _Keyboard(_Reader):
     def _exponent(self, stops: frozenset[str]) -> tuple[Node, ...]:
         if self.next in ("-", "+", "−"):
             sign = Sign("+" if self.take() == "+" else "-")
+            # A charge: nothing follows that could be its value.
+            if not self.next or self.next.isspace() or self.next in stops or not _begins_value(self.next):
+                return (sign,)
             return (sign, *self._atom(stops).nodes)
         row = self._atom(stops)
         # A tower: 2^3^4 is 2^(3^4).
@@ -513,6 +517,10 @@ class _Keyboard(_Reader):
             left, right = AROUND[word]
             return Row((Fenced(left, body, right),))
         return Row((Root(body),))
+
+
+def _begins_value(token: str) -> bool:
+    return token[0].isalnum() or token[0] in '("[√'
 
 
 def _sign_of(character: str) -> Sign:

@@ -11,7 +11,7 @@ import sympy
 from sympy.core.relational import Relational
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths import algebra, units
+from sunroom.core.maths import algebra, chemistry, units
 from sunroom.core.maths.algebra import algebraic, latex
 from sunroom.core.maths.meaning import (
     Diff,
@@ -23,7 +23,7 @@ from sunroom.core.maths.meaning import (
     Relation,
     meaning_of,
 )
-from sunroom.core.maths.notation import Row
+from sunroom.core.maths.notation import Row, latex_of
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, Offered
 from sunroom.core.maths.typed import MAX_FORMULA, read_formula
 from sunroom.core.sentences import Sentence, said
@@ -42,8 +42,8 @@ def work_out(row: Row) -> list[Offered]:
     MalformedError
         With the sentence that says why it cannot.
     """
-    meant = meaning_of(row)
-    made = _offers(meant)
+    reaction = chemistry.chemistry_of(row)
+    made = _chemistry(reaction) if reaction else _offers(meaning_of(row))
     own = row
     kept: dict[tuple[str, ...], Offered] = {}
     for offer in made:
@@ -54,6 +54,31 @@ def work_out(row: Row) -> list[Offered]:
     if not kept:
         raise MalformedError("formula", said("nothing-more-to-work-out"))
     return list(kept.values())
+
+
+def _chemistry(reaction: chemistry.Reaction) -> list[Offered]:
+    """A reaction balanced, and what its substances weigh."""
+    made: list[Offered] = []
+    if reaction.arrow:
+        more = chemistry.surplus(reaction)
+        if more:
+            said_more = ", ".join(f"{_kind(kind)} {abs(count)}" for kind, count in sorted(more.items()))
+            made.append(Offered("balanced", (latex_of(chemistry.balanced(reaction)),)))
+            made.append(Offered("said", sentence=said("a-reaction-is-not-balanced", more=said_more)))
+        else:
+            made.append(Offered("said", sentence=said("a-reaction-is-balanced")))
+    seen: set[tuple[object, ...]] = set()
+    for substance in (*reaction.left, *reaction.right):
+        if substance.nodes not in seen:
+            seen.add(substance.nodes)
+            name = latex_of(chemistry.upright(Row(substance.nodes)))
+            mass = f"{chemistry.molar_mass(substance):.2f}"
+            made.append(Offered("mass", (rf"M({name})={mass}\,\frac{{\mathrm{{g}}}}{{\mathrm{{mol}}}}",)))
+    return made
+
+
+def _kind(kind: str) -> str:
+    return "±" if kind == chemistry.CHARGE else kind
 
 
 def _same(line: str, row: Row) -> bool:

@@ -21,6 +21,8 @@
     derived: 'offer-derived',
     integrated: 'offer-integrated',
     quantity: 'offer-quantity',
+    balanced: 'offer-balanced',
+    mass: 'offer-mass',
     said: 'offer-said',
   }
 

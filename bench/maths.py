@@ -1,0 +1,110 @@
+"""Formulas against their aims: set, worked out, checked, and read from ink."""
+
+from __future__ import annotations
+
+import json
+import time
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from bench.table import Row, percentiles, show
+from sunroom.core.maths import setting
+from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.work import check_working, work_out
+from sunroom.resources import written_reader
+
+HANDS = Path(__file__).parent / "hands"
+TYPED = (
+    "x^2+2x-3=0", "x_(1,2)=(-b+-sqrt(b^2-4ac))/(2a)", "sum_(k=1)^n k=n(n+1)/2", "int_0^oo e^(-x^2) dx=sqrt(pi)/2", "s=h/tan(theta)",
+    r"f(x)=\begin{cases}x^2&x>0\\0&x\le 0\end{cases}", r"\begin{pmatrix}1&2\\3&4\end{pmatrix}\begin{pmatrix}x\\y\end{pmatrix}",
+    "2Mg+O_2->2MgO", "lim_(x->0) sin(x)/x=1",
+)  # fmt: skip
+WORKED = (
+    "2/3+1/6",
+    "x^2+2x-3=0",
+    "2x+3=7-x",
+    "x+y=5\nx-y=1",
+    "int_0^1 x^2 dx",
+    "sin(x)=1/2",
+    "5 kg+300 g",
+    "x^3-6x^2+11x-6=0",
+)
+LINES = ("3(x-2)+4=2x+9", "3x-6+4=2x+9", "3x-2=2x+9", "3x=2x+11", "x=11") * 2
+ROUNDS = 5
+
+
+def run() -> list[Row]:
+    return [*_setting(), *_working(), *written("formulas")]
+
+
+def _times(jobs: list[Callable[[], Any]]) -> list[float]:
+    found = []
+    for job in jobs:
+        start = time.perf_counter()
+        job()
+        found.append((time.perf_counter() - start) * 1000)
+    return found
+
+
+def _setting() -> list[Row]:
+    set_row = setting.set_row
+    set_row(read_formula("x"))
+    times = _times([lambda typed=typed: set_row(read_formula(typed)) for typed in TYPED * ROUNDS])  # type: ignore[misc]
+    parsing = _times([lambda typed=typed: read_formula(typed) for typed in TYPED * ROUNDS])  # type: ignore[misc]
+    base = f"read alone: {show(parsing)}"
+    return [Row("a typed formula set", show(times), base, "p95 ≤ 50 ms", percentiles(times)[1] <= 50)]
+
+
+def _working() -> list[Row]:
+    work_out(read_formula("x=1"))
+    times = _times([lambda typed=typed: work_out(read_formula(typed)) for typed in WORKED * ROUNDS])  # type: ignore[misc]
+    checks = _times([lambda: check_working([read_formula(line) for line in LINES]) for _ in range(ROUNDS)])
+    return [
+        Row("a formula worked out", show(times), "", "≤ 1 s", max(times) <= 1_000),
+        Row(f"{len(LINES)} lines of working checked", show(checks), "", "≤ 2 s", max(checks) <= 2_000),
+    ]
+
+
+def written(name: str) -> list[Row]:
+    """Written maths of bench/hands: hands, digits and expressions that training has not, laid out by another."""
+    rows = json.loads((HANDS / f"{name}.json").read_text())
+    reader = written_reader()
+    first: list[bool] = []
+    among: list[bool] = []
+    times: list[float] = []
+    by_hand: dict[str, list[bool]] = {}
+    for row in rows:
+        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+        start = time.perf_counter()
+        readings = [_plain(reading.latex) for reading in reader.read(strokes)]
+        times.append((time.perf_counter() - start) * 1000)
+        wanted = _plain(row["latex"])
+        first.append(readings[:1] == [wanted])
+        among.append(wanted in readings[:3])
+        by_hand.setdefault(row["hand"], []).append(first[-1])
+    exact, three = 100 * float(np.mean(first)), 100 * float(np.mean(among))
+    hands = sorted(100 * float(np.mean(right)) for right in by_hand.values())
+    what = f"written maths, {len(rows)} formulas ({name})"
+    spread = f"hands {hands[0]:.0f} to {hands[-1]:.0f} %"
+    return [
+        Row(
+            f"{what}: exact, in the first three",
+            f"{exact:.1f} %, {three:.1f} %",
+            spread,
+            "≥ 85 %, ≥ 94 %",
+            exact >= 85 and three >= 94,
+        ),
+        Row(f"{what}: time", show(times), "", "p95 ≤ 700 ms", percentiles(times)[1] <= 700),
+    ]
+
+
+def _plain(latex: str) -> str:
+    return latex.replace(" ", "").replace(r"\to", r"\rightarrow")
+
+
+if __name__ == "__main__":
+    for found in written("formulas-last"):
+        print(found.cells())

@@ -1,0 +1,294 @@
+"""Substances and reactions: read from a formula's letters, balanced, and weighed."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from fractions import Fraction as Exact
+from math import gcd, lcm
+
+import msgspec
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.notation import Fenced, Gap, Node, Number, Row, Script, Sign, Word
+from sunroom.core.sentences import said
+
+#: Standard atomic weights, rounded as school tables have them (IUPAC 2021); in g/mol.
+WEIGHTS = {
+    "H": 1.008, "He": 4.003, "Li": 6.94, "Be": 9.012, "B": 10.81, "C": 12.011, "N": 14.007, "O": 15.999, "F": 18.998, "Ne": 20.180,
+    "Na": 22.990, "Mg": 24.305, "Al": 26.982, "Si": 28.085, "P": 30.974, "S": 32.06, "Cl": 35.45, "Ar": 39.95, "K": 39.098, "Ca": 40.078,
+    "Sc": 44.956, "Ti": 47.867, "V": 50.942, "Cr": 51.996, "Mn": 54.938, "Fe": 55.845, "Co": 58.933, "Ni": 58.693, "Cu": 63.546, "Zn": 65.38,
+    "Ga": 69.723, "Ge": 72.630, "As": 74.922, "Se": 78.971, "Br": 79.904, "Kr": 83.798, "Rb": 85.468, "Sr": 87.62, "Y": 88.906, "Zr": 91.224,
+    "Nb": 92.906, "Mo": 95.95, "Ru": 101.07, "Rh": 102.91, "Pd": 106.42, "Ag": 107.87, "Cd": 112.41, "In": 114.82, "Sn": 118.71, "Sb": 121.76,
+    "Te": 127.60, "I": 126.90, "Xe": 131.29, "Cs": 132.91, "Ba": 137.33, "La": 138.91, "Ce": 140.12, "W": 183.84, "Pt": 195.08, "Au": 196.97,
+    "Hg": 200.59, "Tl": 204.38, "Pb": 207.2, "Bi": 208.98, "Th": 232.04, "U": 238.03,
+}  # fmt: skip
+ARROWS = frozenset([r"\rightarrow", r"\rightleftharpoons"])
+STATES = frozenset(["s", "l", "g", "aq"])
+#: Substances on both sides together, and the largest number before one.
+MAX_SUBSTANCES, MAX_NUMBER = 12, 200
+#: What counts as a charge among the atoms.
+CHARGE = "charge"
+
+_ATOM = re.compile(r"[A-Z][a-z]?")
+
+
+class Substance(msgspec.Struct, frozen=True):
+    """What is in it, atoms by their symbols and its charge; ``nodes`` as it is written, without a number before it."""
+
+    atoms: dict[str, int]
+    nodes: tuple[Node, ...]
+    number: int = 1
+
+
+class Reaction(msgspec.Struct, frozen=True):
+    left: tuple[Substance, ...]
+    right: tuple[Substance, ...]
+    arrow: str
+
+
+def reaction_of(row: Row) -> Reaction | None:
+    """The reaction that a formula is; None when it is none. One substance alone has an empty right side."""
+    nodes = [node for node in row.nodes if not isinstance(node, Gap)]
+    at = next((n for n, node in enumerate(nodes) if isinstance(node, Sign) and node.name in ARROWS), None)
+    try:
+        if at is None:
+            return Reaction((_substance(nodes),), (), "")
+        arrow = nodes[at]
+        assert isinstance(arrow, Sign)
+        left, right = _side(nodes[:at]), _side(nodes[at + 1 :])
+        return Reaction(left, right, arrow.name)
+    except ValueError:
+        return None
+
+
+def _side(nodes: Sequence[Node]) -> tuple[Substance, ...]:
+    parts: list[list[Node]] = [[]]
+    for node in nodes:
+        if node == Sign("+"):
+            parts.append([])
+        else:
+            parts[-1].append(node)
+    return tuple(_substance(part) for part in parts)
+
+
+def _substance(nodes: Sequence[Node]) -> Substance:
+    """Atoms and their numbers; raises ValueError for what is no substance."""
+    number = 1
+    if nodes and isinstance(nodes[0], Number):
+        number, nodes = int(nodes[0].digits), nodes[1:]
+    if nodes and isinstance(nodes[-1], Fenced) and _letters(nodes[-1].body) in STATES:
+        counted = nodes[:-1]
+    else:
+        counted = nodes
+    if not counted:
+        raise ValueError
+    atoms: dict[str, int] = {}
+    letters = ""
+    for node in counted:
+        if isinstance(node, Sign) and node.name.isalpha() and len(node.name) == 1:
+            letters += node.name
+            continue
+        if isinstance(node, Script):
+            (base,) = node.base.nodes if len(node.base.nodes) == 1 else (None,)
+            times = _count(node.sub)
+            if isinstance(base, Sign) and base.name.isalpha() and len(base.name) == 1:
+                _add(atoms, _symbols(letters + base.name), times)
+            elif isinstance(base, Fenced) and base.left in ("(", "["):
+                _add(atoms, _symbols(letters), 1)
+                inner = _substance(list(base.body.nodes))
+                for symbol, count in inner.atoms.items():
+                    atoms[symbol] = atoms.get(symbol, 0) + count * times
+            else:
+                raise ValueError
+            letters = ""
+            if node.sup is not None:
+                atoms[CHARGE] = atoms.get(CHARGE, 0) + _charge(node.sup)
+        elif isinstance(node, Fenced) and node.left in ("(", "["):
+            _add(atoms, _symbols(letters), 1)
+            letters = ""
+            for symbol, count in _substance(list(node.body.nodes)).atoms.items():
+                atoms[symbol] = atoms.get(symbol, 0) + count
+        else:
+            raise ValueError
+    _add(atoms, _symbols(letters), 1)
+    return Substance(atoms, tuple(nodes), number)
+
+
+def _letters(row: Row) -> str:
+    return "".join(node.name for node in row.nodes if isinstance(node, Sign))
+
+
+def _symbols(letters: str) -> list[str]:
+    """Letters as symbols of elements, the last of them carrying what follows; raises ValueError."""
+    found = _ATOM.findall(letters)
+    if "".join(found) != letters or any(symbol not in WEIGHTS for symbol in found):
+        raise ValueError
+    return found
+
+
+def _add(atoms: dict[str, int], symbols: list[str], times: int) -> None:
+    for at, symbol in enumerate(symbols):
+        atoms[symbol] = atoms.get(symbol, 0) + (times if at == len(symbols) - 1 else 1)
+
+
+def _count(row: Row | None) -> int:
+    if row is None:
+        return 1
+    (node,) = row.nodes if len(row.nodes) == 1 else (None,)
+    if not isinstance(node, Number) or not node.digits.isdigit() or not 1 <= int(node.digits) <= 999:
+        raise ValueError
+    return int(node.digits)
+
+
+def _charge(row: Row) -> int:
+    """2+ or -, as a charge is written."""
+    digits = "".join(node.digits for node in row.nodes if isinstance(node, Number))
+    signs = [node.name for node in row.nodes if isinstance(node, Sign)]
+    if len(signs) != 1 or signs[0] not in ("+", "-") or (digits and not digits.isdigit()):
+        raise ValueError
+    return (1 if signs[0] == "+" else -1) * int(digits or 1)
+
+
+def chemistry_of(row: Row) -> Reaction | None:
+    """The reaction or the substance that a formula rather is than anything else; None for all others."""
+    made = reaction_of(row)
+    return made if made and (made.arrow or is_substance(made)) else None
+
+
+def is_substance(reaction: Reaction) -> bool:
+    """Whether something without an arrow is rather a substance than a product of names: H₂O, Fe³⁺, not PV."""
+    (one,) = reaction.left
+    atoms = [symbol for symbol in one.atoms if symbol != CHARGE]
+    return CHARGE in one.atoms or (len(atoms) > 1 and any(isinstance(node, Script) for node in one.nodes))
+
+
+def surplus(reaction: Reaction) -> dict[str, int]:
+    """What there is more of on the left than on the right, by atoms and charge; empty when it is balanced."""
+    found: dict[str, int] = {}
+    for side, sign in ((reaction.left, 1), (reaction.right, -1)):
+        for substance in side:
+            for symbol, count in substance.atoms.items():
+                found[symbol] = found.get(symbol, 0) + sign * count * substance.number
+    return {symbol: count for symbol, count in found.items() if count}
+
+
+def balanced(reaction: Reaction) -> Row:
+    """The reaction with the least whole numbers that conserve atoms and charge.
+
+    Raises
+    ------
+    MalformedError
+        When there are none, or more than one way.
+    """
+    substances = (*reaction.left, *reaction.right)
+    if len(substances) > MAX_SUBSTANCES:
+        raise MalformedError("formula", said("a-reaction-is-too-long"))
+    kinds = sorted({symbol for substance in substances for symbol in substance.atoms})
+    rows = [
+        [
+            Exact(s.atoms.get(kind, 0) * (1 if at < len(reaction.left) else -1))
+            for at, s in enumerate(substances)
+        ]
+        for kind in kinds
+    ]
+    numbers = _whole(_only_solution(rows, len(substances)))
+    made: list[Node] = []
+    for at, (substance, number) in enumerate(zip(substances, numbers, strict=True)):
+        if at == len(reaction.left):
+            made.append(Sign(reaction.arrow))
+        elif at:
+            made.append(Sign("+"))
+        made += [*([Number(str(number))] if number > 1 else []), *map(_upright, substance.nodes)]
+    return Row(tuple(made))
+
+
+def _only_solution(rows: list[list[Exact]], count: int) -> list[Exact]:
+    """What solves the equations up to a factor (Gauss and Jordan); raises MalformedError when not exactly that."""
+    pivots: list[int] = []
+    at = 0
+    for column in range(count):
+        found = next((r for r in range(at, len(rows)) if rows[r][column]), None)
+        if found is None:
+            continue
+        rows[at], rows[found] = rows[found], rows[at]
+        rows[at] = [value / rows[at][column] for value in rows[at]]
+        for other in range(len(rows)):
+            if other != at and rows[other][column]:
+                factor = rows[other][column]
+                rows[other] = [a - factor * b for a, b in zip(rows[other], rows[at], strict=True)]
+        pivots.append(column)
+        at += 1
+    free = [column for column in range(count) if column not in pivots]
+    if not free:
+        raise MalformedError("formula", said("a-reaction-cannot-be-balanced"))
+    if len(free) > 1:
+        raise MalformedError("formula", said("a-reaction-has-many-ways"))
+    solution = [Exact(0)] * count
+    solution[free[0]] = Exact(1)
+    for row, column in zip(rows, pivots, strict=False):
+        solution[column] = -row[free[0]]
+    return solution
+
+
+def _whole(solution: list[Exact]) -> list[int]:
+    scale = lcm(*(value.denominator for value in solution))
+    numbers = [int(value * scale) for value in solution]
+    common = gcd(*numbers)
+    numbers = [number // common for number in numbers]
+    if any(number <= 0 for number in numbers) or max(numbers) > MAX_NUMBER:
+        raise MalformedError("formula", said("a-reaction-cannot-be-balanced"))
+    return numbers
+
+
+def molar_mass(substance: Substance) -> float:
+    """In g/mol."""
+    return sum(WEIGHTS[symbol] * count for symbol, count in substance.atoms.items() if symbol != CHARGE)
+
+
+def upright(row: Row) -> Row:
+    """A reaction or a substance with its symbols upright, as they are printed."""
+    return Row(tuple(map(_upright, row.nodes)))
+
+
+def _upright(node: Node) -> Node:
+    match node:
+        case Sign(name=name) if len(name) == 1 and name.isalpha():
+            return Sign(name, upright=True)
+        case Script(base=base, sub=sub, sup=sup):
+            return Script(upright(base), sub, sup)
+        case Fenced(left=left, body=body, right=right):
+            return Fenced(left, upright(body), right)
+        case Word():
+            return node
+        case _:
+            return node
+
+
+def typed_substances(text: str) -> str:
+    """Substances as they are typed, 2H2 + O2 -> 2H2O, with their numbers at the foot; any other text as it is."""
+    made, at, symbols, counted, arrow = "", 0, 0, False, False
+    while at < len(text):
+        found = _TYPED.match(text, at)
+        if not found:
+            return text
+        at = found.end()
+        symbol, number, other = found.groups()
+        if symbol:
+            if symbol not in WEIGHTS:
+                return text
+            symbols += 1
+            made += symbol
+        elif number:
+            # After a symbol or a bracket it is that one's; otherwise it stands before a substance.
+            own = made[-1:].isalpha() or made.endswith(")")
+            counted |= own
+            made += f"_({number})" if own else number
+        else:
+            arrow |= other in ("->", "<->", "→", "⇌")
+            made += other
+    return made if (arrow and symbols) or (counted and symbols > 1) else text
+
+
+#: What stands in a typed reaction: a symbol, a number, or something else that may be there, charges and states among it.
+_TYPED = re.compile(r"([A-Z][a-z]?)|(\d+)|(<->|->|→|⇌|\^\(?\d*[+-]\)?|\((?:s|l|g|aq)\)|[()+\s])")

@@ -1,0 +1,94 @@
+"""Formulas in the browser: typed, worked out, checked, written by hand and set, and what the keyboard and others make of them."""
+
+from __future__ import annotations
+
+import json
+from pathlib import Path
+
+import numpy as np
+from selenium.webdriver.common.keys import Keys
+
+from sunroom.core.board import FormulaItem, InkItem, ShapeItem
+from tests.browser.test_tools import Tools
+
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
+NEW_LINE = Keys.SHIFT + Keys.ENTER + Keys.NULL
+
+
+class Formulas(Tools):
+    def formulas(self) -> list[FormulaItem]:
+        return [item for item in self.items() if isinstance(item, FormulaItem)]
+
+    def type_formula(self, typed: str, x: float, y: float) -> None:
+        self.tutor.key("x")
+        self.tutor.draw([(x, y)], "mouse")
+        field = self.tutor.find("[data-testid=formula-field]")
+        field.send_keys(typed)
+        self.tutor.find("dialog svg path")
+        field.send_keys(Keys.ENTER)
+        self.tutor.wait(lambda: not self.tutor.all("dialog"), "the window to close")
+
+    def test_a_formula_is_typed_changed_and_taken_back(self) -> None:
+        self.type_formula("(a+b)/2", 300, 200)
+        self.tutor.wait_items(1)
+        (made,) = self.formulas()
+        self.assertEqual(made.formula, "(a+b)/2")
+        self.tutor.part("[aria-label=Sill] button", "Change the formula")
+        field = self.tutor.find("[data-testid=formula-field]")
+        self.assertEqual(field.get_attribute("value"), "(a+b)/2")
+        field.send_keys("+c", Keys.ENTER)
+        self.tutor.wait(lambda: [f.formula for f in self.formulas()] == ["(a+b)/2+c"] or None, "the change")
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait(lambda: [f.formula for f in self.formulas()] == ["(a+b)/2"] or None, "the undo")
+
+    def test_what_is_not_understood_is_said_and_signs_are_typed_by_a_press(self) -> None:
+        self.tutor.tool("Formula")
+        self.tutor.draw([(300, 200)], "mouse")
+        field = self.tutor.find("[data-testid=formula-field]")
+        field.send_keys("x^")
+        self.tutor.wait_text("#formula-problem", "missing")
+        field.send_keys(Keys.ENTER)
+        self.assertTrue(self.tutor.all("dialog"), "it stays until it can be set")
+        self.tutor.press("[aria-label=Arithmetic] button", "√")
+        field.send_keys("2")
+        self.assertEqual(field.get_attribute("value"), "x^sqrt(2)")
+        self.tutor.wait(lambda: not self.tutor.text("#formula-problem"), "nothing to be said")
+        self.tutor.press("dialog button", "Put on the board")
+        self.tutor.wait_items(1)
+
+    def test_it_is_worked_out_and_what_is_taken_stands_below(self) -> None:
+        self.type_formula("x^2+2x-3=0", 300, 160)
+        self.tutor.press("[aria-label=Sill] button", "Work it out")
+        self.tutor.press("[data-testid=worked-out] button", "Solution")
+        self.tutor.wait_items(2)
+        above, below = sorted(self.formulas(), key=lambda item: item.y)
+        self.assertEqual(below.formula, r"x_{1}=-3 \\ x_{2}=1")
+        self.assertAlmostEqual(above.x, below.x)
+        self.assertGreaterEqual(below.y, above.y + above.height * above.size)
+
+    def test_working_is_checked_and_marked(self) -> None:
+        self.type_formula(f"2x+3=7{NEW_LINE}2x=10{NEW_LINE}x=5", 300, 220)
+        self.tutor.press("[aria-label=Sill] button", "Check the working")
+        self.tutor.find("[data-verdict=does_not]", "x = 5")
+        self.tutor.find("[data-verdict=follows]", "Follows")
+        self.tutor.press("button", "Set marks beside the lines")
+        self.tutor.wait_items(3)
+        marks = [item.figure for item in self.items() if isinstance(item, ShapeItem)]
+        self.assertEqual(marks, ["cross", "tick"])
+
+    def test_written_maths_is_set_and_comes_back_as_written(self) -> None:
+        rows = json.loads(HANDS.read_text())
+        row = next(row for row in rows if row["latex"] == r"\frac{x+1}{x-1}=2" and row["hand"] != "kalam")
+        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+        low = np.vstack(strokes).min(axis=0)
+        self.tutor.write([(stroke - low) * 0.5 + (150, 160) for stroke in strokes])
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.press("[data-testid=set-maths]")
+        self.tutor.wait_items(1)
+        (made,) = self.formulas()
+        self.assertEqual(len(made.ink), len(strokes))
+        self.assertIn(r"\frac", made.formula)
+        self.tutor.press("[aria-label=Sill] button", "As written")
+        self.tutor.wait_items(len(strokes))
+        self.assertTrue(all(isinstance(item, InkItem) for item in self.items()))

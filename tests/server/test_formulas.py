@@ -1,0 +1,107 @@
+"""Formulas over HTTP and on the line: set, worked out, checked; kept on disk as they were set; and what is hostile."""
+
+from __future__ import annotations
+
+import json
+import time
+from typing import Any
+from urllib.error import HTTPError
+
+import numpy as np
+
+from sunroom.boards import models, store
+from sunroom.core.board import AddItems, FormulaItem, InkItem
+from sunroom.core.board.requests import AsWritten, EditFormula, SetMaths
+from sunroom.core.ink import pack_samples
+from sunroom.core.lesson import SetPens, SetRights
+from sunroom.live.wire.messages import Read, Readings
+from tests.server.test_out import OutTest
+
+
+def bars() -> tuple[InkItem, ...]:
+    """Two level strokes: an equals sign."""
+    rows = [np.array([(x, y, 0.5, x) for x in range(0, 60, 4)], float) for y in (0, 18)]
+    return tuple(
+        InkItem(id=f"stroke-{n}", nib="pen", colour="#16222b", width=3, samples=pack_samples(row))
+        for n, row in enumerate(rows)
+    )
+
+
+class Formulas(OutTest):
+    def ask(self, path: str, value: Any) -> Any:
+        return self.tutor_web.post(f"/api/formulas{path}", value)
+
+    def problem(self, path: str, value: Any) -> tuple[int, str]:
+        with self.assertRaises(HTTPError) as caught:
+            self.ask(path, value)
+        return caught.exception.code, json.loads(caught.exception.read())["problem"]["key"]
+
+    def kept(self) -> list[FormulaItem]:
+        """The formulas that are on disk."""
+        board = store.load(models.Board.objects.get(uid=self.board).pk)
+        return [
+            item for page in board.in_order() for item in page.in_order() if isinstance(item, FormulaItem)
+        ]
+
+    def test_a_typed_formula_is_set_and_given_in_open_formats(self) -> None:
+        made = self.ask("", {"formula": "(a+b)/2"})
+        self.assertEqual(made["latex"], r"\frac{a+b}{2}")
+        self.assertIn("<mfrac>", made["mathml"])
+        self.assertTrue(made["look"]["outline"].startswith("M"))
+        self.assertEqual(self.problem("", {"formula": r"\foo"}), (400, "a-formula-has-an-odd"))
+        self.assertEqual(self.problem("", {"formula": "x" * 5_000}), (400, "a-formula-has-at-most"))
+
+    def test_it_is_worked_out_and_what_is_too_much_is_said_in_time(self) -> None:
+        offers = self.ask("/worked-out", {"formula": "2x+3=7"})
+        self.assertIn(("solved", "x=2"), [(offer["kind"], offer["formula"]) for offer in offers])
+        self.assertTrue(all(offer["look"] for offer in offers))
+        for hostile in ("9^9^9^9", "sum_(k=1)^(10^9) k", "sin(cos(tan(x^x^x)))=x^17"):
+            start = time.perf_counter()
+            status, _ = self.problem("/worked-out", {"formula": hostile})
+            self.assertEqual(status, 422, hostile)
+            self.assertLess(time.perf_counter() - start, 30, hostile)
+        self.assertTrue(self.ask("/worked-out", {"formula": "2/4"}), "the workers are there again")
+
+    def test_lines_are_checked(self) -> None:
+        found = self.ask("/checked", {"formulas": ["2x+3=7", "2x=10", "x=5"]})
+        self.assertEqual([line["verdict"] for line in found], ["first", "does_not", "follows"])
+        self.assertEqual(self.problem("/checked", {"formulas": ["x=1"]})[0], 400)
+        self.assertEqual(self.problem("/checked", {"formulas": ["x=1"] * 100})[0], 400)
+
+    def test_the_server_alone_says_how_a_formula_looks(self) -> None:
+        forged = FormulaItem(
+            id="formula-1", formula="x^2", size=24, colour="#16222b", outline="M0 0Z", width=900.0
+        )
+        self.do(self.tutor, AddItems(self.page, (forged,)))
+        (kept,) = self.kept()
+        self.assertNotEqual(kept.outline, "M0 0Z")
+        self.assertLess(kept.width, 3)
+        self.do(self.tutor, EditFormula(self.page, "formula-1", "x^3"))
+        (edited,) = self.kept()
+        self.assertEqual(edited.formula, "x^3")
+        self.assertNotEqual(edited.outline, kept.outline)
+        for bad in (r"\frac{1}", "((("):
+            self.refused(self.tutor, EditFormula(self.page, "formula-1", bad), "formula")
+
+    def test_ink_becomes_a_formula_and_comes_back(self) -> None:
+        self.do(self.tutor, AddItems(self.page, bars()))
+        self.tutor.send(Read(7, self.page, ("stroke-0", "stroke-1")))
+        found = self.tutor.hear(Readings, lambda readings: readings.ref == 7)
+        self.assertEqual(found.formulas[0].formula, "=")
+        self.assertTrue(found.formulas[0].outline)
+        self.do(self.tutor, SetMaths(self.page, ("stroke-0", "stroke-1"), "formula-1", "="))
+        (made,) = self.kept()
+        self.assertEqual(len(made.ink), 2)
+        self.do(self.tutor, AsWritten(self.page, ("formula-1",)))
+        self.assertEqual(self.kept(), [])
+        self.do(self.tutor, SetMaths(self.page, ("stroke-0",), "formula-2", "-"))
+        self.assertEqual(len(self.kept()), 1, "the ink is there again")
+
+    def test_a_pen_without_the_right_for_formulas_sets_none(self) -> None:
+        line, _ = self.student()
+        self.tell(SetPens("up"))
+        self.tell(SetRights(("write", "text", "shape", "convert", "move_own")))
+        formula = FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b")
+        self.refused(line, AddItems(self.page, (formula,)), "not_in_kit")
+        self.do(line, AddItems(self.page, bars()))
+        self.refused(line, SetMaths(self.page, ("stroke-0", "stroke-1"), "formula-1", "="), "not_in_kit")
