@@ -12,8 +12,9 @@ import numpy as np
 
 from bench.table import Row, percentiles, show
 from sunroom.core.maths import setting
+from sunroom.core.maths.checking import check_working
 from sunroom.core.maths.typed import read_formula
-from sunroom.core.maths.work import check_working, work_out
+from sunroom.core.maths.work import work_out
 from sunroom.resources import written_reader
 
 HANDS = Path(__file__).parent / "hands"

@@ -6,7 +6,7 @@ The core takes bytes and functions; this module is the one place that knows wher
 from __future__ import annotations
 
 import unicodedata
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from functools import cache
 from importlib.util import find_spec
 from pathlib import Path
@@ -123,7 +123,21 @@ def written_reader() -> WrittenReader:
         pictures = seen.pictures.astype(np.float32) / np.float32(255)
         return net(pictures=pictures, measures=seen.measures, pairs=seen.pairs)
 
-    return WrittenReader(look, classes)
+    return WrittenReader(look, classes, _SingleSigns())
+
+
+class _SingleSigns:
+    """The nets of symbols and of digits, as the reader of written maths asks them."""
+
+    def __init__(self) -> None:
+        self._nets = symbols()
+        self.classes = self._nets.classes
+
+    def symbols(self, groups: Sequence[Sequence[NDArray[np.float64]]], /) -> NDArray[np.float64]:
+        return self._nets.logs_of(groups)
+
+    def digits(self, groups: Sequence[Sequence[NDArray[np.float64]]], /) -> NDArray[np.float64]:
+        return self._nets.digits_of(groups)
 
 
 @cache

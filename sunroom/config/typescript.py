@@ -26,7 +26,7 @@ from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
 from sunroom.core.maths.setting import UNITS  # noqa: E402
-from sunroom.core.maths.typed import MAX_FORMULA  # noqa: E402
+from sunroom.core.maths.tokens import MAX_FORMULA  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.reading.kinds import SURE_TEXT  # noqa: E402

@@ -15,7 +15,7 @@ from sunroom.core.geometry import Affine, Box, flatten_cubics
 from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
 from sunroom.core.maths.setting import set_formula
-from sunroom.core.maths.typed import MAX_FORMULA
+from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter

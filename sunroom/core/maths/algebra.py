@@ -36,6 +36,8 @@ from sunroom.core.sentences import said
 MAX_DIGITS, MAX_FACTORIAL = 400, 300
 #: A sum or product of numbers has at most so many parts that are added up.
 MAX_SUMMED = 100_000
+#: Digits of a decimal value that is written.
+DIGITS = 8
 #: A number is written with at most so many digits after the point.
 MAX_NUMBER = 60
 
@@ -162,6 +164,20 @@ def latex(value: sympy.Basic) -> str:
         value, symbol_names=names, inv_trig_style="full", ln_notation=True, fold_short_frac=False
     )
     return made.replace(r"\operatorname{asin}", r"\arcsin").replace(r"\limits", "")
+
+
+def check_defined(value: sympy.Basic) -> None:
+    if value.has(sympy.zoo, sympy.nan):
+        raise MalformedError("formula", said("nothing-is-divided-by-0"))
+
+
+def decimal(value: sympy.Expr) -> str:
+    made = sympy.N(value, DIGITS + 2)
+    if not made.is_real:
+        return latex(sympy.N(value, DIGITS))
+    text = f"{float(made):.{DIGITS}g}" if abs(made) < 1e300 else latex(sympy.N(value, DIGITS))
+    mantissa, _, exponent = text.partition("e")
+    return rf"{mantissa}\cdot10^{{{int(exponent)}}}" if exponent else mantissa
 
 
 def _power(base: Algebraic, exponent: Algebraic) -> Algebraic:

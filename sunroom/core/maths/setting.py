@@ -19,7 +19,8 @@ from ziamath.config import config
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.chemistry import chemistry_of, upright
 from sunroom.core.maths.notation import Row, mathml_of
-from sunroom.core.maths.typed import MAX_FORMULA, read_formula
+from sunroom.core.maths.tokens import MAX_FORMULA
+from sunroom.core.maths.typed import read_formula
 from sunroom.core.sentences import said
 
 #: Outlines are kept in so many units to the size of the type.

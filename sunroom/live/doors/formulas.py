@@ -12,7 +12,7 @@ from django.views.decorators.http import require_POST
 
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, LineVerdict, OfferKind
 from sunroom.core.maths.setting import Setting, keep_setting
-from sunroom.core.maths.typed import MAX_FORMULA
+from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made
 from sunroom.live.work import workers

@@ -49,7 +49,8 @@ from sunroom.core.maths.notation import latex_of, mathml_of
 from sunroom.core.maths.offers import Checked, OfferKind
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.typed import read_formula
-from sunroom.core.maths.written import FormulaReading, looks_like_maths
+from sunroom.core.maths.written import FormulaReading
+from sunroom.core.maths.written_latex import looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
@@ -380,7 +381,7 @@ def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
 
 def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
     """How each line stands to the one before."""
-    from sunroom.core.maths.work import check_working
+    from sunroom.core.maths.checking import check_working
 
     try:
         with bounded_memory(MATHS_BYTES):

@@ -35,7 +35,7 @@ from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import Ends
-from sunroom.core.maths.typed import MAX_FORMULA
+from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind

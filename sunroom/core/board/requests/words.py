@@ -30,7 +30,7 @@ from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work, formula_wor
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.ink.samples import MAX_COORDINATE
-from sunroom.core.maths.typed import MAX_FORMULA
+from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.pens.rules import Action
 from sunroom.core.text import Align, Family, Listing, Span
 from sunroom.core.text.styles import check_spans

@@ -1,0 +1,173 @@
+"""Lines of working: whether each follows from the one before, and numbers that show it where it does not."""
+
+from __future__ import annotations
+
+import itertools
+from collections.abc import Sequence
+
+import sympy
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths import algebra
+from sunroom.core.maths.algebra import algebraic
+from sunroom.core.maths.grammar import meaning_of
+from sunroom.core.maths.meaning import Lines, Meaning, Relation
+from sunroom.core.maths.notation import Row
+from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
+from sunroom.core.maths.solving import solutions, sorted_values
+from sunroom.core.sentences import said
+
+
+def check_working(rows: Sequence[Row]) -> list[Checked]:
+    """How each of some lines stands to the one before it: the first one begins."""
+    made: list[Checked] = []
+    before: Meaning | None = None
+    for at, row in enumerate(rows[:MAX_CHECKED_LINES]):
+        try:
+            now: Meaning | None = _continued(row, before)
+        except MalformedError:
+            now = None
+        if at == 0:
+            made.append(Checked("first" if now is not None else "cannot_tell"))
+        elif now is None or before is None:
+            made.append(Checked("cannot_tell", said("a-line-has-no-meaning")))
+        else:
+            made.append(_follows(before, now))
+        before = now if now is not None else before
+    return made
+
+
+def _continued(row: Row, before: Meaning | None) -> Meaning:
+    """A line that begins with a sign of relation goes on from the expression before it."""
+    first = row.nodes[0] if row.nodes else None
+    if getattr(first, "name", "") == "=":
+        return meaning_of(Row(row.nodes[1:]))
+    del before
+    return meaning_of(row)
+
+
+def _follows(before: Meaning, now: Meaning) -> Checked:
+    try:
+        if isinstance(before, Relation | Lines) and isinstance(now, Relation | Lines):
+            return _same_solutions(before, now)
+        if isinstance(before, Relation | Lines) or isinstance(now, Relation | Lines):
+            return Checked("cannot_tell", said("a-line-is-of-another-kind"))
+        return _same_value(algebraic(before), algebraic(now))
+    except (MalformedError, NotImplementedError, TypeError, ValueError):
+        return Checked("cannot_tell")
+
+
+def _same_value(before: sympy.Expr, now: sympy.Expr) -> Checked:
+    """Whether two expressions are worth the same wherever both are defined; numbers show where they are not."""
+    before, now = before.doit(), now.doit()
+    names = sorted(before.free_symbols | now.free_symbols, key=str)
+    tried = 0
+    for values in itertools.islice(itertools.product(_TRIED, repeat=len(names)), 60):
+        at = dict(zip(names, values, strict=True))
+        one, other = (sympy.N(side.subs(at), 20) for side in (before, now))
+        if not (one.is_real and other.is_real and one.is_finite and other.is_finite):
+            continue
+        tried += 1
+        if abs(one - other) > 1e-9 * max(1, abs(one), abs(other)):
+            where = ", ".join(f"{name} = {_plain(value)}" for name, value in at.items())
+            key = "the-values-differ-at" if at else "the-values-differ"
+            return Checked("does_not", said(key, where=where, one=_plain(one), other=_plain(other)))
+    if sympy.simplify(before - now) == 0:
+        return Checked("follows")
+    return Checked("follows" if tried >= 12 else "cannot_tell")
+
+
+#: Numbers that expressions are compared at: none is special.
+_TRIED = tuple(
+    sympy.Rational(*pair) for pair in ((2, 1), (3, 1), (-2, 1), (7, 5), (-13, 10), (1, 3), (5, 1), (0, 1))
+)
+
+
+def _plain(value: sympy.Expr) -> str:
+    return f"{float(value):.6g}".replace("-", "−")
+
+
+def _same_solutions(before: Relation | Lines, now: Relation | Lines) -> Checked:
+    names = {algebra.symbol(name) for name in algebra.names_in(before) | algebra.names_in(now)}
+    bases = {str(name).partition("_")[0] for name in names}
+    if len(bases) == 1:
+        x = sympy.Symbol(bases.pop(), real=True)
+        turned = _same_equation(before, now) if _are_inequalities(before, now) else None
+        if turned and turned.verdict == "does_not":
+            return turned
+        one, other = _solution_set(before, x), _solution_set(now, x)
+        lost, gained = one - other, other - one
+        if lost is sympy.S.EmptySet and gained is sympy.S.EmptySet:
+            return Checked("follows")
+        if isinstance(lost, sympy.Complement) or isinstance(gained, sympy.Complement):
+            return Checked("cannot_tell")
+        shown = [_shown(part, str(x)) for part in (lost, gained)]
+        if all(shown):
+            return Checked("does_not", said("solutions-are-lost-and-gained", lost=shown[0], gained=shown[1]))
+        if shown[0]:
+            return Checked("does_not", said("solutions-are-lost", lost=shown[0]))
+        return Checked("does_not", said("solutions-are-gained", gained=shown[1]))
+    return _same_equation(before, now)
+
+
+def _are_inequalities(*lines: Relation | Lines) -> bool:
+    return all(isinstance(line, Relation) and line.signs[0] not in ("=", r"\ne") for line in lines)
+
+
+def _solution_set(meant: Relation | Lines, x: sympy.Symbol) -> sympy.Set:
+    """What solves a line; several statements beside each other, as of x with an index, are solutions one by one."""
+    if isinstance(meant, Relation):
+        parts = [part.xreplace({name: x for name in part.free_symbols}) for part in algebra.relation(meant)]
+        return solutions(parts, x)
+    made: sympy.Set = sympy.S.EmptySet
+    for line in meant.lines:
+        if not isinstance(line, Relation):
+            raise MalformedError("formula", said("a-formula-has-no-meaning"))
+        made = made.union(_solution_set(line, x))
+    return made
+
+
+def _shown(part: sympy.Set, name: str) -> str:
+    """Some of a set's numbers in words; "" for none."""
+    if part is sympy.S.EmptySet:
+        return ""
+    if isinstance(part, sympy.FiniteSet):
+        return ", ".join(f"{name} = {_plain(value)}" for value in sorted_values(part)[:3])
+    try:
+        low, high = part.inf, part.sup
+        ends = [low + 1] * bool(low.is_finite) + [high - 1] * bool(high.is_finite)
+        middle = [(low + high) / 2] if low.is_finite and high.is_finite else []
+        inside = next((v for v in (*_TRIED, *ends, *middle) if part.contains(v) is sympy.true), None)
+    except (NotImplementedError, TypeError, AttributeError):
+        inside = None
+    return f"{name} = {_plain(inside)}" if inside is not None else "…"
+
+
+def _same_equation(before: Relation | Lines, now: Relation | Lines) -> Checked:
+    """Equations with several names: the same when one difference of sides is a constant times the other."""
+    if not isinstance(before, Relation) or not isinstance(now, Relation):
+        return Checked("cannot_tell")
+    (one, *more), (other, *others) = algebra.relation(before), algebra.relation(now)
+    if more or others or type(one) is not type(other):
+        return Checked("cannot_tell")
+    ratio = sympy.simplify((one.args[0] - one.args[1]) / (other.args[0] - other.args[1]))
+    if ratio.is_number and ratio.is_finite and not ratio.is_zero:
+        turned = ratio.is_negative and not isinstance(one, sympy.Eq | sympy.Ne)
+        return Checked("does_not", said("the-sign-has-to-be-turned")) if turned else Checked("follows")
+    if isinstance(one, sympy.Eq):
+        # Points that solve the first line are put into the second.
+        names = sorted(one.free_symbols & other.free_symbols, key=str)
+        for name in names:
+            found = sympy.solve(one.args[0] - one.args[1], name)
+            rest = sorted((one.free_symbols | other.free_symbols) - {name}, key=str)
+            for value in found[:2]:
+                for values in itertools.islice(itertools.product(_TRIED[:4], repeat=len(rest)), 12):
+                    at = dict(zip(rest, values, strict=True))
+                    solved = value.subs(at)
+                    difference = sympy.N((other.args[0] - other.args[1]).subs({**at, name: solved}), 15)
+                    if difference.is_real and difference.is_finite and abs(difference) > 1e-9:
+                        where = ", ".join(f"{n} = {_plain(v)}" for n, v in {**at, name: solved}.items())
+                        return Checked("does_not", said("a-point-solves-only-one", where=where))
+            if found:
+                return Checked("follows") if ratio.is_finite is not False else Checked("cannot_tell")
+    return Checked("cannot_tell")

@@ -1,0 +1,129 @@
+"""What readers of typed formulas share: taking tokens, lines, brackets that belong together, and the limits."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.notation import Fenced, Node, Row, Script, Sign, Table, row_of
+from sunroom.core.maths.signs import BY_CHARACTER, SIGNS
+from sunroom.core.sentences import said
+
+MAX_FORMULA = 1_000
+MAX_DEPTH = 20
+MAX_LINES, MAX_COLUMNS = 40, 20
+PRIMES = ("'", "′", r"\prime")
+OPENING, CLOSING = {"(": ")", "[": "]", r"\{": r"\}"}, {")", "]", r"\}"}
+
+
+class TokenReader:
+    """Takes one token after another, counting how deep it is."""
+
+    def __init__(self, tokens: list[str]) -> None:
+        self.tokens = tokens
+        self.at = 0
+        self.depth = 0
+
+    @property
+    def next(self) -> str:
+        return self.tokens[self.at] if self.at < len(self.tokens) else ""
+
+    def take(self) -> str:
+        token = self.next
+        self.at += 1
+        return token
+
+    def _primes(self) -> Row:
+        count = 0
+        while self.next in PRIMES:
+            self.take()
+            count += 1
+        return Row((Sign("'"),) * count)
+
+    def deeper(self, read: Callable[[], Row]) -> Row:
+        self.depth += 1
+        if self.depth > MAX_DEPTH:
+            raise MalformedError("formula", said("a-formula-is-too-deep"))
+        made = read()
+        self.depth -= 1
+        return made
+
+    def in_lines(self, row: Callable[[], list[Row]], more: Callable[[], bool]) -> Row:
+        """One row, or the rows of several lines as a table, aligned where each has its first relation."""
+        lines = [row()]
+        while more():
+            lines.append(row())
+        while len(lines) > 1 and not any(cell.nodes for cell in lines[-1]):
+            lines.pop()
+        if len(lines) > MAX_LINES or max(map(len, lines)) > MAX_COLUMNS:
+            raise MalformedError("formula", said("a-formula-has-too-many"))
+        if len(lines) == 1:
+            return row_of(*lines[0])
+        return Row((Table(squared([_aligned(line) for line in lines]), "lines"),))
+
+
+def squared(lines: list[list[Row]]) -> tuple[tuple[Row, ...], ...]:
+    wide = max(map(len, lines))
+    return tuple(tuple(line) + (Row(),) * (wide - len(line)) for line in lines)
+
+
+def _aligned(line: list[Row]) -> list[Row]:
+    """A line in two parts, before and from its first relation on, unless it says itself where."""
+    if len(line) > 1:
+        return line
+    nodes = line[0].nodes
+    for at, node in enumerate(nodes):
+        if isinstance(node, Sign) and node.name in SIGNS and SIGNS[node.name].kind == "relation":
+            return [Row(nodes[:at]), Row(nodes[at:])]
+    return [Row(), line[0]]
+
+
+def sign_of(character: str) -> Sign:
+    """A single character as a sign; raises MalformedError for those that are none of maths."""
+    name = BY_CHARACTER.get(character, character)
+    if name in SIGNS or (len(name) == 1 and name.isalpha()):
+        return Sign(name)
+    raise MalformedError("formula", said("a-formula-has-an-odd", sign=character))
+
+
+def is_sign(node: Node) -> bool:
+    """Whether nothing can be divided there."""
+    return (
+        isinstance(node, Sign)
+        and node.name in SIGNS
+        and SIGNS[node.name].kind in ("binary", "relation", "open", "comma")
+    )
+
+
+def paired(nodes: list[Node]) -> Row:
+    """A row in which brackets that belong together embrace what is between them."""
+    stack: list[tuple[str, list[Node]]] = [("", [])]
+    for node in nodes:
+        # A closing bracket may carry scripts: (a+b)^2.
+        bare = node.base.nodes[0] if isinstance(node, Script) and len(node.base.nodes) == 1 else node
+        name = bare.name if isinstance(bare, Sign) else ""
+        if name in OPENING and bare is node:
+            stack.append((name, []))
+            continue
+        bars = name == "|" and len(stack) > 1 and stack[-1][0] == "|"
+        if (name in CLOSING and len(stack) > 1 and stack[-1][0] != "|") or bars:
+            left, inner = stack.pop()
+            fenced = Fenced(left, Row(tuple(inner)), name)
+            stack[-1][1].append(
+                Script(Row((fenced,)), node.sub, node.sup) if isinstance(node, Script) else fenced
+            )
+            continue
+        if name == "|" and bare is node and _opens(stack[-1][1]):
+            stack.append(("|", []))
+            continue
+        stack[-1][1].append(node)
+    while len(stack) > 1:
+        # What was never closed is a sign.
+        left, inner = stack.pop()
+        stack[-1][1].extend([Sign(left), *inner])
+    return Row(tuple(stack[0][1]))
+
+
+def _opens(before: list[Node]) -> bool:
+    """Whether a bar there begins an absolute value: nothing, or a sign, is before it."""
+    return not before or is_sign(before[-1])

@@ -1,0 +1,254 @@
+"""A tree of written signs as LaTeX, and how little it looks like a formula."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.chemistry import WEIGHTS
+from sunroom.core.maths.signs import FUNCTIONS
+from sunroom.core.maths.typed import read_formula
+
+#: What is odd costs so much (log): what cannot be set, an open bracket, a letter among digits, no element, an open end.
+ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST, ODD_END_COST = 2.5, 1.5, 1.2, 1.5, 1.0
+
+RIGHT, SUP, SUB, ABOVE, BELOW, INSIDE, CELL = range(7)
+OPENING, CLOSING = {"(": ")", "[": "]", r"\{": r"\}"}, {")", "]", r"\}"}
+LARGE = frozenset([r"\sum", r"\prod", r"\int", r"\oint"])
+OVERS = frozenset([r"\vec", r"\overline", r"\hat"])
+
+
+@dataclass
+class Tree:
+    """Signs by number: what each is, and the children that stand at it by their relation."""
+
+    names: list[str]
+    children: list[dict[int, int]]
+    root: int
+
+
+def latex_of(tree: Tree) -> str:
+    """What a tree of signs is in LaTeX."""
+    lines = _lines(tree, tree.root)
+    made = [_row(tree, line) for line in lines]
+    return made[0] if len(made) == 1 else r" \\ ".join(made)
+
+
+def _lines(tree: Tree, first: int) -> list[int]:
+    """The first signs of lines below each other: what hangs below a sign that itself takes nothing below."""
+    lines = [first]
+    seen = {first}
+    while BELOW in tree.children[lines[-1]] and not _takes_below(tree, lines[-1]):
+        following = tree.children[lines[-1]][BELOW]
+        if following in seen:
+            break
+        seen.add(following)
+        lines.append(following)
+    return lines
+
+
+def _takes_below(tree: Tree, at: int) -> bool:
+    name = tree.names[at]
+    if name == "-":
+        return ABOVE in tree.children[at]
+    return (
+        name in LARGE
+        or name in (r"\rightarrow", r"\rightleftharpoons")
+        or _word_at(tree, at) in ("lim", "max", "min")
+    )
+
+
+def _word_at(tree: Tree, at: int) -> str:
+    """The function whose name begins at a sign; "" for none."""
+    letters = ""
+    place: int | None = at
+    while (
+        place is not None and len(letters) < 6 and tree.names[place].isalpha() and len(tree.names[place]) == 1
+    ):
+        letters += tree.names[place]
+        own = tree.children[place]
+        if (SUP in own or SUB in own) or RIGHT not in own:
+            break
+        place = own[RIGHT]
+    return next((name for name in FUNCTIONS if letters.startswith(name)), "")
+
+
+def _row(tree: Tree, first: int) -> str:
+    """A row from its first sign on."""
+    parts: list[str] = []
+    at: int | None = first
+    done: set[int] = set()
+    while at is not None and at not in done:
+        done.add(at)
+        name, own = tree.names[at], tree.children[at]
+        if len(name) == 1 and name.isalpha() and (word := _word_at(tree, at)) and not _is_unit(parts, word):
+            below = own.get(BELOW)
+            for _ in word[1:]:
+                at = tree.children[at][RIGHT]
+                done.add(at)
+            own = tree.children[at]
+            scripts = {**own, SUB: below} if below is not None and word in ("lim", "max", "min") else own
+            parts.append(rf"\{word}" + _scripts(tree, scripts))
+        elif (lines := _lines(tree, at)) and len(lines) > 1 and at != first:
+            parts.append(_table(tree, lines))
+            at = _after_table(tree, at)
+            continue
+        else:
+            parts.append(_sign(tree, at))
+        at = tree.children[at].get(RIGHT)
+    return _joined(parts)
+
+
+def _is_unit(parts: list[str], word: str) -> bool:
+    """Whether min after a number are minutes."""
+    return word == "min" and bool(parts) and parts[-1][-1:].isdigit()
+
+
+def _sign(tree: Tree, at: int) -> str:
+    name, own = tree.names[at], tree.children[at]
+    if name == "-" and ABOVE in own and BELOW in own:
+        return rf"\frac{{{_row(tree, own[ABOVE])}}}{{{_row(tree, own[BELOW])}}}" + _scripts(tree, own)
+    if name == r"\sqrt":
+        index = f"[{_row(tree, own[ABOVE])}]" if ABOVE in own else ""
+        inside = _row(tree, own[INSIDE]) if INSIDE in own else ""
+        return rf"\sqrt{index}{{{inside}}}" + _scripts(tree, own)
+    if name in OVERS:
+        inside = _row(tree, own[INSIDE]) if INSIDE in own else ""
+        return rf"{name}{{{inside}}}" + _scripts(tree, own)
+    if name in LARGE:
+        limits = dict(own)
+        for place, script in ((BELOW, SUB), (ABOVE, SUP)):
+            if place in own and script not in own:
+                limits[script] = own[place]
+        return name + _scripts(tree, limits)
+    if name in (r"\rightarrow", r"\rightleftharpoons") and ABOVE in own:
+        return rf"\overset{{{_row(tree, own[ABOVE])}}}{{{name}}}"
+    return name + _scripts(tree, own)
+
+
+def _scripts(tree: Tree, own: dict[int, int]) -> str:
+    made = f"_{{{_row(tree, own[SUB])}}}" if SUB in own else ""
+    if SUP not in own:
+        return made
+    above = _row(tree, own[SUP])
+    return made + (above if set(above) == {"'"} else f"^{{{above}}}")
+
+
+def _table(tree: Tree, lines: list[int]) -> str:
+    rows = []
+    for line in lines:
+        cells, at = [], line
+        while True:
+            cells.append(_cell(tree, at, line))
+            following = _next_cell(tree, at)
+            if following is None:
+                break
+            at = following
+        rows.append(" & ".join(cells))
+    return r"\begin{matrix}" + r" \\ ".join(rows) + r"\end{matrix}"
+
+
+def _cell(tree: Tree, first: int, line: int) -> str:
+    """A cell's row, up to where the next one or a closing bracket is."""
+    parts: list[str] = []
+    at: int | None = first
+    depth, done = 0, set()
+    while at is not None and at not in done:
+        done.add(at)
+        name = tree.names[at]
+        depth += (name in OPENING) - (name in CLOSING)
+        if depth < 0 or (name == "|" and at != first and CELL not in tree.children[at]):
+            break
+        own = {key: child for key, child in tree.children[at].items() if key != BELOW or at != line}
+        parts.append(
+            _sign(Tree(tree.names, [*tree.children[:at], own, *tree.children[at + 1 :]], tree.root), at)
+        )
+        at = tree.children[at].get(RIGHT)
+    return _joined(parts)
+
+
+def _next_cell(tree: Tree, at: int) -> int | None:
+    seen: set[int] = set()
+    place: int | None = at
+    while place is not None and place not in seen:
+        seen.add(place)
+        if CELL in tree.children[place]:
+            return tree.children[place][CELL]
+        place = tree.children[place].get(RIGHT)
+    return None
+
+
+def _after_table(tree: Tree, at: int) -> int | None:
+    """The closing bracket that follows the last cell of a table's first row."""
+    cell: int | None = at
+    while cell is not None and (following := _next_cell(tree, cell)) is not None:
+        cell = following
+    depth, place, seen = 0, cell, set()
+    while place is not None and place not in seen:
+        seen.add(place)
+        name = tree.names[place]
+        depth += (name in OPENING) - (name in CLOSING)
+        if depth < 0 or (name == "|" and place != cell):
+            return place
+        place = tree.children[place].get(RIGHT)
+    return None
+
+
+def _joined(parts: list[str]) -> str:
+    made = ""
+    for part in parts:
+        if made and part[:1].isalpha() and _ends_in_command(made):
+            made += " "
+        made += part
+    return made
+
+
+def _ends_in_command(text: str) -> bool:
+    letters = len(text) - len(text.rstrip("abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"))
+    return bool(letters) and text[: len(text) - letters].endswith("\\")
+
+
+def looks_like_maths(latex: str) -> bool:
+    """Whether a reading has what words have not: fractions, powers, roots, an equals sign between two things."""
+    return any(mark in latex for mark in _MARKS) or bool(_EQUATION.search(latex))
+
+
+_MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", "^{", "_{", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
+_EQUATION = re.compile(r"\S\s*[=<>]\s*\S")
+
+
+def oddness(latex: str) -> float:
+    """How little a formula looks like one: what cannot be set, brackets without their other half, letters among digits."""
+    cost = 0.0
+    try:
+        read_formula(latex.replace(r"\overset", r"\frac"))
+    except MalformedError:
+        cost += ODD_COST
+    plain = latex.replace(r"\{", "").replace(r"\}", "")
+    opened = plain.count("(") + plain.count("[")
+    closed = plain.count(")") + plain.count("]")
+    cost += UNPAIRED_COST * min(abs(opened - closed), 2)
+    # 1O and l0 are numbers; C2 and H2 are not: there the digit stands lower.
+    cost += LETTER_COST * len(_LETTER_IN_NUMBER.findall(plain))
+    if r"\rightarrow" in plain or r"\rightleftharpoons" in plain or "_" in plain:
+        cost += _unknown_symbols(plain)
+    return cost + ODD_END_COST * (plain[-1:] in ("+", "-", "=", "<", ">") and "^" not in plain[-4:])
+
+
+def _unknown_symbols(latex: str) -> float:
+    """In what is written as a reaction, letters that are no elements are odd: CI is Cl."""
+    if r"\rightarrow" not in latex and r"\rightleftharpoons" not in latex:
+        return 0.0
+    letters = re.sub(r"\\[A-Za-z]+|\((?:s|l|g|aq)\)", " ", latex)
+    words = re.findall(r"[A-Za-z]+", letters)
+    elements = sum(1 for word in words if word[0].isupper())
+    if not words or elements < len(words) / 2:
+        return 0.0  # a limit or a map
+    odd = 0
+    for word in words:
+        odd += "".join(symbol for symbol in re.findall(r"[A-Z][a-z]?", word) if symbol in WEIGHTS) != word
+    return SYMBOL_COST * odd
+
+
+_LETTER_IN_NUMBER = re.compile(r"(?<=\d)[OoIl|](?=\d|[}^=+-]|$)|(?<![A-Za-z\d])[OIl](?=\d)")
