@@ -22,7 +22,6 @@ from demo.pen import BLACK, BLUE, GREEN, MINT, PURPLE, RED, DemoBoard  # noqa: E
 from sunroom.boards.services import create_board  # noqa: E402
 from sunroom.core.board import Paper  # noqa: E402
 from sunroom.core.lesson import OpenLesson, carry_out  # noqa: E402
-from sunroom.core.text import Span  # noqa: E402
 from sunroom.lessons import repository as lessons  # noqa: E402
 from sunroom.rooms.models import Room, Seat  # noqa: E402
 
@@ -103,7 +102,7 @@ def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
     board.title("Shadow")
     board.highlight(398, 618, 106, tutor)
     board.write("how long is a shadow?", 96, 124, 72, tutor)
-    board.type("tan θ = h / s     so     s = h / tan θ", 96, 186, 28, tutor)
+    board.formula("tan theta = h/s => s = h/tan theta", 96, 146, 30, tutor)
     rows = [("sun height θ", "shadow s (m)"), ("25°", "2.14"), ("40°", "1.19"), ("60°", "0.58")]
     board.table(rows, (140, 140), 96, 238, tutor)
     board.trued_up([(660, 232), (660, 500), (930, 500)], tutor, BLUE, 3.4)
@@ -236,9 +235,7 @@ def market_french(board: DemoBoard, tutor: str) -> None:
 def bench_chemistry(board: DemoBoard, tutor: str) -> None:
     board.title("Burning magnesium")
     board.write("burning magnesium", 110, 120, 70, tutor)
-    equation = "2 Mg + O2 → 2 MgO"
-    low = equation.index("O2") + 1
-    board.type(equation, 120, 180, 40, tutor, BLUE, spans=(Span(low, low + 1, script="sub"),))
+    board.formula("2Mg + O2 -> 2MgO", 120, 180, 46, tutor, BLUE)
     board.table(
         [("", "before", "after"), ("magnesium", "0.24 g", "–"), ("oxide", "–", "0.40 g")],
         (150, 120, 120),

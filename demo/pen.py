@@ -13,6 +13,7 @@ from sunroom.boards import models, store
 from sunroom.boards.store import BoardStore, Logged
 from sunroom.core.board import (
     Board,
+    FormulaItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -117,6 +118,11 @@ class DemoBoard:
     ) -> None:
         """Typed text from its top left corner."""
         item = TextItem(id=next(self._ids), x=x, y=y, text=text, size=size, colour=colour, **style)
+        self.do(AddItems(self.page, (item,)), seat)
+
+    def formula(self, formula: str, x: float, y: float, size: float, seat: str, colour: str = BLACK) -> None:
+        """A formula from its top left corner."""
+        item = FormulaItem(id=next(self._ids), x=x, y=y, formula=formula, size=size, colour=colour)
         self.do(AddItems(self.page, (item,)), seat)
 
     def note(self, text: str, x: float, y: float, seat: str, name: str, colour: str) -> None:

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import json
 import sys
 from collections.abc import Callable
 from pathlib import Path
 
 import django
+import numpy as np
 from selenium.webdriver.common.keys import Keys
 
 django.setup()
@@ -240,20 +242,38 @@ def mind_map(stage: Stage) -> None:
     stage.keep(tutor, "mind-map")
 
 
-def practice_page(stage: Stage) -> None:
-    """A practice page that has been begun."""
+def set_as_maths(stage: Stage) -> None:
+    """Written maths, chosen: what it reads as, set, and its rivals."""
     tutor = stage.person("tutor")
-    tutor.press("[aria-label='Your menu']")
-    tutor.press("[role=dialog] button", "Practice page")
-    board, hand = tutor.find("[data-testid=board]").rect, Hand(9, 0.4)
-    letters = "abcdefghijklmnopq0123"
-    for letter in letters:
-        box = tutor.find(f"[data-sign='{letter}']").rect
-        place = (box["x"] - board["x"] + 24, box["y"] - board["y"] + 52)
-        for stroke in hand.write(letter, 0, 0, 44):
-            tutor.draw(stroke[::2, :2] + place)
-    tutor.wait_text("dialog [role=status]", f"{len(letters)} of")
-    stage.keep(tutor, "practice-page")
+    tutor.press("[aria-label='Next page']")
+    tutor.press("[aria-label='Next page']")
+    rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "formulas.json").read_text())
+    row = next(row for row in rows if row["latex"] == r"s=\frac{h}{\tan\theta}")
+    strokes = [np.array(flat, float).reshape(-1, 2) * 0.55 for flat in row["strokes"]]
+    low = np.vstack(strokes).min(axis=0)
+    tutor.tool("Pen")
+    tutor.write([stroke - low + (470, 430) for stroke in strokes])
+    size = np.ptp(np.vstack(strokes), axis=0)
+    tutor.tool("Select")
+    tutor.draw([(455, 415), (485 + size[0], 445 + size[1])], "mouse")
+    tutor.find("[data-testid=set-maths]")
+    stage.keep(tutor, "set-as-maths")
+
+
+def working(stage: Stage) -> None:
+    """Lines of working that were checked, one of which does not follow."""
+    tutor = stage.person("tutor")
+    tutor.press("[aria-label='Next page']")
+    tutor.tool("Formula")
+    tutor.draw([(660, 150)], "mouse")
+    line = Keys.SHIFT + Keys.ENTER + Keys.NULL
+    field = tutor.find("[data-testid=formula-field]")
+    field.send_keys(f"2(x+3) = 14{line}2x+3 = 14{line}2x = 11{line}x = 11/2")
+    tutor.find("dialog svg path")
+    field.send_keys(Keys.ENTER)
+    tutor.part("[aria-label=Sill] button", "Check the working")
+    tutor.find("[data-verdict=does_not]")
+    stage.keep(tutor, "working")
 
 
 def flat_sheet(stage: Stage) -> None:
@@ -265,17 +285,6 @@ def flat_sheet(stage: Stage) -> None:
         tutor.press("dialog button", button)
     tutor.find("[data-testid=cut-picture] img[alt='The sheet, made flat']")
     stage.keep(tutor, "flat-sheet")
-
-
-def ready_pages(stage: Stage) -> None:
-    tutor = stage.person("tutor")
-    tutor.press("[aria-label='Add a page']")
-    tutor.press("button", "A ready page")
-    tutor.find("[data-testid=templates] li")
-    tutor.driver.execute_async_script(
-        "Promise.all([...document.images].map((i) => ((i.loading = 'eager'), i.decode()))).then(arguments[0])"
-    )
-    stage.keep(tutor, "ready-pages")
 
 
 def after_lesson(stage: Stage) -> None:
@@ -309,9 +318,9 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "bays": bays,
     "question": question,
     "mind-map": mind_map,
-    "practice-page": practice_page,
+    "set-as-maths": set_as_maths,
+    "working": working,
     "flat-sheet": flat_sheet,
-    "ready-pages": ready_pages,
     "after-lesson": after_lesson,
 }
 
