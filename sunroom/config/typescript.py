@@ -24,6 +24,7 @@ from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E4
 from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
+from sunroom.core.maths.graph import LABEL_SIZE, MAX_LINES, PATH_UNITS, Counted  # noqa: E402
 from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
 from sunroom.core.maths.setting import UNITS  # noqa: E402
 from sunroom.core.maths.tokens import MAX_FORMULA  # noqa: E402
@@ -77,6 +78,7 @@ ALIASES: dict[str, Any] = {
     "FigureKind": FigureKind,
     "Arrangement": Arrangement,
     "Listing": Listing,
+    "Counted": Counted,
     "OfferKind": OfferKind,
     "LineVerdict": LineVerdict,
     "Nib": Nib,
@@ -167,6 +169,11 @@ def _shared() -> list[str]:
     values = {
         "LINE_HEIGHT": LINE_HEIGHT,
         "FORMULA_UNITS": UNITS,
+        "PATH_UNITS": PATH_UNITS,
+        "GRAPH_LABEL": LABEL_SIZE,
+        "GRAPH_GRID": drawing.GRAPH_GRID,
+        "GRAPH_AXIS": drawing.GRAPH_AXIS,
+        "MAX_GRAPH_LINES": MAX_LINES,
         "MAX_FORMULA": MAX_FORMULA,
         "UNDERLINE": drawing.UNDERLINE,
         "STRIKE": drawing.STRIKE,

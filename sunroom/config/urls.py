@@ -93,6 +93,7 @@ urlpatterns = [
     path("templates/<slug:name>.png", templates.picture),
     path("api/formulas", formulas.set_formula),
     path("api/formulas/worked-out", formulas.work_out),
+    path("api/graphs", formulas.draw_graph),
     path("api/formulas/checked", formulas.check_working),
     path("api/drawings", drawings.drawings),
     path("api/drawings/<slug:name>", drawings.parts),

@@ -831,6 +831,10 @@ chosen =
             [one] eine Formel
            *[other] { $count } Formeln
         }
+        [graph] { $count ->
+            [one] ein Graph
+           *[other] { $count } Graphen
+        }
         [note] { $count ->
             [one] ein Zettel
            *[other] { $count } Zettel
@@ -869,6 +873,10 @@ chosen-yours =
         [formula] { $count ->
             [one] eine Formel von dir
            *[other] { $count } Formeln von dir
+        }
+        [graph] { $count ->
+            [one] ein Graph von dir
+           *[other] { $count } Graphen von dir
         }
         [note] { $count ->
             [one] ein Zettel von dir
@@ -2187,3 +2195,22 @@ a-reaction-is-balanced = Atome und Ladung sind ausgeglichen.
 a-reaction-is-not-balanced = So nicht ausgeglichen: { $more }.
 offer-balanced = Ausgeglichen
 offer-mass = Molare Masse
+a-letter-has-no-value = Der Buchstabe { $name } hat noch keinen Wert.
+a-formula-has-no-graph = Diese Formel hat keinen Graphen.
+a-graph-has-at-most = Ein Graph hat höchstens { $lines } Formeln.
+graph-draw = Graph zeichnen
+graph-panel = Graph …
+graph-add = Formel dazu
+graph-show = { $formula } zeigen
+graph-take-off = { $formula } wegnehmen
+graph-x-from = x von
+graph-x-to = bis
+graph-y-from = y von
+graph-y-to = bis
+graph-nearer = Näher
+graph-further = Weiter weg
+graph-counted = Zahlen entlang x
+graph-numbers = einfach
+graph-pi = in π
+graph-degrees = in Grad
+heard-graph = Graph von { $words }, von { $name }

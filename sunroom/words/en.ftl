@@ -831,6 +831,10 @@ chosen =
             [one] one formula
            *[other] { $count } formulas
         }
+        [graph] { $count ->
+            [one] one graph
+           *[other] { $count } graphs
+        }
         [note] { $count ->
             [one] one note
            *[other] { $count } notes
@@ -869,6 +873,10 @@ chosen-yours =
         [formula] { $count ->
             [one] one formula of yours
            *[other] { $count } formulas of yours
+        }
+        [graph] { $count ->
+            [one] one graph of yours
+           *[other] { $count } graphs of yours
         }
         [note] { $count ->
             [one] one note of yours
@@ -2187,3 +2195,22 @@ a-reaction-is-balanced = Atoms and charge are balanced.
 a-reaction-is-not-balanced = Not balanced as it stands: { $more }.
 offer-balanced = Balanced
 offer-mass = Molar mass
+a-letter-has-no-value = The letter { $name } has no value yet.
+a-formula-has-no-graph = This formula has no graph.
+a-graph-has-at-most = A graph has at most { $lines } formulas.
+graph-draw = Draw its graph
+graph-panel = Graph…
+graph-add = Add a formula
+graph-show = Show { $formula }
+graph-take-off = Take { $formula } off
+graph-x-from = x from
+graph-x-to = to
+graph-y-from = y from
+graph-y-to = to
+graph-nearer = Nearer
+graph-further = Further away
+graph-counted = Numbers along x
+graph-numbers = plain
+graph-pi = in π
+graph-degrees = in degrees
+heard-graph = Graph of { $words }, by { $name }

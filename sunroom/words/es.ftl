@@ -831,6 +831,10 @@ chosen =
             [one] una fórmula
            *[other] { $count } fórmulas
         }
+        [graph] { $count ->
+            [one] una gráfica
+           *[other] { $count } gráficas
+        }
         [note] { $count ->
             [one] una nota
            *[other] { $count } notas
@@ -869,6 +873,10 @@ chosen-yours =
         [formula] { $count ->
             [one] una fórmula tuya
            *[other] { $count } fórmulas tuyas
+        }
+        [graph] { $count ->
+            [one] una gráfica tuya
+           *[other] { $count } gráficas tuyas
         }
         [note] { $count ->
             [one] una nota de los tuyos
@@ -2187,3 +2195,22 @@ a-reaction-is-balanced = Los átomos y la carga están ajustados.
 a-reaction-is-not-balanced = No está ajustada así: { $more }.
 offer-balanced = Ajustada
 offer-mass = Masa molar
+a-letter-has-no-value = La letra { $name } aún no tiene valor.
+a-formula-has-no-graph = Esta fórmula no tiene gráfica.
+a-graph-has-at-most = Una gráfica tiene como máximo { $lines } fórmulas.
+graph-draw = Dibujar la gráfica
+graph-panel = Gráfica…
+graph-add = Añadir una fórmula
+graph-show = Mostrar { $formula }
+graph-take-off = Quitar { $formula }
+graph-x-from = x desde
+graph-x-to = hasta
+graph-y-from = y desde
+graph-y-to = hasta
+graph-nearer = Más cerca
+graph-further = Más lejos
+graph-counted = Números a lo largo de x
+graph-numbers = simples
+graph-pi = en π
+graph-degrees = en grados
+heard-graph = Gráfica de { $words }, de { $name }

@@ -831,6 +831,10 @@ chosen =
             [one] une formule
            *[other] { $count } formules
         }
+        [graph] { $count ->
+            [one] un graphique
+           *[other] { $count } graphiques
+        }
         [note] { $count ->
             [one] une note
            *[other] { $count } notes
@@ -869,6 +873,10 @@ chosen-yours =
         [formula] { $count ->
             [one] une de vos formules
            *[other] { $count } de vos formules
+        }
+        [graph] { $count ->
+            [one] un de vos graphiques
+           *[other] { $count } de vos graphiques
         }
         [note] { $count ->
             [one] une note à vous
@@ -2187,3 +2195,22 @@ a-reaction-is-balanced = Les atomes et la charge sont équilibrés.
 a-reaction-is-not-balanced = Pas équilibrée ainsi : { $more }.
 offer-balanced = Équilibrée
 offer-mass = Masse molaire
+a-letter-has-no-value = La lettre { $name } n’a pas encore de valeur.
+a-formula-has-no-graph = Cette formule n’a pas de courbe.
+a-graph-has-at-most = Un graphique a au plus { $lines } formules.
+graph-draw = Tracer la courbe
+graph-panel = Graphique…
+graph-add = Ajouter une formule
+graph-show = Montrer { $formula }
+graph-take-off = Enlever { $formula }
+graph-x-from = x de
+graph-x-to = à
+graph-y-from = y de
+graph-y-to = à
+graph-nearer = Plus près
+graph-further = Plus loin
+graph-counted = Nombres le long de x
+graph-numbers = simples
+graph-pi = en π
+graph-degrees = en degrés
+heard-graph = Graphique de { $words }, de { $name }

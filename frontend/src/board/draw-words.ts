@@ -5,13 +5,17 @@ import {
   CARD_SIGNS,
   CELL_PAD,
   FORMULA_UNITS,
+  GRAPH_AXIS,
+  GRAPH_GRID,
+  GRAPH_LABEL,
+  PATH_UNITS,
   LINE_HEIGHT,
   NOTE_PAD,
   RULE,
   STRIKE,
   UNDERLINE,
 } from '../wire/generated'
-import type { CardItem, FormulaItem, Line, NoteItem, TableItem } from '../wire/generated'
+import type { CardItem, FormulaItem, GraphItem, Line, NoteItem, TableItem } from '../wire/generated'
 import { ownSize } from './place'
 const LINK_COLOUR = '#1f5fa8'
 const NOTE_INK = '#16222b'
@@ -98,6 +102,29 @@ export function drawCard(context: CanvasRenderingContext2D, item: CardItem): voi
   context.fillStyle = LINK_COLOUR
   context.font = `${NOTE_NAME_SIZE}px "sans"`
   context.fillText(placeOf(address), CARD_SIGN, height - CARD_PAD)
+}
+
+/** Grid, curves, then the axes with their numbers; what a graph shows the server has worked out. */
+export function drawGraph(context: CanvasRenderingContext2D, { drawn, lines, colour }: GraphItem): void {
+  if (!drawn) return
+  context.lineCap = context.lineJoin = 'round'
+  context.save()
+  context.scale(1 / PATH_UNITS, 1 / PATH_UNITS)
+  const stroke = (path: string, of: string, width: number) => {
+    context.strokeStyle = of
+    context.lineWidth = width * PATH_UNITS
+    context.stroke(outlineOf(path))
+  }
+  stroke(drawn.grid, GRAPH_GRID, 1)
+  for (const [at, path] of drawn.curves.entries()) {
+    const line = lines[at]
+    if (path && line) stroke(path, line.colour, line.width)
+  }
+  stroke(drawn.axes, colour, GRAPH_AXIS)
+  context.restore()
+  context.fillStyle = colour
+  context.font = `${GRAPH_LABEL}px "sans"`
+  for (const [text, x, y] of drawn.labels) context.fillText(text, x, y)
 }
 
 const outlines = new Map<string, Path2D>()

@@ -4,7 +4,7 @@ import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/out
 import type { Samples } from '../ink/samples'
 import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
 import { samplesOf } from '../ink/samples'
-import { drawCard, drawFormula, drawLines, drawNote, drawTable } from './draw-words'
+import { drawCard, drawFormula, drawGraph, drawLines, drawNote, drawTable } from './draw-words'
 import { drawFinely } from './finer'
 import { pictureOf } from './pictures'
 import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
@@ -136,6 +136,8 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
       return inPlace(context, placement(item), () => drawCard(context, item))
     case 'formula':
       return inPlace(context, placement(item), () => drawFormula(context, item))
+    case 'graph':
+      return inPlace(context, placement(item), () => drawGraph(context, item))
     case 'picture':
       return inPlace(context, placement(item), () => drawPicture(context, item))
   }

@@ -142,6 +142,8 @@ function thingInWords(item: Exclude<Item, { kind: 'ink' }>, name: string): strin
       return t('heard-figure', { figure: t(FIGURE_NAMES[item.figure]), words: item.text, name })
     case 'formula':
       return t('heard-formula', { words: item.formula, name })
+    case 'graph':
+      return t('heard-graph', { words: item.lines.map(({ formula }) => formula).join('; '), name })
     case 'card':
       return t('heard-card', { words: item.title, what: item.of, name })
     case 'picture':

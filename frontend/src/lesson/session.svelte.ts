@@ -28,6 +28,7 @@ import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
 import { Cards } from './cards.svelte'
 import { Formulas } from './formulas.svelte'
+import { Graphs } from './graphs.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
 import { Documents } from './documents.svelte'
@@ -66,6 +67,7 @@ export class Session implements Inside {
   })
   readonly cards = new Cards(this)
   readonly formulas = new Formulas(this)
+  readonly graphs = new Graphs(this)
   readonly call: Call
   readonly asYouGo = new AsYouGo(this, this.selection, this.chosen)
 

@@ -8,13 +8,14 @@ export type Family = 'sans' | 'serif' | 'hand' | 'mono'
 export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'heart' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve' | 'polyline'
 export type Arrangement = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock' | 'pin' | 'unpin'
 export type Listing = 'none' | 'bullets' | 'numbers'
-export type OfferKind = 'value' | 'decimal' | 'simplified' | 'expanded' | 'factored' | 'solved' | 'steps' | 'derived' | 'integrated' | 'quantity' | 'said'
+export type Counted = 'numbers' | 'pi' | 'degrees'
+export type OfferKind = 'value' | 'decimal' | 'simplified' | 'expanded' | 'factored' | 'solved' | 'steps' | 'derived' | 'integrated' | 'quantity' | 'balanced' | 'mass' | 'said'
 export type LineVerdict = 'first' | 'follows' | 'does_not' | 'cannot_tell'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
-export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem
+export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | SetVoices | SetCaller | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Pong | Goodbye
@@ -23,6 +24,11 @@ export const READY_KITS: Record<string, Right[]> = {"full pen":["add_page","brin
 export const WIRE = 6
 export const LINE_HEIGHT = 1.3
 export const FORMULA_UNITS = 1000
+export const PATH_UNITS = 10
+export const GRAPH_LABEL = 13.0
+export const GRAPH_GRID = "#d5dee2"
+export const GRAPH_AXIS = 1.6
+export const MAX_GRAPH_LINES = 8
 export const MAX_FORMULA = 1000
 export const UNDERLINE = 0.12
 export const STRIKE = 0.27
@@ -141,6 +147,8 @@ export interface Attended {
   minutes: number
 }
 
+export type AxisNumber = [text: string, x: number, y: number]
+
 export interface Bay {
   id: string
   x: number
@@ -248,6 +256,8 @@ export interface Change {
   locked?: boolean
   pinned?: boolean
   lines?: Line[]
+  height?: number
+  drawn?: GraphPaths
   points?: ([number, number])[]
   holds?: [string, string]
 }
@@ -547,6 +557,50 @@ export interface Goodbye {
   reason: string
   sentence: Sentence
   again: boolean
+}
+
+export interface GraphItem {
+  kind: 'graph'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  pinned: boolean
+  width: number
+  height: number
+  ranges: Ranges
+  lines: GraphLine[]
+  letters: GraphLetter[]
+  counted: Counted
+  colour: string
+  drawn: GraphPaths | null
+}
+
+export interface GraphLetter {
+  name: string
+  value: number
+  low: number
+  high: number
+}
+
+export interface GraphLine {
+  formula: string
+  colour: string
+  width: number
+  shown: boolean
+}
+
+export interface GraphPaths {
+  grid: string
+  axes: string
+  labels: AxisNumber[]
+  curves: string[]
+  problems: (Sentence | null)[]
 }
 
 export interface HandOver {
@@ -1059,6 +1113,13 @@ export interface RaiseHand {
   word: '' | 'answer' | 'done' | 'stuck'
 }
 
+export interface Ranges {
+  x0: number
+  x1: number
+  y0: number
+  y1: number
+}
+
 export interface Reachable {
   seat: string
   name: string
@@ -1277,6 +1338,16 @@ export interface SetDoor {
   command: 'set_door'
   door: 'code' | 'knock' | 'open'
   code: string
+}
+
+export interface SetGraph {
+  step: 'set_graph'
+  page: string
+  id: string
+  ranges: Ranges
+  lines: GraphLine[]
+  letters: GraphLetter[]
+  counted: Counted
 }
 
 export interface SetMaths {

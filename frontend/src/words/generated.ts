@@ -20,6 +20,7 @@ export interface Words {
   'a-formula-cannot-be-set': null
   'a-formula-has-an-odd': { sign: string | number }
   'a-formula-has-at-most': { signs: string | number }
+  'a-formula-has-no-graph': null
   'a-formula-has-no-meaning': null
   'a-formula-has-too-many': null
   'a-formula-has-two-values': null
@@ -27,10 +28,12 @@ export interface Words {
   'a-formula-is-too-deep': null
   'a-formula-is-too-long-to': null
   'a-formula-lacks-something': null
+  'a-graph-has-at-most': { lines: string | number }
   'a-hand-that-was-taken': null
   'a-lesson-is-on-this': null
   'a-lesson-is-up-to': { lessonminutes: string | number }
   'a-lesson-with': { tutor: string | number }
+  'a-letter-has-no-value': { name: string | number }
   'a-line-has-no-meaning': null
   'a-line-has-two-handles': null
   'a-line-is-of-another-kind': null
@@ -52,6 +55,11 @@ export interface Words {
   'a-point-is-not-finite': null
   'a-point-solves-only-one': { where: string | number }
   'a-question-has-to-different': { options: string | number; options2: string | number }
+  'a-reaction-cannot-be-balanced': null
+  'a-reaction-has-many-ways': null
+  'a-reaction-is-balanced': null
+  'a-reaction-is-not-balanced': { more: string | number }
+  'a-reaction-is-too-long': null
   'a-room-has-at-most': { boards: string | number }
   'a-room-has-between-1': { boards: string | number }
   'a-room-keeps-at-least': null
@@ -583,6 +591,21 @@ export interface Words {
   'go-on-with-lesson': null
   'go-to-the-lesson': null
   'gone-since': { time: string | number }
+  'graph-add': null
+  'graph-counted': null
+  'graph-degrees': null
+  'graph-draw': null
+  'graph-further': null
+  'graph-nearer': null
+  'graph-numbers': null
+  'graph-panel': null
+  'graph-pi': null
+  'graph-show': { formula: string | number }
+  'graph-take-off': { formula: string | number }
+  'graph-x-from': null
+  'graph-x-to': null
+  'graph-y-from': null
+  'graph-y-to': null
   'group': null
   'half-page-down': null
   'hand-accents': null
@@ -613,6 +636,7 @@ export interface Words {
   'heard-card': { name: string | number; what: string | number; words: string | number }
   'heard-figure': { figure: string | number; name: string | number; words: string | number }
   'heard-formula': { name: string | number; words: string | number }
+  'heard-graph': { name: string | number; words: string | number }
   'heard-ink': { count: string | number; name: string | number }
   'heard-note': { name: string | number; words: string | number }
   'heard-picture': { name: string | number; words: string | number }
@@ -922,11 +946,13 @@ export interface Words {
   'of-people': { count: string | number; done: string | number }
   'of-the-pdf': null
   'of-the-web-page': null
+  'offer-balanced': null
   'offer-decimal': null
   'offer-derived': null
   'offer-expanded': null
   'offer-factored': null
   'offer-integrated': null
+  'offer-mass': null
   'offer-quantity': null
   'offer-said': null
   'offer-simplified': null

@@ -4,6 +4,7 @@ from sunroom.core.board.history import History
 from sunroom.core.board.items import (
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     Item,
     NoteItem,
@@ -21,6 +22,7 @@ __all__ = [
     "Board",
     "CardItem",
     "FormulaItem",
+    "GraphItem",
     "History",
     "InkItem",
     "Item",

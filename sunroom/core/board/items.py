@@ -14,6 +14,17 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box, flatten_cubics
 from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import (
+    MAX_LETTERS,
+    MAX_LINES,
+    Counted,
+    GraphLetter,
+    GraphLine,
+    GraphPaths,
+    draw_graph,
+    missing_letters,
+)
 from sunroom.core.maths.setting import set_formula
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.sentences import said
@@ -25,6 +36,8 @@ from sunroom.core.text.styles import check_spans, is_link
 MAX_TEXT, MAX_NOTE, MAX_LABEL, MAX_CELL = 5_000, 1_000, 500, 500
 MAX_NAME, MAX_CARD_TITLE = 60, 120
 MAX_TABLE_SIDE = 40
+#: Numbers that a graph can show, and the least stretch of them; the longest name of a letter.
+MAX_SHOWN, LEAST_SHOWN, MAX_LETTER = 1e6, 1e-6, 24
 #: Room around text: in a figure, on a note (and for the name below it), in a table's cell.
 LABEL_PAD, NOTE_PAD, NOTE_NAME, CELL_PAD = 8.0, 14.0, 20.0, 8.0
 NOTE_LARGEST, NOTE_LEAST = 30.0, 9.0
@@ -247,15 +260,43 @@ class FormulaItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind",
     ink: tuple[InkItem, ...] = ()
 
 
-Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem
+class GraphItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="graph"):
+    """A graph of ``width`` by ``height`` board units that shows some ``ranges`` of numbers.
+
+    ``letters`` have values that can be moved. ``drawn`` is the server's, see core.maths.graph.
+    """
+
+    width: float
+    height: float
+    ranges: Ranges
+    lines: tuple[GraphLine, ...]
+    letters: tuple[GraphLetter, ...] = ()
+    counted: Counted = "numbers"
+    colour: str = "#16222b"
+    drawn: GraphPaths | None = None
+
+
+Item = (
+    InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem
+)
 #: Kinds that keep their proportions and are never mirrored: they are there to be read.
-Upright = TextItem | NoteItem | TableItem | CardItem | FormulaItem
+Upright = TextItem | NoteItem | TableItem | CardItem | FormulaItem | GraphItem
 #: Kinds that ink is turned into, and that hold it.
 Converted = TextItem | ShapeItem | FormulaItem
 
 
 Kind = TypeVar(
-    "Kind", InkItem, TextItem, ShapeItem, NoteItem, TableItem, PictureItem, CardItem, FormulaItem, Item
+    "Kind",
+    InkItem,
+    TextItem,
+    ShapeItem,
+    NoteItem,
+    TableItem,
+    PictureItem,
+    CardItem,
+    FormulaItem,
+    GraphItem,
+    Item,
 )
 
 
@@ -311,7 +352,7 @@ def own_box(item: Item) -> Box:
     if isinstance(item, TextItem):
         width = max((line.width for line in item.lines), default=0.0)
         return Box(0.0, 0.0, width, max(1, len(item.lines)) * LINE_HEIGHT * item.size)
-    if isinstance(item, NoteItem | PictureItem | CardItem):
+    if isinstance(item, NoteItem | PictureItem | CardItem | GraphItem):
         return Box(0.0, 0.0, item.width, item.height)
     if isinstance(item, TableItem):
         return Box(0.0, 0.0, sum(item.columns), sum(item.rows))
@@ -346,6 +387,8 @@ def item_weight(item: Item) -> int:
         case FormulaItem():
             inner = sum(item_weight(stroke) for stroke in item.ink)
             return 500 + len(item.formula) + len(item.outline) + inner
+        case GraphItem():
+            return 2_000 + sum(map(len, item.drawn.curves)) if item.drawn else 2_000
         case NoteItem():
             return 500 + 8 * len(item.text) + 400 * len(item.lines)
         case CardItem():
@@ -417,9 +460,32 @@ def check_item(item: Item) -> None:
                 check_text(item.text, MAX_LABEL)
         case CardItem():
             _check_card(item)
+        case GraphItem():
+            check_graph(item)
         case FormulaItem():
             check_text(item.formula, MAX_FORMULA)
             check_range("size", item.size, *SIZES)
+
+
+def check_graph(graph: GraphItem) -> None:
+    """Hold a graph's settings to their limits; raises MalformedError."""
+    check_range("width", graph.width, 80, 2_000)
+    check_range("height", graph.height, 80, 2_000)
+    ranges = graph.ranges
+    for low, high in ((ranges.x0, ranges.x1), (ranges.y0, ranges.y1)):
+        check_number("ranges", low, MAX_SHOWN)
+        check_number("ranges", high, MAX_SHOWN)
+        check_range("ranges", high - low, LEAST_SHOWN, 2 * MAX_SHOWN)
+    if len(graph.lines) > MAX_LINES or len(graph.letters) > MAX_LETTERS:
+        raise MalformedError("lines", said("a-graph-has-at-most", lines=MAX_LINES))
+    for line in graph.lines:
+        check_text(line.formula, MAX_FORMULA)
+        check_colour(line.colour)
+        check_range("width", line.width, *WIDTHS)
+    for letter in graph.letters:
+        check_text(letter.name, MAX_LETTER)
+        for value in (letter.value, letter.low, letter.high):
+            check_number("letters", value, MAX_SHOWN)
 
 
 def _check_card(card: CardItem) -> None:
@@ -489,8 +555,18 @@ def laid_out(item: Item, typesetter: Typesetter) -> Item:
             return msgspec.structs.replace(item, lines=lines, size=size)
         case FormulaItem():
             return formula_set(item)
+        case GraphItem():
+            return graph_drawn(item)
         case _:
             return item
+
+
+def graph_drawn(graph: GraphItem) -> GraphItem:
+    """The graph with its curves, and a value for each letter of its formulas that has none."""
+    new = tuple(GraphLetter(name, 1.0) for name in missing_letters(graph.lines, graph.letters))
+    letters = (*graph.letters, *new)[:MAX_LETTERS]
+    drawn = draw_graph(graph.width, graph.height, graph.ranges, graph.counted, graph.lines, letters)
+    return msgspec.structs.replace(graph, letters=letters, drawn=drawn)
 
 
 def formula_set(item: FormulaItem) -> FormulaItem:

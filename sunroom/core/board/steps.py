@@ -15,6 +15,7 @@ from msgspec import UNSET, UnsetType
 from sunroom.core.board.items import Dash, Item, item_weight, moved
 from sunroom.core.board.pages import Board, Page, PageHead
 from sunroom.core.ink import Ends
+from sunroom.core.maths.graph import GraphPaths
 from sunroom.core.text import Line
 
 
@@ -61,6 +62,8 @@ class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
     locked: bool | UnsetType = UNSET
     pinned: bool | UnsetType = UNSET
     lines: tuple[Line, ...] | UnsetType = UNSET
+    height: float | UnsetType = UNSET
+    drawn: GraphPaths | UnsetType = UNSET
     points: tuple[tuple[float, float], ...] | UnsetType = UNSET
     holds: tuple[str, str] | UnsetType = UNSET
 

@@ -11,6 +11,7 @@ import msgspec
 from sunroom.core.board.items import (
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     Item,
     NoteItem,
@@ -50,6 +51,8 @@ def words_of(item: Item) -> list[str]:
             texts = [item.title, item.address]
         case FormulaItem():
             texts = [item.formula]
+        case GraphItem():
+            texts = [line.formula for line in item.lines]
         case _:
             texts = []
     return [text for text in texts if text.strip()]

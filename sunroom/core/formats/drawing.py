@@ -18,6 +18,7 @@ from sunroom.core.board.items import (
     WHOLE,
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     Item,
     NoteItem,
@@ -33,6 +34,7 @@ from sunroom.core.board.pages import Bay, Page, Paper
 from sunroom.core.board.rulings import rules
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
+from sunroom.core.maths.graph import LABEL_SIZE, path_lines
 from sunroom.core.maths.setting import UNITS, outline_curves
 from sunroom.core.text import Line, Run
 from sunroom.core.text.fonts import LINE_HEIGHT
@@ -61,6 +63,8 @@ CARD_SIGNS: dict[str, tuple[tuple[tuple[float, float], ...], ...]] = {
     "video": (((4, 8), (36, 8), (36, 32), (4, 32), (4, 8)), ((16, 14), (26, 20), (16, 26), (16, 14))),
 }
 SIGN_SIDE, SIGN_LINE = 40.0, 2.4
+#: Of graphs: the grid, and how thick its axes are.
+GRAPH_GRID, GRAPH_AXIS = "#d5dee2", 1.6
 TABLE_HEAD, TABLE_LINE = "#f1e9d8", 1.4
 #: Dashes and gaps, in widths of the line; a dot is a dash without length under a round cap.
 DASHES: dict[str, tuple[float, ...]] = {"solid": (), "dashed": (4.0, 3.0), "dotted": (0.01, 2.2)}
@@ -221,6 +225,8 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
             curves = [to_page.points(curve) for curve in outline_curves(item.outline)]
             drawing.fill(curves, True, item.colour, 1.0)
             drawing.end()
+        elif isinstance(item, GraphItem):
+            _draw_graph(item, drawing)
         elif isinstance(item, PictureItem):
             cut = None if item.crop == WHOLE else item.placement.points(own_box(item).corners())
             drawing.begin("picture", item_box(item), item.text)
@@ -235,6 +241,27 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
             else:
                 _draw_card(item, drawing)
             drawing.end()
+
+
+def _draw_graph(item: GraphItem, drawing: Drawing) -> None:
+    """Grid, curves, then the axes with their numbers."""
+    place, drawn = item.placement, item.drawn
+    drawing.begin("picture", item_box(item), "; ".join(line.formula for line in item.lines) or "0")
+    if drawn:
+        for points in path_lines(drawn.grid):
+            drawing.stroke(place.points(points), False, False, GRAPH_GRID, place.growth, 1.0)
+        for line, curve in zip(item.lines, drawn.curves, strict=False):
+            for points in path_lines(curve):
+                drawing.stroke(
+                    place.points(points), False, False, line.colour, line.width * place.growth, 1.0
+                )
+        for points in path_lines(drawn.axes):
+            drawing.stroke(place.points(points), False, False, item.colour, GRAPH_AXIS * place.growth, 1.0)
+        for number in drawn.labels:
+            drawing.text(
+                "sans", number.text, place.after(Affine(e=number.x, f=number.y)), LABEL_SIZE, item.colour
+            )
+    drawing.end()
 
 
 def _is_highlight(item: Item) -> bool:

@@ -10,6 +10,7 @@ from asgiref.sync import async_to_sync
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_POST
 
+from sunroom.core.board.items import GraphItem
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, LineVerdict, OfferKind
 from sunroom.core.maths.setting import Setting, keep_setting
 from sunroom.core.maths.tokens import MAX_FORMULA
@@ -110,6 +111,17 @@ def _worked(job: Callable[..., T | Sentence], given: object) -> T:
     if isinstance(found, Sentence):
         raise Problem(422, found)
     return found
+
+
+@require_POST
+@answers_problems
+def draw_graph(request: HttpRequest) -> HttpResponse:
+    """A graph as it will look: while a letter's slider is moved, some thirty times a second."""
+    allow(request, "graph", 3_000, 60)
+    found = made(workers.draw_typed_graph, body(request, GraphItem))
+    if isinstance(found, Sentence):
+        raise Problem(400, found)
+    return answer(found)
 
 
 @require_POST

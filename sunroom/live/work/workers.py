@@ -17,6 +17,7 @@ from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board import Item, Page
+from sunroom.core.board.items import GraphItem, check_item, graph_drawn
 from sunroom.core.board.words import WrittenLine, typed_words
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, package, page_png
@@ -402,6 +403,15 @@ def bounded_memory(more: int) -> Iterator[None]:
         yield
     finally:
         resource.setrlimit(resource.RLIMIT_AS, before)
+
+
+def draw_typed_graph(graph: GraphItem) -> GraphItem | Sentence:
+    """A graph with its curves, before it is put on a board."""
+    try:
+        check_item(graph)
+        return graph_drawn(graph)
+    except MalformedError as error:
+        return error.sentence
 
 
 def make_svg(page: PackedPage, title: str, pictures: dict[str, bytes], parts: Parts) -> bytes:

@@ -12,6 +12,7 @@
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
   import FormulaPicture from './FormulaPicture.svelte'
+  import GraphPanel from './GraphPanel.svelte'
   import WorkPanel from './WorkPanel.svelte'
   import CheckPanel from './CheckPanel.svelte'
   import { linesOfWorking } from '../../lesson/working'
@@ -36,6 +37,7 @@
   const picture = $derived(items.length === 1 && items[0]!.kind === 'picture' ? items[0]! : null)
   const formula = $derived(items.length === 1 && items[0]!.kind === 'formula' ? items[0]! : null)
   const formulas = $derived(items.filter((item) => item.kind === 'formula'))
+  const graph = $derived(items.length === 1 && items[0]!.kind === 'graph' ? items[0]! : null)
   const card = $derived(items.length === 1 && items[0]!.kind === 'card' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
@@ -68,6 +70,12 @@
   function wordOf(id: string): string {
     const item = session.pages.now?.entries.get(id)?.item
     return item && 'text' in item ? item.text : ''
+  }
+
+  /** Below a formula, where its graph is put. */
+  function besideFormula(): [number, number] {
+    const { x, y, width, height, size } = formula!
+    return [x + Math.max((width * size) / 2, 260), y + height * size + 230]
   }
 
   function typeMaths(formula: string) {
@@ -214,6 +222,15 @@
     >{t('card-play-all')}</Button
   >
 {/snippet}
+{#snippet graphs()}
+  <Button onclick={() => session.graphs.put([formula!.formula], besideFormula())}>{t('graph-draw')}</Button>
+{/snippet}
+{#snippet regraph()}
+  <Popover label={t('graph-panel')}>
+    {#snippet face()}{t('graph-panel')}{/snippet}
+    {#snippet children()}<GraphPanel {session} graph={graph!} />{/snippet}
+  </Popover>
+{/snippet}
 {#snippet works()}
   <Popover label={t('work-it-out')}>
     {#snippet face()}{t('work-it-out')}{/snippet}
@@ -288,6 +305,8 @@
       formula && session.rights.may('add_formula') && { key: 'works', part: works },
       formulas.length === items.length &&
         linesOfWorking(formulas).length > 1 && { key: 'checks', part: checks },
+      formula && session.rights.may('add_formula') && { key: 'graphs', part: graphs },
+      graph && changeable && { key: 'regraph', part: regraph },
       formula && changeable && { key: 'reformula', part: reformula },
       changeable && !card && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },

@@ -39,6 +39,7 @@ from sunroom.core.board.requests.words import (
     EditFormula,
     EditText,
     SetCell,
+    SetGraph,
     SetTable,
     Side,
 )
@@ -82,6 +83,7 @@ __all__ = [
     "Request",
     "RubItems",
     "SetCell",
+    "SetGraph",
     "SetMaths",
     "SetTable",
     "Side",
@@ -135,7 +137,7 @@ def family_of(request: Plain) -> Family:
             return styling
         case ArrangeItems():
             return arranging
-        case EditText() | EditCard() | EditFormula() | SetTable() | SetCell() | ChangeTable():
+        case EditText() | EditCard() | EditFormula() | SetGraph() | SetTable() | SetCell() | ChangeTable():
             return words
         case Typeset() | SetMaths() | TrueUp() | TrueUpAll() | AsWritten():
             return converting

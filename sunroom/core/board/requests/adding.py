@@ -13,6 +13,7 @@ from sunroom.core.board.items import (
     CardItem,
     Dash,
     FormulaItem,
+    GraphItem,
     InkItem,
     Item,
     NoteItem,
@@ -110,7 +111,7 @@ def _adding(item: Item) -> Action:
             return "add_note"
         case TextItem() | TableItem():
             return "add_text"
-        case FormulaItem():
+        case FormulaItem() | GraphItem():
             return "add_formula"
         case ShapeItem():
             return "add_shape"

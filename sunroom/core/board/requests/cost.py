@@ -8,6 +8,7 @@ from __future__ import annotations
 from sunroom.core.board.items import (
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     Item,
     NoteItem,
@@ -20,6 +21,8 @@ from sunroom.core.board.items import (
 TEXT, NOTE, CELL_TEXT, CELL = 6, 8, 3, 25
 #: To set a formula, and each of its characters.
 FORMULA, FORMULA_SIGN = 2_500, 250
+#: To draw a graph, and each curve of it.
+GRAPH, CURVE = 5_000, 40_000
 #: To check an item; to unpack a stroke and find its box; to give an item that is named other values.
 CHECK, STROKE, NAMED = 30, 60, 10
 #: To pass an item of a page by, with its box, and without; to copy it.
@@ -45,6 +48,8 @@ def making(item: Item) -> float:
             return CHECK + cells_work(item.cells)
         case CardItem():
             return CHECK + NOTE * len(item.title)
+        case GraphItem():
+            return CHECK + graph_work(len(item.lines))
         case FormulaItem():
             return CHECK + formula_work(item.formula) + CHECK * len(item.ink)
         case _:
@@ -57,6 +62,10 @@ def cells_work(cells: tuple[str, ...]) -> float:
 
 def formula_work(formula: str) -> float:
     return FORMULA + FORMULA_SIGN * len(formula)
+
+
+def graph_work(lines: int) -> float:
+    return GRAPH + CURVE * lines
 
 
 def samples_of(item: Item) -> float:

@@ -9,7 +9,16 @@ import numpy as np
 
 from sunroom.core.board.bends import bent
 from sunroom.core.board.connect import HOLDING, attached, laid, with_followers
-from sunroom.core.board.items import ShapeItem, carried, check_map, check_number
+from sunroom.core.board.items import (
+    GraphItem,
+    Item,
+    ShapeItem,
+    carried,
+    check_item,
+    check_map,
+    check_number,
+    graph_drawn,
+)
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import ITEM, NAMED
 from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen
@@ -97,8 +106,30 @@ def transform(page: Page, request: TransformItems) -> ChangeItems:
         check_map(item.map)
         check_number("x", item.x, MAX_COORDINATE)
         check_number("y", item.y, MAX_COORDINATE)
-    changes = tuple(Change(id=item.id, x=item.x, y=item.y, map=item.map) for item in items)
-    return ChangeItems(page.head.id, changes)
+    return ChangeItems(page.head.id, tuple(_placed(item) for item in items))
+
+
+def _placed(item: Item) -> Change:
+    """Where an item lies now; a graph that has grown is larger, and its numbers stay as large as they were."""
+    growth = item.placement.growth
+    if not isinstance(item, GraphItem) or abs(growth - 1) < 1e-6:
+        return Change(id=item.id, x=item.x, y=item.y, map=item.map)
+    a, b, c, d = (value / growth for value in item.map)
+    larger = msgspec.structs.replace(
+        item, map=(a, b, c, d), width=item.width * growth, height=item.height * growth
+    )
+    check_item(larger)
+    larger = graph_drawn(larger)
+    assert larger.drawn
+    return Change(
+        id=item.id,
+        x=item.x,
+        y=item.y,
+        map=larger.map,
+        width=larger.width,
+        height=larger.height,
+        drawn=larger.drawn,
+    )
 
 
 def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:

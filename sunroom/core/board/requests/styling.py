@@ -10,6 +10,7 @@ from sunroom.core.board.items import (
     SIZES,
     WIDTHS,
     FormulaItem,
+    GraphItem,
     NoteItem,
     ShapeItem,
     TableItem,
@@ -82,7 +83,7 @@ def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeIt
         elif isinstance(item, NoteItem | TableItem):
             # A note's size is worked out from its text, a table's width is that of its columns.
             change = msgspec.structs.replace(change, size=UNSET, width=UNSET)
-        elif isinstance(item, FormulaItem):
+        elif isinstance(item, FormulaItem | GraphItem):
             # Its width is that of its outlines.
             change = msgspec.structs.replace(change, width=UNSET)
         # What the item has not is left out: a frame goes to everybody.

@@ -12,6 +12,7 @@ from sunroom.core.board.items import (
     MAX_TABLE_SIDE,
     CardItem,
     FormulaItem,
+    GraphItem,
     Item,
     NoteItem,
     PictureItem,
@@ -26,10 +27,12 @@ from sunroom.core.board.items import (
     laid_out,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work, formula_work
+from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work, formula_work, graph_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import Counted, GraphLetter, GraphLine
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.pens.rules import Action
 from sunroom.core.text import Align, Family, Listing, Span
@@ -68,6 +71,17 @@ class EditFormula(msgspec.Struct, frozen=True, tag_field="step", tag="edit_formu
     page: str
     id: str
     formula: str
+
+
+class SetGraph(msgspec.Struct, frozen=True, tag_field="step", tag="set_graph"):
+    """A graph's formulas, letters and ranges of numbers."""
+
+    page: str
+    id: str
+    ranges: Ranges
+    lines: tuple[GraphLine, ...]
+    letters: tuple[GraphLetter, ...] = ()
+    counted: Counted = "numbers"
 
 
 class SetTable(msgspec.Struct, frozen=True, tag_field="step", tag="set_table"):
@@ -117,7 +131,7 @@ class ChangeTable(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="st
 #: What a row and a column that come are high and wide, in board units.
 ROW, COLUMN = 40.0, 120.0
 
-Words = EditText | EditCard | EditFormula | SetTable | SetCell | ChangeTable
+Words = EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable
 
 
 def check(request: Words) -> None:
@@ -130,6 +144,8 @@ def check(request: Words) -> None:
                 check_spans(request.spans, len(text))
         case EditCard():
             check_text(request.title, MAX_CARD_TITLE)
+        case SetGraph():
+            check_item(_graph(request))
         case EditFormula():
             check_text(request.formula, MAX_FORMULA)
         case SetTable(id=table_id, columns=columns, rows=rows, cells=cells):
@@ -140,6 +156,17 @@ def check(request: Words) -> None:
             check_range("at", request.at or 0, 0, MAX_TABLE_SIDE)
             if side is not UNSET:
                 check_number("side", side.units, MAX_COORDINATE)
+
+
+def _graph(request: SetGraph) -> GraphItem:
+    return GraphItem(
+        id=request.id,
+        width=400,
+        height=300,
+        ranges=request.ranges,
+        lines=request.lines,
+        letters=request.letters,
+    )
 
 
 def named(request: Words) -> tuple[str, ...]:
@@ -161,6 +188,8 @@ def work(page: Page | None, request: Words) -> float:
             )
         case EditCard():
             return len(request.title) * NOTE
+        case SetGraph():
+            return graph_work(len(request.lines))
         case EditFormula():
             return formula_work(request.formula)
         case EditText():
@@ -173,6 +202,16 @@ def step(now: Now, request: Words) -> Step | None:
         new = _edited(item, request)
     elif isinstance(request, EditCard):
         new = _with_card(item, request)
+    elif isinstance(request, SetGraph):
+        new = None
+        if isinstance(item, GraphItem):
+            new = msgspec.structs.replace(
+                item,
+                ranges=request.ranges,
+                lines=request.lines,
+                letters=request.letters,
+                counted=request.counted,
+            )
     elif isinstance(request, EditFormula):
         new = (
             msgspec.structs.replace(item, formula=request.formula) if isinstance(item, FormulaItem) else None

@@ -1,0 +1,236 @@
+<script lang="ts">
+  /** A graph's formulas, its letters as sliders, and which numbers it shows. */
+  import { GRAPH_COLOURS, type GraphChange } from '../../lesson/graphs.svelte'
+  import type { Session } from '../../lesson/session.svelte'
+  import { MAX_GRAPH_LINES, type Counted, type GraphItem, type GraphLetter } from '../../wire/generated'
+  import Button from '../../ui/Button.svelte'
+  import Icon from '../../ui/Icon.svelte'
+  import Radios from '../../ui/Radios.svelte'
+  import { t, told, type Plain } from '../../words/words.svelte'
+
+  let { session, graph }: { session: Session; graph: GraphItem } = $props()
+  let typed = $state('')
+  let problem = $state('')
+
+  const COUNTED: Counted[] = ['numbers', 'pi', 'degrees']
+  const NAMES: Record<Counted, Plain> = {
+    numbers: 'graph-numbers',
+    pi: 'graph-pi',
+    degrees: 'graph-degrees',
+  }
+  const ENDS = [
+    ['x0', 'graph-x-from'],
+    ['x1', 'graph-x-to'],
+    ['y0', 'graph-y-from'],
+    ['y1', 'graph-y-to'],
+  ] as const
+
+  /** Changed once it can be drawn; otherwise it is said why not. */
+  async function change(what: GraphChange) {
+    problem = ''
+    try {
+      const drawn = await session.graphs.preview(graph, what)
+      if (!drawn) return false
+      const wrong = what.lines && drawn.drawn?.problems.at(-1)
+      if (wrong && what.lines!.length > graph.lines.length) {
+        problem = told(wrong)
+        return false
+      }
+      session.graphs.change(graph, what)
+      return true
+    } catch (error) {
+      problem = (error as Error).message
+      return false
+    }
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault()
+    if (!typed.trim()) return
+    const colour =
+      GRAPH_COLOURS.find((one) => !graph.lines.some((line) => line.colour === one)) ?? GRAPH_COLOURS[0]!
+    const line = { formula: typed, colour, width: 3, shown: true }
+    if (await change({ lines: [...graph.lines, line] })) typed = ''
+  }
+
+  function withLetter(name: string, value: Partial<GraphLetter>): GraphLetter[] {
+    return graph.letters.map((letter) => (letter.name === name ? { ...letter, ...value } : letter))
+  }
+
+  /** While it is moved everybody else sees the last place where it stood; what is let go is kept. */
+  async function slide(name: string, value: number) {
+    const drawn = await session.graphs
+      .preview(graph, { letters: withLetter(name, { value }) })
+      .catch(() => null)
+    if (drawn) session.showInstead(drawn)
+  }
+
+  function zoom(factor: number) {
+    const { x0, x1, y0, y1 } = graph.ranges
+    const about = (low: number, high: number): [number, number] => {
+      const [middle, half] = [(low + high) / 2, ((high - low) / 2) * factor]
+      return [middle - half, middle + half]
+    }
+    const [[a, b], [c, d]] = [about(x0, x1), about(y0, y1)]
+    void change({ ranges: { x0: a, x1: b, y0: c, y1: d } })
+  }
+
+  function setEnd(end: 'x0' | 'x1' | 'y0' | 'y1', text: string) {
+    const value = Number(text.replace(',', '.').replace('−', '-'))
+    if (Number.isFinite(value)) void change({ ranges: { ...graph.ranges, [end]: value } })
+  }
+</script>
+
+<div class="graph" data-testid="graph-panel">
+  <ul>
+    {#each graph.lines as line, at (at)}
+      <li>
+        <button
+          class="dot"
+          class:off={!line.shown}
+          style:background={line.colour}
+          aria-pressed={line.shown}
+          aria-label={t('graph-show', { formula: line.formula })}
+          onclick={() =>
+            change({ lines: graph.lines.map((one, n) => (n === at ? { ...one, shown: !one.shown } : one)) })}
+        ></button>
+        <code>{line.formula}</code>
+        <Button
+          kind="quiet"
+          aria-label={t('graph-take-off', { formula: line.formula })}
+          onclick={() => change({ lines: graph.lines.filter((_, n) => n !== at) })}
+          ><Icon name="close" size={16} /></Button
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if graph.lines.length < MAX_GRAPH_LINES}
+    <form onsubmit={add}>
+      <input
+        bind:value={typed}
+        placeholder="y = x^2"
+        aria-label={t('graph-add')}
+        autocapitalize="off"
+        autocomplete="off"
+        spellcheck="false"
+      />
+      <Button type="submit">{t('graph-add')}</Button>
+    </form>
+  {/if}
+  {#if problem}<p class="problem" role="status">{problem}</p>{/if}
+  {#each graph.letters as letter (letter.name)}
+    <label class="letter">
+      <span>{letter.name.replace('\\', '')} = {letter.value}</span>
+      <input
+        type="range"
+        min={letter.low}
+        max={letter.high}
+        step={(letter.high - letter.low) / 100}
+        value={letter.value}
+        aria-label={letter.name.replace('\\', '')}
+        oninput={(event) => slide(letter.name, event.currentTarget.valueAsNumber)}
+        onchange={(event) =>
+          change({
+            letters: withLetter(letter.name, { value: +event.currentTarget.valueAsNumber.toFixed(4) }),
+          })}
+      />
+    </label>
+  {/each}
+  <div class="ends">
+    {#each ENDS as [end, word] (end)}
+      <label
+        >{t(word)}<input
+          inputmode="decimal"
+          value={graph.ranges[end]}
+          onchange={(event) => setEnd(end, event.currentTarget.value)}
+        /></label
+      >
+    {/each}
+  </div>
+  <div class="row">
+    <Button onclick={() => zoom(0.5)}>{t('graph-nearer')}</Button>
+    <Button onclick={() => zoom(2)}>{t('graph-further')}</Button>
+  </div>
+  <Radios
+    look="buttons"
+    label={t('graph-counted')}
+    options={COUNTED}
+    name={(counted) => t(NAMES[counted])}
+    taken={(counted) => counted === graph.counted}
+    ontake={(counted) => change({ counted })}
+  />
+</div>
+
+<style>
+  .graph {
+    display: grid;
+    gap: 10px;
+    width: min(360px, calc(100vw - 40px));
+    max-height: min(66dvh, 560px);
+    overflow: auto;
+  }
+  ul {
+    display: grid;
+    gap: 4px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 40px 1fr auto;
+    align-items: center;
+    gap: 6px;
+  }
+  .dot {
+    width: 26px;
+    height: 26px;
+    border: 2px solid var(--field);
+    border-radius: 50%;
+    outline: 1px solid var(--sand-line);
+  }
+  .off {
+    opacity: 0.25;
+  }
+  code {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    font-size: 15px;
+  }
+  form,
+  .row {
+    display: flex;
+    gap: 6px;
+  }
+  input:not([type='range']) {
+    min-width: 0;
+    width: 100%;
+    min-height: 40px;
+    padding: 0 8px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--field);
+    color: var(--ink);
+    font-size: 15px;
+  }
+  .letter {
+    display: grid;
+    grid-template-columns: 90px 1fr;
+    align-items: center;
+    gap: 8px;
+    min-height: 40px;
+  }
+  .ends {
+    display: grid;
+    grid-template-columns: repeat(4, 1fr);
+    gap: 6px;
+    font-size: 13px;
+    color: var(--muted);
+  }
+  .problem {
+    margin: 0;
+    color: var(--clay);
+    font-size: 14px;
+  }
+</style>

@@ -1,0 +1,82 @@
+/** Graphs: put on the board, their formulas, letters and ranges changed, and seen while a letter is moved. */
+import type { Point } from '../board/place'
+import { placed } from '../board/text'
+import { ask } from '../wire/api'
+import type { GraphItem } from '../wire/generated'
+import { told } from '../words/words.svelte'
+import type { Inside } from './inside'
+
+/** A new graph in board units, and the numbers that it shows. */
+const [WIDTH, HEIGHT] = [520, 400]
+const SHOWN = { x0: -6.5, x1: 6.5, y0: -5, y1: 5 }
+
+export const GRAPH_COLOURS = [
+  '#1f5fa8',
+  '#b4472c',
+  '#2f7d5b',
+  '#6b3fa0',
+  '#8a6d1f',
+  '#16222b',
+  '#0f7c8a',
+  '#a03a78',
+]
+
+/** What of a graph is changed. */
+export type GraphChange = Partial<Pick<GraphItem, 'ranges' | 'lines' | 'letters' | 'counted'>>
+
+export class Graphs {
+  #inside: Inside
+  #asking: AbortController | null = null
+
+  constructor(inside: Inside) {
+    this.#inside = inside
+  }
+
+  /** A new graph with its middle at a place. */
+  async put(formulas: string[], [x, y]: Point): Promise<void> {
+    const item: GraphItem = {
+      kind: 'graph',
+      ...placed(this.#inside.rights.me, x - WIDTH / 2, y - HEIGHT / 2),
+      width: WIDTH,
+      height: HEIGHT,
+      ranges: SHOWN,
+      lines: formulas.map((formula, at) => ({
+        formula,
+        colour: GRAPH_COLOURS[at % 8]!,
+        width: 3,
+        shown: true,
+      })),
+      letters: [],
+      counted: 'numbers',
+      colour: '#16222b',
+      drawn: null,
+    }
+    try {
+      const drawn = await ask<GraphItem>('POST', '/api/graphs', item)
+      const problem = drawn.drawn?.problems.find(Boolean)
+      if (problem && formulas.length === 1) return this.#inside.warn(told(problem))
+      this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [drawn] })
+      this.#inside.chooseMade([item.id])
+    } catch (error) {
+      this.#inside.warn((error as Error).message)
+    }
+  }
+
+  /** How a graph would look; null when another is asked for already. */
+  async preview(graph: GraphItem, change: GraphChange): Promise<GraphItem | null> {
+    this.#asking?.abort()
+    const asking = (this.#asking = new AbortController())
+    try {
+      return await ask<GraphItem>('POST', '/api/graphs', { ...graph, ...change }, asking.signal)
+    } catch (error) {
+      if (asking.signal.aborted) return null
+      throw error
+    }
+  }
+
+  change(graph: GraphItem, change: GraphChange): void {
+    const { ranges, lines, letters, counted } = { ...graph, ...change }
+    const page = this.#inside.pages.id
+    this.#inside.do({ step: 'set_graph', page, id: graph.id, ranges, lines, letters, counted })
+  }
+}
