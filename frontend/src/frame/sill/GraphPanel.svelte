@@ -3,6 +3,7 @@
   import { GRAPH_COLOURS, type GraphChange } from '../../lesson/graphs.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { MAX_GRAPH_LINES, type Counted, type GraphItem, type GraphLetter } from '../../wire/generated'
+  import GraphPicture from './GraphPicture.svelte'
   import Button from '../../ui/Button.svelte'
   import Icon from '../../ui/Icon.svelte'
   import Radios from '../../ui/Radios.svelte'
@@ -11,6 +12,8 @@
   let { session, graph }: { session: Session; graph: GraphItem } = $props()
   let typed = $state('')
   let problem = $state('')
+  /** The graph while a letter is moved. */
+  let moving = $state.raw<GraphItem | null>(null)
 
   const COUNTED: Counted[] = ['numbers', 'pi', 'degrees']
   const NAMES: Record<Counted, Plain> = {
@@ -57,12 +60,21 @@
     return graph.letters.map((letter) => (letter.name === name ? { ...letter, ...value } : letter))
   }
 
-  /** While it is moved everybody else sees the last place where it stood; what is let go is kept. */
+  /** While it is moved it is seen here; where it is let go everybody sees it. */
   async function slide(name: string, value: number) {
     const drawn = await session.graphs
       .preview(graph, { letters: withLetter(name, { value }) })
       .catch(() => null)
-    if (drawn) session.showInstead(drawn)
+    if (drawn) moving = drawn
+  }
+
+  function letGo(name: string, value: number) {
+    void change({ letters: withLetter(name, { value: +value.toFixed(4) }) }).then(() => (moving = null))
+  }
+
+  /** As it stands while it is moved. */
+  function valueOf({ name, value }: GraphLetter): number {
+    return +(moving?.letters.find((letter) => letter.name === name)?.value ?? value).toFixed(3)
   }
 
   function zoom(factor: number) {
@@ -118,9 +130,10 @@
     </form>
   {/if}
   {#if problem}<p class="problem" role="status">{problem}</p>{/if}
+  {#if moving}<GraphPicture graph={moving} />{/if}
   {#each graph.letters as letter (letter.name)}
     <label class="letter">
-      <span>{letter.name.replace('\\', '')} = {letter.value}</span>
+      <span>{letter.name.replace('\\', '')} = {valueOf(letter)}</span>
       <input
         type="range"
         min={letter.low}
@@ -129,10 +142,7 @@
         value={letter.value}
         aria-label={letter.name.replace('\\', '')}
         oninput={(event) => slide(letter.name, event.currentTarget.valueAsNumber)}
-        onchange={(event) =>
-          change({
-            letters: withLetter(letter.name, { value: +event.currentTarget.valueAsNumber.toFixed(4) }),
-          })}
+        onchange={(event) => letGo(letter.name, event.currentTarget.valueAsNumber)}
       />
     </label>
   {/each}
