@@ -15,6 +15,7 @@ from sunroom.core.board import (
     Board,
     CardItem,
     FormulaItem,
+    GraphItem,
     History,
     InkItem,
     PageHead,
@@ -51,6 +52,7 @@ from sunroom.core.board.requests import (
     Redo,
     RubItems,
     SetCell,
+    SetGraph,
     SetMaths,
     SetTable,
     StyleItems,
@@ -76,6 +78,8 @@ from sunroom.core.board.steps import (
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLine
 from sunroom.core.pens.rules import ACTIONS
 from tests import strategies as make
 
@@ -186,12 +190,14 @@ class Steps(TestCase):
         shown = PictureItem(id="shown-01", picture="picture-1", width=60, height=40)
         led = CardItem(id="card-001", of="link", title="Dials", address="https://dials.example")
         formula = FormulaItem(id="formula-2", formula="x^2", size=24, colour="#16222b")
-        board = apply(board, AddItems(PAGE, (shown, led, formula)))
+        graph = GraphItem(id="graph-01", width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=())
+        board = apply(board, AddItems(PAGE, (shown, led, formula, graph)))
         crop = CropPicture(PAGE, "shown-01", (0.5, 0.0, 1.0, 1.0))
         swap = SwapPicture(PAGE, "shown-01", "picture-2", 1.4)
         card = EditCard(PAGE, "card-001", "Sundials", "https://dials.example/noon")
         cubed = EditFormula(PAGE, "formula-2", "x^3")
-        for request in (cubed, cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap, card):
+        drawn = SetGraph(PAGE, "graph-01", Ranges(-2, 2, -2, 2), (GraphLine("x^2", "#1f5fa8"),))
+        for request in (drawn, cubed, cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap, card):
             asked[type(request)] = (request, resolve(board, request, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}

@@ -12,6 +12,7 @@ import numpy as np
 from sunroom.core.board import (
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -49,6 +50,8 @@ from sunroom.core.board.steps import AddItems, MoveItems, RemoveItems, Style
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import MAX_SAMPLES, pack_samples, unpack_samples
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLetter, GraphLine
 from sunroom.core.text import Span
 from tests.words import in_words
 
@@ -70,6 +73,9 @@ NOTE = NoteItem(id="note-001", text="noon", width=160, height=120, colour="#cfe8
 TABLE = TableItem(id="table-01", columns=(60,), rows=(30,), cells=("noon",), colour="#16222b")
 CARD = CardItem(id="card-001", of="link", title="Sundials", address="https://dials.example")
 FORMULA = FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b")
+GRAPH = GraphItem(
+    id="graph-01", width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=(GraphLine("x", "#1f5fa8"),)
+)
 PICTURE = PictureItem(id="pict-001", picture="picture-1", width=80, height=60)
 FIGURE = DrawFigure(PAGE, "figure-1", "star", 0, 0, 90, 90, "#16222b", 2.0)
 
@@ -91,6 +97,9 @@ BAD_ITEMS: list[tuple[Any, dict[str, list[Any]]]] = [
             "file": ["medium-01", "../etc"], "width": [5, NAN], "height": [9_999]}),
     (FORMULA, {"formula": ["", "  ", "a\x00b", "x" * 1_001], "size": [0, NAN, 9_000], "colour": ["red"],
                "ink": [(INK,) * (MAX_INNER_INK + 1), (msgspec.structs.replace(INK, width=NAN),)]}),
+    (GRAPH, {"width": [5, NAN, 9_000], "height": [0], "ranges": [Ranges(1, 1, 0, 1), Ranges(2, 1, 0, 1), Ranges(NAN, 1, 0, 1), Ranges(0, 1e9, 0, 1)],
+             "lines": [(GraphLine("x", "#1f5fa8"),) * 9, (GraphLine("", "#1f5fa8"),), (GraphLine("x", "blue"),), (GraphLine("x", "#1f5fa8", NAN),)],
+             "letters": [(GraphLetter("a", NAN),), (GraphLetter("", 1.0),), (GraphLetter("a", 1.0),) * 9], "colour": [""]}),
     (PICTURE, {"picture": ["", "../../etc"], "width": [0, NAN], "height": [1e9], "opacity": [0]}),
 ]  # fmt: skip
 

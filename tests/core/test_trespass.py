@@ -20,6 +20,7 @@ from sunroom.core.board import (
     Board,
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     Item,
     PageHead,
@@ -54,6 +55,7 @@ from sunroom.core.board.requests import (
     PutBay,
     RubItems,
     SetCell,
+    SetGraph,
     SetMaths,
     SetTable,
     StyleItems,
@@ -80,6 +82,7 @@ from sunroom.core.board.steps import (
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
+from sunroom.core.maths.curves import Ranges
 from sunroom.core.pens import Actor, Facts, decide
 from tests import strategies as make
 
@@ -112,7 +115,7 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
     }  # fmt: skip
     match draw(
         st.sampled_from(
-            ["ink", "text", "shape", "line", "line", "table", "picture", "card", "formula", "other"]
+            ["ink", "text", "shape", "line", "line", "table", "picture", "card", "formula", "graph", "other"]
         )
     ):
         case "ink":
@@ -130,6 +133,8 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
             return PictureItem(picture="picture-1", width=60, height=40, **common)
         case "card":
             return CardItem(of="link", title="noon", address="https://dials.example", **common)
+        case "graph":
+            return GraphItem(width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=(), **common)
         case "formula":
             return FormulaItem(
                 formula="x^2", size=24, colour="#16222b", width=1.0, height=1.0, ink=inner, **common
@@ -221,6 +226,8 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return SwapPicture(page, one(PictureItem), "picture-2", 0.5)
         case 31:
             return EditCard(page, one(CardItem), "Mine now", "https://elsewhere.example")
+        case 35:
+            return SetGraph(page, one(GraphItem), Ranges(-1, 1, -1, 1), ())
         case 33:
             return EditFormula(page, one(FormulaItem), "x^3")
         case 34:
@@ -261,7 +268,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(35)
+KINDS = range(36)
 
 
 @st.composite

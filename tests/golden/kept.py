@@ -18,6 +18,7 @@ import numpy as np
 from sunroom.core.board import (
     CardItem,
     FormulaItem,
+    GraphItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -43,6 +44,8 @@ from sunroom.core.board.steps import (
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import Lesson
 from sunroom.core.lesson.state import Check, Countdown, Plan
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import AxisNumber, GraphLetter, GraphLine, GraphPaths
 from sunroom.core.pens import Facts, PassedPen
 from sunroom.core.text import Span
 from sunroom.core.text.layout import Line, Run
@@ -145,6 +148,21 @@ FORMULAS = (
 )  # fmt: skip
 
 
+GRAPHS = (
+    AddItems(
+        "page-002",
+        (
+            GraphItem(
+                id="graph-01", z=11.0, width=520.0, height=400.0, ranges=Ranges(-6.5, 6.5, -5.0, 5.0),
+                lines=(GraphLine("a/x", "#1f5fa8", 2.5, False),), letters=(GraphLetter("a", 1.5, -2.0, 2.0),), counted="pi",
+                drawn=GraphPaths("M0 0L10 0", "M0 5L10 5", (AxisNumber("π", 3.0, 4.0),), ("M1 1L2 2",), (None,)),
+            ),
+        ),
+    ),
+    ChangeItems("page-002", (Change(id="graph-01", width=300.0, height=200.0, drawn=GraphPaths("", "", (), ("",), (None,))),)),
+)  # fmt: skip
+
+
 def main() -> None:
     from sunroom.core.formats.kept import VERSIONS
 
@@ -152,6 +170,7 @@ def main() -> None:
     _write(f"kept-{version}", values())
     _write(f"kept-{version}-cards", {"step": CARDS})
     _write(f"kept-{version}-formulas", {"step": FORMULAS})
+    _write(f"kept-{version}-graphs", {"step": GRAPHS})
 
 
 def _write(name: str, kinds: Mapping[str, Sequence[Any]]) -> None:
