@@ -22,6 +22,8 @@ from demo.pen import BLACK, BLUE, GREEN, MINT, PURPLE, RED, DemoBoard  # noqa: E
 from sunroom.boards.services import create_board  # noqa: E402
 from sunroom.core.board import Paper  # noqa: E402
 from sunroom.core.lesson import OpenLesson, carry_out  # noqa: E402
+from sunroom.core.maths.curves import Ranges  # noqa: E402
+from sunroom.core.maths.graph import GraphLetter  # noqa: E402
 from sunroom.lessons import repository as lessons  # noqa: E402
 from sunroom.rooms.models import Room, Seat  # noqa: E402
 
@@ -121,23 +123,20 @@ def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
 
 
 def _graph(board: DemoBoard, who: People) -> None:
-    """The measured shadows and s = 1 / tan θ; 4.4 units to a degree, 70 to a metre."""
-    left, bottom = 112.0, 620.0
-
-    def place(degrees: float) -> tuple[float, float]:
-        return left + 4.4 * degrees, bottom - 70 / math.tan(math.radians(degrees))
-
-    board.ink(
-        [board.hand.sketch([(left, 420), (left, bottom), (left + 370, bottom)], 0.7)], who.tutor, BLACK, 2.6
+    """s = h / tan θ with a slider for the stick's height, and the measured shadows on it."""
+    left, top, width, height = 96.0, 408.0, 400.0, 236.0
+    ranges = Ranges(-0.1, 1.5, -0.35, 3.1)
+    board.graph(
+        "s = h/tan(theta)", (left, top, width, height), ranges, GraphLetter("h", 1.0, 0.2, 3.0), who.tutor
     )
-    curve = np.array([place(degrees) for degrees in np.linspace(19.5, 80, 60)])
-    board.ink([board.hand.draw(curve, tremor=0.6)], who.tutor, RED, 3.4)
     for degrees in (25, 40, 60):
-        x, y = place(degrees)
+        angle = math.radians(degrees)
+        x = left + width * (angle - ranges.x0) / (ranges.x1 - ranges.x0)
+        y = top + height * (ranges.y1 - 1 / math.tan(angle)) / (ranges.y1 - ranges.y0)
         dot = np.array([(x - 4, y - 4), (x + 4, y + 4), (x, y), (x + 4, y - 4), (x - 4, y + 4)])
         board.ink([board.hand.draw(dot, tremor=0.2)], who.tomasz, BLUE, 3.4)
-    board.write("s", 84, 440, 36, who.tutor)
-    board.type("θ", 470, 626, 22, who.tutor)
+    board.write("s", 84, 438, 36, who.tutor)
+    board.type("θ", 500, 608, 22, who.tutor)
 
 
 def hour_lines(board: DemoBoard, who: People) -> None:

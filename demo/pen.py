@@ -14,6 +14,7 @@ from sunroom.boards.store import BoardStore, Logged
 from sunroom.core.board import (
     Board,
     FormulaItem,
+    GraphItem,
     InkItem,
     NoteItem,
     PageHead,
@@ -30,6 +31,8 @@ from sunroom.core.board.requests import DrawFigure, EditText, TrueUp
 from sunroom.core.board.steps import AddItems, AddPage, ChangePage, Step
 from sunroom.core.geometry import ellipse_bezier
 from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLetter, GraphLine
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.resources import finder, typesetter
 
@@ -123,6 +126,23 @@ class DemoBoard:
     def formula(self, formula: str, x: float, y: float, size: float, seat: str, colour: str = BLACK) -> None:
         """A formula from its top left corner."""
         item = FormulaItem(id=next(self._ids), x=x, y=y, formula=formula, size=size, colour=colour)
+        self.do(AddItems(self.page, (item,)), seat)
+
+    def graph(
+        self,
+        formula: str,
+        place: tuple[float, float, float, float],
+        ranges: Ranges,
+        letter: GraphLetter,
+        seat: str,
+    ) -> None:
+        """A graph of one formula, its angles in degrees; ``place`` is its upper left corner, width and height."""
+        x, y, width, height = place
+        line = GraphLine(formula, RED)
+        item = GraphItem(
+            id=next(self._ids), x=x, y=y, width=width, height=height, ranges=ranges, lines=(line,), letters=(letter,),
+            counted="degrees",
+        )  # fmt: skip
         self.do(AddItems(self.page, (item,)), seat)
 
     def note(self, text: str, x: float, y: float, seat: str, name: str, colour: str) -> None:

@@ -18,6 +18,7 @@ from demo.build import LINK  # noqa: E402
 from demo.hand import Hand  # noqa: E402
 from tests.browser.base import Browser, wait_for  # noqa: E402
 
+NEXT = "[aria-label='The page after']"
 OUT = Path(__file__).parents[1] / "docs" / "screenshots"
 
 #: A word that fits beside the demo's drawings, in px of the board.
@@ -245,8 +246,8 @@ def mind_map(stage: Stage) -> None:
 def set_as_maths(stage: Stage) -> None:
     """Written maths, chosen: what it reads as, set, and its rivals."""
     tutor = stage.person("tutor")
-    tutor.press("[aria-label='Next page']")
-    tutor.press("[aria-label='Next page']")
+    tutor.press(NEXT)
+    tutor.press(NEXT)
     rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "formulas.json").read_text())
     row = next(row for row in rows if row["latex"] == r"s=\frac{h}{\tan\theta}")
     strokes = [np.array(flat, float).reshape(-1, 2) * 0.55 for flat in row["strokes"]]
@@ -263,7 +264,7 @@ def set_as_maths(stage: Stage) -> None:
 def working(stage: Stage) -> None:
     """Lines of working that were checked, one of which does not follow."""
     tutor = stage.person("tutor")
-    tutor.press("[aria-label='Next page']")
+    tutor.press(NEXT)
     tutor.tool("Formula")
     tutor.draw([(660, 150)], "mouse")
     line = Keys.SHIFT + Keys.ENTER + Keys.NULL
