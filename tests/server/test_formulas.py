@@ -9,8 +9,9 @@ from urllib.error import HTTPError
 import numpy as np
 
 from sunroom.boards import models, store
-from sunroom.core.board import AddItems, FormulaItem, InkItem
+from sunroom.core.board import FormulaItem, InkItem
 from sunroom.core.board.requests import AsWritten, EditFormula, SetMaths
+from sunroom.core.board.steps import AddItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetPens, SetRights
 from sunroom.live.wire.messages import Read, Readings
@@ -78,7 +79,7 @@ class Formulas(OutTest):
         self.assertEqual(edited.formula, "x^3")
         self.assertNotEqual(edited.outline, kept.outline)
         for bad in (r"\frac{1}", "((("):
-            self.refused(self.tutor, EditFormula(self.page, "formula-1", bad), "formula")
+            self.refused(self.tutor, EditFormula(self.page, "formula-1", bad), "malformed")
 
     def test_ink_becomes_a_formula_and_comes_back(self) -> None:
         self.do(self.tutor, AddItems(self.page, bars()))
