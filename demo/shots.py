@@ -250,7 +250,7 @@ def set_as_maths(stage: Stage) -> None:
     tutor.press(NEXT)
     rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "formulas.json").read_text())
     row = next(row for row in rows if row["latex"] == r"s=\frac{h}{\tan\theta}")
-    strokes = [np.array(flat, float).reshape(-1, 2) * 0.55 for flat in row["strokes"]]
+    strokes = [np.array(flat, float).reshape(-1, 2) * 0.075 for flat in row["strokes"]]
     low = np.vstack(strokes).min(axis=0)
     tutor.tool("Pen")
     tutor.write([stroke - low + (470, 430) for stroke in strokes])

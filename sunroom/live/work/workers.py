@@ -80,7 +80,7 @@ PROCESSES = 2
 #: Limits of one job: to read ink, and to make or take a file.
 READ_S, FILE_S = 10.0, 60.0
 #: Working out a formula: how long it may take, and how much memory more.
-MATHS_S, MATHS_BYTES = 5.0, 700_000_000
+MATHS_S, MATHS_BYTES = 8.0, 700_000_000
 #: Readings kept at hand, and how large the ink of one may be that is kept.
 KEPT_READINGS, MAX_KEPT_INK = 200, 200_000
 #: Hands that a worker keeps at hand.
@@ -150,6 +150,13 @@ def _the_pool() -> Pool:
 
 def _warm() -> None:
     resources.typesetter()
+    resources.written_reader()
+    # The algebra takes a second to load and another to be used for the first time, and is wanted in here alone.
+    from sunroom.core.maths.checking import check_working
+    from sunroom.core.maths.work import work_out
+
+    work_out(read_formula("x^2+x=2"))
+    check_working([read_formula("x=2"), read_formula("2x=4")])
     read_ink(((np.zeros((1, 11), np.uint8).tobytes(), Affine()),))
 
 
