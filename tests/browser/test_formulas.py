@@ -8,7 +8,7 @@ from pathlib import Path
 import numpy as np
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.core.board import FormulaItem, InkItem, ShapeItem
+from sunroom.core.board import FormulaItem, GraphItem, InkItem, ShapeItem
 from tests.browser.test_tools import Tools
 
 HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
@@ -76,12 +76,35 @@ class Formulas(Tools):
         marks = [item.figure for item in self.items() if isinstance(item, ShapeItem)]
         self.assertEqual(marks, ["cross", "tick"])
 
+    def test_a_graph_is_drawn_of_a_formula_and_its_letter_is_moved(self) -> None:
+        self.type_formula("y = a x^2", 300, 120)
+        self.tutor.part("[aria-label=Sill] button", "Draw its graph")
+        self.tutor.wait_items(2)
+        self.tutor.part("[aria-label=Sill] button", "Graph…")
+        self.tutor.find("[data-testid=graph-panel] form input").send_keys("x^2+y^2=9", Keys.ENTER)
+        self.tutor.wait(lambda: len(self.graph().lines) == 2 or None, "the circle")
+        slider = self.tutor.find("[data-testid=graph-panel] input[aria-label=a]")
+        before = self.graph()
+        slider.send_keys(Keys.HOME)
+        self.tutor.wait(lambda: self.graph().letters[0].value == -5 or None, "the letter's least value")
+        after = self.graph()
+        assert before.drawn and after.drawn
+        self.assertNotEqual(before.drawn.curves[0], after.drawn.curves[0])
+        self.assertEqual(before.drawn.curves[1], after.drawn.curves[1])
+        self.tutor.find("[data-testid=graph-panel] form input").send_keys("2<x<3", Keys.ENTER)
+        self.tutor.wait_text("[data-testid=graph-panel] [role=status]", "no graph")
+        self.assertEqual(len(self.graph().lines), 2)
+
+    def graph(self) -> GraphItem:
+        (graph,) = [item for item in self.items() if isinstance(item, GraphItem)]
+        return graph
+
     def test_written_maths_is_set_and_comes_back_as_written(self) -> None:
         rows = json.loads(HANDS.read_text())
         row = next(row for row in rows if row["latex"] == r"\frac{x+1}{x-1}=2" and row["hand"] != "kalam")
         strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
         low = np.vstack(strokes).min(axis=0)
-        self.tutor.write([(stroke - low) * 0.5 + (150, 160) for stroke in strokes])
+        self.tutor.write([(stroke - low) * 0.07 + (150, 160) for stroke in strokes])
         self.tutor.tool("Select")
         self.tutor.key(Keys.CONTROL, "a")
         self.tutor.press("[data-testid=set-maths]")
