@@ -231,7 +231,8 @@ def _ml(node: Node) -> str:
         case Row(nodes=(one,)):
             return _ml(one)
         case Row(nodes=nodes):
-            return f"<mrow>{''.join(map(_ml, nodes))}</mrow>"
+            before: tuple[Node | None, ...] = (None, *nodes)
+            return f"<mrow>{''.join(_in_row(inner, prior) for prior, inner in zip(before, nodes, strict=False))}</mrow>"
         case Sign():
             return _sign_ml(node)
         case Number(digits=digits):
@@ -263,6 +264,15 @@ def _ml(node: Node) -> str:
                 f"<mtr>{''.join(f'<mtd>{_one(cell)}</mtd>' for cell in row)}</mtr>" for row in rows
             )
             return f'<mtable columnalign="{align}" displaystyle="{"true" if form == "lines" else "false"}">{cells}</mtable>'
+
+
+def _in_row(node: Node, before: Node | None) -> str:
+    """A node after another: a sign with nothing before it that it could be added to belongs to what follows."""
+    if isinstance(node, Sign) and node.name in ("+", "-", r"\pm"):
+        prior = SIGNS.get(before.name) if isinstance(before, Sign) else None
+        if before is None or (prior and prior.kind in ("relation", "binary", "open", "comma")):
+            return f'<mo form="prefix">{SIGNS[node.name].character}</mo>'
+    return _ml(node)
 
 
 def _one(row: Row) -> str:

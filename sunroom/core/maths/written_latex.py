@@ -10,12 +10,15 @@ from sunroom.core.maths.chemistry import WEIGHTS
 from sunroom.core.maths.signs import FUNCTIONS
 from sunroom.core.maths.typed import read_formula
 
-#: What is odd costs so much (log): what cannot be set, an open bracket, a letter among digits, no element, an open end.
-ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST, ODD_END_COST = 2.5, 1.5, 1.2, 1.5, 1.0
+#: What is odd costs so much (log): what cannot be set, an open bracket, a letter among digits, no element, an open end,
+#: a number right after a letter.
+ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST, ODD_END_COST, BESIDE_COST = 2.5, 1.5, 1.2, 1.5, 1.0, 1.0
 
 RIGHT, SUP, SUB, ABOVE, BELOW, INSIDE, CELL = range(7)
 OPENING, CLOSING = {"(": ")", "[": "]", r"\{": r"\}"}, {")", "]", r"\}"}
 LARGE = frozenset([r"\sum", r"\prod", r"\int", r"\oint"])
+#: What a level stroke may be.
+BARS = frozenset(["-", r"\overline"])
 OVERS = frozenset([r"\vec", r"\overline", r"\hat"])
 
 
@@ -50,7 +53,7 @@ def _lines(tree: Tree, first: int) -> list[int]:
 
 def _takes_below(tree: Tree, at: int) -> bool:
     name = tree.names[at]
-    if name == "-":
+    if name in BARS:
         return ABOVE in tree.children[at]
     return (
         name in LARGE
@@ -107,8 +110,12 @@ def _is_unit(parts: list[str], word: str) -> bool:
 
 def _sign(tree: Tree, at: int) -> str:
     name, own = tree.names[at], tree.children[at]
-    if name == "-" and ABOVE in own and BELOW in own:
-        return rf"\frac{{{_row(tree, own[ABOVE])}}}{{{_row(tree, own[BELOW])}}}" + _scripts(tree, own)
+    if name in BARS and ABOVE in own and (BELOW in own or INSIDE in own):
+        # What has something on it and something under it is a fraction's stroke, whatever it looks like.
+        below = own.get(BELOW, own.get(INSIDE, at))
+        return rf"\frac{{{_row(tree, own[ABOVE])}}}{{{_row(tree, below)}}}" + _scripts(tree, own)
+    if name == "-" and INSIDE in own:
+        name = r"\overline"
     if name == r"\sqrt":
         index = f"[{_row(tree, own[ABOVE])}]" if ABOVE in own else ""
         inside = _row(tree, own[INSIDE]) if INSIDE in own else ""
@@ -231,6 +238,8 @@ def oddness(latex: str) -> float:
     cost += UNPAIRED_COST * min(abs(opened - closed), 2)
     # 1O and l0 are numbers; C2 and H2 are not: there the digit stands lower.
     cost += LETTER_COST * len(_LETTER_IN_NUMBER.findall(plain))
+    # A number right after a letter stands lower or higher than it.
+    cost += BESIDE_COST * min(len(_NUMBER_AFTER.findall(_COMMAND.sub(" ", plain))), 2)
     if r"\rightarrow" in plain or r"\rightleftharpoons" in plain or "_" in plain:
         cost += _unknown_symbols(plain)
     return cost + ODD_END_COST * (plain[-1:] in ("+", "-", "=", "<", ">") and "^" not in plain[-4:])
@@ -251,4 +260,6 @@ def _unknown_symbols(latex: str) -> float:
     return SYMBOL_COST * odd
 
 
+_COMMAND = re.compile(r"\\[A-Za-z]+")
+_NUMBER_AFTER = re.compile(r"[A-Za-z]\d")
 _LETTER_IN_NUMBER = re.compile(r"(?<=\d)[OoIl|](?=\d|[}^=+-]|$)|(?<![A-Za-z\d])[OIl](?=\d)")
