@@ -31,6 +31,8 @@ MEMORY_BYTES = 1_500_000_000
 NICE = 10
 #: A new process loads models and fonts before its first job.
 WARM_S = 60.0
+#: A new process that hears nothing for so long gets ready for more.
+IDLE_S = 6.0
 
 _context = multiprocessing.get_context("spawn")
 
@@ -46,10 +48,12 @@ class Worker:
     ----------
     warm : callable
         What a process does before its first job.
+    later : callable, optional
+        What it does once it has nothing to do, for jobs that are not wanted at once.
     """
 
-    def __init__(self, warm: Callable[[], None]) -> None:
-        self._warm = warm
+    def __init__(self, warm: Callable[[], None], later: Callable[[], None] | None = None) -> None:
+        self._warm, self._later = warm, later
         self._process: Any = None
         self._pipe: Connection | None = None
         self._ended = False
@@ -65,7 +69,7 @@ class Worker:
         if self._ended:
             raise JobError("The server is stopping.")
         pipe, theirs = _context.Pipe()
-        process = _context.Process(target=_serve, args=(theirs, self._warm), daemon=True)
+        process = _context.Process(target=_serve, args=(theirs, self._warm, self._later), daemon=True)
         process.start()
         theirs.close()
         self._process, self._pipe = process, pipe
@@ -122,8 +126,8 @@ class Worker:
 class Pool:
     """Some workers, and two ways to them: quick jobs may have all of them, slow ones leave one free."""
 
-    def __init__(self, count: int, warm: Callable[[], None]) -> None:
-        self._workers = [Worker(warm) for _ in range(count)]
+    def __init__(self, count: int, warm: Callable[[], None], later: Callable[[], None] | None = None) -> None:
+        self._workers = [Worker(warm, later) for _ in range(count)]
         self._free: queue.SimpleQueue[Worker] = queue.SimpleQueue()
         for worker in self._workers:
             self._free.put(worker)
@@ -171,13 +175,15 @@ def _start(worker: Worker) -> None:
         logger.info("%s", error)
 
 
-def _serve(pipe: Connection, warm: Callable[[], None]) -> None:
+def _serve(pipe: Connection, warm: Callable[[], None], later: Callable[[], None] | None) -> None:
     """The life of a worker process."""
     _live_with_the_server()
     os.nice(NICE)
     warm()
     _limit_memory()
     pipe.send("ready")
+    if later is not None and not pipe.poll(IDLE_S):
+        later()
     while True:
         try:
             job, arguments = pipe.recv()

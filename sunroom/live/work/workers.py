@@ -144,20 +144,23 @@ async def read(
 def _the_pool() -> Pool:
     global _pool
     if _pool is None:
-        _pool = Pool(PROCESSES, _warm)
+        _pool = Pool(PROCESSES, _warm, _know_algebra)
     return _pool
 
 
 def _warm() -> None:
     resources.typesetter()
-    resources.written_reader()
-    # The algebra takes a second to load and another to be used for the first time, and is wanted in here alone.
+    read_ink(((np.zeros((1, 11), np.uint8).tobytes(), Affine()),))
+
+
+def _know_algebra() -> None:
+    """Load what works formulas out, and use it once: each takes a second."""
     from sunroom.core.maths.checking import check_working
     from sunroom.core.maths.work import work_out
 
+    resources.written_reader()
     work_out(read_formula("x^2+x=2"))
     check_working([read_formula("x=2"), read_formula("2x=4")])
-    read_ink(((np.zeros((1, 11), np.uint8).tobytes(), Affine()),))
 
 
 class InkRead(msgspec.Struct, frozen=True):
