@@ -17,6 +17,13 @@
   const all = (test: (item: Item) => boolean) => items.length > 0 && items.every(test)
   const drawn = $derived(first?.kind === 'ink' || first?.kind === 'shape' ? first : null)
   const lines = $derived(all((item) => item.kind === 'ink' || item.kind === 'shape'))
+  /** Words and formulas have a size of their type. */
+  const sized = $derived(
+    all((item) => item.kind === 'text' || item.kind === 'formula') &&
+      (first?.kind === 'text' || first?.kind === 'formula')
+      ? first
+      : null,
+  )
   const open = $derived(
     all(
       (item) =>
@@ -80,10 +87,10 @@
           />
         {/if}
       {/if}
-      {#if all((item) => item.kind === 'text') && first.kind === 'text'}
+      {#if sized}
         <Slider
           label={t('size')}
-          value={first.size}
+          value={sized.size}
           least={8}
           most={120}
           step={1}
