@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 from typing import Any
+from unittest import mock
 from urllib.error import HTTPError
 
 import numpy as np
@@ -14,6 +15,7 @@ from sunroom.core.board.requests import AsWritten, EditFormula, SetMaths
 from sunroom.core.board.steps import AddItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetPens, SetRights
+from sunroom.live.doors import formulas
 from sunroom.live.wire.messages import Read, Readings
 from tests.server.test_out import OutTest
 
@@ -103,3 +105,12 @@ class Formulas(OutTest):
         self.refused(line, AddItems(self.page, (formula,)), "not_in_kit")
         self.do(line, AddItems(self.page, bars()))
         self.refused(line, SetMaths(self.page, ("stroke-0", "stroke-1"), "formula-1", "="), "not_in_kit")
+
+    def test_nobody_has_more_of_the_workers_than_their_share(self) -> None:
+        with mock.patch.object(formulas, "SPENT_MS", 0):
+            self.ask("/worked-out", {"formula": "2/4"})
+            with self.assertRaises(HTTPError) as caught:
+                for _ in range(40):
+                    self.ask("/worked-out", {"formula": "x^3-6x^2+11x-6=0"})
+            self.assertEqual(caught.exception.code, 429)
+        self.assertTrue(self.ask("/worked-out", {"formula": "2/4"}), "what was not used is given back")

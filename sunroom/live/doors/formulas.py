@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+import time
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager, suppress
 from typing import TypeVar
 
 import msgspec
 from asgiref.sync import async_to_sync
+from django.core.cache import cache
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_POST
 
@@ -21,6 +24,9 @@ from sunroom.live.work.pool import JobError
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
 
 T = TypeVar("T")
+
+#: An address has so much of the workers' time in so many seconds.
+SPENT_MS, SPENT_IN_S = 24_000, 60
 
 
 class FormulaTyped(msgspec.Struct):
@@ -77,7 +83,7 @@ def work_out(request: HttpRequest) -> HttpResponse:
     allow(request, "formula-work", 60, 60)
     typed = body(request, FormulaTyped)
     _check(typed.formula)
-    found = _worked(workers.work_out_typed, typed.formula)
+    found = _worked(request, workers.work_out_typed, typed.formula)
     return answer(
         [WorkedOffer(w.kind, w.formula, _look(w.setting) if w.setting else None, w.sentence) for w in found]
     )
@@ -93,8 +99,29 @@ def check_working(request: HttpRequest) -> HttpResponse:
         raise Problem(400, said("working-has-two-lines", lines=MAX_CHECKED_LINES))
     for line in lines:
         _check(line)
-    found = _worked(workers.check_typed, lines)
+    found = _worked(request, workers.check_typed, lines)
     return answer([LineChecked(line.verdict, line.sentence) for line in found])
+
+
+@contextmanager
+def _spending(request: HttpRequest, on: str, most_s: float) -> Iterator[None]:
+    """What is done inside takes of the time that an address has: all workers together are everybody's.
+
+    Raises Problem when nothing is left. The most that it may take is put down first, so that many at once get no further.
+    """
+    key = f"spent:{on}:{request.META.get('REMOTE_ADDR', '')}"
+    most_ms, begun = int(1000 * most_s), time.monotonic()
+    cache.add(key, 0, SPENT_IN_S)
+    spent = 0
+    with suppress(ValueError):  # it may have run out between the lines
+        spent = cache.incr(key, most_ms)
+    try:
+        if spent > SPENT_MS + most_ms:
+            raise Problem(429, said("that-was-tried-too-often"))
+        yield
+    finally:
+        with suppress(ValueError):
+            cache.decr(key, most_ms - min(int(1000 * (time.monotonic() - begun)), most_ms))
 
 
 def _check(formula: str) -> None:
@@ -102,10 +129,11 @@ def _check(formula: str) -> None:
         raise Problem(400, said("a-formula-has-at-most", signs=MAX_FORMULA))
 
 
-def _worked(job: Callable[..., T | Sentence], given: object) -> T:
+def _worked(request: HttpRequest, job: Callable[..., T | Sentence], given: object) -> T:
     """What a worker finds, within the time that mathematics may take; raises Problem with its sentence."""
     try:
-        found = async_to_sync(workers.run_file)(job, given, limit_s=workers.MATHS_S)
+        with _spending(request, "maths", workers.MATHS_S):
+            found = async_to_sync(workers.run_file)(job, given, limit_s=workers.MATHS_S)
     except JobError as error:
         raise Problem(422, said("it-takes-too-long")) from error
     if isinstance(found, Sentence):
@@ -117,8 +145,10 @@ def _worked(job: Callable[..., T | Sentence], given: object) -> T:
 @answers_problems
 def draw_graph(request: HttpRequest) -> HttpResponse:
     """A graph as it will look: while a letter's slider is moved, some thirty times a second."""
-    allow(request, "graph", 3_000, 60)
-    found = made(workers.draw_typed_graph, body(request, GraphItem))
+    allow(request, "graph", 1_800, 60)
+    graph = body(request, GraphItem)
+    with _spending(request, "graphs", workers.GRAPH_S):
+        found = made(workers.draw_typed_graph, graph, limit_s=workers.GRAPH_S)
     if isinstance(found, Sentence):
         raise Problem(400, found)
     return answer(found)

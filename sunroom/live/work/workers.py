@@ -81,6 +81,8 @@ PROCESSES = 2
 READ_S, FILE_S = 10.0, 60.0
 #: Working out a formula: how long it may take, and how much memory more.
 MATHS_S, MATHS_BYTES = 8.0, 700_000_000
+#: Drawing a graph.
+GRAPH_S = 4.0
 #: Readings kept at hand, and how large the ink of one may be that is kept.
 KEPT_READINGS, MAX_KEPT_INK = 200, 200_000
 #: Hands that a worker keeps at hand.

@@ -14,6 +14,8 @@
   let problem = $state('')
   /** The graph while a letter is moved. */
   let moving = $state.raw<GraphItem | null>(null)
+  let asking = false
+  let next: [string, number] | null = null
 
   const COUNTED: Counted[] = ['numbers', 'pi', 'degrees']
   const NAMES: Record<Counted, Plain> = {
@@ -60,12 +62,19 @@
     return graph.letters.map((letter) => (letter.name === name ? { ...letter, ...value } : letter))
   }
 
-  /** While it is moved it is seen here; where it is let go everybody sees it. */
+  /** While it is moved it is seen here, one picture after the other; where it is let go everybody sees it. */
   async function slide(name: string, value: number) {
-    const drawn = await session.graphs
-      .preview(graph, { letters: withLetter(name, { value }) })
-      .catch(() => null)
-    if (drawn) moving = drawn
+    next = [name, value]
+    if (asking) return
+    asking = true
+    while (next) {
+      const [letter, to] = next
+      next = null
+      const letters = withLetter(letter, { value: to })
+      const drawn = await session.graphs.preview(graph, { letters }).catch(() => null)
+      if (drawn) moving = drawn
+    }
+    asking = false
   }
 
   function letGo(name: string, value: number) {
