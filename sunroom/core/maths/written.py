@@ -30,7 +30,7 @@ MAX_READINGS = 5
 SIGN_RIVAL, PLACE_RIVAL = 4.5, 4.0
 #: How much it counts whether strokes are one sign, what a sign is, where it stands, and that the whole can be a formula.
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
-SECOND_WEIGHT, DIGITS_WEIGHT = 0.35, 0.5
+SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
 PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT = 0.5, 1.0, 1.0
 
 

@@ -12,7 +12,7 @@ from sunroom.core.maths.typed import read_formula
 
 #: What is odd costs so much (log): what cannot be set, an open bracket, a letter among digits, no element, an open end,
 #: a number right after a letter.
-ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST, ODD_END_COST, BESIDE_COST = 2.5, 1.5, 1.2, 1.5, 1.0, 1.0
+ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST, ODD_END_COST, BESIDE_COST = 2.5, 1.5, 1.2, 1.5, 2.0, 1.0
 
 RIGHT, SUP, SUB, ABOVE, BELOW, INSIDE, CELL = range(7)
 OPENING, CLOSING = {"(": ")", "[": "]", r"\{": r"\}"}, {")", "]", r"\}"}
@@ -233,9 +233,7 @@ def oddness(latex: str) -> float:
     except MalformedError:
         cost += ODD_COST
     plain = latex.replace(r"\{", "").replace(r"\}", "")
-    opened = plain.count("(") + plain.count("[")
-    closed = plain.count(")") + plain.count("]")
-    cost += UNPAIRED_COST * min(abs(opened - closed), 2)
+    cost += UNPAIRED_COST * min(_misplaced(plain), 3)
     # 1O and l0 are numbers; C2 and H2 are not: there the digit stands lower.
     cost += LETTER_COST * len(_LETTER_IN_NUMBER.findall(plain))
     # A number right after a letter stands lower or higher than it.
@@ -243,6 +241,31 @@ def oddness(latex: str) -> float:
     if r"\rightarrow" in plain or r"\rightleftharpoons" in plain or "_" in plain:
         cost += _unknown_symbols(plain)
     return cost + ODD_END_COST * (plain[-1:] in ("+", "-", "=", "<", ">") and "^" not in plain[-4:])
+
+
+def _misplaced(latex: str) -> int:
+    """Brackets that do not close where they open, and equals signs in a power or an index."""
+    odd, groups = 0, [("", 0)]
+    for at, sign in enumerate(latex):
+        kind, opened = groups[-1]
+        if sign == "{":
+            script = latex[at - 1 : at] in ("_", "^")
+            groups.append(("limit" if _LIMITED.search(latex[:at]) else "script" if script else "", 0))
+        elif sign == "}" and len(groups) > 1:
+            groups.pop()
+            odd += opened != 0
+        elif sign in "([":
+            groups[-1] = kind, opened + 1
+        elif sign in ")]":
+            odd += opened == 0
+            groups[-1] = kind, max(opened - 1, 0)
+        elif sign == "=" and kind == "script":
+            odd += 1
+    return odd + (groups[0][1] != 0)
+
+
+#: A place below a sum or a limit begins there.
+_LIMITED = re.compile(r"\\(?:sum|prod|int|oint|lim|max|min)[_^]$")
 
 
 def _unknown_symbols(latex: str) -> float:
