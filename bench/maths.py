@@ -60,7 +60,7 @@ def _setting() -> list[Row]:
 
 
 def _working() -> list[Row]:
-    work_out(read_formula("x=1"))
+    work_out(read_formula("2x=4"))
     times = _times([lambda typed=typed: work_out(read_formula(typed)) for typed in WORKED * ROUNDS])  # type: ignore[misc]
     checks = _times([lambda: check_working([read_formula(line) for line in LINES]) for _ in range(ROUNDS)])
     return [

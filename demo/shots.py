@@ -22,7 +22,7 @@ NEXT = "[aria-label='The page after']"
 OUT = Path(__file__).parents[1] / "docs" / "screenshots"
 
 #: A word that fits beside the demo's drawings, in px of the board.
-WORD = Hand(9, 0.4).write("midday", 486, 640, 54)
+WORD = Hand(9, 0.4).write("midday", 600, 684, 54)
 
 
 class Stage:

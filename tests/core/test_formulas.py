@@ -216,6 +216,16 @@ class Set(unittest.TestCase):
         made = set_row(row)
         self.assertTrue(made.outline and made.width > 0 and made.height > 0)
 
+    def test_what_lies_deep_inside_is_set_as_well(self) -> None:
+        deep = "x"
+        for _ in range(9):
+            deep = rf"\frac{{1}}{{1+{deep}}}"
+        fenced = "x"
+        for _ in range(6):
+            fenced = rf"\left(\frac{{1}}{{{fenced}}}\right)"
+        for formula in (deep, fenced):
+            self.assertTrue(set_formula(formula).outline)
+
     def test_the_same_formula_is_the_same_in_both_ways_of_typing(self) -> None:
         self.assertEqual(set_formula("(a+b)/2"), set_formula(r"\frac{a+b}{2}"))
 

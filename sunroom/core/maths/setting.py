@@ -8,6 +8,7 @@ from __future__ import annotations
 import re
 from collections import OrderedDict
 from collections.abc import Iterator, Sequence
+from typing import Any
 from xml.etree import ElementTree
 
 import msgspec
@@ -15,6 +16,7 @@ import numpy as np
 from numpy.typing import NDArray
 from ziamath import Math  # type: ignore[attr-defined]
 from ziamath.config import config
+from ziamath.nodes.mrow import Mrow
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.chemistry import chemistry_of, upright
@@ -40,6 +42,23 @@ _NUMBER = re.compile(r"-?[\d.]+(?:e-?\d+)?")
 
 # Paths, not references to them.
 config.svg2 = False
+
+_measured = Mrow._get_height_nostretch
+
+
+def _height_without_stretching(row: Mrow, line: list[ElementTree.Element], **how: Any) -> tuple[float, float]:
+    """How high a row is without what stretches to it.
+
+    ziamath sets every row twice to know that, and so the rows in it four times, and so on; only those with a bracket that stretches
+    need to know, and none while it is being measured.
+    """
+    if how.get("nostretch") or not any(child.get("stretchy") == "true" for child in line):
+        return 0.0, 0.0
+    found: tuple[float, float] = _measured(row, line, **how)
+    return found
+
+
+Mrow._get_height_nostretch = _height_without_stretching  # type: ignore[method-assign, assignment]
 
 
 class Setting(msgspec.Struct, frozen=True):
