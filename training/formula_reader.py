@@ -67,7 +67,9 @@ def train(net: FormulaNet, seconds: float) -> None:
     queue: Queue[list[Sample]] = context.Queue(32)
     start = time.time()
     makers = int(os.environ.get("MAKERS", "1"))
-    workers = [context.Process(target=make, args=(queue, int(start) + at), daemon=True) for at in range(makers)]
+    workers = [
+        context.Process(target=make, args=(queue, int(start) + at), daemon=True) for at in range(makers)
+    ]
     for worker in workers:
         worker.start()
     random = np.random.default_rng(SEED)
@@ -88,9 +90,13 @@ def train(net: FormulaNet, seconds: float) -> None:
                     pool[int(random.integers(POOL))] = one
         for group in optimiser.param_groups:
             warm = min(now / WARM_UP_S, 1.0)
-            group["lr"] = BEST_RATE * warm * (0.02 + 0.98 * (0.5 + 0.5 * math.cos(math.pi * min(now / seconds, 1.0))))
+            group["lr"] = (
+                BEST_RATE * warm * (0.02 + 0.98 * (0.5 + 0.5 * math.cos(math.pi * min(now / seconds, 1.0))))
+            )
         net.train()
-        chosen = sorted((pool[int(n)] for n in random.integers(len(pool), size=32 * BUCKETS)), key=lambda s: len(s.sign))
+        chosen = sorted(
+            (pool[int(n)] for n in random.integers(len(pool), size=32 * BUCKETS)), key=lambda s: len(s.sign)
+        )
         for samples in batches(chosen):
             loss, parts = loss_of(net, samples)
             optimiser.zero_grad()
@@ -123,7 +129,9 @@ def make(queue: Queue[list[Sample]], seed: int) -> None:
         queue.put([one_sample(random, fonts) for _ in range(CHUNK)])
 
 
-def one_sample(random: np.random.Generator, fonts: tuple[str, ...], digits: hands.Part = "training") -> Sample:
+def one_sample(
+    random: np.random.Generator, fonts: tuple[str, ...], digits: hands.Part = "training"
+) -> Sample:
     found = written_maths.sample(random, fonts, digits)
     strokes, of = written_maths.in_order(found, random)
     seen = seen_strokes(strokes)
@@ -134,7 +142,9 @@ def one_sample(random: np.random.Generator, fonts: tuple[str, ...], digits: hand
         np.array([CLASSES.index(found[at].name) for at in of], np.int16),
         np.array(of, np.int16),
         np.array([found[at].parent for at in of], np.int16),
-        np.array([RELATIONS.index(found[at].relation) if found[at].parent >= 0 else -1 for at in of], np.int16),
+        np.array(
+            [RELATIONS.index(found[at].relation) if found[at].parent >= 0 else -1 for at in of], np.int16
+        ),
     )
 
 
@@ -178,7 +188,11 @@ def loss_of(net: FormulaNet, samples: list[Sample]) -> tuple[torch.Tensor, tuple
             if one.parent[at] < 0:
                 right[row, at, -1] = True
             else:
-                right[row, at, torch.from_numpy(np.flatnonzero(hit[at]) * len(RELATIONS) + int(one.relation[at]))] = True
+                right[
+                    row,
+                    at,
+                    torch.from_numpy(np.flatnonzero(hit[at]) * len(RELATIONS) + int(one.relation[at])),
+                ] = True
     class_loss = nn.functional.cross_entropy(signs.flatten(0, 1), labels.flatten(), label_smoothing=0.02)
     valid = there[:, :, None] & there[:, None] & ~torch.eye(n, dtype=torch.bool)[None]
     same_loss = nn.functional.binary_cross_entropy_with_logits(both[..., 0], same, reduction="none")
@@ -206,10 +220,14 @@ def right_of(net: FormulaNet, samples: list[Sample]) -> tuple[float, float, floa
             signs, both, root = net(*(tensor[0] for tensor in stacked([one])[:3]))
             n = len(one.sign)
             sign_right = signs.argmax(1).numpy() == one.classes
-            together = ((both[..., 0].numpy() > 0) == (one.sign[:, None] == one.sign[None])) | np.eye(n, dtype=bool)
+            together = ((both[..., 0].numpy() > 0) == (one.sign[:, None] == one.sign[None])) | np.eye(
+                n, dtype=bool
+            )
             both[torch.arange(n), torch.arange(n)] = -1e4
             best = torch.cat([both[..., 1:].flatten(1), root], 1).argmax(1).numpy()
-            parent = np.where(best == n * len(RELATIONS), -1, one.sign[np.minimum(best // len(RELATIONS), n - 1)])
+            parent = np.where(
+                best == n * len(RELATIONS), -1, one.sign[np.minimum(best // len(RELATIONS), n - 1)]
+            )
             parent_right = (parent == one.parent) & ((parent < 0) | (best % len(RELATIONS) == one.relation))
             parts = (sign_right, together.all(axis=1), parent_right)
             tallies += [part.sum() for part in parts]

@@ -27,9 +27,74 @@ GREEK = [r"\alpha", r"\beta", r"\gamma", r"\delta", r"\epsilon", r"\theta", r"\t
          r"\sigma", r"\tau", r"\phi", r"\varphi", r"\omega", r"\psi", r"\eta", r"\nu", r"\xi", r"\Delta", r"\Omega", r"\Phi", r"\Gamma", r"\Lambda"]  # fmt: skip
 COMPARED = ["="] * 9 + ["<", ">", r"\le", r"\ge", r"\ne", r"\approx", r"\equiv", r"\sim"]
 BETWEEN = ["+", "+", "+", "-", "-", "-", r"\cdot", r"\times", r"\pm", r"\div", "/"]
-FUNCTIONS = ["sin", "sin", "cos", "cos", "tan", "log", "ln", "exp", "max", "min", "arcsin", "arctan", "cot", "sinh", "det", "gcd"]
-UNITS = ["m", "cm", "mm", "km", "kg", "g", "s", "h", "N", "J", "W", "kW", "V", "A", "Pa", "Hz", "mol", "K", "L", "ml", "min", "kJ", "eV", "mg"]
-ATOMS = ["H", "O", "C", "N", "Na", "Cl", "Mg", "Ca", "Fe", "Cu", "S", "P", "K", "Al", "Zn", "Ag", "Br", "I", "Mn", "Pb", "Li", "Ba"]
+FUNCTIONS = [
+    "sin",
+    "sin",
+    "cos",
+    "cos",
+    "tan",
+    "log",
+    "ln",
+    "exp",
+    "max",
+    "min",
+    "arcsin",
+    "arctan",
+    "cot",
+    "sinh",
+    "det",
+    "gcd",
+]
+UNITS = [
+    "m",
+    "cm",
+    "mm",
+    "km",
+    "kg",
+    "g",
+    "s",
+    "h",
+    "N",
+    "J",
+    "W",
+    "kW",
+    "V",
+    "A",
+    "Pa",
+    "Hz",
+    "mol",
+    "K",
+    "L",
+    "ml",
+    "min",
+    "kJ",
+    "eV",
+    "mg",
+]
+ATOMS = [
+    "H",
+    "O",
+    "C",
+    "N",
+    "Na",
+    "Cl",
+    "Mg",
+    "Ca",
+    "Fe",
+    "Cu",
+    "S",
+    "P",
+    "K",
+    "Al",
+    "Zn",
+    "Ag",
+    "Br",
+    "I",
+    "Mn",
+    "Pb",
+    "Li",
+    "Ba",
+]
 GROUPS = ["OH", "SO", "NO", "CO", "NH", "PO", "ClO", "MnO"]
 
 
@@ -61,7 +126,9 @@ def number(random: Random, most: int = 4) -> Node:
         return text(str(random.integers(10, 100)))
     if way < 0.85:
         return text(str(random.integers(100, 10 ** max(3, most))))
-    return text(f"{random.integers(0, 100)}{pick(random, ['.', '.', ','])}{random.integers(0, 10 ** int(random.integers(1, 4)))}")
+    return text(
+        f"{random.integers(0, 100)}{pick(random, ['.', '.', ','])}{random.integers(0, 10 ** int(random.integers(1, 4)))}"
+    )
 
 
 def name(random: Random) -> Node:
@@ -113,7 +180,9 @@ def factor(random: Random, depth: int) -> Node:
     if depth <= 0 or way < 0.34:
         return name(random) if random.random() < 0.6 else number(random, 3)
     if way < 0.54:
-        return power(random, name(random) if random.random() < 0.8 else bracketed(random, total(random, depth - 2)))
+        return power(
+            random, name(random) if random.random() < 0.8 else bracketed(random, total(random, depth - 2))
+        )
     if way < 0.68:
         return ("frac", total(random, depth - 2), total(random, depth - 2))
     if way < 0.78:
@@ -162,7 +231,13 @@ def function(random: Random, depth: int) -> Node:
             inner = row(number(random, 2), name(random))
         return row(base, inner)
     primes = ["'"] * int(pick(random, [0, 0, 0, 1, 1, 2]))
-    return row(pick(random, [*"fgfghFPuv"]), *primes, "(", name(random) if random.random() < 0.7 else total(random, depth - 1), ")")
+    return row(
+        pick(random, [*"fgfghFPuv"]),
+        *primes,
+        "(",
+        name(random) if random.random() < 0.7 else total(random, depth - 1),
+        ")",
+    )
 
 
 def _end_script(base: Node, sub: Node, sup: Node) -> Node:
@@ -190,7 +265,10 @@ def polynomial(random: Random) -> Node:
             parts.append(x if degree == 1 else ("script", x, None, str(degree)))
     way = random.random()
     if way < 0.6:
-        parts += [pick(random, COMPARED), pick(random, ["0", "0", number(random, 2), row(number(random), x), "y"])]
+        parts += [
+            pick(random, COMPARED),
+            pick(random, ["0", "0", number(random, 2), row(number(random), x), "y"]),
+        ]
     elif way < 0.8:
         parts = [*(("y", "=") if random.random() < 0.5 else ("f", "(", x, ")", "=")), *parts]
     return row(*parts)
@@ -201,7 +279,9 @@ def product(random: Random) -> Node:
     for _ in range(int(random.integers(2, 4))):
         inner = row("(", *([number(random, 2)] if random.random() < 0.3 else []), pick(random, NAMES), pick(random, ["+", "-"]),
                     number(random, 2) if random.random() < 0.7 else name(random), ")")  # fmt: skip
-        parts.append(_end_script(inner, None, pick(random, ["2", "3", "n"])) if random.random() < 0.25 else inner)
+        parts.append(
+            _end_script(inner, None, pick(random, ["2", "3", "n"])) if random.random() < 0.25 else inner
+        )
     return row(*parts, *(["=", pick(random, ["0", total(random, 1)])] if random.random() < 0.6 else []))
 
 
@@ -212,19 +292,38 @@ def sum_up(random: Random) -> Node:
     if way < 0.6:
         start = row(n, "=", pick(random, ["0", "1", "1", "2", "k"]))
         sign = pick(random, [r"\sum", r"\sum", r"\sum", r"\prod"])
-        return row(("big", sign, start, top if random.random() < 0.9 else None), term(random, 2), *(["=", total(random, 1)] if random.random() < 0.3 else []))
-    to = row(pick(random, [*"xhnt"]), r"\rightarrow", pick(random, ["0", r"\infty", "a", number(random, 2), row("-", r"\infty")]))
-    return row(("big", "lim", to, None), term(random, 2), *(["=", total(random, 1)] if random.random() < 0.4 else []))
+        return row(
+            ("big", sign, start, top if random.random() < 0.9 else None),
+            term(random, 2),
+            *(["=", total(random, 1)] if random.random() < 0.3 else []),
+        )
+    to = row(
+        pick(random, [*"xhnt"]),
+        r"\rightarrow",
+        pick(random, ["0", r"\infty", "a", number(random, 2), row("-", r"\infty")]),
+    )
+    return row(
+        ("big", "lim", to, None), term(random, 2), *(["=", total(random, 1)] if random.random() < 0.4 else [])
+    )
 
 
 def integral(random: Random) -> Node:
     x = pick(random, [*"xxxtuyr", r"\theta"])
     limits = (None, None)
     if random.random() < 0.65:
-        limits = (pick(random, ["0", "a", "1", row("-", "1"), number(random, 2), row("-", r"\infty")]), pick(random, ["1", "b", r"\infty", r"\pi", number(random, 2), "2", ("frac", r"\pi", "2")]))
+        limits = (
+            pick(random, ["0", "a", "1", row("-", "1"), number(random, 2), row("-", r"\infty")]),
+            pick(random, ["1", "b", r"\infty", r"\pi", number(random, 2), "2", ("frac", r"\pi", "2")]),
+        )
     sign = r"\int" if random.random() < 0.94 else r"\oint"
     body = term(random, 2) if random.random() < 0.6 else power(random, x)
-    return row(("script", sign, *limits) if limits[0] is not None else sign, body, "d", x, *(["=", total(random, 1)] if random.random() < 0.4 else []))
+    return row(
+        ("script", sign, *limits) if limits[0] is not None else sign,
+        body,
+        "d",
+        x,
+        *(["=", total(random, 1)] if random.random() < 0.4 else []),
+    )
 
 
 def derivative(random: Random) -> Node:
@@ -243,7 +342,11 @@ def derivative(random: Random) -> Node:
 def geometry(random: Random) -> Node:
     def points(count: int) -> Node:
         at = int(random.integers(0, 20))
-        letters = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"[at : at + count] if random.random() < 0.7 else "".join(random.choice(list("ABCDEFGHMNOPQRST"), count, replace=False))
+        letters = (
+            "ABCDEFGHIJKLMNOPQRSTUVWXYZ"[at : at + count]
+            if random.random() < 0.7
+            else "".join(random.choice(list("ABCDEFGHMNOPQRST"), count, replace=False))
+        )
         return text(letters)
 
     ways: list[Callable[[], Node]] = [
@@ -290,11 +393,25 @@ def _listed(random: Random) -> Node:
 
 def vectors(random: Random) -> Node:
     def vector() -> Node:
-        return ("over", r"\vec", pick(random, [*"abcuvwxyrFvE"]) if random.random() < 0.75 else text("".join(random.choice(list("ABCDOPQ"), 2, replace=False))))
+        return (
+            "over",
+            r"\vec",
+            pick(random, [*"abcuvwxyrFvE"])
+            if random.random() < 0.75
+            else text("".join(random.choice(list("ABCDOPQ"), 2, replace=False))),
+        )
 
     def cell() -> Node:
         way = random.random()
-        return number(random, 2) if way < 0.55 else row("-", number(random, 2)) if way < 0.7 else name(random) if way < 0.9 else row(number(random), name(random))
+        return (
+            number(random, 2)
+            if way < 0.55
+            else row("-", number(random, 2))
+            if way < 0.7
+            else name(random)
+            if way < 0.9
+            else row(number(random), name(random))
+        )
 
     def table() -> Node:
         rows, columns = pick(random, [(2, 1), (3, 1), (2, 1), (2, 2), (2, 2), (3, 3), (2, 3)])
@@ -318,10 +435,22 @@ def units(random: Random) -> Node:
     unit = _unit(random)
     many = number(random, 3)
     if way < 0.3:
-        many = row(number(random, 2), pick(random, [r"\times", r"\cdot"]), _end_script(text("10"), None, row(*(["-"] if random.random() < 0.4 else []), text(str(random.integers(1, 25))))))
+        many = row(
+            number(random, 2),
+            pick(random, [r"\times", r"\cdot"]),
+            _end_script(
+                text("10"),
+                None,
+                row(*(["-"] if random.random() < 0.4 else []), text(str(random.integers(1, 25)))),
+            ),
+        )
     measured = row(many, unit)
     if random.random() < 0.45:
-        return row(pick(random, [*"vatsmFEUIRpVTP", r"\lambda", r"\rho", r"\Delta"]), pick(random, ["=", "=", r"\approx"]), measured)
+        return row(
+            pick(random, [*"vatsmFEUIRpVTP", r"\lambda", r"\rho", r"\Delta"]),
+            pick(random, ["=", "=", r"\approx"]),
+            measured,
+        )
     return measured
 
 
@@ -332,11 +461,33 @@ def _unit(random: Random) -> Node:
     if way < 0.45:
         return row(r"\circ", "C")
     if way < 0.65:
-        second: Node = pick(random, ["s", "h", ("script", "s", None, "2"), _end_script(text("cm"), None, "3"), ("script", "m", None, "3"), ("script", "m", None, "2"), "K", text("mol")])
+        second: Node = pick(
+            random,
+            [
+                "s",
+                "h",
+                ("script", "s", None, "2"),
+                _end_script(text("cm"), None, "3"),
+                ("script", "m", None, "3"),
+                ("script", "m", None, "2"),
+                "K",
+                text("mol"),
+            ],
+        )
         first = text(pick(random, ["m", "km", "g", "kg", "N", "J", "W"]))
         return row(first, "/", second) if random.random() < 0.75 else ("frac", first, second)
     if way < 0.8:
-        return row(text(pick(random, ["m", "kg", "J", "mol", "W"])), pick(random, [("script", "s", None, row("-", pick(random, ["1", "2"]))), _end_script(text("kg"), None, row("-", "1")), ("script", "m", None, row("-", pick(random, ["3", "2"])))]))
+        return row(
+            text(pick(random, ["m", "kg", "J", "mol", "W"])),
+            pick(
+                random,
+                [
+                    ("script", "s", None, row("-", pick(random, ["1", "2"]))),
+                    _end_script(text("kg"), None, row("-", "1")),
+                    ("script", "m", None, row("-", pick(random, ["3", "2"]))),
+                ],
+            ),
+        )
     if way < 0.9:
         return _end_script(text(pick(random, ["m", "cm", "mm", "km"])), None, pick(random, ["2", "3"]))
     return pick(random, [r"\Omega", row("k", r"\Omega"), row(r"\mu", "m"), row(r"\mu", "s"), r"\%"])
@@ -344,7 +495,16 @@ def _unit(random: Random) -> Node:
 
 def physics(random: Random) -> Node:
     letters = [*"FmavstEpUIRQWPTVhqcgkLBfAd", *GREEK]
-    left = pick(random, letters) if random.random() < 0.7 else ("script", pick(random, letters), pick(random, [*"012abcxykpt", text("kin"), text("pot"), text("ges"), text("max")]), None)
+    left = (
+        pick(random, letters)
+        if random.random() < 0.7
+        else (
+            "script",
+            pick(random, letters),
+            pick(random, [*"012abcxykpt", text("kin"), text("pot"), text("ges"), text("max")]),
+            None,
+        )
+    )
     right = [pick(random, letters) for _ in range(int(random.integers(1, 4)))]
     if random.random() < 0.4:
         right[-1] = power(random, right[-1])
@@ -372,13 +532,22 @@ def molecule(random: Random) -> Node:
         else:
             nodes += [row("(", text(pick(random, GROUPS))), ("script", ")", str(random.integers(2, 4)), None)]
             continue
-        nodes.append(_end_script(atom, pick(random, [*"2222334", "6", text("12")]), None) if random.random() < 0.5 else atom)
+        nodes.append(
+            _end_script(atom, pick(random, [*"2222334", "6", text("12")]), None)
+            if random.random() < 0.5
+            else atom
+        )
     made = row(*nodes)
     if random.random() < 0.2:
         charge = row(*([pick(random, ["2", "3"])] if random.random() < 0.6 else []), pick(random, ["+", "-"]))
         last = made[1][-1] if isinstance(made, tuple) and made[0] == "row" else made
         rest = made[1][:-1] if isinstance(made, tuple) and made[0] == "row" else []
-        made = row(*rest, ("script", last[1], last[2], charge) if isinstance(last, tuple) and last[0] == "script" else ("script", last, None, charge))
+        made = row(
+            *rest,
+            ("script", last[1], last[2], charge)
+            if isinstance(last, tuple) and last[0] == "script"
+            else ("script", last, None, charge),
+        )
     return made
 
 
@@ -386,7 +555,11 @@ def chemistry(random: Random) -> Node:
     def side() -> Node:
         parts: list[Node] = []
         for at in range(int(random.integers(1, 3))):
-            parts += [*(["+"] if at else []), *([str(random.integers(2, 8))] if random.random() < 0.5 else []), molecule(random)]
+            parts += [
+                *(["+"] if at else []),
+                *([str(random.integers(2, 8))] if random.random() < 0.5 else []),
+                molecule(random),
+            ]
             if random.random() < 0.12:
                 parts += ["(", text(pick(random, ["s", "l", "g", "aq"])), ")"]
         return row(*parts)
@@ -415,16 +588,28 @@ def sequence(random: Random) -> Node:
 def arithmetic(random: Random) -> Node:
     parts = [number(random)]
     for _ in range(int(random.integers(1, 4))):
-        parts += [pick(random, ["+", "-", r"\times", r"\cdot", r"\div", ":"]), number(random) if random.random() < 0.75 else ("frac", number(random, 2), number(random, 2))]
+        parts += [
+            pick(random, ["+", "-", r"\times", r"\cdot", r"\div", ":"]),
+            number(random) if random.random() < 0.75 else ("frac", number(random, 2), number(random, 2)),
+        ]
     return row(*parts, *(["=", number(random)] if random.random() < 0.7 else []))
 
 
 def fractions(random: Random) -> Node:
     def one() -> Node:
-        made: Node = ("frac", number(random, 2) if random.random() < 0.7 else total(random, 0), number(random, 2) if random.random() < 0.7 else total(random, 0))
+        made: Node = (
+            "frac",
+            number(random, 2) if random.random() < 0.7 else total(random, 0),
+            number(random, 2) if random.random() < 0.7 else total(random, 0),
+        )
         return row(str(random.integers(1, 10)), made) if random.random() < 0.12 else made
 
-    return row(one(), pick(random, ["+", "-", r"\cdot", r"\div", r"\times", "="]), one(), *(["=", one()] if random.random() < 0.5 else []))
+    return row(
+        one(),
+        pick(random, ["+", "-", r"\cdot", r"\div", r"\times", "="]),
+        one(),
+        *(["=", one()] if random.random() < 0.5 else []),
+    )
 
 
 def working(random: Random) -> Node:
@@ -439,7 +624,11 @@ KNOWN = Path(__file__).with_name("known_formulas.txt")
 
 @cache
 def _known() -> list[Node]:
-    return [_node_of(read_formula("\\,".replace("\\\\", "\\") + line)) for line in KNOWN.read_text().split("\n") if line]
+    return [
+        _node_of(read_formula("\\,".replace("\\\\", "\\") + line))
+        for line in KNOWN.read_text().split("\n")
+        if line
+    ]
 
 
 def known(random: Random) -> Node:
@@ -448,7 +637,11 @@ def known(random: Random) -> Node:
     way = random.random()
     if way < 0.35:
         return made
-    letters = {a: b for a, b in zip("abcxyzfgnkpqrst", random.permutation(list("abcxyzfgnkpqrst")), strict=True)} if way > 0.7 else {}
+    letters = (
+        {a: b for a, b in zip("abcxyzfgnkpqrst", random.permutation(list("abcxyzfgnkpqrst")), strict=True)}
+        if way > 0.7
+        else {}
+    )
 
     def other(node: Node) -> Node:
         if isinstance(node, str):

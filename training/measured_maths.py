@@ -23,7 +23,14 @@ from training.written_maths import GREEK_FONTS, KEY_OF, Writer, _hershey, varied
 OUT = Path(__file__).parents[1] / "bench" / "hands"
 FORMULAS = Path(__file__).with_name("formulas.txt")
 HANDS = {
-    "formulas": ("architects-daughter", "kalam", "nothing-you-could-do", "patrick-hand", "gaegu", "comic-neue"),
+    "formulas": (
+        "architects-daughter",
+        "kalam",
+        "nothing-you-could-do",
+        "patrick-hand",
+        "gaegu",
+        "comic-neue",
+    ),
     "formulas-last": ("handlee", "delius", "mansalva", "just-me-again-down-here", "short-stack", "mali"),
 }
 #: Each formula is written in so many hands.
@@ -41,7 +48,9 @@ def main() -> None:
         for latex in [line for line in lines if line][at::2]:
             for hand in random.choice(hands, TIMES, replace=False):
                 strokes = written(latex, str(hand), random)
-                rows.append({"latex": latex, "hand": str(hand), "strokes": [_flat(stroke) for stroke in strokes]})
+                rows.append(
+                    {"latex": latex, "hand": str(hand), "strokes": [_flat(stroke) for stroke in strokes]}
+                )
         (OUT / f"{name}.json").write_text(json.dumps(rows, separators=(",", ":")))
         print(name, len(rows))
 
@@ -67,7 +76,12 @@ def written(latex: str, hand: str, random: np.random.Generator) -> list[np.ndarr
             bar = placed[at + 1] if at + 1 < len(placed) and placed[at + 1][0] == "bar" else None
             right, top = (bar[5][1], bar[3]) if bar else (box[1], box[2])
             hook = box[1] - box[0]
-            points = [(box[0], box[3] - 0.45 * (box[3] - top)), (box[0] + 0.45 * hook, box[3]), (box[1], top), (right, top)]
+            points = [
+                (box[0], box[3] - 0.45 * (box[3] - top)),
+                (box[0] + 0.45 * hook, box[3]),
+                (box[1], top),
+                (right, top),
+            ]
             strokes += varied([np.array(points)], 0, random, 0.35)
             at += bar is not None
         else:
@@ -90,16 +104,28 @@ def _placed(node: Any, x: float, y: float) -> Any:
 
 
 def _sign(
-    writer: Writer, character: str, x: float, y: float, size: float, box: tuple[float, ...], random: np.random.Generator
+    writer: Writer,
+    character: str,
+    x: float,
+    y: float,
+    size: float,
+    box: tuple[float, ...],
+    random: np.random.Generator,
 ) -> list[np.ndarray]:
-    name = {"⁡": "", "‾": r"\overline", "°": r"\circ", "∘": r"\circ"}.get(character, BY_CHARACTER.get(character, character))
+    name = {"⁡": "", "‾": r"\overline", "°": r"\circ", "∘": r"\circ"}.get(
+        character, BY_CHARACTER.get(character, character)
+    )
     if not name or name.isspace():
         return []
     if box[1] - box[0] <= 0:
         return []
     if name == r"\overline" or (name == r"\rightarrow" and size < 0.999 and box[3] < y - 0.3):
         line = np.column_stack([np.linspace(box[0], box[1], 6), np.full(6, (box[2] + box[3]) / 2)])
-        head = [] if name == r"\overline" else [np.array([line[-1] + (-0.12, -0.07), line[-1], line[-1] + (-0.12, 0.07)])]
+        head = (
+            []
+            if name == r"\overline"
+            else [np.array([line[-1] + (-0.12, -0.07), line[-1], line[-1] + (-0.12, 0.07)])]
+        )
         return varied([line, *head], 0, random, 0.4)
     if name in KEY_OF and random.random() < 0.5:
         strokes = _hershey(GREEK_FONTS[0], KEY_OF[name])
@@ -107,10 +133,14 @@ def _sign(
         strokes = writer.glyph(name)
     strokes = varied(strokes, writer.lean, random)
     own = np.vstack(strokes)
-    if name in signs.DRAWN and not name[-1].isalpha() or name in (r"\sum", r"\prod", r"\int"):
+    if (name in signs.DRAWN and not name[-1].isalpha()) or name in (r"\sum", r"\prod", r"\int"):
         # Signs fill the box that is set for them.
         low, high = own.min(axis=0), own.max(axis=0)
-        scale = (box[3] - box[2]) / max(high[1] - low[1], 1e-6) if name not in ("-", ".", ",", "=", r"\cdot") else PRINTED * size
+        scale = (
+            (box[3] - box[2]) / max(high[1] - low[1], 1e-6)
+            if name not in ("-", ".", ",", "=", r"\cdot")
+            else PRINTED * size
+        )
         middle = np.array([(box[0] + box[1]) / 2, (box[2] + box[3]) / 2])
         return [(stroke - (low + high) / 2) * scale + middle for stroke in strokes]
     scale = PRINTED * size * float(np.exp(random.normal(0, 0.06)))

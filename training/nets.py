@@ -127,12 +127,16 @@ class FormulaNet(nn.Module):
         self.near = nn.Linear(both, 2 * both)
         self.together = nn.Linear(2 * both, 1 + relations)
 
-    def forward(self, pictures: torch.Tensor, measures: torch.Tensor, pairs: torch.Tensor) -> tuple[torch.Tensor, ...]:
+    def forward(
+        self, pictures: torch.Tensor, measures: torch.Tensor, pairs: torch.Tensor
+    ) -> tuple[torch.Tensor, ...]:
         """Of one formula of n strokes: (n, classes), (n, n, 1 + relations), (n, 1), all not yet shares."""
         signs, both, root = self.logits(pictures[None], measures[None], pairs[None], None)
         return signs[0], both[0], root[0]
 
-    def logits(self, pictures: torch.Tensor, measures: torch.Tensor, pairs: torch.Tensor, there: torch.Tensor | None) -> tuple[torch.Tensor, ...]:
+    def logits(
+        self, pictures: torch.Tensor, measures: torch.Tensor, pairs: torch.Tensor, there: torch.Tensor | None
+    ) -> tuple[torch.Tensor, ...]:
         """(B, N, …) of each, and ``there`` (B, N) says where strokes are."""
         b, n = measures.shape[:2]
         looked = self.look(pictures.flatten(0, 1)).reshape(b, n, -1)
@@ -161,7 +165,9 @@ class AmongStrokes(nn.Module):
         b, n, width = strokes.shape
         asked = self.asked(self.before(strokes)).reshape(b, n, 3, self.heads, -1).permute(2, 0, 3, 1, 4)
         query, key, value = asked[0], asked[1], asked[2]
-        weight = query @ key.transpose(2, 3) / (width / self.heads) ** 0.5 + self.near(near).permute(0, 3, 1, 2)
+        weight = query @ key.transpose(2, 3) / (width / self.heads) ** 0.5 + self.near(near).permute(
+            0, 3, 1, 2
+        )
         if there is not None:
             weight = weight.masked_fill(~there[:, None, None], -1e4)
         told = (torch.softmax(weight, 3) @ value).transpose(1, 2).reshape(b, n, width)

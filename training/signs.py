@@ -199,9 +199,7 @@ def ways(sign: str) -> tuple[Strokes, ...]:
 
 
 def _stroke(written: str) -> np.ndarray:
-    points = np.array(
-        [[float(value) for value in pair.split(",")] for pair in written.lstrip("/").split()]
-    )
+    points = np.array([[float(value) for value in pair.split(",")] for pair in written.lstrip("/").split()])
     if written.startswith("/") or len(points) < 3:
         return points
     # A smooth line through the points (Catmull and Rom).
@@ -252,7 +250,9 @@ def _traced() -> dict[str, list[list[list[list[float]]]]]:
                     strokes = [[point[:2] for point in stroke] for stroke in trace(character, face)]
                     if strokes:
                         points = np.vstack([np.array(stroke) for stroke in strokes])
-                        scaled = [((np.array(s) - (points[:, 0].min(), 0)) / CAP).round(3).tolist() for s in strokes]
+                        scaled = [
+                            ((np.array(s) - (points[:, 0].min(), 0)) / CAP).round(3).tolist() for s in strokes
+                        ]
                         made.setdefault(CHARACTERS[character], []).append(scaled)
         kept.write_text(json.dumps(made))
     found: dict[str, list[list[list[list[float]]]]] = json.loads(kept.read_text())

@@ -216,7 +216,9 @@ class Writer:
             middle = (top + bottom) / 2 + self.random.normal(0, 0.05) * size
             centre = own.min(axis=0) / 2 + own.max(axis=0) / 2
             wide = min(scale, 1.6) ** 0.5
-            sign.strokes = [(stroke - centre) * (wide, scale) + (centre[0], middle) for stroke in sign.strokes]
+            sign.strokes = [
+                (stroke - centre) * (wide, scale) + (centre[0], middle) for stroke in sign.strokes
+            ]
             pieces[at] = self._piece(piece.members, piece.first, piece.last)
 
     def frac(self, above: Any, below: Any, size: float) -> Piece:
@@ -235,9 +237,18 @@ class Writer:
             if not self.bar_first:
                 bar_at = len(self.signs)
                 self.signs.append(Sign("-", []))
-        width = max(top.box[2] - top.box[0], below_piece.box[2] - below_piece.box[0]) + size * random.uniform(0.02, 0.4)
+        width = max(top.box[2] - top.box[0], below_piece.box[2] - below_piece.box[0]) + size * random.uniform(
+            0.02, 0.4
+        )
         axis = -0.45 * size
-        bar = np.column_stack([np.linspace(0, width, 7), axis + np.cumsum(random.normal(0, 0.008, 7)) * size + np.linspace(0, random.normal(0, 0.03) * width, 7)])
+        bar = np.column_stack(
+            [
+                np.linspace(0, width, 7),
+                axis
+                + np.cumsum(random.normal(0, 0.008, 7)) * size
+                + np.linspace(0, random.normal(0, 0.03) * width, 7),
+            ]
+        )
         self.signs[bar_at].strokes = [bar if random.random() < 0.9 else bar[::-1]]
         middle = width / 2
         for piece, away in ((top, -1), (below_piece, 1)):
@@ -316,7 +327,11 @@ class Writer:
         members = [at, *inner.members]
         if index is not None:
             piece = self.write(index, size * random.uniform(0.4, 0.6))
-            self.move(piece, knee[0] + 0.05 * size - piece.box[2] + 0.5 * (foot[0] - knee[0]), knee[1] - 0.08 * size - piece.box[3] - random.uniform(0, 0.1) * size)
+            self.move(
+                piece,
+                knee[0] + 0.05 * size - piece.box[2] + 0.5 * (foot[0] - knee[0]),
+                knee[1] - 0.08 * size - piece.box[3] - random.uniform(0, 0.1) * size,
+            )
             self.link(piece.first, at, "above")
             members += piece.members
         made = self._piece(members, at, at)
@@ -341,7 +356,9 @@ class Writer:
                 self.link(piece.first, made.last, "sup" if away < 0 else "sub")
             else:
                 y = made.box[1] - space - piece.box[3] if away < 0 else made.box[3] + space - piece.box[1]
-                self.move(piece, middle - (piece.box[0] + piece.box[2]) / 2 + random.normal(0, 0.06) * size, y)
+                self.move(
+                    piece, middle - (piece.box[0] + piece.box[2]) / 2 + random.normal(0, 0.06) * size, y
+                )
                 self.link(piece.first, made.first, "above" if away < 0 else "below")
             members += piece.members
         whole = self._piece(members, made.first, made.last)
@@ -367,7 +384,15 @@ class Writer:
         else:
             arrow = np.array([tip + (-head, -head * 0.7), tip, tip + (-head, head * 0.7)])
             way = random.random()
-            strokes = [line, arrow] if way < 0.5 else [np.vstack([line, arrow[:1], tip[None], arrow[2:]])] if way < 0.75 else [np.vstack([line, arrow[:1]])] if way < 0.88 else [line, arrow[:2], arrow[1:]]
+            strokes = (
+                [line, arrow]
+                if way < 0.5
+                else [np.vstack([line, arrow[:1], tip[None], arrow[2:]])]
+                if way < 0.75
+                else [np.vstack([line, arrow[:1]])]
+                if way < 0.88
+                else [line, arrow[:2], arrow[1:]]
+            )
         self.signs.append(Sign(accent, varied(strokes, 0, random, 0.4)))
         self.link(inner.first, at, "inside")
         return self._piece([*inner.members, at], at, at)
@@ -414,7 +439,9 @@ def varied(strokes: Strokes, lean: float, random: Random, much: float = 1.0, lif
     for stroke in strokes:
         points = _dense(stroke)
         inner = (points - middle) / size
-        waves = bend[0] * np.sin(2.2 * np.pi * inner[:, [0]] + phase[0]) + bend[1] * np.sin(2.2 * np.pi * inner[:, [1]] + phase[1])
+        waves = bend[0] * np.sin(2.2 * np.pi * inner[:, [0]] + phase[0]) + bend[1] * np.sin(
+            2.2 * np.pi * inner[:, [1]] + phase[1]
+        )
         inner = (inner + waves + random.normal(0, 0.014, 2) * much) * stretch
         inner = inner @ np.array([[c, s], [-s, c]])
         points = inner * size + middle
@@ -484,7 +511,8 @@ def _cap_height(font: str) -> float:
 @cache
 def _digits(digit: int, part: hands.Part) -> list[Strokes]:
     return [
-        [stroke[simplify(stroke, 0.012)] for stroke in strokes] for strokes in hands.digits(digit, part)[:2500]
+        [stroke[simplify(stroke, 0.012)] for stroke in strokes]
+        for strokes in hands.digits(digit, part)[:2500]
     ]
 
 
