@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+from pathlib import Path
 from typing import Any
 from unittest import mock
 from urllib.error import HTTPError
@@ -19,12 +20,25 @@ from sunroom.live.doors import formulas
 from sunroom.live.wire.messages import Read, Readings
 from tests.server.test_out import OutTest
 
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
+
 
 def bars() -> tuple[InkItem, ...]:
     """Two level strokes: an equals sign."""
     rows = [np.array([(x, y, 0.5, x) for x in range(0, 60, 4)], float) for y in (0, 18)]
     return tuple(
         InkItem(id=f"stroke-{n}", nib="pen", colour="#16222b", width=3, samples=pack_samples(row))
+        for n, row in enumerate(rows)
+    )
+
+
+def written(latex: str) -> tuple[InkItem, ...]:
+    """A formula in one of the hands that the reader is measured on."""
+    row = next(row for row in json.loads(HANDS.read_text()) if row["latex"] == latex)
+    strokes = [np.array(flat, float).reshape(-1, 2) * 0.06 for flat in row["strokes"]]
+    rows = [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
+    return tuple(
+        InkItem(id=f"written-{n:02}", nib="pen", colour="#16222b", width=3, samples=pack_samples(row))
         for n, row in enumerate(rows)
     )
 
@@ -84,17 +98,20 @@ class Formulas(OutTest):
             self.refused(self.tutor, EditFormula(self.page, "formula-1", bad), "malformed")
 
     def test_ink_becomes_a_formula_and_comes_back(self) -> None:
-        self.do(self.tutor, AddItems(self.page, bars()))
-        self.tutor.send(Read(7, self.page, ("stroke-0", "stroke-1")))
+        ink = written(r"\frac{x+1}{x-1}=2")
+        ids = tuple(item.id for item in ink)
+        self.do(self.tutor, AddItems(self.page, ink))
+        self.tutor.send(Read(7, self.page, ids))
         found = self.tutor.hear(Readings, lambda readings: readings.ref == 7)
-        self.assertEqual(found.formulas[0].formula, "=")
+        self.assertTrue(found.maths_first)
+        self.assertIn(r"\frac", found.formulas[0].formula)
         self.assertTrue(found.formulas[0].outline)
-        self.do(self.tutor, SetMaths(self.page, ("stroke-0", "stroke-1"), "formula-1", "="))
+        self.do(self.tutor, SetMaths(self.page, ids, "formula-1", found.formulas[0].formula))
         (made,) = self.kept()
-        self.assertEqual(len(made.ink), 2)
+        self.assertEqual(len(made.ink), len(ink))
         self.do(self.tutor, AsWritten(self.page, ("formula-1",)))
         self.assertEqual(self.kept(), [])
-        self.do(self.tutor, SetMaths(self.page, ("stroke-0",), "formula-2", "-"))
+        self.do(self.tutor, SetMaths(self.page, ids[:1], "formula-2", "x"))
         self.assertEqual(len(self.kept()), 1, "the ink is there again")
 
     def test_a_pen_without_the_right_for_formulas_sets_none(self) -> None:

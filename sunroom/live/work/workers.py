@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 import resource
 from base64 import b64encode
 from collections import OrderedDict
@@ -53,6 +54,7 @@ from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
+from sunroom.core.reading.kinds import SURE_TEXT
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
@@ -238,19 +240,33 @@ def read_ink(
         first,
         found,
         texts,
-        *(_as_maths(samples) if maths else ()),
+        *(_as_maths(samples, readings, first, found is not None) if maths else ()),
     )
 
 
-def _as_maths(samples: list[NDArray[np.float64]]) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
-    """What of the readings as a formula can be set, and whether it is rather one than words."""
+def _as_maths(
+    samples: list[NDArray[np.float64]], readings: list[Reading], figure: bool, mind_map: bool
+) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
+    """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map."""
     made = []
     for reading in resources.written_reader().read(samples):
         try:
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
             continue
-    return tuple(made), bool(made) and looks_like_maths(made[0][0].latex)
+    like_maths = bool(made) and looks_like_maths(made[0][0].latex)
+    if figure and not like_maths:
+        return (), False
+    words = bool(readings) and readings[0].score >= SURE_TEXT and bool(_WORD.search(readings[0].text))
+    # Boxes and arrows are read as a sign or two: a formula is surer, and has parts.
+    whole = len(samples) > MANY_STROKES and bool(made) and made[0][0].score >= SURE_FORMULA
+    return tuple(made), like_maths and not (mind_map or words) and (whole or not figure)
+
+
+#: What is no number and no formula.
+#: What is taken for figures as well is rather a formula when it has more strokes than this, and is read so surely.
+MANY_STROKES, SURE_FORMULA = 4, 0.4
+_WORD = re.compile(r"[^\W\d_]{4}")
 
 
 @lru_cache(maxsize=4)

@@ -46,7 +46,8 @@
 
   const maySet = $derived(session.rights.may('add_formula'))
   const asked = $derived(ink.length > 0 && mayConvert)
-  type Conversion = 'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths'
+  type Conversion =
+    'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths' | 'otherMaths'
   /** What the ink may become: what it is likeliest to be stands first. */
   const conversions = $derived.by<Conversion[]>(() => {
     const { readings, reading } = session.selection
@@ -59,7 +60,7 @@
       ...(sketch.length > 1 ? (['asSketch'] as const) : []),
       ...(figures.length || sketch.length < 2 ? (['asFigure'] as const) : []),
     ]
-    const maths: Conversion[] = readings.formulas.length && maySet ? ['asMaths'] : []
+    const maths: Conversion[] = readings.formulas.length && maySet ? ['asMaths', 'otherMaths'] : []
     if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]
     return figureFirst ? [...figure, ...asMap, ...text, ...maths] : [...asMap, ...text, ...maths, ...figure]
   })
@@ -119,7 +120,7 @@
   </div>
 {/snippet}
 {#snippet asMaths()}
-  {@const [best, ...others] = session.selection.readings!.formulas}
+  {@const [best] = session.selection.readings!.formulas}
   <button
     class="choice"
     class:first={session.selection.readings!.maths_first}
@@ -129,26 +130,27 @@
   >
     <b>{t('set-as-maths')}</b><FormulaPicture look={best!} px={16} most={26} />
   </button>
-  {#if others.length}
-    <Popover label={t('other-formulas')} now={t('other-formulas-short')}>
-      {#snippet face()}{t('other-formulas-short')}{/snippet}
-      {#snippet children(close)}
-        <div class="formulas">
-          {#each others as other (other.formula)}
-            <button
-              aria-label={other.formula}
-              data-testid="maths-rival"
-              onclick={() => {
-                session.chosen.setMaths(other.formula)
-                close()
-              }}><FormulaPicture look={other} px={22} /></button
-            >
-          {/each}
-          <Button onclick={() => typeMaths(best!.formula)}>{t('type-the-formula')}</Button>
-        </div>
-      {/snippet}
-    </Popover>
-  {/if}
+{/snippet}
+{#snippet otherMaths()}
+  {@const [best, ...others] = session.selection.readings!.formulas}
+  <Popover label={t('other-formulas')} now={t('other-formulas-short')}>
+    {#snippet face()}{t('other-formulas-short')}{/snippet}
+    {#snippet children(close)}
+      <div class="formulas">
+        {#each others as other (other.formula)}
+          <button
+            aria-label={other.formula}
+            data-testid="maths-rival"
+            onclick={() => {
+              session.chosen.setMaths(other.formula)
+              close()
+            }}><FormulaPicture look={other} px={22} /></button
+          >
+        {/each}
+        <Button onclick={() => typeMaths(best!.formula)}>{t('type-the-formula')}</Button>
+      </div>
+    {/snippet}
+  </Popover>
 {/snippet}
 {#snippet asMap()}
   <button
@@ -295,7 +297,7 @@
         },
       ...conversions.map((kind) => ({
         key: kind,
-        part: { asText, words, rivals, asMap, asSketch, asFigure, asMaths }[kind],
+        part: { asText, words, rivals, asMap, asSketch, asFigure, asMaths, otherMaths }[kind],
       })),
       converted.length > 0 && mayConvert && { key: 'as-written', part: asWritten },
       session.board.version >= 0 && session.chosen.withWords() && { key: 'edit', part: edit },
