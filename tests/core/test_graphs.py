@@ -9,9 +9,9 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from sunroom.core.board import Board, GraphItem, PageHead, apply, resolve
+from sunroom.core.board import Board, GraphItem, PageHead, apply, invert, resolve
 from sunroom.core.board.items import check_item, graph_drawn
-from sunroom.core.board.requests import TransformItems
+from sunroom.core.board.requests import TransformItems, work
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
@@ -146,6 +146,16 @@ class Graphs(unittest.TestCase):
         (larger,) = apply(board, step).pages["page-001"].in_order()
         assert isinstance(larger, GraphItem) and larger.drawn
         self.assertEqual((larger.width, larger.height, larger.map), (1040, 800, (1.0, 0.0, 0.0, 1.0)))
+        self.assertEqual(apply(apply(board, step), invert(board, step)).pages, board.pages, "and back")
+        many = tuple(
+            msgspec.structs.replace(self.GRAPH, id=f"graph-{n:03}", lines=self.GRAPH.lines * 8)
+            for n in range(60)
+        )
+        full = apply(Board(), AddPage(PageHead("page-001"), 0, many))
+        with self.assertRaises(MalformedError, msg="told before any of it is done"):
+            work(
+                full, TransformItems("page-001", tuple(graph.id for graph in many), Affine(2, 0, 0, 2, 0, 0))
+            )
         self.assertGreater(len(larger.drawn.labels), len(graph_drawn(self.GRAPH).drawn.labels))  # type: ignore[union-attr]
 
     def test_one_formula_without_a_graph_takes_nothing_from_the_others(self) -> None:

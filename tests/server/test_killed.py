@@ -20,10 +20,13 @@ from urllib.error import URLError
 import numpy as np
 import psutil
 
-from sunroom.core.board import CardItem, InkItem, PageHead
+from sunroom.core.board import CardItem, FormulaItem, GraphItem, InkItem, PageHead
+from sunroom.core.board.requests import EditFormula, SetGraph
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetCaller, SetVoices
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLetter, GraphLine
 from sunroom.live.wire.messages import Answered, Call, Callers, Do, Frame, PageItems, Tell
 from tests.server.client import Line, Web
 from tests.server.test_afterwards import asked
@@ -90,6 +93,33 @@ class Killed(TestCase):
         (card,) = line.hear(PageItems).items
         self.assertEqual(card.file, uid)
         self.assertEqual(web.get(f"/boards/{board}/media/{uid}"), data)
+
+    def test_a_formula_and_a_graph_are_there_as_they_were_set_after_kill_9(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        ranges, curve = Ranges(-5, 5, -4, 4), (GraphLine("a/x", "#1f5fa8"),)
+        asked = (
+            AddItems(page, (FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b"),)),
+            AddItems(page, (GraphItem(id="graph-001", width=300, height=200, ranges=ranges, lines=curve),)),
+            EditFormula(page, "formula-1", "(a+b)/2"),
+            SetGraph(page, "graph-001", ranges, curve, (GraphLetter("a", 2.5),), "pi"),
+        )
+        for number, request in enumerate(asked):
+            line.send(Do(f"step-{number}", request))
+        line.hear(Frame, lambda frame: any(step.id == "step-3" for step in frame.steps))
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        line.welcome()
+        items = {item.id: item for item in line.hear(PageItems).items}
+        formula, graph = items["formula-1"], items["graph-001"]
+        assert isinstance(formula, FormulaItem) and isinstance(graph, GraphItem) and graph.drawn
+        self.assertEqual(formula.formula, "(a+b)/2")
+        self.assertTrue(formula.outline)
+        self.assertEqual((graph.letters, graph.counted), ((GraphLetter("a", 2.5),), "pi"))
+        self.assertTrue(graph.drawn.curves[0])
 
     def test_every_answered_step_is_there_after_kill_9_and_what_is_sent_again_lands_once(self) -> None:
         web = Web(self.base)

@@ -41,6 +41,9 @@ DIGITS = 8
 #: A number is written with at most so many digits after the point.
 MAX_NUMBER = 60
 
+#: What another's algebra raises where it can do no more.
+UNABLE = (NotImplementedError, TypeError, ValueError, AttributeError, ArithmeticError, RecursionError)
+
 CONSTANTS = {r"\pi": sympy.pi, "e": sympy.E, r"\infty": sympy.oo}
 FUNCTIONS = {
     "sin": sympy.sin, "cos": sympy.cos, "tan": sympy.tan, "cot": sympy.cot, "arcsin": sympy.asin, "arccos": sympy.acos, "arctan": sympy.atan,

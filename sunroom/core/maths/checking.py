@@ -9,7 +9,7 @@ import sympy
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths import algebra
-from sunroom.core.maths.algebra import algebraic
+from sunroom.core.maths.algebra import UNABLE, algebraic
 from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.meaning import Lines, Meaning, Relation
 from sunroom.core.maths.notation import Row
@@ -24,7 +24,7 @@ def check_working(rows: Sequence[Row]) -> list[Checked]:
     before: Meaning | None = None
     for at, row in enumerate(rows[:MAX_CHECKED_LINES]):
         try:
-            now: Meaning | None = _continued(row, before)
+            now: Meaning | None = _continued(row)
         except MalformedError:
             now = None
         if at == 0:
@@ -37,12 +37,11 @@ def check_working(rows: Sequence[Row]) -> list[Checked]:
     return made
 
 
-def _continued(row: Row, before: Meaning | None) -> Meaning:
+def _continued(row: Row) -> Meaning:
     """A line that begins with a sign of relation goes on from the expression before it."""
     first = row.nodes[0] if row.nodes else None
     if getattr(first, "name", "") == "=":
         return meaning_of(Row(row.nodes[1:]))
-    del before
     return meaning_of(row)
 
 
@@ -53,7 +52,7 @@ def _follows(before: Meaning, now: Meaning) -> Checked:
         if isinstance(before, Relation | Lines) or isinstance(now, Relation | Lines):
             return Checked("cannot_tell", said("a-line-is-of-another-kind"))
         return _same_value(algebraic(before), algebraic(now))
-    except (MalformedError, NotImplementedError, TypeError, ValueError):
+    except (MalformedError, *UNABLE):
         return Checked("cannot_tell")
 
 

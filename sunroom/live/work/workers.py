@@ -3,11 +3,9 @@
 from __future__ import annotations
 
 import re
-import resource
 from base64 import b64encode
 from collections import OrderedDict
-from collections.abc import Callable, Iterator
-from contextlib import contextmanager
+from collections.abc import Callable
 from functools import lru_cache
 from pathlib import Path
 from typing import Any, Literal, TypeVar
@@ -81,8 +79,8 @@ PROCESSES = 2
 
 #: Limits of one job: to read ink, and to make or take a file.
 READ_S, FILE_S = 10.0, 60.0
-#: Working out a formula: how long it may take, and how much memory more.
-MATHS_S, MATHS_BYTES = 8.0, 700_000_000
+#: Working out a formula.
+MATHS_S = 8.0
 #: Drawing a graph.
 GRAPH_S = 4.0
 #: Readings kept at hand, and how large the ink of one may be that is kept.
@@ -389,11 +387,11 @@ def set_typed(formula: str) -> tuple[Setting, str, str] | Sentence:
 
 def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
     """What a formula can be worked out to, each set, or the sentence that says why nothing."""
+    from sunroom.core.maths.algebra import UNABLE
     from sunroom.core.maths.work import work_out
 
     try:
-        with bounded_memory(MATHS_BYTES):
-            offers = work_out(read_formula(formula))
+        offers = work_out(read_formula(formula))
         made = []
         for offer in offers:
             lines = r" \\ ".join(offer.lines)
@@ -401,10 +399,7 @@ def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
         return made
     except MalformedError as error:
         return error.sentence
-    except (MemoryError, RecursionError):
-        return said("it-takes-too-long")
-    except (NotImplementedError, TypeError, ValueError, AttributeError, ArithmeticError):
-        # The algebra is another's: what it cannot do is told.
+    except UNABLE:
         return said("that-cannot-be-worked-out")
 
 
@@ -413,24 +408,9 @@ def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
     from sunroom.core.maths.checking import check_working
 
     try:
-        with bounded_memory(MATHS_BYTES):
-            return check_working([read_formula(formula) for formula in formulas])
+        return check_working([read_formula(formula) for formula in formulas])
     except MalformedError as error:
         return error.sentence
-    except (MemoryError, RecursionError):
-        return said("it-takes-too-long")
-
-
-@contextmanager
-def bounded_memory(more: int) -> Iterator[None]:
-    """What is done inside may take so many bytes more than are in use; beyond it meets a MemoryError."""
-    pages = int(Path("/proc/self/statm").read_text().split()[0])
-    before = resource.getrlimit(resource.RLIMIT_AS)
-    resource.setrlimit(resource.RLIMIT_AS, (pages * resource.getpagesize() + more, before[1]))
-    try:
-        yield
-    finally:
-        resource.setrlimit(resource.RLIMIT_AS, before)
 
 
 def draw_typed_graph(graph: GraphItem) -> GraphItem | Sentence:

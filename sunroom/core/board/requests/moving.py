@@ -20,14 +20,17 @@ from sunroom.core.board.items import (
     graph_drawn,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import ITEM, NAMED
-from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen
+from sunroom.core.board.requests.cost import ITEM, NAMED, graph_work
+from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen, found
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems, Step, remaining
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
+
+#: What has grown by less is as large as it was.
+SAME_SIZE = 1e-6
 
 
 class TransformItems(msgspec.Struct, frozen=True, tag_field="step", tag="transform_items"):
@@ -85,7 +88,12 @@ def actions(request: Moving) -> list[Action]:
 
 def work(page: Page | None, request: Moving) -> float:
     # Lines may hold on to what moves: all of the page is looked through for them.
-    return NAMED * len(named(request)) + ITEM * (len(page.items) if page else 0)
+    cost = NAMED * len(named(request)) + ITEM * (len(page.items) if page else 0)
+    if isinstance(request, TransformItems) and abs(request.matrix.growth - 1) > SAME_SIZE:
+        # Graphs of another size are drawn anew.
+        graphs = (item for item in found(page, request.ids) if isinstance(item, GraphItem))
+        cost += sum(graph_work(len(graph.lines)) for graph in graphs)
+    return cost
 
 
 def step(now: Now, request: Moving) -> Step | None:
@@ -112,7 +120,7 @@ def transform(page: Page, request: TransformItems) -> ChangeItems:
 def _placed(item: Item) -> Change:
     """Where an item lies now; a graph that has grown is larger, and its numbers stay as large as they were."""
     growth = item.placement.growth
-    if not isinstance(item, GraphItem) or abs(growth - 1) < 1e-6:
+    if not isinstance(item, GraphItem) or abs(growth - 1) < SAME_SIZE:
         return Change(id=item.id, x=item.x, y=item.y, map=item.map)
     a, b, c, d = (value / growth for value in item.map)
     larger = msgspec.structs.replace(
