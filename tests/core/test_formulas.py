@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+import json
 import unittest
+from pathlib import Path
 
 import numpy as np
 from hypothesis import given, settings
@@ -31,6 +33,8 @@ from sunroom.core.maths.setting import UNITS, outline_curves, set_formula, set_r
 from sunroom.core.maths.tokens import MAX_DEPTH, MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
+from sunroom.core.maths.written import MAX_STROKES
+from sunroom.resources import written_reader
 
 NAMES = ["x", "y", "a", "B", r"\alpha", r"\Delta", r"\infty", r"\mathbb{R}"]
 BETWEEN = ["+", "-", r"\cdot", "=", r"\le", r"\in", r"\rightarrow", r"\pm"]
@@ -329,6 +333,28 @@ class Chemistry(unittest.TestCase):
             found = chemistry_of(read_formula(typed))
             assert found
             self.assertAlmostEqual(molar_mass(found.left[0]), mass, 1)
+
+
+class Written(unittest.TestCase):
+    def test_a_formula_in_an_unseen_hand_is_read_with_rivals(self) -> None:
+        rows = json.loads((Path(__file__).parents[2] / "bench" / "hands" / "formulas.json").read_text())
+        right = 0
+        for row in rows[:24]:
+            strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+            readings = written_reader().read(strokes)
+            self.assertAlmostEqual(sum(reading.score for reading in readings), 1, 2)
+            right += row["latex"].replace(" ", "") in [r.latex.replace(" ", "") for r in readings[:3]]
+        self.assertGreaterEqual(right, 17)
+
+    def test_scribbles_are_read_to_an_end_and_a_page_of_ink_is_no_formula(self) -> None:
+        random = np.random.default_rng(1)
+        dense = [
+            np.cumsum(random.normal(0, 6, (20, 2)), axis=0) + random.uniform(0, 40, 2)
+            for _ in range(MAX_STROKES + 1)
+        ]
+        self.assertEqual(written_reader().read(dense), [], "more than is read at once")
+        self.assertTrue(written_reader().read(dense[:MAX_STROKES]))
+        self.assertEqual(written_reader().read([]), [])
 
 
 class Checking(unittest.TestCase):

@@ -9,6 +9,8 @@ Numbers = NDArray[np.float64]
 
 #: Ways of parting strokes into signs that are followed, and pairs of strokes that are tried the other way.
 PARTINGS, TRIED_PAIRS = 6, 5
+#: Trees are looked for again where two signs stood at one place, so often at most.
+ROUNDS = 4
 
 
 def partings(same: Numbers) -> list[tuple[list[list[int]], float]]:
@@ -73,25 +75,28 @@ def between_signs(groups: list[list[int]], at_stroke: Numbers) -> Numbers:
 def likeliest_tree(place: Numbers, none: Numbers) -> tuple[list[int], list[int], float]:
     """Of each sign its parent (-1 for the first) and relation, and the whole's log likelihood."""
     place = place.copy()
-    for _ in range(12):
+    for _ in range(ROUNDS):
         best, relation = place.max(axis=2), place.argmax(axis=2)
         parents = _arborescence(best, none)
         taken: dict[tuple[int, int], int] = {}
-        clash = None
+        clashes = []
         for child, parent in enumerate(parents):
             if parent < 0:
                 continue
             key = parent, int(relation[child, parent])
             if key in taken:
                 # Two at one place: the less likely one stands elsewhere.
-                clash = min(
+                one, other = sorted(
                     (child, taken[key]), key=lambda at: best[at, parent] - _second(place[at], float(none[at]))
                 )
-                place[clash, key[0], key[1]] = -1e4
-                break
-            taken[key] = child
-        if clash is None:
+                clashes.append((one, *key))
+                taken[key] = other
+            else:
+                taken[key] = child
+        if not clashes:
             break
+        for child, parent, at in clashes:
+            place[child, parent, at] = -1e4
     relations = [int(relation[child, parent]) if parent >= 0 else 0 for child, parent in enumerate(parents)]
     total = sum(
         float(best[child, parent]) if parent >= 0 else float(none[child])

@@ -107,7 +107,7 @@ def latex_of(node: Node) -> str:
     """LaTeX that reads back as the same tree."""
     match node:
         case Row(nodes=nodes):
-            return _joined([_run_latex(inner) for inner in _runs(nodes)])
+            return joined([_run_latex(inner) for inner in _runs(nodes)])
         case Sign(name=name, upright=upright):
             return rf"\mathrm{{{name}}}" if upright else name
         case Number(digits=digits):
@@ -140,7 +140,7 @@ def latex_of(node: Node) -> str:
         case Fenced(left=left, body=body, right=right):
             inner = latex_of(body)
             if left and right and not _is_tall(body):
-                return _joined([left, inner, right])
+                return joined([left, inner, right])
             return rf"\left{left or '.'}{' ' if left[:1].isalpha() else ''}{inner}\right{right or '.'}"
         case Table():
             return _table_latex(node)
@@ -202,7 +202,8 @@ def _table_latex(table: Table, name: str = "") -> str:
     return rf"\begin{{{name}}}{rows}\end{{{name}}}"
 
 
-def _joined(parts: list[str]) -> str:
+def joined(parts: list[str]) -> str:
+    """LaTeX of things beside each other."""
     made = ""
     for part in parts:
         # A command ends where no letter follows.

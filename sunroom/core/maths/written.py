@@ -24,7 +24,9 @@ from sunroom.core.maths.written_latex import Tree, latex_of, oddness
 LookFormula = Callable[[Seen], tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]]
 
 #: More strokes than this are not read as one formula.
-MAX_STROKES = 160
+MAX_STROKES = 80
+#: Signs that stand elsewhere in a rival: those that are least sure.
+PLACES = 8
 MAX_READINGS = 5
 #: What is less likely than the best by more than this (log) is no rival of a sign or of its place.
 SIGN_RIVAL, PLACE_RIVAL = 4.5, 4.0
@@ -139,7 +141,9 @@ class WrittenReader:
         ways[np.arange(count), np.arange(count)] = -1e4
         places = _log_softmax(np.concatenate([ways.reshape(count, -1), root], axis=1))
         at_stroke, at_none = places[:, :-1].reshape(count, count, relations), places[:, -1]
-        for groups, parting in partings(same):
+        for number, (groups, parting) in enumerate(partings(same)):
+            # Only the likeliest parting is followed into other trees: each takes its time.
+            rivals = PLACES if number == 0 else 0
             sign_logs = self._sign_logs(strokes, groups, logs)
             place = between_signs(groups, at_stroke)
             none = np.array([at_none[group].mean() for group in groups])
@@ -154,13 +158,13 @@ class WrittenReader:
                 + SIGN_WEIGHT * float(sign_logs.max(axis=1).sum())
                 + PLACE_WEIGHT * placed,
             )
-            for whole in (base, *self._rivals(base, sign_logs, place, none, placed)):
+            for whole in (base, *self._rivals(base, sign_logs, place, none, placed, rivals)):
                 whole.latex = latex_of(self._tree_of(whole))
                 whole.odd = oddness(whole.latex)
                 yield whole
 
     def _rivals(
-        self, base: _Whole, sign_logs: Numbers, place: Numbers, none: Numbers, placed: float
+        self, base: _Whole, sign_logs: Numbers, place: Numbers, none: Numbers, placed: float, places: int
     ) -> Iterator[_Whole]:
         """Other signs in one or two places, and signs that stand elsewhere."""
         others = []
@@ -179,14 +183,17 @@ class WrittenReader:
                     both = [*names]
                     both[second] = other
                     yield _Whole(base.groups, both, base.parents, base.relations, base.score + cost + more)
-        for child in range(len(base.groups)):
-            parent, relation = base.parents[child], base.relations[child]
-            if parent < 0:
-                continue
+        unsure: list[tuple[float, int]] = []
+        for child, (parent, relation) in enumerate(zip(base.parents, base.relations, strict=True)):
+            if parent >= 0:
+                others_here = place[child].copy()
+                others_here[parent, relation] = -1e4
+                margin = float(place[child, parent, relation] - max(others_here.max(), none[child]))
+                if margin <= PLACE_RIVAL:
+                    unsure.append((margin, child))
+        for _, child in sorted(unsure)[:places]:
             barred = place.copy()
-            barred[child, parent, relation] = -1e4
-            if place[child, parent, relation] - max(barred[child].max(), none[child]) > PLACE_RIVAL:
-                continue
+            barred[child, base.parents[child], base.relations[child]] = -1e4
             parents, rels, total = likeliest_tree(barred, none)
             yield _Whole(base.groups, base.names, parents, rels, base.score + PLACE_WEIGHT * (total - placed))
 

@@ -7,7 +7,9 @@ from dataclasses import dataclass
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.chemistry import WEIGHTS
+from sunroom.core.maths.notation import joined
 from sunroom.core.maths.signs import FUNCTIONS
+from sunroom.core.maths.tokens import CLOSING, OPENING
 from sunroom.core.maths.typed import read_formula
 
 #: What is odd costs so much (log): what cannot be set, an open bracket, a letter among digits, no element, an open end,
@@ -15,7 +17,6 @@ from sunroom.core.maths.typed import read_formula
 ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST, ODD_END_COST, BESIDE_COST = 2.5, 1.5, 1.2, 1.5, 2.0, 1.0
 
 RIGHT, SUP, SUB, ABOVE, BELOW, INSIDE, CELL = range(7)
-OPENING, CLOSING = {"(": ")", "[": "]", r"\{": r"\}"}, {")", "]", r"\}"}
 LARGE = frozenset([r"\sum", r"\prod", r"\int", r"\oint"])
 #: What a level stroke may be.
 BARS = frozenset(["-", r"\overline"])
@@ -100,7 +101,7 @@ def _row(tree: Tree, first: int) -> str:
         else:
             parts.append(_sign(tree, at))
         at = tree.children[at].get(RIGHT)
-    return _joined(parts)
+    return joined(parts)
 
 
 def _is_unit(parts: list[str], word: str) -> bool:
@@ -172,7 +173,7 @@ def _cell(tree: Tree, first: int, line: int) -> str:
             _sign(Tree(tree.names, [*tree.children[:at], own, *tree.children[at + 1 :]], tree.root), at)
         )
         at = tree.children[at].get(RIGHT)
-    return _joined(parts)
+    return joined(parts)
 
 
 def _next_cell(tree: Tree, at: int) -> int | None:
@@ -200,20 +201,6 @@ def _after_table(tree: Tree, at: int) -> int | None:
             return place
         place = tree.children[place].get(RIGHT)
     return None
-
-
-def _joined(parts: list[str]) -> str:
-    made = ""
-    for part in parts:
-        if made and part[:1].isalpha() and _ends_in_command(made):
-            made += " "
-        made += part
-    return made
-
-
-def _ends_in_command(text: str) -> bool:
-    letters = len(text) - len(text.rstrip("abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"))
-    return bool(letters) and text[: len(text) - letters].endswith("\\")
 
 
 def looks_like_maths(latex: str) -> bool:
