@@ -150,6 +150,7 @@
 <style>
   form {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 10px;
     min-width: 0;
   }
@@ -227,6 +228,7 @@
   }
   .row {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 8px;
   }
