@@ -25,7 +25,7 @@ from training import hands, written_maths
 from training.hands import TRACED
 from training.nets import FormulaNet
 from training.train import OUT, SEED
-from training.written_maths import APART, CLASSES, RELATIONS
+from training.written_maths import APART, CLASSES, JOINED, RELATIONS
 
 KEPT = TRACED / "formulas.pt"
 #: Strokes in a batch, at most; batches of a like length that are drawn together.
@@ -34,7 +34,7 @@ CHUNK, SEEN_TIMES, POOL = 32, 1.5, 12_000
 BEST_RATE = 1e-3
 WARM_UP_S, REPORT_S = 60.0, 300.0
 #: Kept from training, for looking at while it learns.
-HELD_OUT = (*hands.HELD_OUT, "gaegu", "comic-neue", "short-stack", "mali")
+HELD_OUT = (*hands.HELD_OUT, "gaegu", "comic-neue", "short-stack", "mali", "playwrite-ar", "playwrite-cz")
 
 
 class Sample(NamedTuple):
@@ -124,7 +124,7 @@ def make(queue: Queue[list[Sample]], seed: int) -> None:
     """Samples without end."""
     os.nice(5)
     random = np.random.default_rng((SEED, seed))
-    fonts = tuple(name for name in APART if name not in HELD_OUT)
+    fonts = tuple(name for name in (*APART, *JOINED) if name not in HELD_OUT)
     while True:
         queue.put([one_sample(random, fonts) for _ in range(CHUNK)])
 

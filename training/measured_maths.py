@@ -32,6 +32,22 @@ HANDS = {
         "comic-neue",
     ),
     "formulas-last": ("handlee", "delius", "mansalva", "just-me-again-down-here", "short-stack", "mali"),
+    "formulas-joined": (
+        "playwrite-ar",
+        "playwrite-cz",
+        "playwrite-fr-trad",
+        "playwrite-no",
+        "cookie",
+        "sacramento",
+    ),
+    "formulas-joined-last": (
+        "playwrite-ca",
+        "playwrite-hu",
+        "playwrite-ro",
+        "playwrite-es",
+        "norican",
+        "dancing-script",
+    ),
 }
 #: Each formula is written in so many hands.
 TIMES = 2

@@ -29,7 +29,17 @@ APART = (
     "the-girl-next-door", "waiting-for-the-sunrise", "zeyada", "dekko", "balsamiq-sans", "caveat-brush", "comic-neue", "comic-relief",
     "gaegu", "fuzzy-bubbles", "grape-nuts", "ingrid-darling", "julee", "mali", "merienda", "nanum-pen-script", "nerko-one",
     "poor-story", "single-day", "edu-qld-beginner", "edu-tas-beginner", "edu-nsw-act-foundation", "edu-qld-hand", "chilanka",
-    "kavivanar", "hubballi", "twinkle-star", "reenie-beanie", "cedarville-cursive", "bilbo",
+    "kavivanar", "hubballi", "twinkle-star", "reenie-beanie", "cedarville-cursive", "bilbo", "just-another-hand", "amatic-sc",
+    "kiwi-maru", "yusei-magic", "zen-kurenaido", "zen-maru-gothic", "grechen-fuemen",
+)  # fmt: skip
+#: Hands that join their letters, as schools teach them: in formulas such a hand keeps its strokes of entry and exit.
+JOINED = (
+    "playwrite-at", "playwrite-au-qld", "playwrite-au-vic", "playwrite-be-wal", "playwrite-br", "playwrite-cl", "playwrite-co",
+    "playwrite-cu", "playwrite-de-sas", "playwrite-dk-loopet", "playwrite-dk-uloopet", "playwrite-es-deco", "playwrite-fr-moderne",
+    "playwrite-hr", "playwrite-hr-lijeva", "playwrite-id", "playwrite-ie", "playwrite-is", "playwrite-it-trad", "playwrite-mx",
+    "playwrite-ng-modern", "playwrite-nl", "playwrite-pe", "playwrite-pt", "playwrite-sk", "playwrite-tz", "playwrite-us-trad",
+    "playwrite-vn", "playwrite-za", "edu-nsw-act-cursive", "marck-script", "la-belle-aurore", "charm", "courgette", "engagement",
+    "oooh-baby", "ruthie", "satisfy", "sofia", "stalemate", "vibur", "butterfly-kids", "redressed",
 )  # fmt: skip
 #: Letters of the Hershey fonts for Greek.
 GREEK_KEYS = dict(zip("abgdehmnqplrstwxyfD", (
@@ -531,7 +541,7 @@ def _hershey(font: str, key: str) -> Strokes:
 
 def _fallback(name: str, random: Random) -> Strokes:
     for _ in range(60):
-        glyphs = hands.traced(str(random.choice(APART[:-1])))
+        glyphs = hands.traced(str(random.choice(APART)))
         if name in glyphs:
             return [np.array(stroke)[:, :2] / 0.7 for stroke in glyphs[name]["strokes"]]
     raise ValueError(f"no font has {name!r}")

@@ -68,7 +68,7 @@ export function head(id = PAGE): PageHead {
   return {
     id,
     title: '',
-    paper: { ...paper, picture: '' },
+    paper: { ...paper, picture: '', each: 1, unit: '' },
     writers: 'lesson',
     desk_of: '',
     bays: [],

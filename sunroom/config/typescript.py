@@ -75,6 +75,7 @@ ALIASES: dict[str, Any] = {
     "Dash": Dash,
     "Ends": Ends,
     "Family": Family,
+    "InstrumentKind": messages.InstrumentKind,
     "FigureKind": FigureKind,
     "Arrangement": Arrangement,
     "Listing": Listing,

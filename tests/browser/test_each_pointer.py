@@ -103,7 +103,7 @@ class EachTool(Tools):
     def test_the_ruler_is_dragged_and_ink_runs_along_it(self) -> None:
         box = self.tutor.find("[data-testid=board]").rect
         middle, y = box["width"] / 2, box["height"] / 2
-        self.tutor.tool("Ruler")
+        self.tutor.tool("Geometry")
         for number, kind in enumerate(KINDS):
             with self.subTest(kind):
                 self.tutor.tool("Pen")

@@ -71,7 +71,7 @@ class Pointers(Tools):
         self.assertAlmostEqual(pressure["Pen", 60], pressure["Pen", 0], delta=0.01)
 
     def test_two_fingers_move_and_turn_the_ruler_and_leave_the_paper(self) -> None:
-        self.tutor.tool("Ruler")
+        self.tutor.tool("Geometry")
         box = self.tutor.find("[data-testid=board]").rect
         x, y = int(box["width"] / 2), int(box["height"] / 2)
         self.fingers(

@@ -73,7 +73,7 @@ class Writing(Tools):
         np.testing.assert_allclose(angles, 15, atol=0.2)
 
     def test_ink_runs_along_the_ruler_and_stays_when_it_goes(self) -> None:
-        self.tutor.tool("Ruler")
+        self.tutor.tool("Geometry")
         self.tutor.key(Keys.ARROW_RIGHT)
         box = self.tutor.find("[data-testid=board]").rect
         middle, edge = box["width"] / 2, box["height"] / 2 - 32
@@ -85,6 +85,8 @@ class Writing(Tools):
         slope = np.polyfit(points[:, 0], points[:, 1], 1)[0]
         self.assertAlmostEqual(np.degrees(np.arctan(slope)), 1.0, delta=0.1)
         self.assertLess(np.abs(points[:, 1] - slope * points[:, 0]).max(), 0.1)
+        # The first press takes the tool, the second takes all instruments away.
+        self.tutor.key("r")
         self.tutor.key("r")
         self.tutor.draw([(middle - 60, edge - 2), (middle, edge + 9), (middle + 60, edge - 2)])
         self.tutor.wait_items(2)

@@ -1,4 +1,4 @@
-"""The browser's own arithmetic, run by Node: frames, catching, views, the ruler, styled text, copies."""
+"""The browser's own arithmetic, run by Node: frames, catching, views, instruments, styled text, copies."""
 
 from __future__ import annotations
 
@@ -23,7 +23,8 @@ SOURCE = "".join(
     f"export * from '/src/{module}'\n"
     for module in (
         "board/styled.ts", "board/frame.ts", "board/snap.ts", "board/place.ts", "board/text.ts",
-        "board/view.svelte.ts", "board/ruler.svelte.ts", "lesson/clipboard.ts", "ui/colour.ts", "words/time.ts",
+        "board/view.svelte.ts", "board/instruments/instruments.svelte.ts", "board/instruments/draw.ts", "board/instruments/measure.ts", "board/instruments/instrument.svelte.ts",
+        "lesson/papers.ts", "lesson/clipboard.ts", "ui/colour.ts", "words/time.ts",
         "board/bays.ts", "board/bends.ts", "gestures/line-gestures.ts", "frame/board/bays.ts", "lesson/mark.ts", "lesson/figure-names.ts",
     )
 )  # fmt: skip
@@ -225,15 +226,18 @@ class Algorithms(TestCase):
             self.assertLessEqual(seen["maxX"], 900 + 1e-6)
             self.assertLessEqual(seen["maxY"], 650 + 1e-6)
 
-    # The ruler
+    # Instruments
 
     def test_ink_begun_near_an_edge_keeps_to_it_and_other_ink_is_free(self) -> None:
-        set_up = "const r = new app.Ruler(); r.toggle([0, 0], 1000); r.turn(30);"
+        set_up = (
+            "const all = new app.Instruments(() => {}); all.toggle('ruler', [0, 0], 1000); all.inHand.turn(30);"
+            "const guide = (p) => all.guide(p, 1, null, app.FIRST_PAPER)[0];"
+        )
         edge = "[-0.5 * 32 + 100 * Math.cos(Math.PI / 6), 32 * Math.cos(Math.PI / 6) + 50]"
         along, free, after = ask(
-            f"{set_up} r.guide({edge}, 1); return [[50, 90], [120, 60], [-40, 10]].map((p) => r.guide(p, 1))",
-            f"{set_up} r.guide([0, 200], 1); return r.guide([55, 44], 1)",
-            f"{set_up} r.guide({edge}, 1); r.release(); r.guide([0, 300], 1); return r.guide([5, 6], 1)",
+            f"{set_up} guide({edge}); return [[50, 90], [120, 60], [-40, 10]].map(guide)",
+            f"{set_up} guide([0, 200]); return guide([55, 44])",
+            f"{set_up} guide({edge}); all.release(); guide([0, 300]); return guide([5, 6])",
         )
         way = np.array((math.cos(math.radians(30)), math.sin(math.radians(30))))
         for point in along:
@@ -241,11 +245,65 @@ class Algorithms(TestCase):
             self.assertAlmostEqual(across, 32, places=6)
         self.assertEqual((free, after), ([55, 44], [5, 6]))
 
-    def test_the_ruler_reads_its_angle_as_in_a_geometry_lesson(self) -> None:
-        readings = ask(
-            *(f"const r = new app.Ruler(); r.turn({turn}); return r.degrees" for turn in (-30, 30, 180, -15))
+    def test_compasses_draw_a_true_arc_whatever_the_pointer_does_and_go_with_it(self) -> None:
+        (found,) = ask(
+            "const all = new app.Instruments(() => {}); all.toggle('compasses', [100, 50], 1000);"
+            "const c = all.inHand; c.resize(120); const points = [];"
+            "for (const p of [[222, 52], [200, 160], [90, 190], [-40, 60], [60, -70]])"
+            " points.push(...all.guide(p, 1, null, app.FIRST_PAPER));"
+            "return { points, angle: c.angle, swept: c.swept, needle: [c.x, c.y] }"
         )
-        self.assertEqual(readings, [30, 150, 0, 15])
+        points = np.array(found["points"]) - (100, 50)
+        np.testing.assert_allclose(np.hypot(*points.T), 120, atol=1e-9)
+        steps = np.hypot(*np.diff(points, axis=0).T)
+        self.assertLess(
+            steps.max(), 120 * math.radians(3.01), "no corners between far samples of the pointer"
+        )
+        self.assertAlmostEqual(found["angle"], math.atan2(-120, -40), places=6)
+        self.assertAlmostEqual(found["swept"], -math.degrees(2 * math.pi + math.atan2(-120, -40)), delta=2)
+        self.assertEqual(found["needle"], [100, 50])
+
+    def test_lines_begin_and_end_at_marks_and_at_points_of_the_page(self) -> None:
+        set_up = (
+            "const all = new app.Instruments(() => {}); all.toggle('protractor', [0, 0], 1000);"
+            "const p = all.inHand; Object.assign(p, {x: 0, y: 0, size: 200, arm: 60});"
+            "const guide = (at, ends) => all.guide(at, 1, ends, app.FIRST_PAPER).at(-1);"
+        )
+        nothing, there = "() => null", "() => [95, 3]"
+        arc, base, arm = ask(
+            f"{set_up} return guide([200 * Math.cos(-0.5), 200 * Math.sin(-0.5) + 2], {nothing})",
+            f"{set_up} return guide([100, 5], {there})",
+            f"{set_up} guide([50, -88], {nothing}); return guide([150, -200], null)",
+        )
+        degrees = math.degrees(math.atan2(-arc[1], arc[0]))
+        self.assertAlmostEqual(degrees, round(degrees), places=6, msg="a mark of the arc is on whole degrees")
+        np.testing.assert_allclose(base, [95, 0], atol=1e-9)
+        self.assertAlmostEqual(math.degrees(math.atan2(-arm[1], arm[0])), 60, places=6)
+
+    def test_instruments_are_turned_and_opened_by_their_grips(self) -> None:
+        script = (
+            "const all = new app.Instruments(() => {{}}); all.toggle('{kind}', [0, 0], 1000); const i = all.inHand;"
+            "Object.assign(i, {{x: 0, y: 0}}); const taken = i.form.grips(i.lying, 1).find((g) => g.part === '{part}');"
+            "const at = i.out(taken.at); const found = all.partAt(at, 1).part;"
+            "i.drag(found, {{at, x: 0, y: 0, angle: i.angle}}, {to}, false, 1, () => null);"
+            "return [found, Math.round(i.angle * 1800 / Math.PI) / 10, i.arm, i.size]"
+        )
+        turned, armed, opened = ask(
+            script.format(kind="square_45", part="turn", to="i.out([-taken.at[1], taken.at[0]])"),
+            script.format(kind="protractor", part="open", to="[-100, -100]"),
+            script.format(kind="compasses", part="open", to="[250, -30]"),
+        )
+        self.assertEqual(turned[:2], ["turn", 90])
+        self.assertEqual((armed[0], armed[2]), ("open", 135))
+        self.assertEqual((opened[0], opened[3]), ("open", 300))
+
+    def test_lengths_are_read_in_what_a_square_stands_for(self) -> None:
+        texts = ask(
+            "return app.lengthText(96, app.measureOf(app.FIRST_PAPER))",
+            "return app.lengthText(96, app.measureOf({...app.FIRST_PAPER, each: 5, unit: 'm'}))",
+            "return app.lengthText(4000, app.measureOf({...app.FIRST_PAPER, each: 1, unit: 'km'}))",
+        )
+        self.assertEqual(texts, ["2.54 cm", "12 m", "100 km"])
 
     # Copies, spreadsheets, colours
 

@@ -24,7 +24,7 @@ from sunroom.core.pens import Actor, Facts
 from sunroom.live.room import board as live_board
 from sunroom.live.room import room as live_room
 from sunroom.live.room.board import LiveBoard
-from sunroom.live.room.fleeting import MAX_WET
+from sunroom.live.room.fleeting import MAX_LAID, MAX_WET
 from sunroom.live.room.member import Member
 from sunroom.live.room.room import LiveRoom
 from sunroom.live.room.seats import GONE_MS
@@ -34,7 +34,9 @@ from sunroom.live.wire.messages import (
     Follow,
     Frame,
     Goodbye,
+    Instrument,
     Join,
+    Lay,
     Lead,
     Point,
     React,
@@ -181,6 +183,42 @@ class Pointers(RoomTest):
         for x in (float("nan"), float("inf"), 1e12):
             self.room.fleeting.point(self.tutor, Point(PAGE, x, 0))
         self.assertFalse(any(frame.pointing for frame in await self.told(self.noor, Frame)))
+
+
+class Instruments(RoomTest):
+    async def test_instruments_are_seen_while_their_owner_may_draw(self) -> None:
+        lay = Lay(PAGE, (Instrument("protractor", 5, 6, 0.5, 200, 70),))
+        self.room.tell(self.tutor, Tell("pens-down", SetPens("down")))
+        self.room.fleeting.lay(self.noor, lay)
+        self.assertEqual(self.boards[0].laid, {}, "pens are down")
+        self.room.fleeting.lay(self.tutor, lay)
+        (frame,) = [frame for frame in await self.told(self.noor, Frame) if frame.laid]
+        self.assertEqual((frame.laid[0].seat, frame.laid[0].lay), ("imani", lay))
+        self.assertEqual(self.room.join(self.noor, self.boards[0], Join()).laid, frame.laid, "for latecomers")
+        self.room.fleeting.lay(self.tutor, Lay(PAGE))
+        self.assertEqual(self.boards[0].laid, {})
+
+    async def test_what_cannot_be_drawn_or_is_too_much_is_not_shown(self) -> None:
+        nan = float("nan")
+        for wrong in (
+            Instrument("ruler", nan, 0, 0, 100), Instrument("ruler", 0, 0, float("inf"), 100), Instrument("ruler", 0, 0, 0, -1),
+            Instrument("compasses", 0, 0, 0, 1e9), Instrument("protractor", 0, 0, 0, 100, nan),
+        ):  # fmt: skip
+            self.room.fleeting.lay(self.tutor, Lay(PAGE, (wrong,)))
+        self.room.fleeting.lay(self.tutor, Lay(PAGE, (Instrument("ruler", 0, 0, 0, 100),) * (MAX_LAID + 1)))
+        self.room.fleeting.lay(self.tutor, Lay("nowhere-00", (Instrument("ruler", 0, 0, 0, 100),)))
+        self.assertEqual(self.boards[0].laid, {})
+
+    async def test_they_go_with_the_pen_and_with_their_owner(self) -> None:
+        lay = Lay(PAGE, (Instrument("ruler", 0, 0, 0, 100),))
+        self.room.fleeting.lay(self.noor, lay)
+        self.room.fleeting.lay(self.tutor, lay)
+        self.assertEqual(len(self.boards[0].laid), 2)
+        self.room.tell(self.tutor, Tell("pens-down", SetPens("down")))
+        await self.told(self.noor, Frame)
+        self.assertEqual([each.seat for each in self.boards[0].laid.values()], ["imani"])
+        self.room.let_go(self.tutor)
+        self.assertEqual(self.boards[0].laid, {})
 
 
 class Telling(RoomTest):

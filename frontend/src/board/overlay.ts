@@ -1,19 +1,17 @@
 /** What lies over the page for a moment: wet ink, pointers, the selection. Drawn anew each frame. */
 import { PAPER_COLOUR } from '../wire/generated'
 import type { Samples } from '../ink/samples'
-import type { Affine, Item } from '../wire/generated'
+import type { Affine, Instrument, Item } from '../wire/generated'
 import type { Box } from './box'
 import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath } from './draw'
 import { FRAME_MARGIN_PX, handlePlace, handlesOf } from './frame'
+import { drawInstrument } from './instruments/draw'
+import type { Measure } from './instruments/measure'
 import type { Lifted } from './lifted'
 import { pointOf, type Point } from './place'
-import { RULER_PX, type Ruler } from './ruler.svelte'
 import type { Guide } from './snap'
 import type { Look } from './wet'
 
-/** A centimetre in board units, which are 96 to the inch; and how far apart marks stand, in mm. */
-const CM = 96 / 2.54
-const STEPS = [1, 5, 10, 50, 100]
 const SELECTED_COLOUR = '#2f7d5b'
 const BAY_COLOUR = '#5e6a66'
 const BAY_MINE = '#f2a81d'
@@ -186,43 +184,8 @@ export class Overlay {
     context.stroke()
   }
 
-  ruler(ruler: Ruler): void {
-    const context = this.#context
-    const unit = 1 / this.#scale
-    const [half, wide] = [ruler.length / 2, (RULER_PX / 2) * unit]
-    context.save()
-    context.translate(ruler.x, ruler.y)
-    context.rotate(ruler.angle)
-    context.fillStyle = 'rgb(239 230 211 / 88%)'
-    context.strokeStyle = '#8a7d5f'
-    context.lineWidth = unit
-    context.fillRect(-half, -wide, ruler.length, 2 * wide)
-    context.strokeRect(-half, -wide, ruler.length, 2 * wide)
-    context.beginPath()
-    // A mark every millimetre of the paper, or further apart where they would run together; a number every ten.
-    const step = (CM / 10) * (STEPS.find((mm) => (mm * CM * this.#scale) / 10 >= 5) ?? STEPS.at(-1)!)
-    for (let n = 0; n * step <= ruler.length; n++) {
-      const long = n % 10 === 0 ? 15 : n % 5 === 0 ? 11 : 7
-      for (const side of [-1, 1]) {
-        context.moveTo(-half + n * step, side * wide)
-        context.lineTo(-half + n * step, side * (wide - long * unit))
-      }
-    }
-    context.stroke()
-    context.fillStyle = '#16222b'
-    context.font = `${11 * unit}px "Atkinson Hyperlegible Next", sans-serif`
-    context.textAlign = 'center'
-    context.textBaseline = 'top'
-    for (let n = 10; (n + 1) * step <= ruler.length; n += 10)
-      context.fillText(String(Math.round((n * step) / CM)), -half + n * step, -wide + 16 * unit)
-    // The reading stays upright for the one who looks at it.
-    if (Math.abs(ruler.angle) > Math.PI / 2) context.rotate(Math.PI)
-    context.fillStyle = '#16222b'
-    context.font = `600 ${14 * unit}px "Atkinson Hyperlegible Next", sans-serif`
-    context.textAlign = 'center'
-    context.textBaseline = 'middle'
-    context.fillText(`${ruler.degrees}° · ${(ruler.length / CM).toFixed(1)} cm`, 0, 8 * unit)
-    context.restore()
+  instrument(lying: Instrument, measure: Measure, look: Parameters<typeof drawInstrument>[4]): void {
+    drawInstrument(this.#context, this.#scale, lying, measure, look)
   }
 
   frame(box: Box, margin = 0): void {

@@ -1,6 +1,6 @@
 /** What people do on the board before or beside writing on it: ink that is still wet, and pointers. */
 import { unpackSamples } from '../ink/samples'
-import type { Item, Point, WetInk } from '../wire/generated'
+import type { Item, Laid, Point, WetInk } from '../wire/generated'
 import { RING_MS, TRAIL_MS, type Overlay, type Trail } from './overlay'
 import type { OthersStroke } from './wet'
 
@@ -11,6 +11,7 @@ export class Traces {
   /** Whether an arrow points anywhere on the board. */
   hasArrows = $state.raw(false)
   #wet = new Map<string, OthersStroke>()
+  #laid = new Map<string, Laid>()
   #trails = new Map<string, Trail>()
   #rings: { page: string; x: number; y: number; at: number }[] = []
   #arrows = new Map<string, { page: string; x: number; y: number; name: string; colour?: string }>()
@@ -33,6 +34,23 @@ export class Traces {
       stroke.samples.push(...unpackSamples(wet.samples))
       stroke.heardAt = performance.now()
     }
+  }
+
+  /** Others' instruments as they lie now; ours, of ``connection``, are drawn as they are used. */
+  laid(all: Laid[], ours: string): void {
+    for (const each of all) {
+      if (each.lay.instruments.length && each.connection !== ours) this.#laid.set(each.connection, each)
+      else this.#laid.delete(each.connection)
+    }
+  }
+
+  forgetLaid(): void {
+    this.#laid.clear()
+  }
+
+  /** Those who have laid instruments on a page. */
+  laidOn(pageId: string): Laid[] {
+    return [...this.#laid.values()].filter(({ lay }) => lay.page === pageId)
   }
 
   /** What was wet is on the board now. */

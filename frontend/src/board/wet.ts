@@ -55,10 +55,14 @@ export class WetStroke {
     this.samples.push(x, y, pressure, timeMs - this.#startMs)
   }
 
-  /** The pen has lifted at a place that a steadied line lags behind. */
-  finish(x: number, y: number, pressure: number, timeMs: number, scale: number): void {
+  /** From here on each sample is taken as it is: along an edge, or where the pen lifts. */
+  exact(): void {
     this.#steady = 0
-    this.add(x, y, pressure, timeMs, scale)
+  }
+
+  get last(): [number, number] {
+    const at = this.samples.length - 4
+    return [this.samples[at]!, this.samples[at + 1]!]
   }
 
   /** Make the stroke a straight line from its beginning to (x, y). */

@@ -142,8 +142,15 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     )
     return true
   }
-  if (arrow && session.tools.tool === 'ruler' && surface.ruler.on) {
-    surface.ruler.turn((event.shiftKey ? 15 : 1) * (arrow[0] + arrow[1]))
+  const { instruments } = surface
+  if (arrow && session.tools.tool === 'ruler' && instruments.inHand) {
+    const { inHand } = instruments
+    const steps = event.shiftKey ? 15 : 1
+    if (event.altKey)
+      inHand.move(arrow[0] * steps * surface.measure.mark, arrow[1] * steps * surface.measure.mark)
+    else if (arrow[0] || !inHand.form.opens) inHand.turn((arrow[0] + arrow[1]) * steps)
+    else inHand.open(-arrow[1] * steps, surface.measure.mark)
+    instruments.changed()
     surface.redrawOver()
     return true
   }

@@ -83,13 +83,15 @@ export function isUsable({ needs }: ToolFacts, session: Session): boolean {
 /** Take a tool, by its button or its key; one that may not be used just now says why. */
 export function takeTool(facts: ToolFacts, session: Session, surface: Surface | null): void {
   if (!isUsable(facts, session)) session.say(session.rights.reason)
-  if (facts.tool === 'ruler' && surface?.ruler.on) {
-    // What is in the hand stays there while the ruler is taken away.
-    surface.toggleRuler()
-    if (session.tools.tool === 'ruler') session.take('pen')
-    return
+  if (facts.tool === 'ruler' && surface) {
+    if (session.tools.tool === 'ruler' && surface.instruments.laid.length) {
+      // Pressed again, all are taken away.
+      surface.instruments.clear()
+      surface.redrawOver()
+      return session.take('pen')
+    }
+    if (!surface.instruments.laid.length) surface.toggle('ruler')
   }
-  if (facts.tool === 'ruler') surface?.toggleRuler()
   session.take(facts.tool)
   surface?.redrawOver()
 }

@@ -1,6 +1,7 @@
 /** What gestures know of the surface that they happen on. */
 import type { Overlay } from '../board/overlay'
-import type { Ruler } from '../board/ruler.svelte'
+import type { Instruments } from '../board/instruments/instruments.svelte'
+import type { Measure } from '../board/instruments/measure'
 import type { View } from '../board/view.svelte'
 import type { Session } from '../lesson/session.svelte'
 import type { Point } from '../wire/generated'
@@ -8,7 +9,9 @@ import type { Point } from '../wire/generated'
 export interface Canvas {
   readonly session: Session
   readonly view: View
-  readonly ruler: Ruler
+  readonly instruments: Instruments
+  /** How lengths are measured on this page. */
+  readonly measure: Measure
   pan(dx: number, dy: number): void
   zoom(factor: number, x?: number, y?: number): void
   /** Something that a gesture has shown stays until the server has answered its step. */

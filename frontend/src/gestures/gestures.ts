@@ -9,7 +9,7 @@ import type { Canvas } from './canvas'
 import { Crosshair } from './crosshair.svelte'
 import type { Gesture } from './gesture'
 import { InkGesture } from './ink-gesture'
-import { RulerGesture } from './make-gestures'
+import { InstrumentGesture } from './instrument-gesture'
 import { drawChosen, SelectGesture } from './select-gestures'
 import { EraserGesture, HandGesture } from './tool-gestures'
 import type { Tool } from '../lesson/tools.svelte'
@@ -119,8 +119,8 @@ export class Gestures {
     if (session.rights.as) return new HandGesture(canvas)
     const panning = (!penButton && (event.button === 1 || event.button === 2)) || this.#spaceHeld
     if (panning) return new HandGesture(canvas)
-    const part = event.button === 0 ? canvas.ruler.partAt(this.#at(event), canvas.view.scale) : null
-    if (part) return new RulerGesture(canvas.ruler, part)
+    const taken = event.button === 0 && canvas.instruments.partAt(this.#at(event), 1 / canvas.view.scale)
+    if (taken) return new InstrumentGesture(canvas, taken)
     // Where a pen writes, a finger moves the paper; it still chooses, stamps and types.
     const inking = INKING.includes(session.tools.tool)
     if (event.pointerType === 'touch' && this.#arbiter.penSeen && inking) return new HandGesture(canvas)
@@ -162,11 +162,16 @@ export class Gestures {
 
   #pinched(before: Pinch, now: Pinch): void {
     const box = this.#target.getBoundingClientRect()
-    const { ruler, view } = this.#canvas
-    if (ruler.partAt(view.toPage(before.x - box.left, before.y - box.top), view.scale)) {
-      // Two fingers on the ruler move and turn it, and leave the paper where it is.
-      ruler.move((now.x - before.x) / view.scale, (now.y - before.y) / view.scale)
-      ruler.spin(now.angle - before.angle)
+    const { instruments, view } = this.#canvas
+    const under = instruments.partAt(view.toPage(before.x - box.left, before.y - box.top), 1 / view.scale)
+    if (under) {
+      // Two fingers on an instrument move and turn it, open compasses, and leave the paper where it is.
+      const { instrument } = under
+      instrument.move((now.x - before.x) / view.scale, (now.y - before.y) / view.scale)
+      instrument.spin(now.angle - before.angle)
+      if (instrument.form.opens === 'size')
+        instrument.resize((instrument.size * now.distance) / before.distance)
+      instruments.changed()
       return this.#canvas.redrawOver()
     }
     this.#canvas.pan(now.x - before.x, now.y - before.y)
@@ -175,8 +180,14 @@ export class Gestures {
 
   #wheel(event: WheelEvent): void {
     event.preventDefault()
-    if (!event.ctrlKey && this.#canvas.ruler.partAt(this.#at(event), this.#canvas.view.scale)) {
-      this.#canvas.ruler.turn(Math.sign(event.deltaY || event.deltaX) * (event.shiftKey ? 15 : 1))
+    const { instruments, view } = this.#canvas
+    const under = event.ctrlKey ? null : instruments.partAt(this.#at(event), 1 / view.scale)
+    if (under) {
+      // The wheel turns it; over the grip that opens it, it opens it.
+      const steps = Math.sign(event.deltaY || event.deltaX) * (event.shiftKey ? 15 : 1)
+      if (under.part === 'open') under.instrument.open(-steps, this.#canvas.measure.mark)
+      else under.instrument.turn(steps)
+      instruments.changed()
       return this.#canvas.redrawOver()
     }
     const unit = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? 20 : 1

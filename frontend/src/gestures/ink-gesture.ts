@@ -3,6 +3,7 @@ import type { Point } from '../board/place'
 import type { Overlay } from '../board/overlay'
 import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
+import { notablePoint } from '../board/points'
 import { WetStroke } from '../board/wet'
 
 /** A mouse and a finger have no pressure: they write with the nib's own width. */
@@ -50,8 +51,9 @@ export class InkGesture implements Gesture {
   }
 
   down(at: Point, event: PointerEvent): void {
-    this.#start = this.#guided(at)
-    this.#add(at, event)
+    this.#add(at, event, true)
+    this.#start = this.#stroke.last
+    if (this.#canvas.instruments.guiding) this.#stroke.exact()
     this.#relay()
   }
 
@@ -67,15 +69,16 @@ export class InkGesture implements Gesture {
     if (parts.length) for (const part of parts) this.#add(place(part), part)
     else this.#add(at, event)
     const ahead = event.getPredictedEvents?.().at(-1)
-    this.#stroke.predicted = ahead ? [...this.#guided(place(ahead)), this.#pressure(ahead), 0] : []
+    const guided = this.#canvas.instruments.guiding
+    this.#stroke.predicted = ahead && !guided ? [...place(ahead), this.#pressure(ahead), 0] : []
     if (!this.#frame) this.#frame = requestAnimationFrame(() => this.#relay())
   }
 
   up(at: Point, event: PointerEvent): void {
     cancelAnimationFrame(this.#frame)
     if (event.pointerType !== 'pen' || event.pressure > 0) {
-      const { scale } = this.#canvas.view
-      this.#stroke.finish(...this.#guided(at), this.#pressure(event), event.timeStamp, scale)
+      this.#stroke.exact()
+      this.#add(at, event, true)
     }
     this.keep()
   }
@@ -83,14 +86,14 @@ export class InkGesture implements Gesture {
   /** What has been written goes on the board. */
   keep(): void {
     cancelAnimationFrame(this.#frame)
-    this.#canvas.ruler.release()
+    this.#canvas.instruments.release()
     const { session } = this.#canvas
     session.do({ step: 'add_items', page: this.#stroke.page, items: [this.#stroke.item(session.rights.me)] })
   }
 
   cancel(): void {
     cancelAnimationFrame(this.#frame)
-    this.#canvas.ruler.release()
+    this.#canvas.instruments.release()
     this.#canvas.session.send(this.#stroke.over())
   }
 
@@ -107,13 +110,16 @@ export class InkGesture implements Gesture {
     return [this.#start[0] + length * Math.cos(angle), this.#start[1] + length * Math.sin(angle)]
   }
 
-  #add(at: Point, event: PointerEvent): void {
-    this.#stroke.add(...this.#guided(at), this.#pressure(event), event.timeStamp, this.#canvas.view.scale)
-  }
-
-  /** Ink begun near the ruler's edge runs along it. */
-  #guided(at: Point): Point {
-    return this.#canvas.ruler.guide(at, this.#canvas.view.scale)
+  /** Ink begun near an instrument's edge runs along it; where it ``ends`` or begins, it is set on what is near. */
+  #add(at: Point, event: PointerEvent, ends = false): void {
+    const { instruments, view, session } = this.#canvas
+    const page = session.pages.now
+    const paper = page?.head.paper
+    const notable = (place: Point, reach: number) =>
+      page ? notablePoint(page, place, reach / view.scale) : null
+    const places = paper ? instruments.guide(at, 1 / view.scale, ends ? notable : null, paper) : [at]
+    const pressure = this.#pressure(event)
+    for (const place of places) this.#stroke.add(...place, pressure, event.timeStamp, view.scale)
   }
 
   #pressure(event: PointerEvent): number {

@@ -1,4 +1,4 @@
-/** Figures dragged out, ready things set down, the ruler moved. */
+/** Figures dragged out, ready things set down. */
 import { newId } from '../wire/codec'
 import type { DrawFigure, Item } from '../wire/generated'
 import { sketchOf } from '../board/figure'
@@ -6,7 +6,6 @@ import { holdable } from '../board/hit'
 import { HOLD_PX, isDirected, straightFrom } from './line-gestures'
 import type { Overlay } from '../board/overlay'
 import { type Point } from '../board/place'
-import type { Ruler } from '../board/ruler.svelte'
 import { Editing } from '../lesson/editing.svelte'
 import type { Canvas } from './canvas'
 import type { Gesture } from './gesture'
@@ -170,30 +169,4 @@ export class SetDownGesture implements Gesture {
   draw(overlay: Overlay): void {
     overlay.items(this.#items)
   }
-}
-
-/** Moving the ruler by its body, turning it by an end. */
-export class RulerGesture implements Gesture {
-  #ruler: Ruler
-  #part: string
-  #last: Point = [0, 0]
-
-  constructor(ruler: Ruler, part: 'body' | 'far end' | 'near end') {
-    this.#ruler = ruler
-    this.#part = part
-  }
-
-  down(at: Point): void {
-    this.#last = at
-  }
-
-  move(at: Point, event: PointerEvent): void {
-    if (this.#part === 'body') this.#ruler.move(at[0] - this.#last[0], at[1] - this.#last[1])
-    else this.#ruler.turnTowards(at, this.#part === 'far end', event.shiftKey)
-    this.#last = at
-  }
-
-  up(): void {}
-  cancel(): void {}
-  draw(): void {}
 }

@@ -1,5 +1,5 @@
 /** What the parts of a session know of it: who looks, what they see, and how to act and speak. */
-import type { BoardCard, Item, Lead, Logged, Pointing, Request, WetInk } from '../wire/generated'
+import type { BoardCard, Item, Laid, Lead, Logged, Pointing, Request, WetInk } from '../wire/generated'
 import type { Line } from '../wire/socket'
 import type { BoardCopy } from './board-copy.svelte'
 import type { Pages } from './pages.svelte'
@@ -11,6 +11,9 @@ import type { Tools } from './tools.svelte'
 export interface SurfaceEvents {
   wet(wet: WetInk[]): void
   pointing(pointing: Pointing[]): void
+  /** Come in, or in again: what others have laid down, and they hear what we have. */
+  cameIn(laid: Laid[]): void
+  laid(laid: Laid[]): void
   landed(logged: Logged): void
   changed(): void
   /** Show this part of the page. */

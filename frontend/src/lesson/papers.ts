@@ -43,6 +43,8 @@ export const FIRST_PAPER: Paper = {
   spacing: 40,
   colour: '#fffefa',
   picture: '',
+  each: 1,
+  unit: '',
 }
 
 /** The size's name, and whether it lies on its long side; "" for another size. */

@@ -350,6 +350,7 @@ export class Session implements Inside {
     document.title = `${welcome.room} · Sun Room`
     this.surface?.changed()
     this.surface?.pointing(welcome.arrows)
+    this.surface?.cameIn(welcome.laid)
     const lead = this.#called ?? welcome.lead
     this.#called = null
     this.#sideChanged()
@@ -374,6 +375,7 @@ export class Session implements Inside {
       this.classroom.wrote(frame.wet.filter(({ wet }) => !wet.over).map(({ seat }) => seat))
     }
     if (frame.pointing) this.surface?.pointing(frame.pointing)
+    if (frame.laid) this.surface?.laid(frame.laid)
   }
 
   /** The room has another link: this page stays in, and comes back by the new one. */

@@ -49,6 +49,10 @@
     border-color: #f6efe0;
     color: var(--on-cream);
   }
+  button[aria-pressed='true'] {
+    border-color: var(--leaf);
+    box-shadow: inset 0 0 0 1.5px var(--leaf);
+  }
   button:disabled {
     opacity: 0.5;
     cursor: default;

@@ -77,6 +77,7 @@ export interface Words {
   'a-trace-has-a-point-2': { point: string | number }
   'a-trace-has-between-1': { samples: string | number }
   'a-unit-is-not-known': { unit: string | number }
+  'a-unit-is-short': { most: string | number }
   'a-value-is-too-large': null
   'account-goes': { rooms: string | number }
   'accounts-on-this-server-are': null
@@ -676,6 +677,14 @@ export interface Words {
   'ink': null
   'ink-as-words': null
   'ink-stays': null
+  'instrument-compasses': null
+  'instrument-how': null
+  'instrument-open': null
+  'instrument-protractor': null
+  'instrument-ruler': null
+  'instrument-square-45': null
+  'instrument-square-60': null
+  'instruments': null
   'interface': null
   'invite': null
   'invite-by-mail': null
@@ -1221,9 +1230,6 @@ export interface Words {
   'room-is-full': { mb: string | number }
   'rows-and-columns': null
   'rule-open': null
-  'ruler-away': null
-  'ruler-down': null
-  'ruler-how': null
   'ruling': null
   'ruling-dots': null
   'ruling-graph': null
@@ -1243,6 +1249,14 @@ export interface Words {
   'say-it-to': null
   'say-something': null
   'say-to-them': null
+  'scale': null
+  'scale-each': null
+  'scale-number': null
+  'scale-paper': null
+  'scale-set': null
+  'scale-unit': null
+  'scale-units': null
+  'scale-what': null
   'screen-refused': null
   'screen-take': null
   'see-as-does': { name: string | number }
@@ -1370,6 +1384,7 @@ export interface Words {
   'speed': { value: string | number }
   'speed-word': null
   'spread-evenly': null
+  'square-is': { each: string | number; unit: string | number }
   'stamps': null
   'start-time': null
   'state-bay': { what: string | number }

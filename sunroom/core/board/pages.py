@@ -16,6 +16,9 @@ from sunroom.core.pens.facts import BayFacts, BayRule, PageRule
 from sunroom.core.sentences import said
 
 PAPER_COLOUR = "#fffefa"
+#: A centimetre of paper in board units, which are 96 to the inch.
+CM = 96 / 2.54
+MAX_UNIT, MAX_EACH = 12, 1e6
 MAX_PAGES = 200
 MAX_TITLE = 80
 #: A page with more items than this is beyond what any lesson writes; it guards memory.
@@ -40,6 +43,9 @@ class Paper(msgspec.Struct, frozen=True):
     colour : str
     picture : str
         Id of a picture under everything, "" for none: fitted into a sheet, as wide as other paper.
+    each, unit : float, str
+        What one square (``spacing``) stands for when things are measured, such as 5 m; without a unit they are measured
+        in the paper's own centimetres.
     """
 
     kind: PaperKind = "endless"
@@ -49,6 +55,12 @@ class Paper(msgspec.Struct, frozen=True):
     spacing: float = 40.0
     colour: str = PAPER_COLOUR
     picture: str = ""
+    each: float = 1.0
+    unit: str = ""
+
+    def measured(self, length: float) -> tuple[float, str]:
+        """A length in board units as it is measured on this paper, and its unit."""
+        return (length / self.spacing * self.each, self.unit) if self.unit else (length / CM, "cm")
 
 
 class Bay(msgspec.Struct, frozen=True):
@@ -140,6 +152,11 @@ def check_head(head: PageHead) -> None:
     check_colour(head.paper.colour)
     if head.paper.picture:
         check_id(head.paper.picture)
+    check_range("each", head.paper.each, 1 / MAX_EACH, MAX_EACH)
+    if len(head.paper.unit) > MAX_UNIT or "\n" in head.paper.unit:
+        raise MalformedError("unit", said("a-unit-is-short", most=MAX_UNIT))
+    if head.paper.unit:
+        check_text(head.paper.unit)
     if (head.writers == "desk") != bool(head.desk_of) or len(head.desk_of) > MAX_SEAT:
         raise MalformedError("desk_of", said("a-desk-belongs-to-one"))
     if len(head.bays) > MAX_BAYS or len({bay.id for bay in head.bays}) < len(head.bays):

@@ -38,6 +38,7 @@ from sunroom.live.wire.messages import (
     Inspect,
     Inspected,
     Join,
+    Lay,
     Lead,
     Look,
     PageItems,
@@ -213,6 +214,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 await room.do(member, message)
             case Point():
                 room.fleeting.point(member, message)
+            case Lay():
+                room.fleeting.lay(member, message)
             case ClearPointers():
                 room.fleeting.clear_pointers(member, message)
             case Lead():

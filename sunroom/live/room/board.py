@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections import deque
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from functools import partial
 from typing import NamedTuple
 
@@ -17,7 +17,7 @@ from sunroom.core.board.sight import hidden_pages, shown, step_shown
 from sunroom.core.board.steps import AddPage, ChangePage, RemovePage, weight
 from sunroom.core.sentences import said
 from sunroom.live.keeping.keeper import Keeper
-from sunroom.live.wire.messages import Frame, Point, Pointing, WetInk
+from sunroom.live.wire.messages import Frame, Laid, Lay, Point, Pointing, WetInk
 from sunroom.resources import typesetter
 
 #: Steps kept at hand for browsers that come back; older ones are read from the log.
@@ -58,6 +58,9 @@ class LiveBoard:
         self.pointing: list[Pointing] = []
         #: Arrows that stay until they are cleared, by seat.
         self.arrows: dict[str, Point] = {}
+        #: Instruments in use by connection, and what of that the others have not been told.
+        self.laid: dict[str, Laid] = {}
+        self.laying: dict[str, Laid] = {}
         self.begin(opened)
 
     def begin(self, opened: Opened) -> None:
@@ -129,6 +132,12 @@ class LiveBoard:
             return None
         return [landed for landed in self.recent if landed.logged.seq > seq]
 
+    def laid_for(self, tutor_side: bool, laid: dict[str, Laid]) -> Iterator[Laid]:
+        """Instruments as the tutor side sees them, or as everybody else does: those on a hidden page have gone."""
+        for each in laid.values():
+            hidden = not tutor_side and each.lay.page in self.hidden
+            yield msgspec.structs.replace(each, lay=Lay("")) if hidden else each
+
     def frames(self, shared: Frame) -> tuple[Frame, Frame]:
         """What happened since it was asked last, added to ``shared``: for the tutor side, and for everybody else."""
         whole = rest = msgspec.structs.replace(
@@ -136,14 +145,18 @@ class LiveBoard:
             steps=heard(self.steps, True)[0],
             wet=tuple(self.wet),
             pointing=tuple(self.pointing),
+            laid=tuple(self.laying.values()),
             kept_ms=self.kept_ms if self.steps else 0,
         )
         if self.hidden or any(landed.shown is not landed.logged for landed in self.steps):
             steps, passed = heard(self.steps, False)
             wet = tuple(ink for ink in self.wet if ink.wet.page not in self.hidden)
             pointing = tuple(each for each in self.pointing if each.point.page not in self.hidden)
-            rest = msgspec.structs.replace(whole, steps=steps, passed=passed, wet=wet, pointing=pointing)
-        self.steps, self.wet, self.pointing = [], [], []
+            laid = tuple(self.laid_for(False, self.laying))
+            rest = msgspec.structs.replace(
+                whole, steps=steps, passed=passed, wet=wet, pointing=pointing, laid=laid
+            )
+        self.steps, self.wet, self.pointing, self.laying = [], [], [], {}
         return whole, rest
 
     def keep_snapshot(self, keeper: Keeper, after_steps: int = SNAPSHOT_AFTER_STEPS) -> None:

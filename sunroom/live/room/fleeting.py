@@ -1,6 +1,8 @@
-"""What is seen for a moment and not kept: ink being drawn, pointers, arrows."""
+"""What is seen for a moment and not kept: ink being drawn, pointers, arrows, instruments in use."""
 
 from __future__ import annotations
+
+from collections.abc import Iterable
 
 import msgspec
 import numpy as np
@@ -15,12 +17,14 @@ from sunroom.core.pens import Target
 from sunroom.core.pens.facts import BESIDE, BayFacts
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
-from sunroom.live.wire.messages import ClearPointers, Point, Pointing, Wet, WetInk
+from sunroom.live.wire.messages import ClearPointers, Instrument, Laid, Lay, Point, Pointing, Wet, WetInk
 
 #: Wet strokes that a person may have at once: ten fingers.
 MAX_WET = 10
 #: Of one message: a browser that could not send for some seconds has no more.
 MAX_WET_SAMPLES = 2_000
+#: Instruments that one person has on a page at once, their largest size in board units, and all angles.
+MAX_LAID, MAX_LAID_SIZE, MAX_ANGLE = 5, 20_000.0, 1_000.0
 
 
 class Fleeting:
@@ -97,10 +101,42 @@ class Fleeting:
                 board.pointing.append(Pointing(seat, Point("", 0, 0, on=False, stay=True)))
         self._inside.flush_soon()
 
+    def lay(self, member: Member, message: Lay) -> None:
+        """Show the others somebody's instruments, as long as they may draw with them."""
+        board = self._inside.boards[member.board]
+        if len(message.instruments) > MAX_LAID or not all(map(_is_laid, message.instruments)):
+            return
+        page = board.board.pages.get(message.page)
+        allowed = page is not None and self._inside.decide(member, "add_ink", page_target(page.head)).allowed
+        if message.instruments and allowed:
+            board.laid[member.connection] = Laid(member.connection, member.actor.seat, message)
+            board.laying[member.connection] = board.laid[member.connection]
+            self._inside.flush_soon()
+        else:
+            self._take_up(member)
+
+    def rules_changed(self, members: Iterable[Member]) -> None:
+        """Instruments of those who may not draw any more go from the other screens."""
+        for member in members:
+            board = self._inside.boards[member.board]
+            laid = board.laid.get(member.connection)
+            page = board.board.pages.get(laid.lay.page) if laid else None
+            if laid and (
+                page is None or not self._inside.decide(member, "add_ink", page_target(page.head)).allowed
+            ):
+                self._take_up(member)
+
+    def _take_up(self, member: Member) -> None:
+        board = self._inside.boards[member.board]
+        if board.laid.pop(member.connection, None):
+            board.laying[member.connection] = Laid(member.connection, member.actor.seat, Lay(""))
+            self._inside.flush_soon()
+
     def left(self, member: Member) -> None:
         """A connection is gone: its wet ink and pointer go from the other screens."""
         board = self._inside.boards.get(member.board)
         if board is not None:
+            self._take_up(member)
             for stroke in self._begun.pop(member.connection, ()):
                 board.wet.append(_over(member, stroke))
             if member.actor.seat in self._pointing:
@@ -119,6 +155,17 @@ def _is_wet(message: Wet) -> bool:
         return False
     xy = np.frombuffer(message.samples, "<f4", 2 * rows)
     return bool((np.abs(xy) <= MAX_COORDINATE).all())
+
+
+def _is_laid(instrument: Instrument) -> bool:
+    """Whether an instrument can be drawn."""
+    return (
+        abs(instrument.x) <= MAX_COORDINATE
+        and abs(instrument.y) <= MAX_COORDINATE
+        and abs(instrument.angle) <= MAX_ANGLE
+        and abs(instrument.arm) <= MAX_ANGLE
+        and 0 < instrument.size <= MAX_LAID_SIZE
+    )
 
 
 def _over(member: Member, stroke: str) -> WetInk:

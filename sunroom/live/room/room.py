@@ -204,6 +204,7 @@ class LiveRoom:
                 for seat, arrow in board.arrows.items()
                 if side or arrow.page not in board.hidden
             ),
+            laid=tuple(board.laid_for(side, board.laid)),
         )
 
     def caught_up(self, member: Member, seq: int) -> bool:
@@ -378,6 +379,7 @@ class LiveRoom:
                     member.put(message if member.actor.tutor_side else for_others)
             board.keep_snapshot(self.keeper)
         if rules_changed:
+            self.fleeting.rules_changed(self.members.values())
             for member in self.members.values():
                 self.tell_standing(member)
         if self._told_lesson is not None:

@@ -26,8 +26,10 @@ CallTrouble = Literal["", "no_voice", "silent", "no_face", "no_way"]
 #: How well messages travel to and from a person.
 Travel = Literal["good", "slow", "poor", "flooding"]
 
+InstrumentKind = Literal["ruler", "protractor", "square_45", "square_60", "compasses"]
+
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 6
+WIRE = 7
 
 # From the browser
 
@@ -82,6 +84,29 @@ class Point(msgspec.Struct, frozen=True, tag_field="type", tag="point"):
     y: float
     on: bool = True
     stay: bool = False
+
+
+class Instrument(msgspec.Struct, frozen=True):
+    """A drawing instrument as it lies on a page.
+
+    ``x``, ``y`` is its middle, a protractor's centre, a set square's right angle or the needle of compasses; ``angle`` in
+    radians, clockwise. ``size`` in board units: a ruler's length, a protractor's radius, a set square's longer leg, how
+    far compasses are open. ``arm`` is a protractor's, in degrees from its base.
+    """
+
+    kind: InstrumentKind
+    x: float
+    y: float
+    angle: float
+    size: float
+    arm: float = 90.0
+
+
+class Lay(msgspec.Struct, frozen=True, tag_field="type", tag="lay"):
+    """The instruments that somebody has laid on a page, as they lie now; none when they were taken away."""
+
+    page: str
+    instruments: tuple[Instrument, ...] = ()
 
 
 class ClearPointers(msgspec.Struct, frozen=True, tag_field="type", tag="clear_pointers"):
@@ -240,6 +265,7 @@ FromBrowser = (
     | Do
     | Wet
     | Point
+    | Lay
     | ClearPointers
     | Say
     | Lead
@@ -347,10 +373,18 @@ class Pointing(msgspec.Struct, frozen=True):
     point: Point
 
 
+class Laid(msgspec.Struct, frozen=True):
+    """Somebody's instruments, by their connection."""
+
+    connection: str
+    seat: str
+    lay: Lay
+
+
 class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since.
 
-    ``boards`` are all of the room, ``arrows`` the pointers that stay on this one. ``link`` is that of the door by
+    ``boards`` are all of the room, ``arrows`` the pointers that stay on this one, ``laid`` the instruments on it. ``link`` is that of the door by
     which this person came. Steps after the last of ``missed``, up to ``seq``, are not for this person.
     """
 
@@ -371,6 +405,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     missed: tuple[Logged, ...] = ()
     boards: tuple[BoardCard, ...] = ()
     arrows: tuple[Pointing, ...] = ()
+    laid: tuple[Laid, ...] = ()
     chat: tuple[Said, ...] = ()
     lead: Lead | None = None
     play: Play | None = None
@@ -403,6 +438,7 @@ class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_def
     passed: tuple[int, ...] = ()
     wet: tuple[WetInk, ...] = ()
     pointing: tuple[Pointing, ...] = ()
+    laid: tuple[Laid, ...] = ()
     lesson: Lesson | None = None
     people: tuple[Person, ...] | None = None
     boards: tuple[BoardCard, ...] | None = None

@@ -4,7 +4,7 @@
  */
 import type { SurfaceEvents } from '../../lesson/inside'
 import type { Session } from '../../lesson/session.svelte'
-import type { Item, Lead, Logged, Point, Pointing, WetInk } from '../../wire/generated'
+import type { InstrumentKind, Item, Laid, Lead, Logged, Point, Pointing, WetInk } from '../../wire/generated'
 import { itemBox, union } from '../../board/box'
 import { bayBox } from '../../board/bays'
 import { Gestures } from '../../gestures/gestures'
@@ -12,8 +12,10 @@ import { drawBays } from './bays'
 import { Overlay } from '../../board/overlay'
 import type { Page } from '../../board/page'
 import { arrivals } from '../../board/pictures'
-import { Ruler } from '../../board/ruler.svelte'
+import { Instruments } from '../../board/instruments/instruments.svelte'
+import { measureOf, type Measure } from '../../board/instruments/measure'
 import { TileLayer } from '../../board/tiles'
+import { FIRST_PAPER } from '../../lesson/papers'
 import { keepPlace, placeOf, type Place } from '../../lesson/places'
 import { Traces } from '../../board/traces.svelte'
 import { View } from '../../board/view.svelte'
@@ -46,7 +48,7 @@ const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 export class Surface implements SurfaceEvents {
   readonly session: Session
   readonly view = new View()
-  readonly ruler = new Ruler()
+  readonly instruments: Instruments
   readonly traces = new Traces()
   readonly gestures: Gestures
   #base: HTMLCanvasElement
@@ -68,6 +70,7 @@ export class Surface implements SurfaceEvents {
     this.session = session
     this.#base = base
     this.#over = over
+    this.instruments = new Instruments((lay) => session.send({ type: 'lay', ...lay }))
     this.gestures = new Gestures(this, over)
     session.surface = this
     this.#resize = new ResizeObserver(() => this.#measure())
@@ -112,6 +115,17 @@ export class Surface implements SurfaceEvents {
       if (seat !== this.session.rights.me || point.stay)
         this.point(seat, point, this.session.people.nameOf(seat))
     }
+  }
+
+  cameIn(laid: Laid[]): void {
+    this.traces.forgetLaid()
+    this.laid(laid)
+    if (this.instruments.laid.length) this.instruments.changed()
+  }
+
+  laid(all: Laid[]): void {
+    this.traces.laid(all, this.session.welcome?.connection ?? '')
+    this.redrawOver()
   }
 
   /** Where somebody points; our own pointer has no name. */
@@ -259,10 +273,15 @@ export class Surface implements SurfaceEvents {
     this.#lingering.push({ step, draw })
   }
 
-  toggleRuler(): void {
+  /** Lay an instrument on the page, or take it away. */
+  toggle(kind: InstrumentKind): void {
     const { minX, minY, maxX, maxY } = this.view.box()
-    this.ruler.toggle([(minX + maxX) / 2, (minY + maxY) / 2], maxX - minX)
+    this.instruments.toggle(kind, [(minX + maxX) / 2, (minY + maxY) / 2], maxX - minX)
     this.redrawOver()
+  }
+
+  get measure(): Measure {
+    return measureOf(this.#page?.head.paper ?? FIRST_PAPER)
   }
 
   redraw(): void {
@@ -330,6 +349,7 @@ export class Surface implements SurfaceEvents {
     }
     this.#tiles?.detach()
     this.#page = page
+    this.instruments.onPage(page?.head.id ?? '')
     this.#pictured = false
     this.#tiles = page ? new TileLayer(page) : null
     if (this.#tiles) this.#tiles.onchange = () => this.redraw()
@@ -394,11 +414,19 @@ export class Surface implements SurfaceEvents {
     const asMap = readings?.mind_map && !readings.mind_map.of
     if (readings && !readings.figure_first && !asMap && this.session.selection.ids.size)
       for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
-    if (this.ruler.on) overlay.ruler(this.ruler)
+    this.#drawInstruments(overlay, page.head.id)
     this.#drawBeyond(overlay, now, page.head.id)
     this.gestures.draw(overlay)
     if (this.traces.drawPointers(overlay, now, page.head.id)) this.redrawOver()
     if (wet) setTimeout(() => this.redrawOver(), 1_000)
+  }
+
+  #drawInstruments(overlay: Overlay, pageId: string): void {
+    const { people } = this.session
+    for (const { seat, lay } of this.traces.laidOn(pageId))
+      for (const each of lay.instruments)
+        overlay.instrument(each, this.measure, { mine: false, name: people.nameOf(seat) })
+    for (const each of this.instruments.laid) overlay.instrument(each, this.measure, { swept: each.swept })
   }
 
   /** Who writes or points outside what is seen is hinted at the edge. */

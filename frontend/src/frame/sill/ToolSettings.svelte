@@ -5,13 +5,13 @@
   import Choice from '../../ui/Choice.svelte'
   import Button from '../../ui/Button.svelte'
   import Fitting from '../../ui/Fitting.svelte'
-  import Slider from '../../ui/Slider.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import Popover from '../../ui/Popover.svelte'
   import { t } from '../../words/words.svelte'
   import BaySettings from './BaySettings.svelte'
   import BringIn from '../rack/BringIn.svelte'
   import ChoosePanel from './ChoosePanel.svelte'
+  import InstrumentSettings from './InstrumentSettings.svelte'
   import InkWells from './InkWells.svelte'
   import PenSettings from './PenSettings.svelte'
   import ShapeSettings from './ShapeSettings.svelte'
@@ -142,34 +142,8 @@
       { key: 'how', part: how, hint: true },
     ]}
   />
-{:else if tools.tool === 'ruler'}
-  {#snippet lay()}
-    <Button onclick={() => surface?.toggleRuler()}
-      >{surface?.ruler.on ? t('ruler-away') : t('ruler-down')}</Button
-    >
-  {/snippet}
-  {#snippet length()}
-    <Slider
-      label={t('length')}
-      value={surface!.ruler.length}
-      least={160}
-      most={1600}
-      step={10}
-      onchange={(length) => {
-        surface!.ruler.length = length
-        surface!.redrawOver()
-      }}
-    />
-  {/snippet}
-  {#snippet how()}<Hint>{t('ruler-how')}</Hint>{/snippet}
-  <Fitting
-    parts={[
-      { key: 'lay', part: lay },
-      { key: 'inks', part: inks },
-      surface?.ruler.on && { key: 'length', part: length },
-      surface?.ruler.on && { key: 'how', part: how, hint: true },
-    ]}
-  />
+{:else if tools.tool === 'ruler' && surface}
+  <InstrumentSettings {session} {surface} />
 {:else if tools.tool === 'pointer'}
   {#snippet point()}
     <Choice
