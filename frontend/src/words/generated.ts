@@ -678,12 +678,12 @@ export interface Words {
   'ink-as-words': null
   'ink-stays': null
   'instrument-compasses': null
+  'instrument-corners': null
   'instrument-how': null
   'instrument-open': null
   'instrument-protractor': null
   'instrument-ruler': null
-  'instrument-square-45': null
-  'instrument-square-60': null
+  'instrument-square': null
   'instruments': null
   'interface': null
   'invite': null

@@ -100,14 +100,14 @@ const protractor: Form = {
   },
 }
 
-function square(word: Plain, steep: number): Form {
+function square(steep: number): Form {
   const corners = (size: number): Point[] => [
     [0, 0],
     [size, 0],
     [0, -size * steep],
   ]
   return {
-    word,
+    word: 'instrument-square',
     least: 100,
     most: 1000,
     part: 0.28,
@@ -169,8 +169,8 @@ const compasses: Form = {
 export const FORMS: Record<InstrumentKind, Form> = {
   ruler,
   protractor,
-  square_45: square('instrument-square-45', 1),
-  square_60: square('instrument-square-60', Math.tan(30 * DEGREE)),
+  square_45: square(1),
+  square_60: square(Math.tan(30 * DEGREE)),
   compasses,
 }
 export const STEEP: Partial<Record<InstrumentKind, number>> = {

@@ -37,6 +37,13 @@ export class Instruments {
     this.changed()
   }
 
+  /** Another form in the place of an instrument. */
+  change(instrument: Instrument, kind: InstrumentKind): void {
+    const { x, y, angle, size } = instrument
+    const other = Object.assign(new Instrument(kind, [x, y], 0), { x, y, angle, size })
+    this.laid = [...this.laid.filter((each) => each !== instrument), other]
+  }
+
   clear(): void {
     this.laid = []
     this.changed()

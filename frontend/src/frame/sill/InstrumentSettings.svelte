@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Instruments that are laid down and taken away, the size of the one in hand, and what a square of the page stands for. */
   import Button from '../../ui/Button.svelte'
+  import Choice from '../../ui/Choice.svelte'
   import Fitting from '../../ui/Fitting.svelte'
   import Hint from '../../ui/Hint.svelte'
   import Popover from '../../ui/Popover.svelte'
@@ -17,7 +18,10 @@
   let { session, surface }: { session: Session; surface: Surface } = $props()
   const { instruments } = $derived(surface)
   const inHand = $derived(instruments.inHand)
-  const kinds = Object.keys(FORMS) as InstrumentKind[]
+  /** Set squares are one instrument of two forms. */
+  const squares: InstrumentKind[] = ['square_45', 'square_60']
+  const square = $derived(squares.find((kind) => instruments.has(kind)))
+  const kinds = $derived<InstrumentKind[]>(['ruler', 'protractor', square ?? 'square_45', 'compasses'])
   const paper = $derived(session.pages.now?.head.paper)
 
   function set(change: () => void) {
@@ -35,6 +39,13 @@
       >
     {/each}
   </div>
+{/snippet}
+{#snippet corners()}
+  <Choice
+    label={t('instrument-corners')}
+    options={squares.map((kind) => ({ value: kind, label: kind === 'square_45' ? '45°' : '60°' }))}
+    bind:value={() => inHand!.kind, (kind) => set(() => instruments.change(inHand!, kind))}
+  />
 {/snippet}
 {#snippet inks()}<InkWells {session} />{/snippet}
 {#snippet size()}
@@ -64,6 +75,7 @@
 <Fitting
   parts={[
     { key: 'lay', part: lay },
+    inHand && squares.includes(inHand.kind) && { key: 'corners', part: corners },
     inHand && { key: 'size', part: size },
     session.rights.may('change_page') && { key: 'scale', part: scale },
     { key: 'inks', part: inks },
