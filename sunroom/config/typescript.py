@@ -21,17 +21,21 @@ setup()
 from sunroom.core.board import Item, Request, Step, items, pages  # noqa: E402  # noqa: E402
 from sunroom.core.board.items import Dash  # noqa: E402
 from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E402
+from sunroom.core.data.charts import ChartForm  # noqa: E402
+from sunroom.core.drawn import PATH_UNITS  # noqa: E402
 from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
-from sunroom.core.maths.graph import LABEL_SIZE, MAX_LINES, PATH_UNITS, Counted  # noqa: E402
+from sunroom.core.maths.graph import LABEL_SIZE, MAX_LINES, Counted  # noqa: E402
 from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
 from sunroom.core.maths.setting import UNITS  # noqa: E402
 from sunroom.core.maths.tokens import MAX_FORMULA  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.reading.kinds import SURE_TEXT  # noqa: E402
+from sunroom.core.shapes.constructions import Construction  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
+from sunroom.core.shapes.measures import Measured  # noqa: E402
 from sunroom.core.text import Align, Family, Listing  # noqa: E402
 from sunroom.core.text.fonts import LINE_HEIGHT  # noqa: E402
 from sunroom.live.doors import (  # noqa: E402
@@ -79,7 +83,10 @@ ALIASES: dict[str, Any] = {
     "FigureKind": FigureKind,
     "Arrangement": Arrangement,
     "Listing": Listing,
+    "ChartForm": ChartForm,
+    "Construction": Construction,
     "Counted": Counted,
+    "Measured": Measured,
     "OfferKind": OfferKind,
     "LineVerdict": LineVerdict,
     "Nib": Nib,

@@ -832,6 +832,10 @@ chosen =
             [one] ein Graph
            *[other] { $count } Graphen
         }
+        [chart] { $count ->
+            [one] ein Diagramm
+           *[other] { $count } Diagramme
+        }
         [note] { $count ->
             [one] ein Zettel
            *[other] { $count } Zettel
@@ -874,6 +878,10 @@ chosen-yours =
         [graph] { $count ->
             [one] ein Graph von dir
            *[other] { $count } Graphen von dir
+        }
+        [chart] { $count ->
+            [one] ein Diagramm von dir
+           *[other] { $count } Diagramme von dir
         }
         [note] { $count ->
             [one] ein Zettel von dir
@@ -2229,3 +2237,41 @@ scale-number = Eine Zahl größer als 0, etwa 5 oder 0,5.
 scale-set = So messen
 square-is = 1 Kästchen = { $each } { $unit }
 a-unit-is-short = Eine Einheit ist eine Zeile von höchstens { $most } Zeichen.
+chart = Diagramm
+chart-panel = Diagramm …
+chart-forms = Arten von Diagrammen
+chart-bars = Säulen
+chart-stacked = Gestapelt
+chart-lines = Linien
+chart-scatter = Punkte
+chart-pie = Kreis
+chart-histogram = Histogramm
+chart-box = Kastengrafik
+chart-stems = Stamm und Blatt
+chart-by-rows = Reihen sind Zeilen
+chart-fit = Ausgleichsgerade mit Gleichung
+chart-follows = Es folgt seiner Tabelle, wenn sich Zellen ändern.
+chart-alone = Seine Tabelle ist weg: Es bleibt, wie es ist.
+a-chart-needs-numbers = In diesen Zellen stehen noch keine Zahlen.
+a-pie-needs-shares = Ein Kreis zeigt bis zu 24 Anteile, keinen unter 0.
+a-charts-title-is-one = Ein Diagrammtitel ist eine Zeile von höchstens 120 Zeichen.
+heard-chart = Ein Diagramm. { $words } Von { $name }.
+cells-work-out = Eine Zelle, die mit = beginnt, wird ausgerechnet: =A2*B2, =summe(B2:B5), =mittelwert(B2:B5), =max(B2:B5).
+measure = Messen
+measure-nothing = Nichts
+measure-distance = Abstand
+measure-angle = Winkel
+measure-distance-how = Drück zwei Stellen oder zieh von einer zur anderen; Ecken und Enden werden gefangen.
+measure-angle-how = Drück auf einen Schenkel, den Scheitel, den anderen Schenkel; Ecken und Enden werden gefangen.
+measure-shown = Es zeigt
+measure-sides = Längen
+measure-angles = Winkel
+measure-area = Fläche
+measure-around = Umfang
+construct = Konstruieren
+construct-midpoint = Mittelpunkte
+construct-perpendicular = Mittelsenkrechten
+construct-parallel = Parallelen
+construct-bisector = Winkelhalbierende
+a-bisector-needs-an-angle = Eine Winkelhalbierende braucht einen Winkel: eine Figur mit Ecken oder zwei Linien, die sich treffen.
+only-straight-figures = Das wird aus Linien und Figuren mit geraden Seiten konstruiert.

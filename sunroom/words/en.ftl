@@ -832,6 +832,10 @@ chosen =
             [one] one graph
            *[other] { $count } graphs
         }
+        [chart] { $count ->
+            [one] one chart
+           *[other] { $count } charts
+        }
         [note] { $count ->
             [one] one note
            *[other] { $count } notes
@@ -874,6 +878,10 @@ chosen-yours =
         [graph] { $count ->
             [one] one graph of yours
            *[other] { $count } graphs of yours
+        }
+        [chart] { $count ->
+            [one] one chart of yours
+           *[other] { $count } charts of yours
         }
         [note] { $count ->
             [one] one note of yours
@@ -2229,3 +2237,41 @@ scale-number = A number greater than 0, such as 5 or 0.5.
 scale-set = Measure so
 square-is = 1 square = { $each } { $unit }
 a-unit-is-short = A unit is one line of at most { $most } characters.
+chart = Chart
+chart-panel = Chart…
+chart-forms = Forms of charts
+chart-bars = Bars
+chart-stacked = Stacked bars
+chart-lines = Lines
+chart-scatter = Scatter
+chart-pie = Pie
+chart-histogram = Histogram
+chart-box = Box plot
+chart-stems = Stem and leaf
+chart-by-rows = Series are rows
+chart-fit = Line of best fit with its equation
+chart-follows = It follows its table while cells change.
+chart-alone = Its table is gone: it stays as it is.
+a-chart-needs-numbers = There are no numbers in these cells yet.
+a-pie-needs-shares = A pie shows up to 24 shares, none below 0.
+a-charts-title-is-one = A chart’s title is one line of at most 120 characters.
+heard-chart = A chart. { $words } By { $name }.
+cells-work-out = A cell that begins with = is worked out: =A2*B2, =sum(B2:B5), =mean(B2:B5), =max(B2:B5).
+measure = Measure
+measure-nothing = Nothing
+measure-distance = Distance
+measure-angle = Angle
+measure-distance-how = Press two places, or drag from one to the other; corners and ends are caught.
+measure-angle-how = Press one arm, the corner, the other arm; corners and ends are caught.
+measure-shown = It shows
+measure-sides = Lengths
+measure-angles = Angles
+measure-area = Area
+measure-around = The way around
+construct = Construct
+construct-midpoint = Midpoints
+construct-perpendicular = Perpendicular bisectors
+construct-parallel = Parallels
+construct-bisector = Bisectors of the angles
+a-bisector-needs-an-angle = A bisector needs an angle: a figure with corners, or two lines that meet.
+only-straight-figures = This is constructed from lines and figures with straight sides.

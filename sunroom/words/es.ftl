@@ -832,6 +832,10 @@ chosen =
             [one] una gráfica
            *[other] { $count } gráficas
         }
+        [chart] { $count ->
+            [one] un diagrama
+           *[other] { $count } diagramas
+        }
         [note] { $count ->
             [one] una nota
            *[other] { $count } notas
@@ -874,6 +878,10 @@ chosen-yours =
         [graph] { $count ->
             [one] una gráfica tuya
            *[other] { $count } gráficas tuyas
+        }
+        [chart] { $count ->
+            [one] un diagrama tuyo
+           *[other] { $count } diagramas tuyos
         }
         [note] { $count ->
             [one] una nota de los tuyos
@@ -2229,3 +2237,41 @@ scale-number = Un número mayor que 0, como 5 o 0,5.
 scale-set = Medir así
 square-is = 1 cuadrícula = { $each } { $unit }
 a-unit-is-short = Una unidad es una línea de como mucho { $most } caracteres.
+chart = Diagrama
+chart-panel = Diagrama…
+chart-forms = Formas de diagramas
+chart-bars = Barras
+chart-stacked = Barras apiladas
+chart-lines = Líneas
+chart-scatter = Dispersión
+chart-pie = Sectores
+chart-histogram = Histograma
+chart-box = Diagrama de caja
+chart-stems = Tallo y hojas
+chart-by-rows = Las series son filas
+chart-fit = Recta de ajuste con su ecuación
+chart-follows = Sigue a su tabla cuando cambian las celdas.
+chart-alone = Su tabla ya no está: se queda como está.
+a-chart-needs-numbers = Todavía no hay números en estas celdas.
+a-pie-needs-shares = Un diagrama de sectores muestra hasta 24 partes, ninguna negativa.
+a-charts-title-is-one = El título de un diagrama es una línea de como mucho 120 caracteres.
+heard-chart = Un diagrama. { $words } De { $name }.
+cells-work-out = Una celda que empieza por = se calcula: =A2*B2, =suma(B2:B5), =promedio(B2:B5), =max(B2:B5).
+measure = Medir
+measure-nothing = Nada
+measure-distance = Distancia
+measure-angle = Ángulo
+measure-distance-how = Pulsa dos puntos o arrastra de uno a otro; las esquinas y los extremos se atrapan.
+measure-angle-how = Pulsa un lado, el vértice y el otro lado; las esquinas y los extremos se atrapan.
+measure-shown = Muestra
+measure-sides = Longitudes
+measure-angles = Ángulos
+measure-area = Área
+measure-around = Perímetro
+construct = Construir
+construct-midpoint = Puntos medios
+construct-perpendicular = Mediatrices
+construct-parallel = Paralelas
+construct-bisector = Bisectrices
+a-bisector-needs-an-angle = Una bisectriz necesita un ángulo: una figura con vértices o dos rectas que se cortan.
+only-straight-figures = Esto se construye con rectas y figuras de lados rectos.

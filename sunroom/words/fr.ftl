@@ -832,6 +832,10 @@ chosen =
             [one] un graphique
            *[other] { $count } graphiques
         }
+        [chart] { $count ->
+            [one] un diagramme
+           *[other] { $count } diagrammes
+        }
         [note] { $count ->
             [one] une note
            *[other] { $count } notes
@@ -874,6 +878,10 @@ chosen-yours =
         [graph] { $count ->
             [one] un de vos graphiques
            *[other] { $count } de vos graphiques
+        }
+        [chart] { $count ->
+            [one] un de vos diagrammes
+           *[other] { $count } de vos diagrammes
         }
         [note] { $count ->
             [one] une note à vous
@@ -2229,3 +2237,41 @@ scale-number = Un nombre plus grand que 0, comme 5 ou 0,5.
 scale-set = Mesurer ainsi
 square-is = 1 carreau = { $each } { $unit }
 a-unit-is-short = Une unité tient sur une ligne d’au plus { $most } caractères.
+chart = Diagramme
+chart-panel = Diagramme…
+chart-forms = Formes de diagrammes
+chart-bars = Barres
+chart-stacked = Barres empilées
+chart-lines = Courbes
+chart-scatter = Nuage de points
+chart-pie = Secteurs
+chart-histogram = Histogramme
+chart-box = Boîte à moustaches
+chart-stems = Tige et feuille
+chart-by-rows = Les séries sont des lignes
+chart-fit = Droite d’ajustement avec son équation
+chart-follows = Il suit son tableau quand les cellules changent.
+chart-alone = Son tableau n’est plus là : il reste tel quel.
+a-chart-needs-numbers = Il n’y a pas encore de nombres dans ces cellules.
+a-pie-needs-shares = Un diagramme en secteurs montre jusqu’à 24 parts, aucune négative.
+a-charts-title-is-one = Le titre d’un diagramme tient sur une ligne de 120 caractères au plus.
+heard-chart = Un diagramme. { $words } De { $name }.
+cells-work-out = Une cellule qui commence par = est calculée : =A2*B2, =somme(B2:B5), =moyenne(B2:B5), =max(B2:B5).
+measure = Mesurer
+measure-nothing = Rien
+measure-distance = Distance
+measure-angle = Angle
+measure-distance-how = Appuyez sur deux points ou glissez de l’un à l’autre ; coins et bouts sont attrapés.
+measure-angle-how = Appuyez sur un côté, le sommet, l’autre côté ; coins et bouts sont attrapés.
+measure-shown = Il montre
+measure-sides = Longueurs
+measure-angles = Angles
+measure-area = Aire
+measure-around = Périmètre
+construct = Construire
+construct-midpoint = Milieux
+construct-perpendicular = Médiatrices
+construct-parallel = Parallèles
+construct-bisector = Bissectrices
+a-bisector-needs-an-angle = Une bissectrice demande un angle : une figure à sommets, ou deux droites qui se coupent.
+only-straight-figures = Cela se construit à partir de droites et de figures à côtés droits.

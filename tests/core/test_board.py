@@ -14,6 +14,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import (
     Board,
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     History,
@@ -37,6 +38,7 @@ from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
     ChangeTable,
+    Construct,
     CopyPage,
     CropPicture,
     DrawFigure,
@@ -47,11 +49,13 @@ from sunroom.core.board.requests import (
     EditText,
     GoneError,
     Label,
+    MeasureItems,
     MoveEnds,
     PutBay,
     Redo,
     RubItems,
     SetCell,
+    SetChart,
     SetGraph,
     SetMaths,
     SetTable,
@@ -191,13 +195,41 @@ class Steps(TestCase):
         led = CardItem(id="card-001", of="link", title="Dials", address="https://dials.example")
         formula = FormulaItem(id="formula-2", formula="x^2", size=24, colour="#16222b")
         graph = GraphItem(id="graph-01", width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=())
-        board = apply(board, AddItems(PAGE, (shown, led, formula, graph)))
+        chart = ChartItem(id="chart-01", form="bars", width=300, height=200, columns=1, cells=("1",))
+        board = apply(board, AddItems(PAGE, (shown, led, formula, graph, chart)))
+        pie = SetChart(PAGE, "chart-01", "pie")
+        straight = ShapeItem(
+            id="shape-09",
+            figure="line",
+            points=((0, 0), (60, 0)),
+            closed=False,
+            curved=False,
+            colour="#16222b",
+            width=2,
+        )
+        board = apply(board, AddItems(PAGE, (straight,)))
+        measured = MeasureItems(PAGE, ("shape-09",), ("sides",))
+        middle = Construct(PAGE, ("shape-09",), "midpoint", "made-0001")
         crop = CropPicture(PAGE, "shown-01", (0.5, 0.0, 1.0, 1.0))
         swap = SwapPicture(PAGE, "shown-01", "picture-2", 1.4)
         card = EditCard(PAGE, "card-001", "Sundials", "https://dials.example/noon")
         cubed = EditFormula(PAGE, "formula-2", "x^3")
         drawn = SetGraph(PAGE, "graph-01", Ranges(-2, 2, -2, 2), (GraphLine("x^2", "#1f5fa8"),))
-        for request in (drawn, cubed, cell, wider, titled, bay, DropBay(PAGE, "bay-0001"), crop, swap, card):
+        for request in (
+            pie,
+            measured,
+            middle,
+            drawn,
+            cubed,
+            cell,
+            wider,
+            titled,
+            bay,
+            DropBay(PAGE, "bay-0001"),
+            crop,
+            swap,
+            card,
+        ):
             asked[type(request)] = (request, resolve(board, request, "seat-a", 1, typesetter))
         typed = apply(board, asked[Typeset][1])
         boards = {AsWritten: typed, EditText: typed}

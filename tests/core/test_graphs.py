@@ -13,10 +13,11 @@ from sunroom.core.board import Board, GraphItem, PageHead, apply, invert, resolv
 from sunroom.core.board.items import check_item, graph_drawn
 from sunroom.core.board.requests import TransformItems, work
 from sunroom.core.board.steps import AddItems, AddPage
+from sunroom.core.drawn import path_lines
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.maths.curves import Ranges, curve, letters_of, read_curve, variable_of
-from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph, path_lines
+from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph
 from tests import strategies as make
 
 WINDOW = Ranges(-6.0, 6.0, -4.0, 4.0)

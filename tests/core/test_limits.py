@@ -11,6 +11,7 @@ import numpy as np
 
 from sunroom.core.board import (
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -76,6 +77,7 @@ FORMULA = FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b")
 GRAPH = GraphItem(
     id="graph-01", width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=(GraphLine("x", "#1f5fa8"),)
 )
+CHART = ChartItem(id="chart-01", form="bars", width=300, height=200, columns=2, cells=("a", "1"))
 PICTURE = PictureItem(id="pict-001", picture="picture-1", width=80, height=60)
 FIGURE = DrawFigure(PAGE, "figure-1", "star", 0, 0, 90, 90, "#16222b", 2.0)
 
@@ -89,7 +91,7 @@ BAD_ITEMS: list[tuple[Any, dict[str, list[Any]]]] = [
             "ink": [(INK,) * (MAX_INNER_INK + 1), (msgspec.structs.replace(INK, width=NAN),)]}),
     (SHAPE, {"points": [(), ((0, 0),), ((NAN, 0), (1, 1)), ((0, 0),) * (MAX_FIGURE_POINTS + 1)],
              "parts": [(1, 1), (3,), (2, 2)], "fill": ["blue"], "text": ["x" * 3_000, "a\x07"], "size": [NAN],
-             "holds": [("x", ""), ("", "a b c d e f")], "width": [NAN], "opacity": [2]}),
+             "holds": [("x", ""), ("", "a b c d e f")], "width": [NAN], "opacity": [2], "measured": [("sides", "sides")]}),
     (NOTE, {"text": ["x" * 9_000, "a\x00"], "width": [5, NAN], "height": [9_999], "colour": [""]}),
     (TABLE, {"columns": [(), (1,), (NAN,), (60,) * 80], "rows": [(), (9_999,)], "cells": [(), ("a", "b"), ("x" * 9_000,)],
              "size": [0]}),
@@ -97,6 +99,8 @@ BAD_ITEMS: list[tuple[Any, dict[str, list[Any]]]] = [
             "file": ["medium-01", "../etc"], "width": [5, NAN], "height": [9_999]}),
     (FORMULA, {"formula": ["", "  ", "a\x00b", "x" * 1_001], "size": [0, NAN, 9_000], "colour": ["red"],
                "ink": [(INK,) * (MAX_INNER_INK + 1), (msgspec.structs.replace(INK, width=NAN),)]}),
+    (CHART, {"width": [5, NAN, 9_000], "height": [0], "columns": [0, 3, 99], "cells": [("a",), ("a\x00", "1"), ("x" * 9_000, "1"), ("1",) * 2_000],
+             "table": ["x"], "title": ["x" * 200, "a\nb", "a\x00"], "colour": ["red"]}),
     (GRAPH, {"width": [5, NAN, 9_000], "height": [0], "ranges": [Ranges(1, 1, 0, 1), Ranges(2, 1, 0, 1), Ranges(NAN, 1, 0, 1), Ranges(0, 1e9, 0, 1)],
              "lines": [(GraphLine("x", "#1f5fa8"),) * 9, (GraphLine("", "#1f5fa8"),), (GraphLine("x", "blue"),), (GraphLine("x", "#1f5fa8", NAN),)],
              "letters": [(GraphLetter("a", NAN),), (GraphLetter("", 1.0),), (GraphLetter("a", 1.0),) * 9], "colour": [""]}),

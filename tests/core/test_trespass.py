@@ -19,6 +19,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import (
     Board,
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -39,6 +40,7 @@ from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
     ChangeTable,
+    Construct,
     CopyPage,
     CropPicture,
     DrawFigure,
@@ -50,11 +52,13 @@ from sunroom.core.board.requests import (
     GoneError,
     Label,
     Link,
+    MeasureItems,
     MoveEnds,
     Plain,
     PutBay,
     RubItems,
     SetCell,
+    SetChart,
     SetGraph,
     SetMaths,
     SetTable,
@@ -115,7 +119,20 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
     }  # fmt: skip
     match draw(
         st.sampled_from(
-            ["ink", "text", "shape", "line", "line", "table", "picture", "card", "formula", "graph", "other"]
+            [
+                "ink",
+                "text",
+                "shape",
+                "line",
+                "line",
+                "table",
+                "picture",
+                "card",
+                "formula",
+                "graph",
+                "chart",
+                "other",
+            ]
         )
     ):
         case "ink":
@@ -135,6 +152,11 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
             return CardItem(of="link", title="noon", address="https://dials.example", **common)
         case "graph":
             return GraphItem(width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=(), **common)
+        case "chart":
+            followed = draw(st.sampled_from(IDS))
+            return ChartItem(
+                form="bars", width=300, height=200, columns=1, cells=("1",), table=followed, **common
+            )
         case "formula":
             return FormulaItem(
                 formula="x^2", size=24, colour="#16222b", width=1.0, height=1.0, ink=inner, **common
@@ -228,6 +250,12 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return EditCard(page, one(CardItem), "Mine now", "https://elsewhere.example")
         case 35:
             return SetGraph(page, one(GraphItem), Ranges(-1, 1, -1, 1), ())
+        case 36:
+            return SetChart(page, one(ChartItem), "pie")
+        case 37:
+            return MeasureItems(page, (one(ShapeItem),), ("sides",))
+        case 38:
+            return Construct(page, (one(ShapeItem),), "midpoint", item_id)
         case 33:
             return EditFormula(page, one(FormulaItem), "x^3")
         case 34:
@@ -268,7 +296,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(36)
+KINDS = range(39)
 #: Scenes in which something must be allowed are looked for so often.
 TRIES = 8
 
@@ -325,7 +353,11 @@ def may_change(actor: Actor, item: Item, facts: Facts) -> bool:
 
 
 def only_followed(before: Item, after: Item | None, was: Board, now: Board, page: str) -> bool:
-    """Whether a line is the same but for running to where what it holds has gone."""
+    """Whether a line is the same but for running to where what it holds has gone, or a chart but for its table's numbers."""
+    if isinstance(before, ChartItem) and isinstance(after, ChartItem):
+        table = was.pages[page].items.get(before.table) != now.pages[page].items.get(before.table)
+        new = {"cells": after.cells, "columns": after.columns, "chart": after.chart}
+        return table and not before.locked and msgspec.structs.replace(before, **new) == after
     if not isinstance(before, ShapeItem) or not isinstance(after, ShapeItem) or not any(before.holds):
         return False
     if before.locked:

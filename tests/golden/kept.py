@@ -17,6 +17,7 @@ import numpy as np
 
 from sunroom.core.board import (
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -41,12 +42,14 @@ from sunroom.core.board.steps import (
     RemovePage,
     ReplaceItems,
 )
+from sunroom.core.drawn import Drawn, DrawnText, Patch
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import Lesson
 from sunroom.core.lesson.state import Check, Countdown, Plan
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import AxisNumber, GraphLetter, GraphLine, GraphPaths
 from sunroom.core.pens import Facts, PassedPen
+from sunroom.core.sentences import Sentence
 from sunroom.core.text import Span
 from sunroom.core.text.layout import Line, Run
 
@@ -163,6 +166,32 @@ GRAPHS = (
 )  # fmt: skip
 
 
+CHARTS = (
+    AddItems(
+        "page-002",
+        (
+            ChartItem(
+                id="chart-01", z=12.0, form="scatter", width=440.0, height=320.0, columns=2, cells=("h", "s", "1", "2.14"), table="table-01",
+                title="Shadows", by_rows=True, fit=True, colour="#1f5fa8",
+                chart=Drawn((Patch("M0 0L10 0", "#e0a021", "#16222b", 1.5),), (DrawnText("h", 1.5, 2.5, 13.0, "#16222b"),), None),
+            ),
+            ShapeItem(
+                id="shape-02", z=13.0, figure="line", points=((0.0, 0.0), (90.0, 0.0)), closed=False, curved=False, colour="#16222b", width=2,
+                measured=("sides", "angles"), measures=Drawn((), (DrawnText("2.4 cm", 1.0, 2.0, 15.0, "#16222b"),), None),
+            ),
+        ),
+    ),
+    ChangeItems(
+        "page-002",
+        (
+            Change(id="chart-01", width=300.0, height=200.0, chart=Drawn((), (), Sentence("a-chart-needs-numbers"))),
+            Change(id="shape-02", measured=(), measures=None),
+        ),
+    ),
+    ChangePage(PageHead("page-002", paper=Paper(each=2.5, unit="m"))),
+)  # fmt: skip
+
+
 def main() -> None:
     from sunroom.core.formats.kept import VERSIONS
 
@@ -171,6 +200,7 @@ def main() -> None:
     _write(f"kept-{version}-cards", {"step": CARDS})
     _write(f"kept-{version}-formulas", {"step": FORMULAS})
     _write(f"kept-{version}-graphs", {"step": GRAPHS})
+    _write(f"kept-{version}-charts", {"step": CHARTS})
 
 
 def _write(name: str, kinds: Mapping[str, Sequence[Any]]) -> None:

@@ -31,6 +31,7 @@ from sunroom.core.board.steps import (
     RemoveItems,
     RemovePage,
 )
+from sunroom.core.drawn import DrawnText, Patch
 from sunroom.core.formats.kept import (
     SNAPSHOT_VERSION,
     VERSIONS,
@@ -380,8 +381,10 @@ class Versions(TransactionTestCase):
             "Affine": ["a", "b", "c", "d", "e", "f"],
             "Run": ["face", "text", "x", "width", "size", "rise", "underline", "strike", "link"],
             "Line": ["runs", "baseline", "width"],
+            "Patch": ["path", "fill", "line", "width"],
+            "DrawnText": ["text", "x", "y", "size", "colour"],
         }
-        for kind in (Box, Affine, Run, Line):
+        for kind in (Box, Affine, Run, Line, Patch, DrawnText):
             fields = msgspec.structs.fields(kind)
             then = order.pop(kind.__name__)
             self.assertEqual([field.name for field in fields][: len(then)], then)

@@ -1,6 +1,6 @@
 /** Boxes in board units, and the box of each kind of item; twin of item_box in sunroom/core/board/items.py. */
 import { headReach, nibReach } from '../ink/outline'
-import type { Item } from '../wire/generated'
+import type { Item, ShapeItem } from '../wire/generated'
 import { growth, isUpright, linesOf } from './place'
 
 export interface Box {
@@ -14,7 +14,21 @@ export function itemBox(item: Item): Box {
   const box = pointsBox(linesOf(item).flat())
   if (isUpright(item) || item.kind === 'picture') return box
   const width = item.kind === 'ink' ? nibReach(item.nib, item.width) * growth(item.map) : item.width / 2
-  return grown(box, width + headReach(item.ends, item.width))
+  const whole = grown(box, width + headReach(item.ends, item.width))
+  return item.kind === 'shape' && item.measures ? withWords(whole, item) : whole
+}
+
+/** The box with the words beside a figure. */
+function withWords(box: Box, { x, y, measures }: ShapeItem): Box {
+  return (measures?.labels ?? []).reduce((all, [text, left, foot, size]) => {
+    const words = {
+      minX: x + left,
+      minY: y + foot - size,
+      maxX: x + left + 0.7 * size * text.length,
+      maxY: y + foot + 0.3 * size,
+    }
+    return union([all, words])!
+  }, box)
 }
 
 function pointsBox(points: [number, number][]): Box {

@@ -15,7 +15,7 @@ import {
   STRIKE,
   UNDERLINE,
 } from '../wire/generated'
-import type { CardItem, FormulaItem, GraphItem, Line, NoteItem, TableItem } from '../wire/generated'
+import type { CardItem, Drawn, FormulaItem, GraphItem, Line, NoteItem, TableItem } from '../wire/generated'
 import { ownSize } from './place'
 const LINK_COLOUR = '#1f5fa8'
 const NOTE_INK = '#16222b'
@@ -125,6 +125,26 @@ export function drawGraph(context: CanvasRenderingContext2D, { drawn, lines, col
   context.fillStyle = colour
   context.font = `${GRAPH_LABEL}px "sans"`
   for (const [text, x, y] of drawn.labels) context.fillText(text, x, y)
+}
+
+/** What the server has drawn: patches in their order, then words. */
+export function drawDrawn(context: CanvasRenderingContext2D, { patches, labels }: Drawn): void {
+  context.lineCap = context.lineJoin = 'round'
+  context.save()
+  context.scale(1 / PATH_UNITS, 1 / PATH_UNITS)
+  for (const [path, fill, line, width] of patches) {
+    context.fillStyle = fill
+    context.strokeStyle = line
+    context.lineWidth = width * PATH_UNITS
+    if (fill) context.fill(outlineOf(path))
+    if (width) context.stroke(outlineOf(path))
+  }
+  context.restore()
+  for (const [text, x, y, size, colour] of labels) {
+    context.fillStyle = colour
+    context.font = `${size}px "sans"`
+    context.fillText(text, x, y)
+  }
 }
 
 const outlines = new Map<string, Path2D>()

@@ -4,7 +4,7 @@ import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/out
 import type { Samples } from '../ink/samples'
 import type { Affine, Dash, Ends, InkItem, Item, Nib, PictureItem, ShapeItem } from '../wire/generated'
 import { samplesOf } from '../ink/samples'
-import { drawCard, drawFormula, drawGraph, drawLines, drawNote, drawTable } from './draw-words'
+import { drawCard, drawDrawn, drawFormula, drawGraph, drawLines, drawNote, drawTable } from './draw-words'
 import { drawFinely } from './finer'
 import { pictureOf } from './pictures'
 import { growth, isPlain, linesOf, partsOf, placement, pointOf } from './place'
@@ -136,6 +136,8 @@ export function drawItem(context: CanvasRenderingContext2D, item: Item): void {
       return inPlace(context, placement(item), () => drawCard(context, item))
     case 'formula':
       return inPlace(context, placement(item), () => drawFormula(context, item))
+    case 'chart':
+      return inPlace(context, placement(item), () => item.chart && drawDrawn(context, item.chart))
     case 'graph':
       return inPlace(context, placement(item), () => drawGraph(context, item))
     case 'picture':
@@ -204,6 +206,8 @@ function drawShape(context: CanvasRenderingContext2D, item: ShapeItem): void {
   drawHeads(context, item.ends, linesOf(item), item.colour, item.width)
   context.globalAlpha /= item.opacity
   if (item.lines.length) drawLabel(context, item)
+  const { measures } = item
+  if (measures) inPlace(context, [1, 0, 0, 1, item.x, item.y], () => drawDrawn(context, measures))
 }
 
 /** Ink thinner than this on the screen shows no pressure: a plain line of few points looks the same. */

@@ -38,6 +38,8 @@ export function sketchOf(drawn: DrawFigure): ShapeItem {
     size: 22,
     lines: [],
     holds: drawn.holds,
+    measured: [],
+    measures: null,
     ink: [],
   }
 }

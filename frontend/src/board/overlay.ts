@@ -188,6 +188,21 @@ export class Overlay {
     drawInstrument(this.#context, this.#scale, lying, measure, look)
   }
 
+  /** Places that something is measured between. */
+  places(places: Point[]): void {
+    const context = this.#context
+    context.strokeStyle = context.fillStyle = SELECTED_COLOUR
+    context.lineWidth = 1.6 / this.#scale
+    context.beginPath()
+    for (const [x, y] of places) context.lineTo(x, y)
+    context.stroke()
+    for (const [x, y] of places) {
+      context.beginPath()
+      context.arc(x, y, 5 / this.#scale, 0, 2 * Math.PI)
+      context.fill()
+    }
+  }
+
   frame(box: Box, margin = 0): void {
     const context = this.#context
     context.beginPath()

@@ -55,16 +55,20 @@ export function carried<T extends Item>(item: T, along: Affine): T {
   return { ...item, map: [a, b, c, d], x, y }
 }
 
-export type Upright = Extract<Item, { kind: 'text' | 'note' | 'table' | 'card' | 'formula' | 'graph' }>
+export type Upright = Extract<
+  Item,
+  { kind: 'text' | 'note' | 'table' | 'card' | 'formula' | 'graph' | 'chart' }
+>
 
 /** Kinds that are there to be read: they keep their proportions and are never mirrored. */
 export function isUpright(item: Item): item is Upright {
-  return ['text', 'note', 'table', 'card', 'formula', 'graph'].includes(item.kind)
+  return ['text', 'note', 'table', 'card', 'formula', 'graph', 'chart'].includes(item.kind)
 }
 
 /** Width and height in the item's own space. */
 export function ownSize(item: Upright): [number, number] {
-  if (item.kind === 'note' || item.kind === 'card' || item.kind === 'graph') return [item.width, item.height]
+  if (item.kind === 'note' || item.kind === 'card' || item.kind === 'graph' || item.kind === 'chart')
+    return [item.width, item.height]
   if (item.kind === 'formula') return [item.width * item.size, item.height * item.size]
   if (item.kind === 'table') return [sum(item.columns), sum(item.rows)]
   const width = Math.max(0, ...item.lines.map((line) => line[2]))

@@ -175,6 +175,11 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     case 'Escape':
       // An open panel closes by it, even when what was pressed in it has given the focus back to the board.
       if (document.querySelector(':popover-open')) return false
+      if (session.tools.measuringAt.length) {
+        session.tools.measuringAt = []
+        surface.redrawOver()
+        return true
+      }
       if (surface.gestures.busy) surface.gestures.giveUp()
       else if (!surface.gestures.crosshair.giveUp()) session.selection.choose([])
       return true

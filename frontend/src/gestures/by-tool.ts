@@ -12,6 +12,7 @@ import { LineEndGesture } from './line-gestures'
 import { InkGesture } from './ink-gesture'
 import { SetDownGesture, ShapeGesture, TextGesture } from './make-gestures'
 import { topmost } from '../board/hit'
+import { MeasureGesture } from './measure-gesture'
 import { SelectGesture } from './select-gestures'
 import { EraserGesture, HandGesture, PointerGesture } from './tool-gestures'
 
@@ -34,7 +35,13 @@ const MOVE: Meaning = { begin: (canvas) => new HandGesture(canvas) }
 
 const BY_TOOL: Record<Tool, Meaning> = {
   hand: MOVE,
-  ruler: MOVE,
+  ruler: {
+    begin: (canvas) => {
+      const { tools, rights } = canvas.session
+      if (tools.measuring && rights.may('add_shape')) return new MeasureGesture(canvas)
+      return new HandGesture(canvas)
+    },
+  },
   bring: MOVE,
   pen: { needs: 'add_ink', begin: (canvas) => new InkGesture(canvas, 'pen') },
   highlight: { needs: 'add_ink', begin: (canvas) => new InkGesture(canvas, 'highlight') },

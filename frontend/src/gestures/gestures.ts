@@ -77,6 +77,8 @@ export class Gestures {
       drawChosen(this.#canvas, overlay, free)
     }
     const { tools } = session
+    if (tools.measuringAt.length && tools.tool === 'ruler' && !this.#current)
+      overlay.places(tools.measuringAt)
     if (tools.tool === 'eraser' && this.#hover && !this.#current) {
       overlay.eraser(this.#hover, EraserGesture.radius(this.#canvas.view.scale))
     }

@@ -44,10 +44,22 @@ export function copied(): Copied {
 export function copiesOf(items: Item[], dx: number, dy: number): Item[] {
   const groups = new Map<string, string>()
   const inOrder = items.toSorted((a, b) => a.z - b.z)
+  const ids = new Map(items.map(({ id }) => [id, newId()]))
   return inOrder.map((item) => {
     if (item.group && !groups.has(item.group)) groups.set(item.group, newId())
     const group = groups.get(item.group) ?? ''
-    return { ...item, id: newId(), x: item.x + dx, y: item.y + dy, z: 0, group, locked: false, pinned: false }
+    // A chart that is copied with its table follows the copy.
+    if (item.kind === 'chart') item = { ...item, table: ids.get(item.table) ?? item.table }
+    return {
+      ...item,
+      id: ids.get(item.id)!,
+      x: item.x + dx,
+      y: item.y + dy,
+      z: 0,
+      group,
+      locked: false,
+      pinned: false,
+    }
   })
 }
 

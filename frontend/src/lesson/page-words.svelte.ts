@@ -144,6 +144,8 @@ function thingInWords(item: Exclude<Item, { kind: 'ink' }>, name: string): strin
       return t('heard-formula', { words: item.formula, name })
     case 'graph':
       return t('heard-graph', { words: item.lines.map(({ formula }) => formula).join('; '), name })
+    case 'chart':
+      return t('heard-chart', { words: item.title, name })
     case 'card':
       return t('heard-card', { words: item.title, what: item.of, name })
     case 'picture':

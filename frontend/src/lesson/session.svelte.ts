@@ -28,6 +28,7 @@ import { Attention } from './attention.svelte'
 import { BoardCopy } from './board-copy.svelte'
 import { Cards } from './cards.svelte'
 import { Formulas } from './formulas.svelte'
+import { Charts } from './charts.svelte'
 import { Graphs } from './graphs.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
@@ -67,6 +68,7 @@ export class Session implements Inside {
   })
   readonly cards = new Cards(this)
   readonly formulas = new Formulas(this)
+  readonly charts = new Charts(this)
   readonly graphs = new Graphs(this)
   readonly call: Call
   readonly asYouGo = new AsYouGo(this, this.selection, this.chosen)

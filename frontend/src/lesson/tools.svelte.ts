@@ -140,6 +140,9 @@ export class Tools {
   shape = $state({ ...FIRST_SHAPE })
   /** After a figure comes another one. */
   drawsOn = $state(false)
+  /** What is measured by pressing places, and those that were pressed. */
+  measuring = $state<'' | 'distance' | 'angle'>('')
+  measuringAt = $state.raw<[number, number][]>([])
   pointWith = $state<PointWith>('light')
   /** The tools that stand on the rack, in their order. */
   rack = $state.raw<Tool[]>([...ALL_TOOLS])

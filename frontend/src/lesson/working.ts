@@ -75,6 +75,8 @@ export function lineMarks(by: string, lines: WorkingLine[], checked: LineChecked
         size: 22,
         lines: [],
         holds: ['', ''],
+        measured: [],
+        measures: null,
         ink: [],
       },
     ]

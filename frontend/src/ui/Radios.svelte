@@ -18,14 +18,16 @@
   }
   let { label, options, name, taken, ontake, look, hint, colour, face, width }: Props = $props()
   const group = $props.id()
-  let whole: HTMLElement
+  let whole: HTMLElement | null
 
   // A press of the pointer leaves the arrow keys to the board; who comes by the keyboard stays among the buttons.
   async function take(option: T) {
     ontake(option)
     await tick()
     // What is not granted, or not yet, is not shown as taken.
-    for (const [i, input] of whole.querySelectorAll('input').entries()) input.checked = taken(options[i]!)
+    // What was taken may have closed the panel that they stood in.
+    for (const [i, input] of whole?.querySelectorAll('input').entries() ?? [])
+      input.checked = taken(options[i]!)
   }
 </script>
 
@@ -106,7 +108,7 @@
   }
   .pictures {
     display: grid;
-    grid-template-columns: repeat(6, 92px);
+    grid-template-columns: repeat(var(--columns, 6), 92px);
     gap: 4px;
   }
   .pictures label {

@@ -9,14 +9,17 @@ export type InstrumentKind = 'ruler' | 'protractor' | 'square_45' | 'square_60' 
 export type FigureKind = 'line' | 'rectangle' | 'square' | 'rounded' | 'ellipse' | 'circle' | 'triangle' | 'right_triangle' | 'parallelogram' | 'rhombus' | 'trapezium' | 'pentagon' | 'hexagon' | 'polygon' | 'star' | 'heart' | 'arc' | 'brace' | 'axis' | 'axes' | 'number_line' | 'tick' | 'cross' | 'elbow' | 'curve' | 'polyline'
 export type Arrangement = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spread_across' | 'spread_down' | 'front' | 'forward' | 'backward' | 'back' | 'group' | 'ungroup' | 'lock' | 'unlock' | 'pin' | 'unpin'
 export type Listing = 'none' | 'bullets' | 'numbers'
+export type ChartForm = 'bars' | 'stacked' | 'lines' | 'scatter' | 'pie' | 'histogram' | 'box' | 'stems'
+export type Construction = 'midpoint' | 'perpendicular' | 'parallel' | 'bisector'
 export type Counted = 'numbers' | 'pi' | 'degrees'
+export type Measured = 'sides' | 'angles' | 'area' | 'around'
 export type OfferKind = 'value' | 'decimal' | 'simplified' | 'expanded' | 'factored' | 'solved' | 'steps' | 'derived' | 'integrated' | 'quantity' | 'balanced' | 'mass' | 'said'
 export type LineVerdict = 'first' | 'follows' | 'does_not' | 'cannot_tell'
 export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
-export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem
+export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem | ChartItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | SetChart | MeasureItems | Construct | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | SetVoices | SetCaller | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | Lay | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Pong | Goodbye
@@ -259,6 +262,9 @@ export interface Change {
   lines?: Line[]
   height?: number
   drawn?: GraphPaths
+  chart?: Drawn
+  measured?: Measured[]
+  measures?: Drawn | null
   points?: ([number, number])[]
   holds?: [string, string]
 }
@@ -285,6 +291,31 @@ export interface ChangeTable {
   at?: number
 }
 
+export interface ChartItem {
+  kind: 'chart'
+  id: string
+  x: number
+  y: number
+  map: [number, number, number, number]
+  z: number
+  group: string
+  by: string
+  at_ms: number
+  locked: boolean
+  pinned: boolean
+  form: ChartForm
+  width: number
+  height: number
+  columns: number
+  cells: string[]
+  table: string
+  title: string
+  by_rows: boolean
+  fit: boolean
+  colour: string
+  chart: Drawn | null
+}
+
 export interface Check {
   id: string
   question: string
@@ -303,6 +334,14 @@ export interface CheckAnswers {
 export interface ClearPointers {
   type: 'clear_pointers'
   everyone: boolean
+}
+
+export interface Construct {
+  step: 'construct'
+  page: string
+  ids: string[]
+  what: Construction
+  id: string
 }
 
 export interface CopyPage {
@@ -371,6 +410,14 @@ export interface DrawingSubject {
   name: string
   drawings: string[]
 }
+
+export interface Drawn {
+  patches: Patch[]
+  labels: DrawnText[]
+  problem: Sentence | null
+}
+
+export type DrawnText = [text: string, x: number, y: number, size: number, colour: string]
 
 export interface DropBay {
   step: 'drop_bay'
@@ -886,6 +933,13 @@ export interface Me {
   rooms: RoomCard[]
 }
 
+export interface MeasureItems {
+  step: 'measure_items'
+  page: string
+  ids: string[]
+  what?: Measured[]
+}
+
 export interface MediumTaken {
   id: string
   of: 'link' | 'sound' | 'video'
@@ -1032,6 +1086,8 @@ export interface PassedPen {
   seat: string
   until_ms: number | null
 }
+
+export type Patch = [path: string, fill: string, line: string, width: number]
 
 export interface PauseLesson {
   command: 'pause_lesson'
@@ -1353,6 +1409,16 @@ export interface SetCell {
   text: string
 }
 
+export interface SetChart {
+  step: 'set_chart'
+  page: string
+  id: string
+  form: ChartForm
+  title: string
+  by_rows: boolean
+  fit: boolean
+}
+
 export interface SetCountdown {
   command: 'set_countdown'
   seconds: number
@@ -1458,6 +1524,8 @@ export interface ShapeItem {
   lines: Line[]
   holds: [string, string]
   ink: InkItem[]
+  measured: Measured[]
+  measures: Drawn | null
 }
 
 export interface ShareCheck {

@@ -2,6 +2,7 @@
 
 export interface Words {
   'a-bays-title-is-one': { title: string | number }
+  'a-bisector-needs-an-angle': null
   'a-board-has-at-most': { pages: string | number }
   'a-board-has-between-1': { pages: string | number }
   'a-board-keeps-at-least': null
@@ -10,6 +11,8 @@ export interface Words {
   'a-bright-board-for-a': null
   'a-card-leads-to-one': null
   'a-character-is-between-1': { strokes: string | number }
+  'a-chart-needs-numbers': null
+  'a-charts-title-is-one': null
   'a-code-has-to-letters': { codelength: string | number; codelength2: string | number }
   'a-colour-is-written-as': null
   'a-copy-of-this-page': null
@@ -51,6 +54,7 @@ export interface Words {
   'a-password-has-at-most': { password: string | number }
   'a-pen-is-passed-for': { penminutes: string | number }
   'a-picture-of-the-board': null
+  'a-pie-needs-shares': null
   'a-plan-has-up-to': { plannedpages: string | number }
   'a-point-is-not-finite': null
   'a-point-solves-only-one': { where: string | number }
@@ -239,11 +243,27 @@ export interface Words {
   'card-title': null
   'card-untitled': null
   'card-video': null
+  'cells-work-out': null
   'centre': null
   'change': null
   'change-pen': null
   'change-the-link': null
   'change-the-password': null
+  'chart': null
+  'chart-alone': null
+  'chart-bars': null
+  'chart-box': null
+  'chart-by-rows': null
+  'chart-fit': null
+  'chart-follows': null
+  'chart-forms': null
+  'chart-histogram': null
+  'chart-lines': null
+  'chart-panel': null
+  'chart-pie': null
+  'chart-scatter': null
+  'chart-stacked': null
+  'chart-stems': null
   'chat': null
   'check-asking': null
   'check-devices': null
@@ -303,6 +323,11 @@ export interface Words {
   'come-in-with-voice': null
   'come-into-the-room-first': null
   'come-into-the-room-first-2': null
+  'construct': null
+  'construct-bisector': null
+  'construct-midpoint': null
+  'construct-parallel': null
+  'construct-perpendicular': null
   'copied': null
   'copied-to-paste': null
   'copy': null
@@ -635,6 +660,7 @@ export interface Words {
   'has-a-pen': null
   'has-not-let-you-in': { tutor: string | number }
   'heard-card': { name: string | number; what: string | number; words: string | number }
+  'heard-chart': { name: string | number; words: string | number }
   'heard-figure': { figure: string | number; name: string | number; words: string | number }
   'heard-formula': { name: string | number; words: string | number }
   'heard-graph': { name: string | number; words: string | number }
@@ -853,6 +879,17 @@ export interface Words {
   'many-files-are-being-made': null
   'mark-on-board': null
   'may-change-answer': null
+  'measure': null
+  'measure-angle': null
+  'measure-angle-how': null
+  'measure-angles': null
+  'measure-area': null
+  'measure-around': null
+  'measure-distance': null
+  'measure-distance-how': null
+  'measure-nothing': null
+  'measure-shown': null
+  'measure-sides': null
   'microphone-busy': null
   'microphone-gone': null
   'microphone-off': null
@@ -984,6 +1021,7 @@ export interface Words {
   'onlooker': null
   'onlookers-look-and-nothing-is': null
   'only-a-student-who-is': null
+  'only-straight-figures': null
   'only-the-chosen': { count: string | number }
   'only-the-person-who-started': null
   'only-the-rooms-tutor-can': null

@@ -3,6 +3,7 @@
 from sunroom.core.board.history import History
 from sunroom.core.board.items import (
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -21,6 +22,7 @@ from sunroom.core.board.steps import Step, apply, invert, remaining
 __all__ = [
     "Board",
     "CardItem",
+    "ChartItem",
     "FormulaItem",
     "GraphItem",
     "History",

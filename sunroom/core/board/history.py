@@ -6,7 +6,7 @@ from typing import Any, Literal
 
 import msgspec
 
-from sunroom.core.board.items import Item, TableItem
+from sunroom.core.board.items import ChartItem, Item, TableItem
 from sunroom.core.board.pages import Bay, Board, PageHead
 from sunroom.core.board.steps import Change, ChangeItems, ChangePage, ReplaceItems, Step, remaining, weight
 
@@ -133,6 +133,8 @@ def _words_back(board: Board, back: ReplaceItems, given: ReplaceItems) -> Replac
     new = []
     for before in back.items:
         now, mine = items.get(before.id), were_given.get(before.id)
+        if now is None and isinstance(before, ChartItem):
+            continue  # it only followed its table, and has been taken off since
         if now is None or mine is None or not type(now) is type(mine) is type(before):
             new.append(before)  # another thing stands in its place
         elif (item := _item_back(now, before, mine)) is not None:

@@ -10,6 +10,9 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
+from sunroom.core.data.cells import shown_cells
+from sunroom.core.data.charts import ChartForm, check_title, draw_chart
+from sunroom.core.drawn import Drawn
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box, flatten_cubics
 from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
@@ -29,6 +32,7 @@ from sunroom.core.maths.setting import set_formula
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
+from sunroom.core.shapes.measures import Measured
 from sunroom.core.text import Align, Family, Line, Listing, Span, Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
 from sunroom.core.text.styles import check_spans, is_link
@@ -160,8 +164,8 @@ class NoteItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", ta
 class TableItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="table"):
     """A table: ``cells`` row by row; widths of columns and heights of rows in board units.
 
-    ``lines`` are the laid out texts of the cells in the same order, by the server; the first row is a
-    head when ``head`` is set.
+    ``lines`` are the laid out texts of the cells in the same order, by the server, of a cell that begins with = what it
+    works out to (core.data.cells); the first row is a head when ``head`` is set.
     """
 
     columns: tuple[float, ...]
@@ -179,7 +183,7 @@ class ShapeItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
     ``parts`` tells how many points belong to each of several lines (axes, a cross); empty for one.
     ``fill`` is a colour, or "" for none. ``text`` stands in its middle, laid out in ``lines`` by the
     server. ``holds`` are the items that a line's two ends hold on to, "" for none. ``ink`` are the strokes it was trued up from, placed
-    relative to this item.
+    relative to this item. ``measured`` is what it shows of itself; ``measures``, relative to its place, are the server's.
     """
 
     figure: FigureKind
@@ -198,6 +202,8 @@ class ShapeItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
     lines: tuple[Line, ...] = ()
     holds: tuple[str, str] = ("", "")
     ink: tuple[InkItem, ...] = ()
+    measured: tuple[Measured, ...] = ()
+    measures: Drawn | None = None
 
     def paths(self) -> list[NDArray[np.float64]]:
         """The points of each line on the page."""
@@ -276,11 +282,40 @@ class GraphItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
     drawn: GraphPaths | None = None
 
 
+class ChartItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="chart"):
+    """A chart of ``width`` by ``height`` board units: of the table with the id ``table``, which it follows as long as it is there.
+
+    ``cells``, row by row in ``columns``, are what that showed last. Series are columns, or rows when ``by_rows`` is set;
+    ``fit`` adds lines of best fit. ``chart`` is the server's, see core.data.charts.
+    """
+
+    form: ChartForm
+    width: float
+    height: float
+    columns: int
+    cells: tuple[str, ...]
+    table: str = ""
+    title: str = ""
+    by_rows: bool = False
+    fit: bool = False
+    colour: str = "#16222b"
+    chart: Drawn | None = None
+
+
 Item = (
-    InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem
+    InkItem
+    | TextItem
+    | ShapeItem
+    | NoteItem
+    | TableItem
+    | PictureItem
+    | CardItem
+    | FormulaItem
+    | GraphItem
+    | ChartItem
 )
 #: Kinds that keep their proportions and are never mirrored: they are there to be read.
-Upright = TextItem | NoteItem | TableItem | CardItem | FormulaItem | GraphItem
+Upright = TextItem | NoteItem | TableItem | CardItem | FormulaItem | GraphItem | ChartItem
 #: Kinds that ink is turned into, and that hold it.
 Converted = TextItem | ShapeItem | FormulaItem
 
@@ -296,6 +331,7 @@ Kind = TypeVar(
     CardItem,
     FormulaItem,
     GraphItem,
+    ChartItem,
     Item,
 )
 
@@ -352,7 +388,7 @@ def own_box(item: Item) -> Box:
     if isinstance(item, TextItem):
         width = max((line.width for line in item.lines), default=0.0)
         return Box(0.0, 0.0, width, max(1, len(item.lines)) * LINE_HEIGHT * item.size)
-    if isinstance(item, NoteItem | PictureItem | CardItem | GraphItem):
+    if isinstance(item, NoteItem | PictureItem | CardItem | GraphItem | ChartItem):
         return Box(0.0, 0.0, item.width, item.height)
     if isinstance(item, TableItem):
         return Box(0.0, 0.0, sum(item.columns), sum(item.rows))
@@ -373,7 +409,18 @@ def item_box(item: Item) -> Box:
     if isinstance(item, Upright | PictureItem):
         return Box.of(place.points(own_box(item).corners()))
     lines = [flatten_cubics(line) if item.curved else line for line in item.paths()]
-    return Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
+    box = Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
+    return _with_labels(box, item) if item.measures else box
+
+
+def _with_labels(box: Box, item: ShapeItem) -> Box:
+    """The box with the words beside a figure; twin of the one in frontend/src/board/box.ts."""
+    assert item.measures
+    boxes = [box]
+    for text, x, y, size, _ in map(msgspec.structs.astuple, item.measures.labels):
+        left, foot = item.x + x, item.y + y
+        boxes.append(Box(left, foot - size, left + 0.7 * size * len(text), foot + 0.3 * size))
+    return Box.union(boxes) or box
 
 
 def item_weight(item: Item) -> int:
@@ -389,6 +436,9 @@ def item_weight(item: Item) -> int:
             return 500 + len(item.formula) + len(item.outline) + inner
         case GraphItem():
             return 2_000 + sum(map(len, item.drawn.curves)) if item.drawn else 2_000
+        case ChartItem():
+            drawn = sum(len(patch.path) for patch in item.chart.patches) if item.chart else 0
+            return 2_000 + sum(map(len, item.cells)) + drawn
         case NoteItem():
             return 500 + 8 * len(item.text) + 400 * len(item.lines)
         case CardItem():
@@ -443,6 +493,8 @@ def check_item(item: Item) -> None:
             for held in item.holds:
                 if held:
                     check_id(held)
+            if len(set(item.measured)) < len(item.measured):
+                raise MalformedError("measured", said("the-figure-has-too-few"))
         case NoteItem():
             check_text(item.text or "-", MAX_NOTE)
             check_text(item.name or "-", MAX_NAME)
@@ -462,6 +514,8 @@ def check_item(item: Item) -> None:
             _check_card(item)
         case GraphItem():
             check_graph(item)
+        case ChartItem():
+            check_chart(item)
         case FormulaItem():
             check_text(item.formula, MAX_FORMULA)
             check_range("size", item.size, *SIZES)
@@ -486,6 +540,23 @@ def check_graph(graph: GraphItem) -> None:
         check_text(letter.name, MAX_LETTER)
         for value in (letter.value, letter.low, letter.high):
             check_number("letters", value, MAX_SHOWN)
+
+
+def check_chart(chart: ChartItem) -> None:
+    """Hold a chart's settings and numbers to their limits; raises MalformedError."""
+    check_range("width", chart.width, 80, 2_000)
+    check_range("height", chart.height, 80, 2_000)
+    check_title(chart.title)
+    if chart.title:
+        check_text(chart.title)
+    if chart.table:
+        check_id(chart.table)
+    check_range("columns", chart.columns, 1, MAX_TABLE_SIDE)
+    if len(chart.cells) > MAX_TABLE_SIDE**2 or len(chart.cells) % chart.columns:
+        raise MalformedError("table", said("the-tables-cells-do-not"))
+    for cell in chart.cells:
+        if cell:
+            check_text(cell, MAX_CELL)
 
 
 def _check_card(card: CardItem) -> None:
@@ -557,8 +628,19 @@ def laid_out(item: Item, typesetter: Typesetter) -> Item:
             return formula_set(item)
         case GraphItem():
             return graph_drawn(item)
+        case ChartItem():
+            return chart_drawn(item)
         case _:
             return item
+
+
+def chart_drawn(chart: ChartItem) -> ChartItem:
+    """The chart as its cells are now."""
+    drawn = draw_chart(
+        chart.form, chart.cells, chart.columns, width=chart.width, height=chart.height, title=chart.title, by_rows=chart.by_rows,
+        fit=chart.fit, colour=chart.colour,
+    )  # fmt: skip
+    return msgspec.structs.replace(chart, chart=drawn)
 
 
 def graph_drawn(graph: GraphItem) -> GraphItem:
@@ -580,9 +662,10 @@ def formula_set(item: FormulaItem) -> FormulaItem:
 def _table_laid_out(table: TableItem, typesetter: Typesetter) -> TableItem:
     """The cells' texts, and rows at least as high as these."""
     lines, rows = [], []
+    texts = shown_cells(table.cells, len(table.columns))
     for row, height in enumerate(table.rows):
         for column, width in enumerate(table.columns):
-            text = table.cells[row * len(table.columns) + column]
+            text = texts[row * len(table.columns) + column]
             bold = (Span(0, len(text), bold=True),) if table.head and row == 0 and text else ()
             inner = max(width - 2 * CELL_PAD, table.size)
             lines.append(typesetter.layout(text, table.size, inner, spans=bold))

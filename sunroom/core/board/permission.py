@@ -7,6 +7,7 @@ import numpy as np
 from msgspec import UNSET
 
 from sunroom.core.board.bays import bays_at, bays_of, page_target
+from sunroom.core.board.following import followers
 from sunroom.core.board.items import InkItem, Item, ShapeItem
 from sunroom.core.board.pages import Board, Page, PageHead
 from sunroom.core.board.requests import CopyPage, Redo, Request, Undo, family_of, going_back, named, page_of
@@ -17,6 +18,7 @@ from sunroom.core.board.steps import (
     ChangePage,
     MovePage,
     RemovePage,
+    ReplaceItems,
     Step,
     apply,
 )
@@ -110,7 +112,9 @@ def _bays(board: Board, step: Step, touched: tuple[Item, ...]) -> tuple[BayFacts
     if not page.head.bays:
         return (BESIDE,)
     after = apply(board, step).pages[step.page].items
-    ids = [item.id for item in touched] + [item.id for item in getattr(step, "items", ())]
+    follow_tables = followers(page, step) if isinstance(step, ReplaceItems) else frozenset[str]()
+    ids = [item.id for item in touched]
+    ids += [item.id for item in getattr(step, "items", ()) if item.id not in follow_tables]
     return bays_of(page.head, [*touched, *(after[item_id] for item_id in ids if item_id in after)])
 
 
@@ -131,7 +135,10 @@ def _touched(board: Board, request: Request, step: Step) -> tuple[Item, ...]:
 
 
 def _meant(board: Board, step: Step) -> tuple[str, ...]:
-    """The items that a way back is about, without the lines that only follow them."""
+    """The items that a step is about, without the lines and charts that only follow them."""
+    if isinstance(step, ReplaceItems):
+        follow_tables = followers(board.pages[step.page], step)
+        return tuple(item_id for item_id in step.ids if item_id not in follow_tables)
     if not isinstance(step, ChangeItems):
         return getattr(step, "ids", ())
     items = board.pages[step.page].items

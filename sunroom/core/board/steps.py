@@ -14,8 +14,10 @@ from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.items import Dash, Item, item_weight, moved
 from sunroom.core.board.pages import Board, Page, PageHead
+from sunroom.core.drawn import Drawn
 from sunroom.core.ink import Ends
 from sunroom.core.maths.graph import GraphPaths
+from sunroom.core.shapes.measures import Measured
 from sunroom.core.text import Line
 
 
@@ -64,6 +66,9 @@ class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
     lines: tuple[Line, ...] | UnsetType = UNSET
     height: float | UnsetType = UNSET
     drawn: GraphPaths | UnsetType = UNSET
+    chart: Drawn | UnsetType = UNSET
+    measured: tuple[Measured, ...] | UnsetType = UNSET
+    measures: Drawn | UnsetType | None = UNSET
     points: tuple[tuple[float, float], ...] | UnsetType = UNSET
     holds: tuple[str, str] | UnsetType = UNSET
 

@@ -10,6 +10,7 @@ import msgspec
 
 from sunroom.core.board.items import (
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -22,6 +23,7 @@ from sunroom.core.board.items import (
     item_box,
 )
 from sunroom.core.board.pages import Page
+from sunroom.core.data.cells import shown_cells
 
 #: A long text is shown from a little before what was looked for.
 SHOWN_CHARACTERS, BEFORE = 90, 30
@@ -46,13 +48,15 @@ def words_of(item: Item) -> list[str]:
         case TextItem() | NoteItem() | ShapeItem() | PictureItem():
             texts = [item.text]
         case TableItem():
-            texts = list(item.cells)
+            texts = list(shown_cells(item.cells, len(item.columns)))
         case CardItem():
             texts = [item.title, item.address]
         case FormulaItem():
             texts = [item.formula]
         case GraphItem():
             texts = [line.formula for line in item.lines]
+        case ChartItem():
+            texts = [item.title]
         case _:
             texts = []
     return [text for text in texts if text.strip()]

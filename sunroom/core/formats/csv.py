@@ -7,6 +7,7 @@ import io
 from collections.abc import Iterable, Sequence
 
 from sunroom.core.board.items import TableItem
+from sunroom.core.data.cells import shown_cells
 
 #: What a spreadsheet takes for the beginning of a formula.
 FORMULA = ("=", "+", "-", "@", "\t", "\r")
@@ -15,7 +16,8 @@ FORMULA = ("=", "+", "-", "@", "\t", "\r")
 def table_csv(table: TableItem) -> bytes:
     """The cells of a table on a board; see ``rows_csv``."""
     wide = len(table.columns)
-    return rows_csv(table.cells[start : start + wide] for start in range(0, len(table.cells), wide))
+    texts = shown_cells(table.cells, wide)
+    return rows_csv(texts[start : start + wide] for start in range(0, len(texts), wide))
 
 
 def rows_csv(rows: Iterable[Sequence[str]]) -> bytes:

@@ -17,6 +17,7 @@ from sunroom.core.board.items import (
     NOTE_PAD,
     WHOLE,
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -32,9 +33,10 @@ from sunroom.core.board.items import (
 )
 from sunroom.core.board.pages import Bay, Page, Paper
 from sunroom.core.board.rulings import rules
+from sunroom.core.drawn import Drawn, path_lines
 from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, smooth_centreline
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
-from sunroom.core.maths.graph import LABEL_SIZE, path_lines
+from sunroom.core.maths.graph import LABEL_SIZE
 from sunroom.core.maths.setting import UNITS, outline_curves
 from sunroom.core.text import Line, Run
 from sunroom.core.text.fonts import LINE_HEIGHT
@@ -227,6 +229,11 @@ def draw_items(items: Sequence[Item], drawing: Drawing) -> None:
             drawing.end()
         elif isinstance(item, GraphItem):
             _draw_graph(item, drawing)
+        elif isinstance(item, ChartItem):
+            drawing.begin("picture", item_box(item), item.title or item.form)
+            if item.chart:
+                draw_drawn(item.chart, item.placement, drawing)
+            drawing.end()
         elif isinstance(item, PictureItem):
             cut = None if item.crop == WHOLE else item.placement.points(own_box(item).corners())
             drawing.begin("picture", item_box(item), item.text)
@@ -262,6 +269,18 @@ def _draw_graph(item: GraphItem, drawing: Drawing) -> None:
                 "sans", number.text, place.after(Affine(e=number.x, f=number.y)), LABEL_SIZE, item.colour
             )
     drawing.end()
+
+
+def draw_drawn(drawn: Drawn, place: Affine, drawing: Drawing) -> None:
+    """Patches and labels in their order."""
+    for patch in drawn.patches:
+        lines = [place.points(points) for points in path_lines(patch.path)]
+        if patch.fill:
+            drawing.fill(lines, False, patch.fill, 1.0)
+        for points in lines if patch.width else ():
+            drawing.stroke(points, False, False, patch.line, patch.width * place.growth, 1.0)
+    for label in drawn.labels:
+        drawing.text("sans", label.text, place.after(Affine(e=label.x, f=label.y)), label.size, label.colour)
 
 
 def _is_highlight(item: Item) -> bool:
@@ -331,6 +350,10 @@ def _draw_shape(item: ShapeItem, drawing: Drawing) -> None:
     if item.lines:
         drawing.begin("words", item_box(item))
         _draw_lines(item.lines, _label_place(item), item.colour, drawing)
+        drawing.end()
+    if item.measures:
+        drawing.begin("words", item_box(item))
+        draw_drawn(item.measures, Affine(e=item.x, f=item.y), drawing)
         drawing.end()
 
 

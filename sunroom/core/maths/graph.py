@@ -10,6 +10,7 @@ from typing import Literal
 import msgspec
 import numpy as np
 
+from sunroom.core.drawn import path_of
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.curves import Points, Ranges, curve, letters_of, read_curve
 from sunroom.core.sentences import Sentence
@@ -22,8 +23,6 @@ APART = (64.0, 44.0)
 #: The size of the numbers, the length of an arrow's head, and how far numbers stand from their axis.
 LABEL_SIZE, ARROW, BESIDE = 13.0, 9.0, 5.0
 MAX_LINES, MAX_LETTERS = 8, 8
-#: Parts of a board unit that paths are kept in.
-PATH_UNITS = 10
 _STEPS = (1, 2, 5)
 
 
@@ -82,8 +81,8 @@ def draw_graph(
     def placed(points: Points) -> Points:
         return np.asarray(points * scale + offset)
 
-    xs, x_step = _ticks(window.x0, window.x1, width, APART[0], counted)
-    ys, y_step = _ticks(window.y0, window.y1, height, APART[1], "numbers")
+    xs, x_step = ticks(window.x0, window.x1, width, APART[0], counted)
+    ys, y_step = ticks(window.y0, window.y1, height, APART[1], "numbers")
     upright = [placed(np.array([(x, window.y0), (x, window.y1)])) for x in xs]
     level = [placed(np.array([(window.x0, y), (window.x1, y)])) for y in ys]
     ox, oy = placed(np.array([[_inside(0.0, window.x0, window.x1), _inside(0.0, window.y0, window.y1)]]))[0]
@@ -94,8 +93,8 @@ def draw_graph(
         curves.append(path)
         problems.append(problem)
     return GraphPaths(
-        _path([*upright, *level]),
-        _path(_axes(width, height, float(ox), float(oy))),
+        path_of([*upright, *level]),
+        path_of(_axes(width, height, float(ox), float(oy))),
         tuple(_labels(xs, x_step, ys, y_step, counted, placed, (float(ox), float(oy)), (width, height))),
         tuple(curves),
         tuple(problems),
@@ -124,14 +123,14 @@ def _curve(
         return "", error.sentence
     except (ArithmeticError, ValueError, RecursionError):
         return "", MalformedError("formula", Sentence("a-formula-has-no-graph")).sentence
-    return _path([placed(part) for part in lines]), None
+    return path_of([placed(part) for part in lines]), None
 
 
 def _inside(value: float, low: float, high: float) -> float:
     return min(max(value, low), high)
 
 
-def _ticks(
+def ticks(
     low: float, high: float, length: float, apart: float, counted: Counted
 ) -> tuple[list[float], float]:
     """Round numbers in a range, at least ``apart`` from each other, and their step."""
@@ -177,12 +176,12 @@ def _labels(
     for x in xs:
         at = float(placed(np.array([[x, 0.0]]))[0, 0])
         if abs(x) > x_step / 2 and LABEL_SIZE < at < size[0] - 2 * ARROW:
-            text = _text(x, x_step, counted)
+            text = number_text(x, x_step, counted)
             made.append(AxisNumber(text, round(at - _width(text) / 2, 1), round(down, 1)))
     for y in ys:
         at = float(placed(np.array([[0.0, y]]))[0, 1])
         if abs(y) > y_step / 2 and 2 * ARROW < at < size[1] - LABEL_SIZE / 2:
-            text = _text(y, y_step, "numbers")
+            text = number_text(y, y_step, "numbers")
             left = origin[0] - BESIDE - _width(text)
             left = left if left > 0 else origin[0] + BESIDE
             made.append(AxisNumber(text, round(left, 1), round(at + LABEL_SIZE * 0.35, 1)))
@@ -194,7 +193,7 @@ def _width(text: str) -> float:
     return LABEL_SIZE * sum(0.3 if character in "./°" else 0.6 for character in text)
 
 
-def _text(value: float, step: float, counted: Counted) -> str:
+def number_text(value: float, step: float, counted: Counted) -> str:
     if counted == "degrees":
         return f"{math.degrees(value):.6g}°".replace("-", "−")
     if counted == "pi":
@@ -207,23 +206,3 @@ def _text(value: float, step: float, counted: Counted) -> str:
         if 1e-6 < step < 1e7
         else f"{value:.4g}".replace("-", "−")
     )
-
-
-def _path(lines: Sequence[Points]) -> str:
-    made = []
-    for line in lines:
-        whole = np.round(line * PATH_UNITS).astype(int)
-        kept = np.concatenate([[True], (np.diff(whole, axis=0) != 0).any(axis=1)])
-        points = whole[kept]
-        if len(points) > 1:
-            made.append("M" + "L".join(f"{x} {y}" for x, y in points.tolist()))
-    return "".join(made)
-
-
-def path_lines(path: str) -> list[Points]:
-    """The lines of a path, in board units."""
-    return [
-        np.array([pair.split() for pair in part.split("L")], float) / PATH_UNITS
-        for part in path.split("M")
-        if part
-    ]

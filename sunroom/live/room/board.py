@@ -11,6 +11,7 @@ import msgspec
 
 from sunroom.boards.store import BoardStore, Logged, Opened
 from sunroom.core.board import Board, Request, Step, resolve
+from sunroom.core.board.following import followed
 from sunroom.core.board.history import How
 from sunroom.core.board.requests import GoneError, Redo, Undo
 from sunroom.core.board.sight import hidden_pages, shown, step_shown
@@ -89,7 +90,7 @@ class LiveBoard:
             found = self.history.find(seat, how, board)
             if found is None:
                 raise GoneError(f"nothing_to_{how}", said("there-is-nothing-of-yours", how=how))
-            return found[1], how, found[0]
+            return followed(board, found[1], typesetter()), how, found[0]
         return resolve(board, request, seat, now_ms, typesetter()), "do", 0
 
     def take(

@@ -24,6 +24,14 @@
   const kinds = $derived<InstrumentKind[]>(['ruler', 'protractor', square ?? 'square_45', 'compasses'])
   const paper = $derived(session.pages.now?.head.paper)
 
+  const tools = $derived(session.tools)
+
+  function setMeasuring(what: typeof tools.measuring) {
+    tools.measuring = what
+    tools.measuringAt = []
+    surface.redrawOver()
+  }
+
   function set(change: () => void) {
     change()
     instruments.changed()
@@ -45,6 +53,17 @@
     label={t('instrument-corners')}
     options={squares.map((kind) => ({ value: kind, label: kind === 'square_45' ? '45°' : '60°' }))}
     bind:value={() => inHand!.kind, (kind) => set(() => instruments.change(inHand!, kind))}
+  />
+{/snippet}
+{#snippet measure()}
+  <Choice
+    label={t('measure')}
+    options={[
+      { value: '', label: t('measure-nothing') },
+      { value: 'distance', label: t('measure-distance') },
+      { value: 'angle', label: t('measure-angle') },
+    ]}
+    bind:value={() => tools.measuring, (what) => setMeasuring(what)}
   />
 {/snippet}
 {#snippet inks()}<InkWells {session} />{/snippet}
@@ -70,16 +89,25 @@
     {#snippet children(close)}<ScalePanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
-{#snippet how()}<Hint>{t('instrument-how')}</Hint>{/snippet}
+{#snippet how()}<Hint
+    >{t(
+      tools.measuring === 'angle'
+        ? 'measure-angle-how'
+        : tools.measuring
+          ? 'measure-distance-how'
+          : 'instrument-how',
+    )}</Hint
+  >{/snippet}
 
 <Fitting
   parts={[
     { key: 'lay', part: lay },
     inHand && squares.includes(inHand.kind) && { key: 'corners', part: corners },
     inHand && { key: 'size', part: size },
+    session.rights.may('add_shape') && { key: 'measure', part: measure },
     session.rights.may('change_page') && { key: 'scale', part: scale },
     { key: 'inks', part: inks },
-    inHand && { key: 'how', part: how, hint: true },
+    Boolean(inHand || tools.measuring) && { key: 'how', part: how, hint: true },
   ]}
 />
 

@@ -20,6 +20,11 @@
       page: head.id,
       paper: { ...head.paper, each: name ? value : 1, unit: name },
     })
+    // What shows its measures shows them in the new scale.
+    const measured = [...session.pages.now!.entries.values()].flatMap(({ item }) =>
+      item.kind === 'shape' && item.measured.length && session.rights.may('change', item) ? [item.id] : [],
+    )
+    if (measured.length) session.do({ step: 'measure_items', page: head.id, ids: measured })
     onclose()
   }
 </script>

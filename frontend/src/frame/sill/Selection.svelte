@@ -7,11 +7,14 @@
   import { nameOf } from '../../lesson/figure-names'
   import LookPanel from './LookPanel.svelte'
   import type { Session } from '../../lesson/session.svelte'
+  import MeasurePanel from './MeasurePanel.svelte'
   import PicturePanel from './PicturePanel.svelte'
   import ReadingPanel from './ReadingPanel.svelte'
   import TablePanel from './TablePanel.svelte'
   import TracePanel from './TracePanel.svelte'
   import FormulaPicture from './FormulaPicture.svelte'
+  import ChartForms from './ChartForms.svelte'
+  import ChartPanel from './ChartPanel.svelte'
   import GraphPanel from './GraphPanel.svelte'
   import WorkPanel from './WorkPanel.svelte'
   import CheckPanel from './CheckPanel.svelte'
@@ -38,6 +41,10 @@
   const formula = $derived(items.length === 1 && items[0]!.kind === 'formula' ? items[0]! : null)
   const formulas = $derived(items.filter((item) => item.kind === 'formula'))
   const graph = $derived(items.length === 1 && items[0]!.kind === 'graph' ? items[0]! : null)
+  const figuresOnly = $derived(
+    items.length > 0 && items.every((item) => item.kind === 'shape' && !item.parts.length),
+  )
+  const chart = $derived(items.length === 1 && items[0]!.kind === 'chart' ? items[0]! : null)
   const card = $derived(items.length === 1 && items[0]!.kind === 'card' ? items[0]! : null)
   const sketch = $derived(session.selection.readings?.sketch ?? [])
   const even = $derived(session.selection.readings?.even ?? [])
@@ -233,6 +240,32 @@
     {#snippet children()}<GraphPanel {session} graph={graph!} />{/snippet}
   </Popover>
 {/snippet}
+{#snippet measures()}
+  <Popover label={t('measure')}>
+    {#snippet face()}{t('measure')}{/snippet}
+    {#snippet children(close)}<MeasurePanel {session} onclose={close} />{/snippet}
+  </Popover>
+{/snippet}
+{#snippet charts()}
+  <Popover label={t('chart')}>
+    {#snippet face()}{t('chart')}{/snippet}
+    {#snippet children(close)}
+      <ChartForms
+        label={t('chart-forms')}
+        ontake={(form) => {
+          session.charts.put(table!, form)
+          close()
+        }}
+      />
+    {/snippet}
+  </Popover>
+{/snippet}
+{#snippet rechart()}
+  <Popover label={t('chart-panel')}>
+    {#snippet face()}{t('chart-panel')}{/snippet}
+    {#snippet children()}<ChartPanel {session} chart={chart!} />{/snippet}
+  </Popover>
+{/snippet}
 {#snippet works()}
   <Popover label={t('work-it-out')}>
     {#snippet face()}{t('work-it-out')}{/snippet}
@@ -308,7 +341,10 @@
       formulas.length === items.length &&
         linesOfWorking(formulas).length > 1 && { key: 'checks', part: checks },
       formula && session.rights.may('add_formula') && { key: 'graphs', part: graphs },
+      figuresOnly && changeable && { key: 'measures', part: measures },
       graph && changeable && { key: 'regraph', part: regraph },
+      chart && changeable && { key: 'rechart', part: rechart },
+      table && session.rights.may('add_text') && { key: 'charts', part: charts },
       formula && changeable && { key: 'reformula', part: reformula },
       changeable && !card && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },

@@ -68,6 +68,7 @@
   >
   <a href="/boards/{session.boardId}/pages/{session.pages.id}/{table.id}.csv" download>{t('take-csv')}</a>
   <p>{t('double-press-a-cell-to')}</p>
+  <p>{t('cells-work-out')}</p>
 </div>
 
 <style>

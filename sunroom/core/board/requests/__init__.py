@@ -8,11 +8,14 @@ from __future__ import annotations
 
 from typing import Final, assert_never
 
+from sunroom.core.board.following import followed
 from sunroom.core.board.pages import Board
 from sunroom.core.board.requests import (
     adding,
     arranging,
+    charting,
     converting,
+    measuring,
     mind_mapping,
     moving,
     paging,
@@ -24,9 +27,11 @@ from sunroom.core.board.requests import (
 from sunroom.core.board.requests.adding import DrawFigure
 from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
+from sunroom.core.board.requests.charting import SetChart
 from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
+from sunroom.core.board.requests.measuring import Construct, MeasureItems
 from sunroom.core.board.requests.mind_mapping import Label, Link, ToMindMap
 from sunroom.core.board.requests.moving import MoveEnds, TransformItems
 from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutBay
@@ -65,6 +70,7 @@ __all__ = [
     "Arrangement",
     "AsWritten",
     "ChangeTable",
+    "Construct",
     "CopyPage",
     "CropPicture",
     "DrawFigure",
@@ -76,6 +82,7 @@ __all__ = [
     "GoneError",
     "Label",
     "Link",
+    "MeasureItems",
     "MoveEnds",
     "Plain",
     "PutBay",
@@ -83,6 +90,7 @@ __all__ = [
     "Request",
     "RubItems",
     "SetCell",
+    "SetChart",
     "SetGraph",
     "SetMaths",
     "SetTable",
@@ -117,6 +125,8 @@ Plain = (
     | mind_mapping.ToMindMap
     | paging.Paging
     | picturing.Picturing
+    | charting.SetChart
+    | measuring.Measuring
 )
 Request = Plain | Undo | Redo
 
@@ -129,6 +139,10 @@ def family_of(request: Plain) -> Family:
     match request:
         case AddItems() | DrawFigure():
             return adding
+        case SetChart():
+            return charting
+        case MeasureItems() | Construct():
+            return measuring
         case RemoveItems() | RubItems():
             return removing
         case MoveItems() | TransformItems() | MoveEnds():
@@ -230,6 +244,7 @@ def resolve(board: Board, request: Plain, seat: str, at_ms: int, typesetter: Typ
         step = family_of(request).step(Now(board, page, seat, at_ms, typesetter), request)
     if step is None:
         raise GoneError("items_gone", said("that-is-no-longer-on"))
+    step = followed(board, step, typesetter)
     _check_new_ids(board, step)
     return step
 

@@ -7,10 +7,12 @@ from typing import assert_never
 import msgspec
 
 from sunroom.core.board.connect import HOLDING, attached
+from sunroom.core.board.following import measured, of_table
 from sunroom.core.board.items import (
     OPACITIES,
     WIDTHS,
     CardItem,
+    ChartItem,
     Dash,
     FormulaItem,
     GraphItem,
@@ -109,7 +111,7 @@ def _adding(item: Item) -> Action:
             return "add_ink"
         case NoteItem():
             return "add_note"
-        case TextItem() | TableItem():
+        case TextItem() | TableItem() | ChartItem():
             return "add_text"
         case FormulaItem() | GraphItem():
             return "add_formula"
@@ -140,6 +142,10 @@ def step(now: Now, request: Adding) -> Step | None:
 def _stamped(now: Now, item: Item, z: float) -> Item:
     """The item as the server keeps it: whose, when, how high, with its lines laid out."""
     item = msgspec.structs.replace(item, at_ms=now.at_ms, z=z, locked=False, pinned=False)
+    if isinstance(item, ChartItem):
+        item = of_table(item, now.page.items.get(item.table))
+    if isinstance(item, ShapeItem):
+        item = measured(item, now.page.head.paper)
     return laid_out(with_bare_ink(owned(item, now.seat)), now.typesetter)
 
 

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from sunroom.core.board.items import (
     CardItem,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -16,13 +17,15 @@ from sunroom.core.board.items import (
     TableItem,
     TextItem,
 )
+from sunroom.core.data.cells import MAX_SIGNS
 
 #: To set a character of a text, of a note (which is tried in many sizes) and of a cell; a cell.
-TEXT, NOTE, CELL_TEXT, CELL = 6, 8, 3, 25
+TEXT, NOTE, CELL_TEXT, CELL, CELL_FORMULA = 6, 8, 3, 25, 20
 #: To set a formula, and each of its characters.
 FORMULA, FORMULA_SIGN = 2_500, 250
 #: To draw a graph, and each curve of it.
 GRAPH, CURVE = 5_000, 40_000
+CHART, CHART_CELL = 2_500, 45
 #: To check an item; to unpack a stroke and find its box; to give an item that is named other values.
 CHECK, STROKE, NAMED = 30, 60, 10
 #: To pass an item of a page by, with its box, and without; to copy it.
@@ -48,6 +51,8 @@ def making(item: Item) -> float:
             return CHECK + cells_work(item.cells)
         case CardItem():
             return CHECK + NOTE * len(item.title)
+        case ChartItem():
+            return CHECK + chart_work(len(item.cells))
         case GraphItem():
             return CHECK + graph_work(len(item.lines))
         case FormulaItem():
@@ -57,7 +62,12 @@ def making(item: Item) -> float:
 
 
 def cells_work(cells: tuple[str, ...]) -> float:
-    return CELL * len(cells) + CELL_TEXT * sum(map(len, cells))
+    worked_out = sum(len(cell) for cell in cells if cell.startswith("="))
+    return CELL * len(cells) + CELL_TEXT * sum(map(len, cells)) + CELL_FORMULA * min(worked_out, MAX_SIGNS)
+
+
+def chart_work(cells: int) -> float:
+    return CHART + CHART_CELL * cells
 
 
 def formula_work(formula: str) -> float:

@@ -6,21 +6,24 @@ from itertools import chain
 
 import msgspec
 import numpy as np
+from msgspec import UNSET
 
 from sunroom.core.board.bends import bent
 from sunroom.core.board.connect import HOLDING, attached, laid, with_followers
 from sunroom.core.board.items import (
+    ChartItem,
     GraphItem,
     Item,
     ShapeItem,
     carried,
+    chart_drawn,
     check_item,
     check_map,
     check_number,
     graph_drawn,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import ITEM, NAMED, graph_work
+from sunroom.core.board.requests.cost import ITEM, NAMED, chart_work, graph_work
 from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen, found
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems, Step, remaining
 from sunroom.core.errors import MalformedError
@@ -90,9 +93,10 @@ def work(page: Page | None, request: Moving) -> float:
     # Lines may hold on to what moves: all of the page is looked through for them.
     cost = NAMED * len(named(request)) + ITEM * (len(page.items) if page else 0)
     if isinstance(request, TransformItems) and abs(request.matrix.growth - 1) > SAME_SIZE:
-        # Graphs of another size are drawn anew.
-        graphs = (item for item in found(page, request.ids) if isinstance(item, GraphItem))
-        cost += sum(graph_work(len(graph.lines)) for graph in graphs)
+        # Graphs and charts of another size are drawn anew.
+        items = found(page, request.ids)
+        cost += sum(graph_work(len(item.lines)) for item in items if isinstance(item, GraphItem))
+        cost += sum(chart_work(len(item.cells)) for item in items if isinstance(item, ChartItem))
     return cost
 
 
@@ -118,26 +122,18 @@ def transform(page: Page, request: TransformItems) -> ChangeItems:
 
 
 def _placed(item: Item) -> Change:
-    """Where an item lies now; a graph that has grown is larger, and its numbers stay as large as they were."""
+    """Where an item lies now; a graph or chart that has grown is larger, and its words stay as large as they were."""
     growth = item.placement.growth
-    if not isinstance(item, GraphItem) or abs(growth - 1) < SAME_SIZE:
+    if not isinstance(item, GraphItem | ChartItem) or abs(growth - 1) < SAME_SIZE:
         return Change(id=item.id, x=item.x, y=item.y, map=item.map)
     a, b, c, d = (value / growth for value in item.map)
-    larger = msgspec.structs.replace(
-        item, map=(a, b, c, d), width=item.width * growth, height=item.height * growth
-    )
+    width, height = item.width * growth, item.height * growth
+    larger = msgspec.structs.replace(item, map=(a, b, c, d), width=width, height=height)
     check_item(larger)
-    larger = graph_drawn(larger)
-    assert larger.drawn
-    return Change(
-        id=item.id,
-        x=item.x,
-        y=item.y,
-        map=larger.map,
-        width=larger.width,
-        height=larger.height,
-        drawn=larger.drawn,
-    )
+    change = Change(id=item.id, x=item.x, y=item.y, map=larger.map, width=width, height=height)
+    if isinstance(larger, GraphItem):
+        return msgspec.structs.replace(change, drawn=graph_drawn(larger).drawn or UNSET)
+    return msgspec.structs.replace(change, chart=chart_drawn(larger).chart or UNSET)
 
 
 def with_ends(page: Page, request: MoveEnds) -> ChangeItems | None:

@@ -9,12 +9,14 @@ from sunroom.core.board.items import (
     OPACITIES,
     SIZES,
     WIDTHS,
+    ChartItem,
     FormulaItem,
     GraphItem,
     NoteItem,
     ShapeItem,
     TableItem,
     TextItem,
+    chart_drawn,
     check_colour,
     check_range,
     laid_out,
@@ -83,6 +85,10 @@ def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeIt
         elif isinstance(item, NoteItem | TableItem):
             # A note's size is worked out from its text, a table's width is that of its columns.
             change = msgspec.structs.replace(change, size=UNSET, width=UNSET)
+        elif isinstance(item, ChartItem):
+            colour = item.colour if change.colour is UNSET else change.colour
+            drawn = chart_drawn(msgspec.structs.replace(item, colour=colour)).chart or UNSET
+            change = msgspec.structs.replace(change, width=UNSET, chart=drawn)
         elif isinstance(item, FormulaItem | GraphItem):
             # Its width is that of its outlines.
             change = msgspec.structs.replace(change, width=UNSET)

@@ -30,6 +30,7 @@ from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work, formula_work, graph_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
+from sunroom.core.data.cells import shifted
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import Counted, GraphLetter, GraphLine
@@ -273,11 +274,13 @@ def _grown(table: TableItem, by_rows: int, by_columns: int, at: int | UnsetType)
     rows, columns = list(table.rows), list(table.columns)
     if by_columns:
         column = _place(at, len(columns), by_columns)
+        cells = [[shifted(cell, True, column, by_columns) for cell in row] for row in cells]
         _put_or_take(columns, column, by_columns, COLUMN)
         for row in cells:
             _put_or_take(row, column, by_columns, "")
     if by_rows:
         place = _place(at, len(rows), by_rows)
+        cells = [[shifted(cell, False, place, by_rows) for cell in row] for row in cells]
         _put_or_take(rows, place, by_rows, ROW)
         _put_or_take(cells, place, by_rows, [""] * len(columns))
     return msgspec.structs.replace(

@@ -1,0 +1,1 @@
+"""Numbers in tables: what cells work out to, and charts of them."""
