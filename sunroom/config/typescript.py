@@ -59,6 +59,7 @@ from sunroom.live.doors import (  # noqa: E402
 )
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
+from sunroom.live.work import workers  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 from sunroom.words import LANGUAGES, catalogue  # noqa: E402
 
@@ -117,6 +118,8 @@ ANSWERS = (
     formulas.FormulaSet,
     formulas.WorkedOffer,
     formulas.LineChecked,
+    formulas.PlacesAsked,
+    workers.PlacesFound,
     shelf.Shelf,
     shelf.Used,
     files.BroughtIn,
@@ -181,6 +184,7 @@ def _shared() -> list[str]:
         "GRAPH_LABEL": LABEL_SIZE,
         "GRAPH_GRID": drawing.GRAPH_GRID,
         "GRAPH_AXIS": drawing.GRAPH_AXIS,
+        "AREA_OPACITY": drawing.AREA_OPACITY,
         "MAX_GRAPH_LINES": MAX_LINES,
         "MAX_FORMULA": MAX_FORMULA,
         "UNDERLINE": drawing.UNDERLINE,

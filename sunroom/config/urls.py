@@ -94,6 +94,7 @@ urlpatterns = [
     path("api/formulas", formulas.set_formula),
     path("api/formulas/worked-out", formulas.work_out),
     path("api/graphs", formulas.draw_graph),
+    path("api/graphs/places", formulas.find_places),
     path("api/formulas/checked", formulas.check_working),
     path("api/drawings", drawings.drawings),
     path("api/drawings/<slug:name>", drawings.parts),

@@ -67,3 +67,19 @@ def path_lines(path: str) -> list[Points]:
 def text_width(text: str, size: float) -> float:
     """About how wide a text is: digits are as wide as each other, stops and strokes narrower."""
     return size * sum(0.3 if character in "./°,'il| " else 0.58 for character in text)
+
+
+def dashed(points: Points, on: float, off: float) -> list[Points]:
+    """A line in dashes of some length with gaps of another, whole when there are none."""
+    if not off or len(points) < 2:
+        return [points]
+    along = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
+    made = []
+    for start in np.arange(0.0, along[-1], on + off):
+        inner = points[(along > start) & (along < start + on)]
+        ends = [
+            [np.interp(at, along, points[:, side]) for side in (0, 1)]
+            for at in (start, min(start + on, along[-1]))
+        ]
+        made.append(np.vstack([ends[0], *inner, ends[1]]))
+    return made

@@ -2275,3 +2275,26 @@ construct-parallel = Parallelen
 construct-bisector = Winkelhalbierende
 a-bisector-needs-an-angle = Eine Winkelhalbierende braucht einen Winkel: eine Figur mit Ecken oder zwei Linien, die sich treffen.
 only-straight-figures = Das wird aus Linien und Figuren mit geraden Seiten konstruiert.
+graph-window = Fenster des Graphen: ziehen, Pfeiltasten, Rad
+graph-fit = Ausgleich
+graph-fit-none = Keiner
+graph-fit-line = Gerade
+graph-fit-parabola = Parabel
+graph-fit-cubic = Kubisch
+place-zero = Nullstelle
+place-start = Bei x = 0
+place-highest = Hochpunkt
+place-lowest = Tiefpunkt
+place-meets = Schneidet
+place-mark = Markieren
+place-none = Keine besonderen Stellen in diesem Fenster.
+place-trace = Die Kurve entlanglaufen
+place-slope = Steigung { $slope }
+place-undefined = hier nicht definiert
+place-tangent = Tangente zeichnen
+place-from = Fläche von
+place-to = bis
+place-area = = { $area }
+that-is-no-curve-over-x = Das ist keine Kurve über x: Sie hat hier keine besonderen Stellen.
+graph-from-table = Tabelle in den Graphen
+graph-also = Auch:

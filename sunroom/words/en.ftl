@@ -2275,3 +2275,26 @@ construct-parallel = Parallels
 construct-bisector = Bisectors of the angles
 a-bisector-needs-an-angle = A bisector needs an angle: a figure with corners, or two lines that meet.
 only-straight-figures = This is constructed from lines and figures with straight sides.
+graph-window = The window of the graph: drag it, arrow keys, wheel
+graph-fit = Best fit
+graph-fit-none = None
+graph-fit-line = Line
+graph-fit-parabola = Parabola
+graph-fit-cubic = Cubic
+place-zero = Zero
+place-start = At x = 0
+place-highest = Highest
+place-lowest = Lowest
+place-meets = Meets
+place-mark = Mark it
+place-none = No named places in this window.
+place-trace = Run along the curve
+place-slope = slope { $slope }
+place-undefined = not defined here
+place-tangent = Draw the tangent
+place-from = Area from
+place-to = to
+place-area = = { $area }
+that-is-no-curve-over-x = This is no curve over x: it has no named places here.
+graph-from-table = Table into the graph
+graph-also = Also:

@@ -2275,3 +2275,26 @@ construct-parallel = Paralelas
 construct-bisector = Bisectrices
 a-bisector-needs-an-angle = Una bisectriz necesita un ángulo: una figura con vértices o dos rectas que se cortan.
 only-straight-figures = Esto se construye con rectas y figuras de lados rectos.
+graph-window = Ventana de la gráfica: arrastrar, flechas, rueda
+graph-fit = Ajuste
+graph-fit-none = Ninguno
+graph-fit-line = Recta
+graph-fit-parabola = Parábola
+graph-fit-cubic = Cúbica
+place-zero = Cero
+place-start = En x = 0
+place-highest = Máximo
+place-lowest = Mínimo
+place-meets = Corta
+place-mark = Marcar
+place-none = No hay puntos notables en esta ventana.
+place-trace = Recorrer la curva
+place-slope = pendiente { $slope }
+place-undefined = no definida aquí
+place-tangent = Dibujar la tangente
+place-from = Área de
+place-to = a
+place-area = = { $area }
+that-is-no-curve-over-x = No es una curva en x: aquí no tiene puntos notables.
+graph-from-table = Tabla en la gráfica
+graph-also = También:

@@ -2275,3 +2275,26 @@ construct-parallel = Parallèles
 construct-bisector = Bissectrices
 a-bisector-needs-an-angle = Une bissectrice demande un angle : une figure à sommets, ou deux droites qui se coupent.
 only-straight-figures = Cela se construit à partir de droites et de figures à côtés droits.
+graph-window = Fenêtre du graphique : glisser, flèches, molette
+graph-fit = Ajustement
+graph-fit-none = Aucun
+graph-fit-line = Droite
+graph-fit-parabola = Parabole
+graph-fit-cubic = Cubique
+place-zero = Zéro
+place-start = En x = 0
+place-highest = Maximum
+place-lowest = Minimum
+place-meets = Coupe
+place-mark = Marquer
+place-none = Aucun point remarquable dans cette fenêtre.
+place-trace = Parcourir la courbe
+place-slope = pente { $slope }
+place-undefined = non défini ici
+place-tangent = Tracer la tangente
+place-from = Aire de
+place-to = à
+place-area = = { $area }
+that-is-no-curve-over-x = Ce n’est pas une courbe en x : pas de points remarquables ici.
+graph-from-table = Tableau dans le graphique
+graph-also = Aussi :

@@ -16,8 +16,9 @@ from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.drawn import path_lines
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
-from sunroom.core.maths.curves import Ranges, curve, letters_of, read_curve, variable_of
-from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph
+from sunroom.core.maths.curves import Ranges, curve, hatched, letters_of, read_curve, variable_of
+from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph, polynomial
+from sunroom.core.maths.places import area_between, at_place, places
 from tests import strategies as make
 
 WINDOW = Ranges(-6.0, 6.0, -4.0, 4.0)
@@ -90,7 +91,7 @@ class Curves(unittest.TestCase):
     def test_what_has_no_graph_is_said(self) -> None:
         for formula, key in (
             ("x∈ℝ", "a-formula-has-no-meaning"),
-            ("2<x<3", "a-formula-has-no-graph"),
+            ("2<x=3", "a-formula-has-no-graph"),
             ("int x dx", "a-formula-has-no-graph"),
         ):
             with self.subTest(formula), self.assertRaises(MalformedError) as raised:
@@ -100,6 +101,122 @@ class Curves(unittest.TestCase):
             lines_of("a x")
         self.assertEqual(raised.exception.sentence.key, "a-letter-has-no-value")
         self.assertEqual(lines_of("sqrt(-1-x^2)"), [], "nowhere defined is nothing to see")
+
+
+class OtherKinds(unittest.TestCase):
+    def test_ways_with_t_are_as_round_as_they_should_be(self) -> None:
+        for formula in (
+            "(3cos t, 3sin t)",
+            "x = 3cos(t), y = 3sin(t)",
+            "(3 cos(2t), 3 sin(2t)) for 0 <= t <= pi",
+        ):
+            with self.subTest(formula):
+                points = np.vstack(lines_of(formula))
+                np.testing.assert_allclose(np.hypot(*points.T), 3, atol=0.01)
+                self.assertGreater(np.ptp(points[:, 0]), 5.9)
+        (line,) = lines_of("x = t, y = t^2/4 for t >= 0")
+        self.assertGreaterEqual(line[:, 0].min(), -1e-9)
+
+    def test_a_curve_is_drawn_where_its_conditions_hold(self) -> None:
+        for formula in ("y = x^2 for -1 < x < 2", "y = x^2, x > -1, x < 2", "x^2 if -1 < x and x < 2"):
+            (line,) = lines_of(formula)
+            self.assertAlmostEqual(line[:, 0].min(), -1, delta=0.01, msg=formula)
+            self.assertAlmostEqual(line[:, 0].max(), 2, delta=0.01, msg=formula)
+        parts = lines_of("y = -x for x < 0; y = x^2 for x >= 0")
+        self.assertEqual(len(parts), 2)
+
+    @settings(max_examples=40, deadline=None)
+    @given(
+        st.sampled_from(
+            [
+                "y < x^2/3 - 1",
+                "y >= sin(x)",
+                "x^2 + y^2 <= 9",
+                "x > 1",
+                "2x - y < 1, x < 2",
+                "-1 < x < 2",
+                "y > 1/x",
+            ]
+        )
+    )
+    def test_what_is_hatched_is_where_the_inequality_holds(self, formula: str) -> None:
+        of = {
+            "y < x^2/3 - 1": lambda x, y: y < x**2 / 3 - 1, "y >= sin(x)": lambda x, y: y >= np.sin(x), "x^2 + y^2 <= 9": lambda x, y: x**2 + y**2 <= 9,
+            "x > 1": lambda x, y: x > 1, "2x - y < 1, x < 2": lambda x, y: (2 * x - y < 1) & (x < 2), "-1 < x < 2": lambda x, y: (x > -1) & (x < 2),
+            "y > 1/x": lambda x, y: y > 1 / x,
+        }[formula]  # fmt: skip
+        lines = hatched(read_curve(formula), WINDOW, {})
+        self.assertGreater(len(lines), 5)
+        for line in lines:
+            inner = line[0] + np.linspace(0.02, 0.98, 9)[:, None] * (line[1] - line[0])
+            if np.hypot(*(line[1] - line[0])) > 0.05:
+                self.assertTrue(of(inner[:, 0], inner[:, 1]).all(), (formula, line))
+
+    def test_points_and_their_best_fit(self) -> None:
+        points = GraphLine("(1, 1), (2, 2.05), (3, 2.95), (-1, -1)", "#1f5fa8", fit=1)
+        made = draw_graph(520, 400, WINDOW, "numbers", (points,), ())
+        self.assertEqual(len(path_lines(made.curves[0])), 4 + 1)
+        self.assertIn("y = 0.994x + 0.00714", [label.text for label in made.labels])
+        self.assertEqual(polynomial([1.0, 0.0, -2.5]), "y = −2.5x² + 1")
+        square = draw_graph(
+            520, 400, WINDOW, "numbers", (GraphLine("(0,0),(1,1),(2,4),(-2,4)", "#1f5fa8", fit=2),), ()
+        )
+        self.assertIn("y = x²", [label.text for label in square.labels])
+
+    def test_letters_of_all_parts_get_sliders(self) -> None:
+        for formula, letters in (
+            ("(a cos t, b sin t)", {"a", "b"}),
+            ("y < c x^2", {"c"}),
+            ("y = k x for x < m", {"k", "m"}),
+            ("(1, 2)", set()),
+        ):
+            self.assertEqual(letters_of(read_curve(formula)), letters, formula)
+
+
+class Places(unittest.TestCase):
+    def found(self, *formulas: str) -> set[tuple[str, float, float]]:
+        return {(p.kind, round(p.x, 4), round(p.y, 4)) for p in places(formulas, 0, WINDOW, {"a": 2.0})}
+
+    def test_zeros_turns_and_crossings(self) -> None:
+        self.assertEqual(
+            self.found("x^2 - a", "x"),
+            {
+                ("zero", -1.4142, 0),
+                ("zero", 1.4142, 0),
+                ("lowest", 0, -2),
+                ("start", 0, -2),
+                ("meets", -1, -1),
+                ("meets", 2, 2),
+            },
+        )
+        self.assertEqual(
+            self.found("(x-1)^2"),
+            {("zero", 1, 0), ("lowest", 1, 0), ("start", 0, 1)},
+            "a zero that only touches",
+        )
+        self.assertEqual(self.found("1/x"), set(), "a pole is no zero")
+        self.assertFalse({kind for kind, *_ in self.found("tan(x)")} & {"highest", "lowest"})
+
+    @settings(max_examples=40, deadline=None)
+    @given(st.floats(-4, 4), st.floats(-4, 4), st.floats(0.2, 2))
+    def test_zeros_of_a_parabola_are_found_wherever_they_are(
+        self, one: float, other: float, much: float
+    ) -> None:
+        if abs(one - other) < 0.05:
+            return
+        found = self.found(f"{much:.3f}(x - ({one:.4f}))(x - ({other:.4f}))")
+        zeros = sorted(x for kind, x, _ in found if kind == "zero")
+        np.testing.assert_allclose(zeros, sorted((round(one, 4), round(other, 4))), atol=2e-4)
+
+    def test_height_slope_and_area(self) -> None:
+        at = at_place("x^2", 1.5, {}, WINDOW)
+        self.assertEqual((at.y, round(at.slope or 0, 4)), (2.25, 3))
+        self.assertIsNone(at_place("abs(x)", 0, {}, WINDOW).slope)
+        self.assertIsNone(at_place("sqrt(x)", -1, {}, WINDOW).y)
+        self.assertAlmostEqual(area_between("x^2", 0, 3, {}) or 0, 9, places=6)
+        self.assertIsNone(area_between("1/x", -1, 1, {}))
+        with self.assertRaises(MalformedError):
+            places(["x^2+y^2=4"], 0, WINDOW, {})
 
 
 class Graphs(unittest.TestCase):

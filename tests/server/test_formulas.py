@@ -8,14 +8,17 @@ from typing import Any
 from unittest import mock
 from urllib.error import HTTPError
 
+import msgspec
 import numpy as np
 
 from sunroom.boards import models, store
-from sunroom.core.board import FormulaItem, InkItem
+from sunroom.core.board import FormulaItem, GraphItem, InkItem
 from sunroom.core.board.requests import AsWritten, EditFormula, SetMaths
 from sunroom.core.board.steps import AddItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetPens, SetRights
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLine
 from sunroom.live.doors import formulas
 from sunroom.live.wire.messages import Read, Readings
 from tests.server.test_out import OutTest
@@ -81,6 +84,22 @@ class Formulas(OutTest):
         self.assertEqual([line["verdict"] for line in found], ["first", "does_not", "follows"])
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"]})[0], 400)
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"] * 100})[0], 400)
+
+    def test_a_graphs_named_places_are_told(self) -> None:
+        graph = GraphItem(
+            id="graph-001", width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=(GraphLine("x^2-1", "#1f5fa8"), GraphLine("x^2+y^2=1", "#1f5fa8"))
+        )  # fmt: skip
+        asked = {"graph": msgspec.to_builtins(graph), "line": 0, "at": 2.0, "low": 0.0, "high": 3.0}
+        told = self.tutor_web.post("/api/graphs/places", asked)
+        self.assertEqual(
+            {(p["kind"], p["x"]) for p in told["places"]},
+            {("zero", -1), ("zero", 1), ("start", 0), ("lowest", 0)},
+        )
+        self.assertEqual((told["at"]["y"], round(told["at"]["slope"], 3), round(told["area"], 3)), (3, 4, 6))
+        for wrong in ({"line": 1}, {"line": 9}, {"at": 1e99}):
+            with self.subTest(wrong), self.assertRaises(HTTPError) as caught:
+                self.tutor_web.post("/api/graphs/places", asked | wrong)
+            self.assertEqual(caught.exception.code, 400)
 
     def test_the_server_alone_says_how_a_formula_looks(self) -> None:
         forged = FormulaItem(

@@ -12,7 +12,7 @@ import numpy as np
 
 from sunroom.boards.step_ids import StepIds
 from sunroom.boards.store import BoardStore, Opened
-from sunroom.core.board import Board, History, PageHead, apply
+from sunroom.core.board import Board, GraphItem, History, PageHead, apply
 from sunroom.core.board.pages import Bay
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.errors import MalformedError
@@ -20,6 +20,8 @@ from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.ink.samples import MAX_SAMPLES
 from sunroom.core.lesson import Forget, HandOver, Lesson, LetBack, Rename, SendAway, SetPens, SetRole
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import AxisNumber, GraphPaths
 from sunroom.core.pens import Actor, Facts
 from sunroom.live.room import board as live_board
 from sunroom.live.room import room as live_room
@@ -43,6 +45,7 @@ from sunroom.live.wire.messages import (
     Reacted,
     Refused,
     Say,
+    Slide,
     Tell,
     ToBrowser,
     View,
@@ -219,6 +222,39 @@ class Instruments(RoomTest):
         self.assertEqual([each.seat for each in self.boards[0].laid.values()], ["imani"])
         self.room.let_go(self.tutor)
         self.assertEqual(self.boards[0].laid, {})
+
+
+class Sliding(RoomTest):
+    """A graph while one of its letters is moved."""
+
+    def slide(self, **more: Any) -> Slide:
+        paths = GraphPaths("M0 0L10 0", "", (), ("M1 1L2 2",), (None,))
+        return msgspec.structs.replace(Slide(PAGE, "graph-001", Ranges(0, 1, 0, 1), (), paths), **more)
+
+    async def asyncSetUp(self) -> None:
+        await super().asyncSetUp()
+        graph = GraphItem(
+            id="graph-001", width=300, height=200, ranges=Ranges(0, 1, 0, 1), lines=(), by="imani"
+        )
+        self.boards[0].board = apply(self.boards[0].board, AddItems(PAGE, (graph,)))
+
+    async def test_everybody_sees_it_move(self) -> None:
+        self.room.fleeting.slide(self.tutor, self.slide())
+        (frame,) = [frame for frame in await self.told(self.noor, Frame) if frame.sliding]
+        self.assertEqual(frame.sliding[0].slide, self.slide())
+
+    async def test_only_by_who_may_change_it_and_only_what_can_be_drawn(self) -> None:
+        self.room.tell(self.tutor, Tell("pens-down", SetPens("down")))
+        self.room.fleeting.slide(self.noor, self.slide())
+        paths = self.slide().drawn
+        for wrong in (
+            self.slide(id="nothing-1"), self.slide(page="nowhere-00"),
+            self.slide(drawn=msgspec.structs.replace(paths, grid="M0 0L9 9" * 30_000)),
+            self.slide(drawn=msgspec.structs.replace(paths, grid="url(javascript:x)")),
+            self.slide(drawn=msgspec.structs.replace(paths, labels=(AxisNumber("x" * 3_000, 0, 0),))),
+        ):  # fmt: skip
+            self.room.fleeting.slide(self.tutor, wrong)
+        self.assertFalse(any(frame.sliding for frame in await self.told(self.tutor, Frame)))
 
 
 class Telling(RoomTest):

@@ -5,6 +5,7 @@ import {
   CARD_SIGNS,
   CELL_PAD,
   FORMULA_UNITS,
+  AREA_OPACITY,
   GRAPH_AXIS,
   GRAPH_GRID,
   GRAPH_LABEL,
@@ -116,6 +117,9 @@ export function drawGraph(context: CanvasRenderingContext2D, { drawn, lines, col
     context.stroke(outlineOf(path))
   }
   stroke(drawn.grid, GRAPH_GRID, 1)
+  context.globalAlpha *= AREA_OPACITY
+  for (const [at, path] of drawn.areas.entries()) if (path) stroke(path, lines[at]!.colour, 1)
+  context.globalAlpha /= AREA_OPACITY
   for (const [at, path] of drawn.curves.entries()) {
     const line = lines[at]
     if (path && line) stroke(path, line.colour, line.width)

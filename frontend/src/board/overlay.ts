@@ -8,7 +8,7 @@ import { FRAME_MARGIN_PX, handlePlace, handlesOf } from './frame'
 import { drawInstrument } from './instruments/draw'
 import type { Measure } from './instruments/measure'
 import type { Lifted } from './lifted'
-import { pointOf, type Point } from './place'
+import { placement, pointOf, type Point } from './place'
 import type { Guide } from './snap'
 import type { Look } from './wet'
 
@@ -54,6 +54,18 @@ export class Overlay {
     const points: Point[] = []
     for (let i = 0; i < values.length; i += 4) points.push([values[i]!, values[i + 1]!])
     drawHeads(this.#context, ends, [points], colour, width)
+  }
+
+  /** A thing as it is just now, in the place of how it is drawn on the page. */
+  instead(item: Extract<Item, { width: number; height: number }>): void {
+    const context = this.#context
+    context.save()
+    const [a, b, c, d, e, f] = placement(item)
+    context.transform(a, b, c, d, e, f)
+    context.fillStyle = PAPER_COLOUR
+    context.fillRect(0, 0, item.width, item.height)
+    context.restore()
+    drawItem(context, item)
   }
 
   /** Items about to go, or on their way elsewhere, pale. */

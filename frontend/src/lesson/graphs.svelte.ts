@@ -2,12 +2,13 @@
 import type { Point } from '../board/place'
 import { placed } from '../board/text'
 import { ask } from '../wire/api'
-import type { GraphItem } from '../wire/generated'
+import type { GraphItem, PlacesFound, TableItem } from '../wire/generated'
 import { told } from '../words/words.svelte'
 import type { Inside } from './inside'
 
 /** A new graph in board units, and the numbers that it shows. */
 const [WIDTH, HEIGHT] = [520, 400]
+const TELL_MS = 110
 const SHOWN = { x0: -6.5, x1: 6.5, y0: -5, y1: 5 }
 
 export const GRAPH_COLOURS = [
@@ -45,6 +46,7 @@ export class Graphs {
         colour: GRAPH_COLOURS[at % 8]!,
         width: 3,
         shown: true,
+        fit: 0,
       })),
       letters: [],
       counted: 'numbers',
@@ -74,9 +76,52 @@ export class Graphs {
     }
   }
 
+  /** Everybody sees it as it is moved; others not more often than they can be told. */
+  moved({ id, ranges, letters, drawn }: GraphItem): void {
+    if (!drawn) return
+    const page = this.#inside.pages.id
+    this.#inside.surface?.moving({ page, id, ranges, letters, drawn })
+    const now = performance.now()
+    if (now - this.#told < TELL_MS) return
+    this.#told = now
+    this.#inside.send({ type: 'slide', page, id, ranges, letters, drawn })
+  }
+  #told = 0
+
+  /** Named places of one of its curves, and what it is at one. */
+  places(graph: GraphItem, line: number, at: number | null, low: number, high: number): Promise<PlacesFound> {
+    return ask<PlacesFound>('POST', '/api/graphs/places', { graph, line, at, low, high })
+  }
+
+  /** The first two columns of numbers of a table as points, with a line of best fit. */
+  takeTable(graph: GraphItem, table: TableItem): void {
+    const wide = table.columns.length
+    const texts = table.lines.map((lines) =>
+      lines.flatMap(([runs]) => runs.map(([, text]) => text)).join(' '),
+    )
+    const rows = table.rows.map((_, row) => texts.slice(row * wide, (row + 1) * wide).map(numberIn))
+    const columns = table.columns
+      .map((_, column) => column)
+      .filter((column) => rows.filter((row) => row[column] !== null).length > 1)
+    const pairs = rows.flatMap((row) => {
+      const [x, y] = [row[columns[0] ?? -1], row[columns[1] ?? -1]]
+      return x == null || y == null ? [] : [`(${x}, ${y})`]
+    })
+    if (!pairs.length) return this.#inside.say(told({ key: 'a-chart-needs-numbers', values: {} }))
+    const colour = GRAPH_COLOURS[graph.lines.length % GRAPH_COLOURS.length]!
+    const line = { formula: pairs.join(', '), colour, width: 3, shown: true, fit: 1 }
+    this.change(graph, { lines: [...graph.lines, line] })
+  }
+
   change(graph: GraphItem, change: GraphChange): void {
     const { ranges, lines, letters, counted } = { ...graph, ...change }
     const page = this.#inside.pages.id
     this.#inside.do({ step: 'set_graph', page, id: graph.id, ranges, lines, letters, counted })
   }
+}
+
+/** The number that a cell begins with; null when it begins with none. */
+function numberIn(cell: string): number | null {
+  const found = /^\s*([+\-−]?\d+(?:[.,]\d+)?)(?![\d.,])/.exec(cell)
+  return found ? Number(found[1]!.replace(',', '.').replace('−', '-')) : null
 }

@@ -1,5 +1,16 @@
 /** What the parts of a session know of it: who looks, what they see, and how to act and speak. */
-import type { BoardCard, Item, Laid, Lead, Logged, Pointing, Request, WetInk } from '../wire/generated'
+import type {
+  BoardCard,
+  Item,
+  Laid,
+  Lead,
+  Logged,
+  Pointing,
+  Request,
+  Slide,
+  Sliding,
+  WetInk,
+} from '../wire/generated'
 import type { Line } from '../wire/socket'
 import type { BoardCopy } from './board-copy.svelte'
 import type { Pages } from './pages.svelte'
@@ -14,6 +25,8 @@ export interface SurfaceEvents {
   /** Come in, or in again: what others have laid down, and they hear what we have. */
   cameIn(laid: Laid[]): void
   laid(laid: Laid[]): void
+  slid(sliding: Sliding[]): void
+  moving(slide: Omit<Slide, 'type'>): void
   landed(logged: Logged): void
   changed(): void
   /** Show this part of the page. */

@@ -378,6 +378,7 @@ export class Session implements Inside {
     }
     if (frame.pointing) this.surface?.pointing(frame.pointing)
     if (frame.laid) this.surface?.laid(frame.laid)
+    if (frame.sliding) this.surface?.slid(frame.sliding)
   }
 
   /** The room has another link: this page stays in, and comes back by the new one. */

@@ -618,9 +618,16 @@ export interface Words {
   'go-to-the-lesson': null
   'gone-since': { time: string | number }
   'graph-add': null
+  'graph-also': null
   'graph-counted': null
   'graph-degrees': null
   'graph-draw': null
+  'graph-fit': null
+  'graph-fit-cubic': null
+  'graph-fit-line': null
+  'graph-fit-none': null
+  'graph-fit-parabola': null
+  'graph-from-table': null
   'graph-further': null
   'graph-nearer': null
   'graph-numbers': null
@@ -628,6 +635,7 @@ export interface Words {
   'graph-pi': null
   'graph-show': { formula: string | number }
   'graph-take-off': { formula: string | number }
+  'graph-window': null
   'graph-x-from': null
   'graph-x-to': null
   'graph-y-from': null
@@ -1149,7 +1157,21 @@ export interface Words {
   'picture-panel': null
   'picture-text-hint': null
   'pin-as-background': null
+  'place-area': { area: string | number }
+  'place-from': null
+  'place-highest': null
   'place-in-time': null
+  'place-lowest': null
+  'place-mark': null
+  'place-meets': null
+  'place-none': null
+  'place-slope': { slope: string | number }
+  'place-start': null
+  'place-tangent': null
+  'place-to': null
+  'place-trace': null
+  'place-undefined': null
+  'place-zero': null
   'plan-of-the-next-lesson': null
   'planned-for': { day: string | number; time: string | number }
   'planned-for-minutes': { day: string | number; minutes: string | number; time: string | number }
@@ -1532,6 +1554,7 @@ export interface Words {
   'that-is-more-text-than': null
   'that-is-more-than-can': null
   'that-is-more-than-strokes': { strokes: string | number }
+  'that-is-no-curve-over-x': null
   'that-is-no-day': null
   'that-is-no-day-of': null
   'that-is-no-longer-on': null

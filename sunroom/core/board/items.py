@@ -19,6 +19,7 @@ from sunroom.core.ink.outline import Ends, Nib, head_reach, nib_reach
 from sunroom.core.ink.samples import MAX_COORDINATE, unpack_samples
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import (
+    MAX_FIT,
     MAX_LETTERS,
     MAX_LINES,
     Counted,
@@ -536,6 +537,7 @@ def check_graph(graph: GraphItem) -> None:
         check_text(line.formula, MAX_FORMULA)
         check_colour(line.colour)
         check_range("width", line.width, *WIDTHS)
+        check_range("fit", line.fit, 0, MAX_FIT)
     for letter in graph.letters:
         check_text(letter.name, MAX_LETTER)
         for value in (letter.value, letter.low, letter.high):

@@ -11,7 +11,7 @@ from typing import Literal
 import numpy as np
 
 from sunroom.core.data.series import Data, Series, data_of
-from sunroom.core.drawn import Drawn, DrawnText, Patch, Points, path_of, text_width
+from sunroom.core.drawn import Drawn, DrawnText, Patch, Points, dashed, path_of, text_width
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.graph import number_text, ticks
 from sunroom.core.sentences import Sentence, said
@@ -101,7 +101,7 @@ def _legend(page: _Page, series: Sequence[Series], kind: Literal["area", "line",
         elif kind == "dot":
             _dot(page, (x + 7, y - 4), number)
         else:
-            page.line(_dashed(np.array([(x, y - 4), (x + 16, y - 4)]), DASHES[number]), COLOURS[number], 2.6)
+            page.line(dashed(np.array([(x, y - 4), (x + 16, y - 4)]), *DASHES[number]), COLOURS[number], 2.6)
         page.write(name, x + 20, y)
         x += wide
     page.top = y + 2 * GAP
@@ -223,7 +223,7 @@ def _lines(page: _Page, data: Data, fit: bool) -> None:
                 run.append((left + (at + 0.5) * wide, place(value)))
         for points in runs:
             if len(points) > 1:
-                page.line(_dashed(np.array(points), DASHES[number]), COLOURS[number], 2.6)
+                page.line(dashed(np.array(points), *DASHES[number]), COLOURS[number], 2.6)
             for point in points:
                 _dot(page, point, number)
 
@@ -449,23 +449,6 @@ def _dot(page: _Page, at: tuple[float, float], number: int) -> None:
     sides, turn = ((16, 0.0), (4, math.pi / 4), (3, -math.pi / 2), (4, 0.0))[number % 4]
     angles = turn + 2 * math.pi * np.arange(sides) / sides
     page.area([np.array(at) + MARK * np.column_stack([np.cos(angles), np.sin(angles)])], COLOURS[number])
-
-
-def _dashed(points: Points, dash: tuple[int, int]) -> list[Points]:
-    """A line in dashes of some length with gaps of another."""
-    on, off = dash
-    if not off:
-        return [points]
-    along = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
-    made = []
-    for start in np.arange(0.0, along[-1], on + off):
-        inner = points[(along > start) & (along < start + on)]
-        ends = [
-            [np.interp(at, along, points[:, side]) for side in (0, 1)]
-            for at in (start, min(start + on, along[-1]))
-        ]
-        made.append(np.vstack([ends[0], *inner, ends[1]]))
-    return made
 
 
 def check_title(title: str) -> None:

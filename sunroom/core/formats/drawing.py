@@ -66,7 +66,7 @@ CARD_SIGNS: dict[str, tuple[tuple[tuple[float, float], ...], ...]] = {
 }
 SIGN_SIDE, SIGN_LINE = 40.0, 2.4
 #: Of graphs: the grid, and how thick its axes are.
-GRAPH_GRID, GRAPH_AXIS = "#d5dee2", 1.6
+GRAPH_GRID, GRAPH_AXIS, AREA_OPACITY = "#d5dee2", 1.6, 0.6
 TABLE_HEAD, TABLE_LINE = "#f1e9d8", 1.4
 #: Dashes and gaps, in widths of the line; a dot is a dash without length under a round cap.
 DASHES: dict[str, tuple[float, ...]] = {"solid": (), "dashed": (4.0, 3.0), "dotted": (0.01, 2.2)}
@@ -257,6 +257,9 @@ def _draw_graph(item: GraphItem, drawing: Drawing) -> None:
     if drawn:
         for points in path_lines(drawn.grid):
             drawing.stroke(place.points(points), False, False, GRAPH_GRID, place.growth, 1.0)
+        for line, area in zip(item.lines, drawn.areas, strict=False):
+            for points in path_lines(area):
+                drawing.stroke(place.points(points), False, False, line.colour, place.growth, AREA_OPACITY)
         for line, curve in zip(item.lines, drawn.curves, strict=False):
             for points in path_lines(curve):
                 drawing.stroke(

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
+import re
+from collections.abc import Callable, Mapping, Sequence
 from functools import lru_cache
+from typing import Literal
 
 import msgspec
 import numpy as np
@@ -11,7 +13,8 @@ from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.grammar import meaning_of
-from sunroom.core.maths.meaning import Add, Expr, Lines, Meaning, Mul, Name, Neg, Relation
+from sunroom.core.maths.meaning import Add, Call, Expr, Lines, Meaning, Mul, Name, Neg, Num, Relation
+from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.values import CONSTANTS, Values, name_of, values
 from sunroom.core.sentences import said
@@ -24,6 +27,8 @@ FIRST, HALVINGS, MOST_POINTS = 240, 9, 12_000
 STRAY, JUMP = 0.0012, 0.35
 #: Squares across the window in which an equation of both coordinates is followed.
 CELLS = 140
+#: Lines over an area, and samples of each.
+HATCHES, HATCH_SAMPLES = 90, 320
 
 
 class Ranges(msgspec.Struct, frozen=True, gc=False):
@@ -35,40 +40,136 @@ class Ranges(msgspec.Struct, frozen=True, gc=False):
     y1: float
 
 
-class Drawn(msgspec.Struct, frozen=True):
-    """What is drawn of a formula: y of x, x of y, r of θ, or an equation of both."""
+class Curve(msgspec.Struct, frozen=True):
+    """What is drawn of a formula.
 
-    kind: str
-    body: Expr
+    ``kind`` is y of x, x of y, r of θ, an equation of both coordinates, an area where an inequality of both holds, a way that
+    both take with t (``body`` is x, ``other`` y), points, or ``parts`` that are curves of their own. It is drawn where all of
+    ``where`` holds. Of an area ``body`` is above 0 inside, and its border belongs to it unless it is ``strict``.
+    """
+
+    kind: Literal["y", "x", "r", "both", "area", "way", "points", "parts"]
+    body: Expr = Num("0")
+    other: Expr = Num("0")
+    where: tuple[Relation, ...] = ()
+    strict: bool = False
+    points: tuple[tuple[float, float], ...] = ()
+    parts: tuple[Curve, ...] = ()
+
+
+_NUMBER = r"\s*[-+−]?\d+(?:[.]\d+)?\s*"
+_POINT = re.compile(rf"\(({_NUMBER})[,;]({_NUMBER})\)")
+_POINTS = re.compile(rf"(?:\s*\({_NUMBER}[,;]{_NUMBER}\)\s*[,;]?)+\s*")
+#: What stands between a curve and where it is drawn.
+_WHERE = re.compile(r"\s(?:for|if|where)\s", re.IGNORECASE)
+_COMPARED = re.compile(r"[<>≤≥=]|\\[lg]e(?![a-z])")
+MAX_PARTS = 6
 
 
 @lru_cache(maxsize=256)
-def read_curve(formula: str) -> Drawn:
-    """What a typed formula draws; raises MalformedError for what has no graph."""
-    return curve_of(meaning_of(read_formula(formula)))
+def read_curve(formula: str) -> Curve:
+    """What a typed formula draws; raises MalformedError for what has no graph.
+
+    Beside formulas: points “(1, 2), (3, 5)”, ways “x = cos t, y = sin t” or “(cos t, sin t)”, several parts after each other
+    with “;”, and where each of these is drawn after “for” or a comma: “y = x^2 for x < 1; y = 2 - x for x >= 1”.
+    """
+    if len(formula) <= MAX_FORMULA and _POINTS.fullmatch(formula):
+        pairs = [
+            (x.strip().replace("−", "-"), y.strip().replace("−", "-")) for x, y in _POINT.findall(formula)
+        ]
+        return Curve("points", points=tuple((float(x), float(y)) for x, y in pairs))
+    parts = [part for part in _parted(formula, ";") if part.strip()]
+    if len(parts) > MAX_PARTS:
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
+    if len(parts) > 1:
+        return Curve("parts", parts=tuple(map(_one_curve, parts)))
+    return _one_curve(formula)
 
 
-def curve_of(meant: Meaning) -> Drawn:
+def _one_curve(text: str) -> Curve:
+    text, *conditions = _WHERE.split(text, maxsplit=1)
+    pieces = _parted(text, ",")
+    # A comma that no comparison follows belongs to a number.
+    while len(pieces) > 1 and not (_COMPARED.search(pieces[-1]) or text.lstrip().startswith("(")):
+        pieces[-2:] = [",".join(pieces[-2:])]
+    inner = text.strip()
+    if len(pieces) == 1 and inner.startswith("(") and inner.endswith(")"):
+        both = _parted(inner[1:-1], ",")
+        if len(both) == 2:
+            return _way(both[0], both[1], conditions)
+    if len(pieces) > 1 and re.match(r"\s*x\s*=", pieces[0]) and re.match(r"\s*y\s*=", pieces[1]):
+        first, second = (piece.split("=", 1)[1] for piece in pieces[:2])
+        return _way(first, second, [*pieces[2:], *conditions])
+    made = curve_of(meaning_of(read_formula(pieces[0])))
+    where = tuple(_relation(part) for text in [*pieces[1:], *conditions] for part in _conditions(text))
+    return msgspec.structs.replace(made, where=(*made.where, *where))
+
+
+def _way(x: str, y: str, conditions: list[str]) -> Curve:
+    bodies = [meaning_of(read_formula(text)) for text in (x, y)]
+    if any(isinstance(body, Lines | Relation) for body in bodies):
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
+    where = tuple(_relation(part) for text in conditions for part in _conditions(text))
+    return Curve("way", bodies[0], bodies[1], where)  # type: ignore[arg-type]
+
+
+def _conditions(text: str) -> list[str]:
+    return [part for part in re.split(r",(?=[^,]*[<>≤≥])|\sand\s", text) if part.strip()]
+
+
+def _relation(text: str) -> Relation:
+    meant = meaning_of(read_formula(text))
+    if not isinstance(meant, Relation) or not set(meant.signs) <= set(_HOLDS):
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
+    return meant
+
+
+def _parted(text: str, sign: str) -> list[str]:
+    """A text at a sign, but for those in brackets."""
+    parts, depth = [""], 0
+    for character in text:
+        depth += (character in "([{") - (character in ")]}")
+        if character == sign and depth == 0:
+            parts.append("")
+        else:
+            parts[-1] += character
+    return parts
+
+
+_HOLDS: dict[str, Callable[[Values, Values], NDArray[np.bool_]]] = {
+    "<": np.less, ">": np.greater, r"\le": np.less_equal, r"\ge": np.greater_equal,
+}  # fmt: skip
+
+
+def curve_of(meant: Meaning) -> Curve:
     if isinstance(meant, Lines):
         raise MalformedError("formula", said("a-formula-has-no-graph"))
     if not isinstance(meant, Relation):
-        return Drawn("y", meant)
-    if len(meant.sides) != 2 or meant.signs[0] != "=":
-        raise MalformedError("formula", said("a-formula-has-no-graph"))
+        return Curve("y", meant)
+    if len(meant.sides) != 2:
+        if not set(meant.signs) <= set(_HOLDS):
+            raise MalformedError("formula", said("a-formula-has-no-graph"))
+        return Curve("area", Num("1"), where=(meant,))  # 2 < x < 3
     left, right = meant.sides
+    (sign,) = meant.signs
+    if sign in _HOLDS:
+        above = Add((left, Neg(right))) if sign in (">", r"\ge") else Add((right, Neg(left)))
+        return Curve("area", above, strict=sign in "<>")
+    if sign != "=":
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
     if isinstance(left, Name) and not left.sub:
         free = names_of(right)
         if left.letter == "y" and "y" not in free:
-            return Drawn("y", right)
+            return Curve("y", right)
         if left.letter == "x" and "x" not in free:
-            return Drawn("x", right)
+            return Curve("x", right)
         if left.letter == "r" and "r" not in free and free & {r"\theta", r"\varphi", r"\phi"}:
-            return Drawn("r", right)
+            return Curve("r", right)
         if left.letter not in free and not {"x", "y"} >= free | {left.letter}:
-            return Drawn("y", right)  # s = h / tan θ: s is drawn
+            return Curve("y", right)  # s = h / tan θ: s is drawn
     if _is_called(left):
-        return Drawn("y", right)
-    return Drawn("both", Add((left, Neg(right))))
+        return Curve("y", right)
+    return Curve("both", Add((left, Neg(right))))
 
 
 def _is_called(left: Expr) -> bool:
@@ -93,31 +194,46 @@ def names_of(tree: object) -> set[str]:
 VARIABLES = ("x", "t", r"\theta", r"\varphi", r"\alpha", "u", "n")
 
 
-def variable_of(drawn: Drawn, given: Mapping[str, float]) -> str:
+def variable_of(drawn: Curve, given: Mapping[str, float]) -> str:
     """The letter that runs along: of those that no slider gives a value."""
-    if drawn.kind in ("both", "x"):
-        return "y" if drawn.kind == "x" else "x"
+    if drawn.kind in ("both", "x", "area", "way"):
+        return {"x": "y", "way": "t"}.get(drawn.kind, "x")
     free = names_of(drawn.body) - set(given)
     return next((name for name in VARIABLES if name in free), min(free, default="x"))
 
 
-def letters_of(drawn: Drawn) -> set[str]:
+def letters_of(drawn: Curve) -> set[str]:
     """The letters that need a slider: all but what runs along."""
-    free = names_of(drawn.body)
-    if drawn.kind == "both":
+    if drawn.parts:
+        return set().union(*map(letters_of, drawn.parts))
+    free = names_of((drawn.body, drawn.other, drawn.where))
+    if drawn.kind in ("both", "area"):
         return free - {"x", "y"}
     return free - {variable_of(drawn, {})}
 
 
-def curve(drawn: Drawn, window: Ranges, given: Mapping[str, float]) -> list[Points]:
-    """The lines of a curve inside of its window, each (N, 2) in numbers of the axes."""
-    if drawn.kind == "both":
-        return _implicit(lambda x, y: values(drawn.body, {**given, "x": x, "y": y}), window)
+def curve(drawn: Curve, window: Ranges, given: Mapping[str, float]) -> list[Points]:
+    """The lines of a curve inside of its window, each (N, 2) in numbers of the axes; of an area its border."""
+    if drawn.kind == "parts":
+        return [line for part in drawn.parts for line in curve(part, window, given)]
+    if drawn.kind == "points":
+        return []
+    if drawn.kind in ("both", "area"):
+
+        def height(x: Values, y: Values) -> Values:
+            made = values(drawn.body, {**given, "x": x, "y": y})
+            return np.where(holds(drawn.where, {**given, "x": x, "y": y}), made, np.nan)
+
+        return _implicit(height, window)
+    if drawn.kind == "way":
+        return _clipped(_broken(_along_way(drawn, window, given), window, steady=False), window)
     running = variable_of(drawn, given)
 
     def along(at: Values) -> Values:
-        made = values(drawn.body, {**given, running: at})
-        return np.broadcast_to(made, at.shape)
+        made = np.broadcast_to(values(drawn.body, {**given, running: at}), at.shape)
+        if not drawn.where:
+            return made
+        return np.where(holds(drawn.where, {**given, running: at, drawn.kind: made}), made, np.nan)
 
     if drawn.kind == "r":
         turns = np.linspace(0, 12 * np.pi, 3_600)
@@ -128,6 +244,104 @@ def curve(drawn: Drawn, window: Ranges, given: Mapping[str, float]) -> list[Poin
         lines = _broken(_sampled(along, turned), turned)
         return _clipped([line[:, ::-1] for line in lines], window)
     return _clipped(_broken(_sampled(along, window), window), window)
+
+
+def hatched(drawn: Curve, window: Ranges, given: Mapping[str, float]) -> list[Points]:
+    """Slanting lines over the area of an inequality; none for other curves."""
+    if drawn.kind == "parts":
+        return [line for part in drawn.parts for line in hatched(part, window, given)]
+    if drawn.kind != "area":
+        return []
+    low = np.array([window.x0, window.y0])
+    size = np.array([window.x1, window.y1]) - low
+    # Each line runs where the parts of width and height add up to a number.
+    across = np.linspace(0, 1, HATCH_SAMPLES)
+
+    def inside(total: Values, part: Values) -> NDArray[np.bool_]:
+        x, y = low[0] + part * size[0], low[1] + (total - part) * size[1]
+        at = {**given, "x": x, "y": y}
+        made = values(drawn.body, at)
+        seen = (total - part >= 0) & (total - part <= 1)
+        return np.asarray(seen & (made > 0) & holds(drawn.where, at))
+
+    made: list[Points] = []
+    for total in np.linspace(0, 2, HATCHES)[1:-1]:
+        ins = inside(np.full_like(across, total), across)
+        edges = np.flatnonzero(np.diff(ins.astype(np.int8)))
+        low_at, high_at = across[edges], across[edges + 1]
+        # The ends of each line are found closer than they are sampled.
+        for _ in range(12):
+            middle = (low_at + high_at) / 2
+            same = inside(np.full_like(middle, total), middle) == ins[edges]
+            low_at, high_at = np.where(same, middle, low_at), np.where(same, high_at, middle)
+        ends = [*([0.0] if ins[0] else []), *((low_at + high_at) / 2).tolist(), *([1.0] if ins[-1] else [])]
+        for start, end in zip(ends[::2], ends[1::2], strict=True):
+            parts = np.array([[start, total - start], [end, total - end]])
+            made.append(low + parts * size)
+    return made
+
+
+def holds(where: Sequence[Relation], at: Mapping[str, Values | float]) -> NDArray[np.bool_]:
+    """Where all of some comparisons hold."""
+    all_hold = np.asarray(True)
+    for relation in where:
+        sides = [values(side, at) for side in relation.sides]
+        for left, right, sign in zip(sides, sides[1:], relation.signs, strict=False):
+            all_hold = all_hold & _HOLDS[sign](left, right)
+    return np.asarray(all_hold)
+
+
+def _along_way(drawn: Curve, window: Ranges, given: Mapping[str, float]) -> Points:
+    """Points of a way with t, closer where it bends."""
+    turns = bool(_called_names((drawn.body, drawn.other)) & {"sin", "cos", "tan"})
+    low, high = (-4 * np.pi, 4 * np.pi) if turns else (-10.0, 10.0)
+    for relation in drawn.where:
+        if Name("t") in relation.sides:
+            at = relation.sides.index(Name("t"))
+            ends = [float(values(side, given)) for side in relation.sides if side != Name("t")]
+            upwards = relation.signs[0] in ("<", r"\le")
+            if len(ends) == 2:
+                low, high = min(ends), max(ends)
+            elif upwards == (at == 0):
+                high = ends[0]
+            else:
+                low = ends[0]
+    if not (np.isfinite([low, high]).all() and low < high):
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
+
+    def place(t: Values) -> Points:
+        found = [
+            np.broadcast_to(values(body, {**given, "t": t}), t.shape) for body in (drawn.body, drawn.other)
+        ]
+        return np.where(holds(drawn.where, {**given, "t": t})[..., None], np.column_stack(found), np.nan)
+
+    size = np.array([window.x1 - window.x0, window.y1 - window.y0])
+    t = np.linspace(low, high, 4 * FIRST + 1)
+    points = place(t)
+    for _ in range(HALVINGS):
+        if len(t) > MOST_POINTS:
+            break
+        middle = (t[:-1] + t[1:]) / 2
+        between = place(middle)
+        strays = np.abs(between - (points[:-1] + points[1:]) / 2) > STRAY * size
+        split = np.flatnonzero(strays.any(axis=1))
+        if not len(split):
+            break
+        t, points = (
+            np.insert(t, split + 1, middle[split]),
+            np.insert(points, split + 1, between[split], axis=0),
+        )
+    return points
+
+
+def _called_names(tree: object) -> set[str]:
+    if isinstance(tree, Call):
+        return {tree.name} | _called_names(tree.body)
+    if isinstance(tree, tuple):
+        return set().union(*map(_called_names, tree)) if tree else set()
+    if isinstance(tree, msgspec.Struct):
+        return set().union(*(_called_names(getattr(tree, name)) for name in tree.__struct_fields__))
+    return set()
 
 
 def _sampled(along: Callable[[Values], Values], window: Ranges) -> Points:
@@ -160,12 +374,13 @@ def _near(y: Values, window: Ranges) -> NDArray[np.bool_]:
     return np.asarray((y > window.y0 - high) & (y < window.y1 + high))
 
 
-def _broken(points: Points, window: Ranges) -> list[Points]:
+def _broken(points: Points, window: Ranges, steady: bool = True) -> list[Points]:
     """Lines that end where there is no value, and where the curve jumps over a good part of the window at once."""
     step = np.abs(np.diff(points, axis=0))
     wide, high = window.x1 - window.x0, window.y1 - window.y0
     jumps = np.asarray(
-        (step[:, 1] > JUMP * high) & (step[:, 0] < 1.5 * wide / FIRST) | (step[:, 0] > JUMP * wide)
+        (step[:, 1] > JUMP * high) & ((step[:, 0] < 1.5 * wide / FIRST) | (not steady))
+        | (step[:, 0] > JUMP * wide)
     )
     # Where both ends are beyond the window on one side nothing is to be broken.
     y = points[:, 1]

@@ -10,9 +10,10 @@ from typing import Literal
 import msgspec
 import numpy as np
 
-from sunroom.core.drawn import path_of
+from sunroom.core.drawn import dashed, path_of
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.curves import Points, Ranges, curve, letters_of, read_curve
+from sunroom.core.maths.curves import Curve, Points, Ranges, curve, hatched, letters_of, read_curve
+from sunroom.core.maths.meaning import Add, Mul, Name, Num, Pow
 from sunroom.core.sentences import Sentence
 
 #: What a step along the level axis is counted in.
@@ -23,16 +24,19 @@ APART = (64.0, 44.0)
 #: The size of the numbers, the length of an arrow's head, and how far numbers stand from their axis.
 LABEL_SIZE, ARROW, BESIDE = 13.0, 9.0, 5.0
 MAX_LINES, MAX_LETTERS = 8, 8
+#: Dashes of a border that does not belong to its area; the radius of a point; what is written of a fit, and its degree at most.
+DASH, DOT, NOTE_TOP, MAX_FIT = (9, 6), 3.2, 18.0, 3
 _STEPS = (1, 2, 5)
 
 
 class GraphLine(msgspec.Struct, frozen=True):
-    """One formula of a graph."""
+    """One formula of a graph; ``fit``: through points a polynomial of best fit of this degree, with its equation."""
 
     formula: str
     colour: str
     width: float = 3.0
     shown: bool = True
+    fit: int = 0
 
 
 class GraphLetter(msgspec.Struct, frozen=True):
@@ -55,7 +59,8 @@ class AxisNumber(msgspec.Struct, frozen=True, array_like=True, gc=False):
 class GraphPaths(msgspec.Struct, frozen=True):
     """What is drawn: SVG paths of M and L in tenths of a board unit from the upper left corner, and labels.
 
-    ``curves`` are one path to each formula, "" for what has no graph, with the sentence that says why in ``problems``.
+    ``curves`` are one path to each formula, "" for what has no graph, with the sentence that says why in ``problems``;
+    ``areas`` are thin lines over what an inequality holds for.
     """
 
     grid: str
@@ -63,6 +68,7 @@ class GraphPaths(msgspec.Struct, frozen=True):
     labels: tuple[AxisNumber, ...]
     curves: tuple[str, ...]
     problems: tuple[Sentence | None, ...]
+    areas: tuple[str, ...] = ()
 
 
 def draw_graph(
@@ -87,17 +93,23 @@ def draw_graph(
     level = [placed(np.array([(window.x0, y), (window.x1, y)])) for y in ys]
     ox, oy = placed(np.array([[_inside(0.0, window.x0, window.x1), _inside(0.0, window.y0, window.y1)]]))[0]
     given = {letter.name: letter.value for letter in letters}
-    curves, problems = [], []
+    curves, areas, problems = [], [], []
+    notes: list[AxisNumber] = []
     for line in lines:
-        path, problem = _curve(line, window, given, placed)
+        path, area, note, problem = _curve(line, window, given, placed)
         curves.append(path)
+        areas.append(area)
         problems.append(problem)
+        if note:
+            row = NOTE_TOP + len(notes) * 1.4 * LABEL_SIZE
+            notes.append(AxisNumber(note, round(width - _width(note) - 2 * BESIDE, 1), round(row, 1)))
     return GraphPaths(
         path_of([*upright, *level]),
         path_of(_axes(width, height, float(ox), float(oy))),
-        tuple(_labels(xs, x_step, ys, y_step, counted, placed, (float(ox), float(oy)), (width, height))),
+        (*_labels(xs, x_step, ys, y_step, counted, placed, (float(ox), float(oy)), (width, height)), *notes),
         tuple(curves),
         tuple(problems),
+        tuple(areas) if any(areas) else (),
     )
 
 
@@ -114,16 +126,66 @@ def missing_letters(lines: Sequence[GraphLine], letters: Sequence[GraphLetter]) 
 
 def _curve(
     line: GraphLine, window: Ranges, given: dict[str, float], placed: Callable[[Points], Points]
-) -> tuple[str, Sentence | None]:
+) -> tuple[str, str, str, Sentence | None]:
+    """The paths of a line and of its area, what is written about it, and why there is none."""
     if not line.shown:
-        return "", None
+        return "", "", "", None
     try:
-        lines = curve(read_curve(line.formula), window, given)
+        drawn = read_curve(line.formula)
+        lines = [placed(part) for part in curve(drawn, window, given)]
+        area = path_of([placed(part) for part in hatched(drawn, window, given)])
+        note = ""
+        if drawn.kind == "area" and drawn.strict:
+            lines = [dash for part in lines for dash in dashed(part, *DASH)]
+        if drawn.points:
+            lines = [_dot(point) for point in placed(_seen(np.array(drawn.points), window))]
+            fitted = _fitted(drawn.points, line.fit, window)
+            if fitted:
+                note = fitted[1]
+                lines += [placed(part) for part in fitted[0]]
     except MalformedError as error:
-        return "", error.sentence
+        return "", "", "", error.sentence
     except (ArithmeticError, ValueError, RecursionError):
-        return "", MalformedError("formula", Sentence("a-formula-has-no-graph")).sentence
-    return path_of([placed(part) for part in lines]), None
+        return "", "", "", Sentence("a-formula-has-no-graph")
+    return path_of(lines), area, note, None
+
+
+def _seen(points: Points, window: Ranges) -> Points:
+    low, high = np.array([window.x0, window.y0]), np.array([window.x1, window.y1])
+    return np.asarray(points[((points >= low) & (points <= high)).all(axis=1)])
+
+
+def _dot(point: Points) -> Points:
+    turns = np.linspace(0, 2 * np.pi, 13)
+    return np.asarray(point + DOT * np.column_stack([np.cos(turns), np.sin(turns)]))
+
+
+def _fitted(
+    points: Sequence[tuple[float, float]], degree: int, window: Ranges
+) -> tuple[list[Points], str] | None:
+    """The polynomial of least squares through points inside of the window, and its equation."""
+    xs, ys = (np.array([point[side] for point in points]) for side in (0, 1))
+    if not 1 <= degree <= MAX_FIT or len(set(xs.tolist())) <= degree:
+        return None
+    found = np.polynomial.Polynomial.fit(xs, ys, degree).convert().coef
+    powers: list[float] = np.pad(found, (0, degree + 1 - len(found))).tolist()
+    terms = tuple(Mul((Num(repr(power)), Pow(Name("x"), Num(str(n))))) for n, power in enumerate(powers))
+    return curve(Curve("y", Add(terms)), window, {}), polynomial(powers)
+
+
+def polynomial(powers: Sequence[float]) -> str:
+    """y = a x² + b x + c, in three digits, from the lowest power up."""
+    made = ""
+    for n in range(len(powers) - 1, -1, -1):
+        value = float(f"{powers[n]:.3g}")
+        if value == 0 and (made or n):
+            continue
+        sign = ("−" if value < 0 else "+") if made else ("−" if value < 0 else "")
+        digits = f"{abs(value):.3g}"
+        letter = ("", "x", "x²", "x³")[n]
+        digits = "" if n and digits == "1" else digits
+        made += f" {sign} {digits}{letter}" if made else f"{sign}{digits}{letter}"
+    return f"y = {made}"
 
 
 def _inside(value: float, low: float, high: float) -> float:

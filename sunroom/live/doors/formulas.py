@@ -154,6 +154,37 @@ def draw_graph(request: HttpRequest) -> HttpResponse:
     return answer(found)
 
 
+class PlacesAsked(msgspec.Struct, frozen=True):
+    """Of which curve of a graph the named places are asked; ``at`` a place of it, and an area from ``low`` to ``high``."""
+
+    graph: GraphItem
+    line: int
+    at: float | None = None
+    low: float = 0.0
+    high: float = 1.0
+
+
+@require_POST
+@answers_problems
+def find_places(request: HttpRequest) -> HttpResponse:
+    """Zeros, turning points and crossings of one of a graph's curves, as it is now."""
+    allow(request, "graph", 1_800, 60)
+    asked = body(request, PlacesAsked)
+    with _spending(request, "graphs", workers.GRAPH_S):
+        found = made(
+            workers.find_places,
+            asked.graph,
+            asked.line,
+            asked.at,
+            asked.low,
+            asked.high,
+            limit_s=workers.GRAPH_S,
+        )
+    if isinstance(found, Sentence):
+        raise Problem(400, found)
+    return answer(found)
+
+
 @require_POST
 @answers_problems
 def set_formula(request: HttpRequest) -> HttpResponse:

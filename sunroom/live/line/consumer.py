@@ -53,6 +53,7 @@ from sunroom.live.wire.messages import (
     Say,
     SeeAs,
     Signal,
+    Slide,
     Teach,
     Tell,
     Trace,
@@ -214,6 +215,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 await room.do(member, message)
             case Point():
                 room.fleeting.point(member, message)
+            case Slide():
+                room.fleeting.slide(member, message)
             case Lay():
                 room.fleeting.lay(member, message)
             case ClearPointers():

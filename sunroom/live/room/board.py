@@ -18,7 +18,7 @@ from sunroom.core.board.sight import hidden_pages, shown, step_shown
 from sunroom.core.board.steps import AddPage, ChangePage, RemovePage, weight
 from sunroom.core.sentences import said
 from sunroom.live.keeping.keeper import Keeper
-from sunroom.live.wire.messages import Frame, Laid, Lay, Point, Pointing, WetInk
+from sunroom.live.wire.messages import Frame, Laid, Lay, Point, Pointing, Sliding, WetInk
 from sunroom.resources import typesetter
 
 #: Steps kept at hand for browsers that come back; older ones are read from the log.
@@ -62,6 +62,8 @@ class LiveBoard:
         #: Instruments in use by connection, and what of that the others have not been told.
         self.laid: dict[str, Laid] = {}
         self.laying: dict[str, Laid] = {}
+        #: Graphs that are moved just now, by their ids.
+        self.sliding: dict[str, Sliding] = {}
         self.begin(opened)
 
     def begin(self, opened: Opened) -> None:
@@ -147,6 +149,7 @@ class LiveBoard:
             wet=tuple(self.wet),
             pointing=tuple(self.pointing),
             laid=tuple(self.laying.values()),
+            sliding=tuple(self.sliding.values()),
             kept_ms=self.kept_ms if self.steps else 0,
         )
         if self.hidden or any(landed.shown is not landed.logged for landed in self.steps):
@@ -154,10 +157,11 @@ class LiveBoard:
             wet = tuple(ink for ink in self.wet if ink.wet.page not in self.hidden)
             pointing = tuple(each for each in self.pointing if each.point.page not in self.hidden)
             laid = tuple(self.laid_for(False, self.laying))
+            sliding = tuple(each for each in self.sliding.values() if each.slide.page not in self.hidden)
             rest = msgspec.structs.replace(
-                whole, steps=steps, passed=passed, wet=wet, pointing=pointing, laid=laid
+                whole, steps=steps, passed=passed, wet=wet, pointing=pointing, laid=laid, sliding=sliding
             )
-        self.steps, self.wet, self.pointing, self.laying = [], [], [], {}
+        self.steps, self.wet, self.pointing, self.laying, self.sliding = [], [], [], {}, {}
         return whole, rest
 
     def keep_snapshot(self, keeper: Keeper, after_steps: int = SNAPSHOT_AFTER_STEPS) -> None:

@@ -2,22 +2,36 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable
 
 import msgspec
 import numpy as np
 
-from sunroom.core.board import InkItem, PageHead, Request
+from sunroom.core.board import GraphItem, InkItem, PageHead, Request, needs
 from sunroom.core.board.bays import bays_at, page_target
 from sunroom.core.board.items import WIDTHS
-from sunroom.core.board.steps import AddItems
+from sunroom.core.board.requests import SetGraph
+from sunroom.core.board.steps import AddItems, ReplaceItems
 from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES, unpack_samples
 from sunroom.core.ink.samples import MAX_COORDINATE
+from sunroom.core.maths.graph import MAX_LETTERS
 from sunroom.core.pens import Target
 from sunroom.core.pens.facts import BESIDE, BayFacts
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
-from sunroom.live.wire.messages import ClearPointers, Instrument, Laid, Lay, Point, Pointing, Wet, WetInk
+from sunroom.live.wire.messages import (
+    ClearPointers,
+    Instrument,
+    Laid,
+    Lay,
+    Point,
+    Pointing,
+    Slide,
+    Sliding,
+    Wet,
+    WetInk,
+)
 
 #: Wet strokes that a person may have at once: ten fingers.
 MAX_WET = 10
@@ -25,6 +39,9 @@ MAX_WET = 10
 MAX_WET_SAMPLES = 2_000
 #: Instruments that one person has on a page at once, their largest size in board units, and all angles.
 MAX_LAID, MAX_LAID_SIZE, MAX_ANGLE = 5, 20_000.0, 1_000.0
+#: Characters of all paths of a graph that is moved, and what they are made of.
+MAX_SLIDE = 150_000
+_PATH = re.compile(r"[ML0-9 -]*")
 
 
 class Fleeting:
@@ -115,6 +132,20 @@ class Fleeting:
         else:
             self._take_up(member)
 
+    def slide(self, member: Member, message: Slide) -> None:
+        """Show the others a graph as somebody moves it who may change it."""
+        board = self._inside.boards[member.board]
+        page = board.board.pages.get(message.page)
+        graph = page.items.get(message.id) if page else None
+        if not isinstance(graph, GraphItem) or not _is_slide(message):
+            return
+        request = SetGraph(message.page, message.id, message.ranges, graph.lines, message.letters)
+        step = ReplaceItems(message.page, (graph.id,), (graph,))
+        asked = needs(board.board, request, step)
+        if all(self._inside.decide(member, action, target).allowed for action, target in asked):
+            board.sliding[message.id] = Sliding(member.connection, message)
+            self._inside.flush_soon()
+
     def rules_changed(self, members: Iterable[Member]) -> None:
         """Instruments of those who may not draw any more go from the other screens."""
         for member in members:
@@ -155,6 +186,16 @@ def _is_wet(message: Wet) -> bool:
         return False
     xy = np.frombuffer(message.samples, "<f4", 2 * rows)
     return bool((np.abs(xy) <= MAX_COORDINATE).all())
+
+
+def _is_slide(message: Slide) -> bool:
+    """Whether a browser can draw it, and soon."""
+    drawn = message.drawn
+    paths = (drawn.grid, drawn.axes, *drawn.curves, *drawn.areas)
+    if sum(map(len, paths)) > MAX_SLIDE or not all(map(_PATH.fullmatch, paths)):
+        return False
+    texts = [label.text for label in drawn.labels]
+    return len(texts) <= 200 and sum(map(len, texts)) <= 2_000 and len(message.letters) <= MAX_LETTERS
 
 
 def _is_laid(instrument: Instrument) -> bool:

@@ -14,6 +14,8 @@ from sunroom.core.board import Item, PageHead, Request
 from sunroom.core.geometry import Box
 from sunroom.core.ink import Ends, Nib
 from sunroom.core.lesson import Command, Lesson, Said
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLetter, GraphPaths
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
 from sunroom.core.reading import Reading, Taken
@@ -107,6 +109,16 @@ class Lay(msgspec.Struct, frozen=True, tag_field="type", tag="lay"):
 
     page: str
     instruments: tuple[Instrument, ...] = ()
+
+
+class Slide(msgspec.Struct, frozen=True, tag_field="type", tag="slide"):
+    """A graph while one of its letters is moved, or its window dragged: seen by the others, kept when it is let go."""
+
+    page: str
+    id: str
+    ranges: Ranges
+    letters: tuple[GraphLetter, ...]
+    drawn: GraphPaths
 
 
 class ClearPointers(msgspec.Struct, frozen=True, tag_field="type", tag="clear_pointers"):
@@ -266,6 +278,7 @@ FromBrowser = (
     | Wet
     | Point
     | Lay
+    | Slide
     | ClearPointers
     | Say
     | Lead
@@ -381,6 +394,13 @@ class Laid(msgspec.Struct, frozen=True):
     lay: Lay
 
 
+class Sliding(msgspec.Struct, frozen=True):
+    """A graph that somebody moves, by their connection."""
+
+    connection: str
+    slide: Slide
+
+
 class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since.
 
@@ -439,6 +459,7 @@ class Frame(msgspec.Struct, frozen=True, tag_field="type", tag="frame", omit_def
     wet: tuple[WetInk, ...] = ()
     pointing: tuple[Pointing, ...] = ()
     laid: tuple[Laid, ...] = ()
+    sliding: tuple[Sliding, ...] = ()
     lesson: Lesson | None = None
     people: tuple[Person, ...] | None = None
     boards: tuple[BoardCard, ...] | None = None

@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board import Item, Page
-from sunroom.core.board.items import GraphItem, check_item, graph_drawn
+from sunroom.core.board.items import MAX_SHOWN, GraphItem, check_item, check_number, graph_drawn
 from sunroom.core.board.words import WrittenLine, typed_words
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, package, page_png
@@ -47,6 +47,7 @@ from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.notation import latex_of, mathml_of
 from sunroom.core.maths.offers import Checked, OfferKind
+from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.written import FormulaReading
@@ -413,6 +414,14 @@ def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
         return error.sentence
 
 
+class PlacesFound(msgspec.Struct, frozen=True):
+    """What is told of a curve; ``area`` None where the curve has none."""
+
+    places: list[NamedPlace]
+    at: AtPlace | None
+    area: float | None
+
+
 def draw_typed_graph(graph: GraphItem) -> GraphItem | Sentence:
     """A graph with its curves, before it is put on a board."""
     try:
@@ -420,6 +429,32 @@ def draw_typed_graph(graph: GraphItem) -> GraphItem | Sentence:
         return graph_drawn(graph)
     except MalformedError as error:
         return error.sentence
+
+
+def find_places(
+    graph: GraphItem, line: int, at: float | None, low: float, high: float
+) -> PlacesFound | Sentence:
+    """The named places of one of a graph's curves, what it is at one, and the area from one to another."""
+    from sunroom.core.maths.algebra import UNABLE
+    from sunroom.core.maths.places import area_between, at_place, places
+
+    try:
+        check_item(graph)
+        for value in (at or 0.0, low, high):
+            check_number("at", value, MAX_SHOWN)
+        formulas = [each.formula for each in graph.lines]
+        if not 0 <= line < len(formulas):
+            raise MalformedError("line", said("that-is-no-curve-over-x"))
+        given = {letter.name: letter.value for letter in graph.letters}
+        return PlacesFound(
+            places(formulas, line, graph.ranges, given),
+            None if at is None else at_place(formulas[line], at, given, graph.ranges),
+            area_between(formulas[line], low, high, given),
+        )
+    except MalformedError as error:
+        return error.sentence
+    except UNABLE:
+        return said("that-cannot-be-worked-out")
 
 
 def make_svg(page: PackedPage, title: str, pictures: dict[str, bytes], parts: Parts) -> bytes:

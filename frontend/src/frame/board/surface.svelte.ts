@@ -4,7 +4,19 @@
  */
 import type { SurfaceEvents } from '../../lesson/inside'
 import type { Session } from '../../lesson/session.svelte'
-import type { InstrumentKind, Item, Laid, Lead, Logged, Point, Pointing, WetInk } from '../../wire/generated'
+import type {
+  GraphItem,
+  InstrumentKind,
+  Item,
+  Laid,
+  Lead,
+  Logged,
+  Point,
+  Pointing,
+  Slide,
+  Sliding,
+  WetInk,
+} from '../../wire/generated'
 import { itemBox, union } from '../../board/box'
 import { bayBox } from '../../board/bays'
 import { Gestures } from '../../gestures/gestures'
@@ -35,6 +47,9 @@ const FACES = [
 const MOST_WRITERS = 300
 const LARGEST_FIT = 4
 const MOST_CLOSER = 3
+/** A graph of which nothing is heard for so long is not moved any more. */
+const MOVING_MS = 4_000
+const MOST_ABOVE = 200
 const SMALL_CHANGE_PX = 90
 const ROLL_TOP_PX = 24
 /** So much of the paper stays in sight, and so many windows an endless one may be left by. */
@@ -117,6 +132,18 @@ export class Surface implements SurfaceEvents {
     }
   }
 
+  slid(all: Sliding[]): void {
+    for (const { connection, slide } of all)
+      if (connection !== this.session.welcome?.connection) this.moving(slide)
+  }
+
+  /** A graph as it is moved just now, until its step lands or nothing is heard of it any more. */
+  moving({ page, id, ranges, letters, drawn }: Omit<Slide, 'type'>): void {
+    this.#moving.set(id, { page, ranges, letters, drawn, at: performance.now() })
+    this.redrawOver()
+  }
+  #moving = new Map<string, Pick<GraphItem, 'ranges' | 'letters' | 'drawn'> & { page: string; at: number }>()
+
   cameIn(laid: Laid[]): void {
     this.traces.forgetLaid()
     this.laid(laid)
@@ -136,6 +163,7 @@ export class Surface implements SurfaceEvents {
 
   landed(logged: Logged): void {
     if (logged.step.step === 'add_items') this.traces.dried(logged.step.items)
+    if (logged.step.step === 'replace_items') for (const { id } of logged.step.items) this.#moving.delete(id)
     this.redrawOver()
   }
 
@@ -414,11 +442,26 @@ export class Surface implements SurfaceEvents {
     const asMap = readings?.mind_map && !readings.mind_map.of
     if (readings && !readings.figure_first && !asMap && this.session.selection.ids.size)
       for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
+    this.#drawMoving(overlay, now, page)
     this.#drawInstruments(overlay, page.head.id)
     this.#drawBeyond(overlay, now, page.head.id)
     this.gestures.draw(overlay)
     if (this.traces.drawPointers(overlay, now, page.head.id)) this.redrawOver()
     if (wet) setTimeout(() => this.redrawOver(), 1_000)
+  }
+
+  #drawMoving(overlay: Overlay, now: number, page: Page): void {
+    for (const [id, { at, ...moved }] of this.#moving) {
+      const item = page.entries.get(id)?.item
+      if (now - at > MOVING_MS) this.#moving.delete(id)
+      else if (item?.kind === 'graph' && moved.page === page.head.id) {
+        overlay.instead({ ...item, ...moved })
+        // What lies on it stays on it.
+        const above = page.at(itemBox(item)).filter((entry) => entry.item.z > item.z)
+        overlay.items(above.slice(0, MOST_ABOVE).map((entry) => entry.item))
+      }
+    }
+    if (this.#moving.size) setTimeout(() => this.redrawOver(), MOVING_MS)
   }
 
   #drawInstruments(overlay: Overlay, pageId: string): void {

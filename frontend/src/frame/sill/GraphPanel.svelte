@@ -3,6 +3,7 @@
   import { GRAPH_COLOURS, type GraphChange } from '../../lesson/graphs.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { MAX_GRAPH_LINES, type Counted, type GraphItem, type GraphLetter } from '../../wire/generated'
+  import CurvePanel from './CurvePanel.svelte'
   import GraphPicture from './GraphPicture.svelte'
   import Button from '../../ui/Button.svelte'
   import Icon from '../../ui/Icon.svelte'
@@ -15,7 +16,7 @@
   /** The graph while a letter is moved. */
   let moving = $state.raw<GraphItem | null>(null)
   let asking = false
-  let next: [string, number] | null = null
+  let next: GraphChange | null = null
 
   const COUNTED: Counted[] = ['numbers', 'pi', 'degrees']
   const NAMES: Record<Counted, Plain> = {
@@ -49,36 +50,42 @@
     }
   }
 
-  async function add(event: SubmitEvent) {
-    event.preventDefault()
-    if (!typed.trim()) return
+  /** The formula of which more is told. */
+  let opened = $state(-1)
+
+  async function put(formula: string): Promise<boolean> {
     const colour =
       GRAPH_COLOURS.find((one) => !graph.lines.some((line) => line.colour === one)) ?? GRAPH_COLOURS[0]!
-    const line = { formula: typed, colour, width: 3, shown: true }
-    if (await change({ lines: [...graph.lines, line] })) typed = ''
+    return change({ lines: [...graph.lines, { formula, colour, width: 3, shown: true, fit: 0 }] })
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault()
+    if (typed.trim() && (await put(typed))) typed = ''
   }
 
   function withLetter(name: string, value: Partial<GraphLetter>): GraphLetter[] {
     return graph.letters.map((letter) => (letter.name === name ? { ...letter, ...value } : letter))
   }
 
-  /** While it is moved it is seen here, one picture after the other; where it is let go everybody sees it. */
-  async function slide(name: string, value: number) {
-    next = [name, value]
+  /** While it is moved it is seen, one picture after the other, here and by everybody. */
+  async function move(what: GraphChange) {
+    next = what
     if (asking) return
     asking = true
     while (next) {
-      const [letter, to] = next
+      const now = next
       next = null
-      const letters = withLetter(letter, { value: to })
-      const drawn = await session.graphs.preview(graph, { letters }).catch(() => null)
-      if (drawn) moving = drawn
+      const drawn = await session.graphs.preview(graph, now).catch(() => null)
+      if (!drawn) continue
+      moving = drawn
+      session.graphs.moved(drawn)
     }
     asking = false
   }
 
-  function letGo(name: string, value: number) {
-    void change({ letters: withLetter(name, { value: +value.toFixed(4) }) }).then(() => (moving = null))
+  function letGo(what: GraphChange) {
+    void change(what).then(() => (moving = null))
   }
 
   /** As it stands while it is moved. */
@@ -115,7 +122,11 @@
           onclick={() =>
             change({ lines: graph.lines.map((one, n) => (n === at ? { ...one, shown: !one.shown } : one)) })}
         ></button>
-        <code>{line.formula}</code>
+        <button
+          class="formula"
+          aria-expanded={opened === at}
+          onclick={() => (opened = opened === at ? -1 : at)}><code>{line.formula}</code></button
+        >
         <Button
           kind="quiet"
           aria-label={t('graph-take-off', { formula: line.formula })}
@@ -123,6 +134,18 @@
           ><Icon name="close" size={16} /></Button
         >
       </li>
+      {#if opened === at}
+        <li class="more">
+          <CurvePanel
+            {session}
+            {graph}
+            line={at}
+            onfit={(fit) =>
+              change({ lines: graph.lines.map((one, n) => (n === at ? { ...one, fit } : one)) })}
+            onadd={(formula) => put(formula)}
+          />
+        </li>
+      {/if}
     {/each}
   </ul>
   {#if graph.lines.length < MAX_GRAPH_LINES}
@@ -138,8 +161,16 @@
       <Button type="submit">{t('graph-add')}</Button>
     </form>
   {/if}
+  <p class="also">
+    {t('graph-also')} <code>(cos t, sin t)</code> <code>y &lt; x</code> <code>(1, 2), (3, 5)</code>
+    <code>y = x^2 for x &lt; 1; y = 1 for x &gt;= 1</code>
+  </p>
   {#if problem}<p class="problem" role="status">{problem}</p>{/if}
-  {#if moving}<GraphPicture graph={moving} />{/if}
+  <GraphPicture
+    graph={moving ?? graph}
+    ondrag={(ranges, done) => (done ? letGo({ ranges }) : move({ ranges }))}
+    onzoom={zoom}
+  />
   {#each graph.letters as letter (letter.name)}
     <label class="letter">
       <span>{letter.name.replace('\\', '')} = {valueOf(letter)}</span>
@@ -150,8 +181,12 @@
         step={(letter.high - letter.low) / 100}
         value={letter.value}
         aria-label={letter.name.replace('\\', '')}
-        oninput={(event) => slide(letter.name, event.currentTarget.valueAsNumber)}
-        onchange={(event) => letGo(letter.name, event.currentTarget.valueAsNumber)}
+        oninput={(event) =>
+          move({ letters: withLetter(letter.name, { value: event.currentTarget.valueAsNumber }) })}
+        onchange={(event) =>
+          letGo({
+            letters: withLetter(letter.name, { value: +event.currentTarget.valueAsNumber.toFixed(4) }),
+          })}
       />
     </label>
   {/each}
@@ -208,6 +243,20 @@
     border-radius: 50%;
     outline: 1px solid var(--sand-line);
   }
+  .more {
+    display: block;
+  }
+  .formula {
+    min-height: 40px;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    text-align: left;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
   .off {
     opacity: 0.25;
   }
@@ -246,6 +295,15 @@
     gap: 6px;
     font-size: 13px;
     color: var(--muted);
+  }
+  .also {
+    margin: 0;
+    color: var(--muted);
+    font-size: 13px;
+  }
+  .also code {
+    font-size: 13px;
+    white-space: normal;
   }
   .problem {
     margin: 0;

@@ -41,6 +41,11 @@
   const formula = $derived(items.length === 1 && items[0]!.kind === 'formula' ? items[0]! : null)
   const formulas = $derived(items.filter((item) => item.kind === 'formula'))
   const graph = $derived(items.length === 1 && items[0]!.kind === 'graph' ? items[0]! : null)
+  /** A graph and a table together: its numbers become points. */
+  const plotted = $derived.by(() => {
+    const [one, other, more] = items.toSorted((a, b) => a.kind.localeCompare(b.kind))
+    return one?.kind === 'graph' && other?.kind === 'table' && !more ? { graph: one, table: other } : null
+  })
   const figuresOnly = $derived(
     items.length > 0 && items.every((item) => item.kind === 'shape' && !item.parts.length),
   )
@@ -240,6 +245,11 @@
     {#snippet children()}<GraphPanel {session} graph={graph!} />{/snippet}
   </Popover>
 {/snippet}
+{#snippet plots()}
+  <Button onclick={() => session.graphs.takeTable(plotted!.graph, plotted!.table)}
+    >{t('graph-from-table')}</Button
+  >
+{/snippet}
 {#snippet measures()}
   <Popover label={t('measure')}>
     {#snippet face()}{t('measure')}{/snippet}
@@ -342,6 +352,7 @@
         linesOfWorking(formulas).length > 1 && { key: 'checks', part: checks },
       formula && session.rights.may('add_formula') && { key: 'graphs', part: graphs },
       figuresOnly && changeable && { key: 'measures', part: measures },
+      plotted && changeable && { key: 'plots', part: plots },
       graph && changeable && { key: 'regraph', part: regraph },
       chart && changeable && { key: 'rechart', part: rechart },
       table && session.rights.may('add_text') && { key: 'charts', part: charts },
