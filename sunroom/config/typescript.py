@@ -26,6 +26,7 @@ from sunroom.core.drawn import PATH_UNITS  # noqa: E402
 from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
+from sunroom.core.maths.elements import elements  # noqa: E402
 from sunroom.core.maths.graph import LABEL_SIZE, MAX_LINES, Counted  # noqa: E402
 from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
 from sunroom.core.maths.setting import UNITS  # noqa: E402
@@ -171,8 +172,14 @@ def generate() -> str:
         lines.append(f"export type {name} = {' | '.join(_literal(value) for value in get_args(kind))}")
     for name, kind in UNIONS.items():
         lines.append(f"export type {name} = {' | '.join(member.__name__ for member in get_args(kind))}")
-    lines += [_unit_figures(), _ready_kits(), f"export const WIRE = {messages.WIRE}", *_shared()]
+    lines += [_unit_figures(), _ready_kits(), _elements(), f"export const WIRE = {messages.WIRE}", *_shared()]
     return "\n".join([*lines, "", *(structs[name] for name in sorted(structs))])
+
+
+def _elements() -> str:
+    """The periodic table: symbol, number, weight, column and row of each element."""
+    rows = ", ".join(str(list(element)).replace("'", '"') for element in elements())
+    return f"export const ELEMENTS: [symbol: string, number: number, weight: string, column: number, row: number][] = [{rows}]"
 
 
 def _shared() -> list[str]:

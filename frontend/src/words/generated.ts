@@ -436,9 +436,11 @@ export interface Words {
   'drawing-search': null
   'drawings': null
   'drawings-faces': null
+  'drawings-physics': null
   'drawings-places': null
   'drawings-signs': null
   'drop-question': null
+  'drw-ammeter': null
   'drw-astonished': null
   'drw-atom': null
   'drw-attention': null
@@ -449,13 +451,21 @@ export interface Words {
   'drw-boat': null
   'drw-book': null
   'drw-bridge': null
+  'drw-candle': null
+  'drw-capacitor': null
+  'drw-cell': null
+  'drw-cells': null
   'drw-cloud': null
+  'drw-coil': null
   'drw-coin': null
+  'drw-concave-lens': null
   'drw-cone': null
+  'drw-convex-lens': null
   'drw-cube': null
   'drw-cuboid': null
   'drw-cylinder': null
   'drw-dice': null
+  'drw-diode': null
   'drw-drop': null
   'drw-fish': null
   'drw-flag': null
@@ -467,19 +477,26 @@ export interface Words {
   'drw-hourglass': null
   'drw-house': null
   'drw-island': null
+  'drw-junction': null
   'drw-key': null
   'drw-lamp': null
+  'drw-lamp-sign': null
   'drw-leaf': null
   'drw-listening': null
   'drw-magnet': null
   'drw-magnifier': null
+  'drw-mirror': null
   'drw-moon': null
+  'drw-motor': null
   'drw-parcel': null
   'drw-pencil': null
   'drw-planet': null
   'drw-prism': null
+  'drw-prism-of-glass': null
   'drw-proud': null
   'drw-pyramid': null
+  'drw-ray': null
+  'drw-resistor': null
   'drw-sad': null
   'drw-said': null
   'drw-scales': null
@@ -488,8 +505,10 @@ export interface Words {
   'drw-signpost': null
   'drw-sphere': null
   'drw-spinner': null
+  'drw-spring': null
   'drw-sun': null
   'drw-sundial': null
+  'drw-switch': null
   'drw-tent': null
   'drw-test-tube': null
   'drw-thermometer': null
@@ -499,9 +518,135 @@ export interface Words {
   'drw-together': null
   'drw-tree': null
   'drw-unsure': null
+  'drw-variable-resistor': null
+  'drw-vector-parts': null
+  'drw-voltmeter': null
   'duplicate': null
   'edit-words': null
   'editor-keys': { what: string | number }
+  'element-Ac': null
+  'element-Ag': null
+  'element-Al': null
+  'element-Am': null
+  'element-Ar': null
+  'element-As': null
+  'element-At': null
+  'element-Au': null
+  'element-B': null
+  'element-Ba': null
+  'element-Be': null
+  'element-Bh': null
+  'element-Bi': null
+  'element-Bk': null
+  'element-Br': null
+  'element-C': null
+  'element-Ca': null
+  'element-Cd': null
+  'element-Ce': null
+  'element-Cf': null
+  'element-Cl': null
+  'element-Cm': null
+  'element-Cn': null
+  'element-Co': null
+  'element-Cr': null
+  'element-Cs': null
+  'element-Cu': null
+  'element-Db': null
+  'element-Ds': null
+  'element-Dy': null
+  'element-Er': null
+  'element-Es': null
+  'element-Eu': null
+  'element-F': null
+  'element-Fe': null
+  'element-Fl': null
+  'element-Fm': null
+  'element-Fr': null
+  'element-Ga': null
+  'element-Gd': null
+  'element-Ge': null
+  'element-H': null
+  'element-He': null
+  'element-Hf': null
+  'element-Hg': null
+  'element-Ho': null
+  'element-Hs': null
+  'element-I': null
+  'element-In': null
+  'element-Ir': null
+  'element-K': null
+  'element-Kr': null
+  'element-La': null
+  'element-Li': null
+  'element-Lr': null
+  'element-Lu': null
+  'element-Lv': null
+  'element-Mc': null
+  'element-Md': null
+  'element-Mg': null
+  'element-Mn': null
+  'element-Mo': null
+  'element-Mt': null
+  'element-N': null
+  'element-Na': null
+  'element-Nb': null
+  'element-Nd': null
+  'element-Ne': null
+  'element-Nh': null
+  'element-Ni': null
+  'element-No': null
+  'element-Np': null
+  'element-O': null
+  'element-Og': null
+  'element-Os': null
+  'element-P': null
+  'element-Pa': null
+  'element-Pb': null
+  'element-Pd': null
+  'element-Pm': null
+  'element-Po': null
+  'element-Pr': null
+  'element-Pt': null
+  'element-Pu': null
+  'element-Ra': null
+  'element-Rb': null
+  'element-Re': null
+  'element-Rf': null
+  'element-Rg': null
+  'element-Rh': null
+  'element-Rn': null
+  'element-Ru': null
+  'element-S': null
+  'element-Sb': null
+  'element-Sc': null
+  'element-Se': null
+  'element-Sg': null
+  'element-Si': null
+  'element-Sm': null
+  'element-Sn': null
+  'element-Sr': null
+  'element-Ta': null
+  'element-Tb': null
+  'element-Tc': null
+  'element-Te': null
+  'element-Th': null
+  'element-Ti': null
+  'element-Tl': null
+  'element-Tm': null
+  'element-Ts': null
+  'element-U': null
+  'element-V': null
+  'element-W': null
+  'element-Xe': null
+  'element-Y': null
+  'element-Yb': null
+  'element-Zn': null
+  'element-Zr': null
+  'element-number': { number: string | number }
+  'element-put': null
+  'element-put-all': null
+  'element-search': null
+  'element-weight': { weight: string | number }
   'end-lesson': null
   'end-link': null
   'end-pairings': null
@@ -1145,6 +1290,7 @@ export interface Words {
   'people': null
   'people-count': { count: string | number }
   'people-have-seats': { count: string | number }
+  'periodic-table': null
   'person-not-a-helper': null
   'person-not-here': null
   'person-not-listed': null

@@ -6,6 +6,7 @@ from sunroom.core.board.items import Item
 from sunroom.core.drawings.drawing import Drawing, Picture
 from sunroom.core.drawings.faces import FACES
 from sunroom.core.drawings.maths import MATHS
+from sunroom.core.drawings.physics import PHYSICS
 from sunroom.core.drawings.places import PLACES
 from sunroom.core.drawings.science import SCIENCE
 from sunroom.core.drawings.signs import SIGNS
@@ -15,6 +16,7 @@ __all__ = ["DRAWINGS", "SUBJECTS", "drawing"]
 #: The drawings of each subject, in the order in which they are shown.
 SUBJECTS: dict[str, dict[str, Drawing]] = {
     "science": SCIENCE,
+    "physics": PHYSICS,
     "maths": MATHS,
     "places": PLACES,
     "faces": FACES,

@@ -6,7 +6,7 @@ import re
 from dataclasses import dataclass
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.chemistry import WEIGHTS
+from sunroom.core.maths.elements import WEIGHTS
 from sunroom.core.maths.notation import joined
 from sunroom.core.maths.signs import FUNCTIONS
 from sunroom.core.maths.tokens import CLOSING, OPENING

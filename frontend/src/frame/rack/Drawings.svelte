@@ -13,6 +13,7 @@
   const SUBJECTS: Record<string, Plain> = {
     science: 'subject-science',
     maths: 'subject-maths',
+    physics: 'drawings-physics',
     places: 'drawings-places',
     faces: 'drawings-faces',
     signs: 'drawings-signs',

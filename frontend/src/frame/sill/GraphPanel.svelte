@@ -18,6 +18,8 @@
   let asking = false
   let next: GraphChange | null = null
 
+  /** What else is understood. */
+  const ALSO = ['(cos t, sin t)', 'y < x', '(1, 2), (3, 5)', 'y = x^2 for x < 1; y = 1 for x >= 1']
   const COUNTED: Counted[] = ['numbers', 'pi', 'degrees']
   const NAMES: Record<Counted, Plain> = {
     numbers: 'graph-numbers',
@@ -162,8 +164,8 @@
     </form>
   {/if}
   <p class="also">
-    {t('graph-also')} <code>(cos t, sin t)</code> <code>y &lt; x</code> <code>(1, 2), (3, 5)</code>
-    <code>y = x^2 for x &lt; 1; y = 1 for x &gt;= 1</code>
+    {t('graph-also')}
+    {#each ALSO as example (example)}<code>{example}</code>{/each}
   </p>
   {#if problem}<p class="problem" role="status">{problem}</p>{/if}
   <GraphPicture
@@ -302,6 +304,7 @@
     font-size: 13px;
   }
   .also code {
+    margin-right: 8px;
     font-size: 13px;
     white-space: normal;
   }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Radios from '../../ui/Radios.svelte'
+  import Later from '../../ui/Later.svelte'
   import Hint from '../../ui/Hint.svelte'
   import type { Surface } from '../board/surface.svelte'
   import Choice from '../../ui/Choice.svelte'
@@ -21,6 +22,7 @@
 
   let { session, surface }: { session: Session; surface: Surface | null } = $props()
   const tools = $derived(session.tools)
+  let table = $state(false)
 </script>
 
 {#snippet inks()}<InkWells {session} />{/snippet}
@@ -33,9 +35,11 @@
   <TextSettings {session} />
 {:else if tools.tool === 'formula'}
   {#snippet how()}<Hint>{t('formula-how')}</Hint>{/snippet}
+  {#snippet elements()}<Button onclick={() => (table = true)}>{t('periodic-table')}</Button>{/snippet}
   <Fitting
     parts={[
       { key: 'inks', part: inks },
+      { key: 'elements', part: elements },
       { key: 'how', part: how, hint: true },
     ]}
   />
@@ -181,6 +185,13 @@
       { key: 'whole', part: whole },
       { key: 'how', part: how, hint: true },
     ]}
+  />
+{/if}
+
+{#if table && surface}
+  <Later
+    load={() => import('../rack/PeriodicTable.svelte')}
+    props={{ session, middle: () => surface.middle(), onclose: () => (table = false) }}
   />
 {/if}
 
