@@ -52,6 +52,7 @@ from sunroom.core.board.requests import (
     MeasureItems,
     MoveEnds,
     PutBay,
+    PutChance,
     Redo,
     RubItems,
     SetCell,
@@ -61,6 +62,7 @@ from sunroom.core.board.requests import (
     SetTable,
     StyleItems,
     SwapPicture,
+    Throw,
     ToMindMap,
     TransformItems,
     TrueUp,
@@ -79,6 +81,7 @@ from sunroom.core.board.steps import (
     RemovePage,
     Style,
 )
+from sunroom.core.data.chance import Chance
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
@@ -198,6 +201,10 @@ class Steps(TestCase):
         chart = ChartItem(id="chart-01", form="bars", width=300, height=200, columns=1, cells=("1",))
         board = apply(board, AddItems(PAGE, (shown, led, formula, graph, chart)))
         pie = SetChart(PAGE, "chart-01", "pie")
+        coin = PutChance(PAGE, "chance-01", 0, 0, Chance("coin", ("sun", "moon")), "how often")
+        board = apply(board, resolve(board, coin, "seat-a", 1, typesetter))
+        coin = msgspec.structs.replace(coin, id="chance-02")
+        thrown = Throw(PAGE, "chance-01", 10)
         straight = ShapeItem(
             id="shape-09",
             figure="line",
@@ -217,6 +224,8 @@ class Steps(TestCase):
         drawn = SetGraph(PAGE, "graph-01", Ranges(-2, 2, -2, 2), (GraphLine("x^2", "#1f5fa8"),))
         for request in (
             pie,
+            coin,
+            thrown,
             measured,
             middle,
             drawn,

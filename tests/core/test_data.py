@@ -15,12 +15,22 @@ from hypothesis import strategies as st
 from sunroom.core.board import Board, ChartItem, PageHead, TableItem, apply, invert, resolve
 from sunroom.core.board.following import followed
 from sunroom.core.board.history import History
-from sunroom.core.board.requests import ChangeTable, SetCell, SetChart, TransformItems
+from sunroom.core.board.requests import (
+    ChangeTable,
+    PutChance,
+    SetCell,
+    SetChart,
+    Throw,
+    TransformItems,
+    check_request,
+)
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems, ReplaceItems
 from sunroom.core.data.cells import MAX_SIGNS, number_of, shifted, shown_cells
+from sunroom.core.data.chance import Chance, outcomes, throw
 from sunroom.core.data.charts import best_line, bins, draw_chart, equation, five_numbers, stems
 from sunroom.core.data.series import data_of
 from sunroom.core.drawn import Drawn, path_lines, text_width
+from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from tests import strategies as make
 
@@ -269,3 +279,46 @@ class Following(TestCase):
 
     def test_the_middle_value_is_the_middle(self) -> None:
         self.assertEqual(five_numbers([2.0, 8.0, 4.0])[2], statistics.median([2.0, 8.0, 4.0]))
+
+
+class Chances(TestCase):
+    def setUp(self) -> None:
+        self.board = apply(Board(), AddPage(PageHead(PAGE), 0))
+
+    def take(self, request: object, at_ms: int = 1) -> None:
+        self.board = apply(self.board, resolve(self.board, request, "seat-a", at_ms, TYPESETTER))  # type: ignore[arg-type]
+
+    def counted(self) -> list[int]:
+        table = self.board.pages[PAGE].items["chance-01"]
+        assert isinstance(table, TableItem)
+        return [int(cell) for cell in table.cells[3::2]]
+
+    def test_throws_are_counted_and_the_chart_follows(self) -> None:
+        self.take(PutChance(PAGE, "chance-01", 0, 0, Chance("dice", dice=2), "how often"))
+        self.take(Throw(PAGE, "chance-01", 60), 5)
+        self.take(Throw(PAGE, "chance-01", 1), 6)
+        self.assertEqual((len(self.counted()), sum(self.counted())), (11, 61))
+        (chart,) = [item for item in self.board.pages[PAGE].items.values() if isinstance(item, ChartItem)]
+        self.assertEqual([int(cell) for cell in chart.cells[3::2]], self.counted())
+        self.assertRegex(chart.cells[0], r"2 × 1–6: \d \+ \d = \d")
+
+    def test_all_outcomes_come_about_as_often_as_they_should(self) -> None:
+        for chance in (
+            Chance("coin", ("sun", "moon")),
+            Chance("spinner", ("a", "b", "c")),
+            Chance("numbers", low=1, high=10),
+        ):
+            came, _ = throw(chance, 1_000, "noon")
+            expected = 1_000 / len(outcomes(chance))
+            chi = sum((came[outcome] - expected) ** 2 / expected for outcome in outcomes(chance))
+            self.assertLess(chi, 3 * len(outcomes(chance)))
+        self.assertNotEqual(throw(chance, 20, "noon"), throw(chance, 20, "midnight"))
+
+    def test_what_others_wrote_into_the_table_stops_nothing(self) -> None:
+        self.take(PutChance(PAGE, "chance-01", 0, 0, Chance("coin", ("sun", "moon")), "how often"))
+        self.take(SetCell(PAGE, "chance-01", 1, 1, "many"))
+        self.take(Throw(PAGE, "chance-01", 4))
+        self.assertEqual(sum(self.counted()), 4)
+        for wrong in (0, 1_001, -5):
+            with self.assertRaises(MalformedError):
+                check_request(Throw(PAGE, "chance-01", wrong))

@@ -48,6 +48,7 @@ from sunroom.core.board.requests import (
     check_request,
 )
 from sunroom.core.board.steps import AddItems, MoveItems, RemoveItems, Style
+from sunroom.core.data.chance import Chance
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import MAX_SAMPLES, pack_samples, unpack_samples
@@ -94,7 +95,8 @@ BAD_ITEMS: list[tuple[Any, dict[str, list[Any]]]] = [
              "holds": [("x", ""), ("", "a b c d e f")], "width": [NAN], "opacity": [2], "measured": [("sides", "sides")]}),
     (NOTE, {"text": ["x" * 9_000, "a\x00"], "width": [5, NAN], "height": [9_999], "colour": [""]}),
     (TABLE, {"columns": [(), (1,), (NAN,), (60,) * 80], "rows": [(), (9_999,)], "cells": [(), ("a", "b"), ("x" * 9_000,)],
-             "size": [0]}),
+             "size": [0], "chance": [Chance("coin", ("a",)), Chance("coin", ("a", "a")), Chance("spinner", ("a\x00", "b")), Chance("dice", dice=0),
+                                     Chance("dice", dice=4, sides=20), Chance("dice", sides=7), Chance("numbers", low=5, high=5), Chance("numbers", low=0, high=10**9)]}),
     (CARD, {"title": ["", "x" * 200, "a\x00"], "address": ["", "javascript:alert(1)", "file:///etc/passwd", "https://a b", "https://" + "a" * 600],
             "file": ["medium-01", "../etc"], "width": [5, NAN], "height": [9_999]}),
     (FORMULA, {"formula": ["", "  ", "a\x00b", "x" * 1_001], "size": [0, NAN, 9_000], "colour": ["red"],

@@ -56,6 +56,7 @@ from sunroom.core.board.requests import (
     MoveEnds,
     Plain,
     PutBay,
+    PutChance,
     RubItems,
     SetCell,
     SetChart,
@@ -64,6 +65,7 @@ from sunroom.core.board.requests import (
     SetTable,
     StyleItems,
     SwapPicture,
+    Throw,
     ToMindMap,
     TransformItems,
     TrueUp,
@@ -83,6 +85,7 @@ from sunroom.core.board.steps import (
     RemovePage,
     Style,
 )
+from sunroom.core.data.chance import Chance
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
@@ -162,6 +165,16 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
                 formula="x^2", size=24, colour="#16222b", width=1.0, height=1.0, ink=inner, **common
             )
         case "table":
+            if draw(st.booleans()):
+                cells, coin = ("a · b", "n", "a", "0", "b", "0"), Chance("coin", ("a", "b"))
+                return TableItem(
+                    columns=(80.0, 60.0),
+                    rows=(30.0,) * 3,
+                    cells=cells,
+                    colour="#16222b",
+                    chance=coin,
+                    **common,
+                )
             return TableItem(columns=(80.0,), rows=(30.0,), cells=("h",), colour="#16222b", **common)
         case _:
             return msgspec.structs.replace(draw(make.items(item_id)), **common)
@@ -250,6 +263,10 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return EditCard(page, one(CardItem), "Mine now", "https://elsewhere.example")
         case 35:
             return SetGraph(page, one(GraphItem), Ranges(-1, 1, -1, 1), ())
+        case 39:
+            return Throw(page, one(TableItem), 3)
+        case 40:
+            return PutChance(page, item_id, x, y, Chance("dice"), "how often")
         case 36:
             return SetChart(page, one(ChartItem), "pie")
         case 37:
@@ -296,7 +313,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(39)
+KINDS = range(41)
 #: Scenes in which something must be allowed are looked for so often.
 TRIES = 8
 

@@ -70,6 +70,7 @@ export function newTable(by: string, [x, y]: [number, number], rows: string[][])
     size: 18,
     head: true,
     lines: [],
+    chance: null,
   }
 }
 

@@ -430,7 +430,10 @@ export class Session implements Inside {
     }
     // What a conversion made, or brought back, is chosen next; who writes on goes on writing.
     if (step.step === 'replace_items' && step.page === this.pages.id && this.tools.tool === 'select') {
-      const ids = step.items.map((item) => item.id)
+      const made = new Set(step.items.map((item) => item.id))
+      // A chart that only follows its table is not what was meant.
+      const meant = step.items.filter((item) => item.kind !== 'chart' || !made.has(item.table))
+      const ids = meant.map((item) => item.id)
       queueMicrotask(() => this.selection.choose(ids))
     }
   }

@@ -19,7 +19,7 @@ export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem | ChartItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | SetChart | MeasureItems | Construct | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | SetChart | Throw | PutChance | MeasureItems | Construct | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | SetVoices | SetCaller | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | Lay | Slide | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Pong | Goodbye
@@ -249,6 +249,15 @@ export interface CardItem {
   height: number
   size: number
   lines: Line[]
+}
+
+export interface Chance {
+  kind: 'coin' | 'dice' | 'numbers' | 'spinner'
+  names: string[]
+  dice: number
+  sides: number
+  low: number
+  high: number
 }
 
 export interface Change {
@@ -1221,6 +1230,16 @@ export interface PutBay {
   bay: Bay
 }
 
+export interface PutChance {
+  step: 'put_chance'
+  page: string
+  id: string
+  x: number
+  y: number
+  chance: Chance
+  word: string
+}
+
 export interface RaiseHand {
   command: 'raise_hand'
   word: '' | 'answer' | 'done' | 'stuck'
@@ -1693,6 +1712,7 @@ export interface TableItem {
   size: number
   head: boolean
   lines: Line[][]
+  chance: Chance | null
 }
 
 export interface TakePen {
@@ -1757,6 +1777,13 @@ export interface ThenPage {
   gone: boolean
   changed: boolean
   lost: LostThing[]
+}
+
+export interface Throw {
+  step: 'throw'
+  page: string
+  id: string
+  times: number
 }
 
 export interface ToMindMap {

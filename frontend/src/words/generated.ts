@@ -70,6 +70,7 @@ export interface Words {
   'a-sample-is-of-one': null
   'a-sheet-measures-between-200': null
   'a-sketch-has-at-most': { figures: string | number }
+  'a-spinner-has-parts': { most: string | number }
   'a-step-adds-between-1': { stepitems: string | number }
   'a-steps-id-has-6': null
   'a-stroke-has-1-to': { samples: string | number }
@@ -245,6 +246,23 @@ export interface Words {
   'card-video': null
   'cells-work-out': null
   'centre': null
+  'chance': null
+  'chance-coin': null
+  'chance-count': null
+  'chance-dice': null
+  'chance-from': null
+  'chance-heads': null
+  'chance-how-many': null
+  'chance-numbers': null
+  'chance-parts': null
+  'chance-parts-ready': null
+  'chance-put': null
+  'chance-sides': null
+  'chance-spinner': null
+  'chance-tails': null
+  'chance-throw': null
+  'chance-times': { times: string | number }
+  'chance-to': null
   'change': null
   'change-pen': null
   'change-the-link': null
@@ -1567,6 +1585,9 @@ export interface Words {
   'size': null
   'smaller': null
   'snap': null
+  'so-many-dice': { most: string | number }
+  'so-many-outcomes': { most: string | number }
+  'so-many-throws': { most: string | number }
   'solid': null
   'solutions-are-gained': { gained: string | number }
   'solutions-are-lost': { lost: string | number }

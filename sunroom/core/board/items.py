@@ -11,6 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.data.cells import shown_cells
+from sunroom.core.data.chance import Chance, check_chance
 from sunroom.core.data.charts import ChartForm, check_title, draw_chart
 from sunroom.core.drawn import Drawn
 from sunroom.core.errors import MalformedError
@@ -166,7 +167,7 @@ class TableItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
     """A table: ``cells`` row by row; widths of columns and heights of rows in board units.
 
     ``lines`` are the laid out texts of the cells in the same order, by the server, of a cell that begins with = what it
-    works out to (core.data.cells); the first row is a head when ``head`` is set.
+    works out to (core.data.cells); the first row is a head when ``head`` is set. ``chance``: it counts what is thrown.
     """
 
     columns: tuple[float, ...]
@@ -176,6 +177,7 @@ class TableItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", t
     size: float = 18.0
     head: bool = True
     lines: tuple[tuple[Line, ...], ...] = ()
+    chance: Chance | None = None
 
 
 class ShapeItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="shape"):
@@ -594,6 +596,8 @@ def _check_table(table: TableItem) -> None:
     for side in (*table.columns, *table.rows):
         check_range("table", side, 16, 2_000)
     check_range("size", table.size, *SIZES)
+    if table.chance:
+        check_chance(table.chance)
     for cell in table.cells:
         if cell:
             check_text(cell, MAX_CELL)

@@ -176,8 +176,10 @@ def _fitted(
 def polynomial(powers: Sequence[float]) -> str:
     """y = a x² + b x + c, in three digits, from the lowest power up."""
     made = ""
+    # What is nothing beside the others comes of reckoning with so many digits.
+    least = 1e-9 * max(map(abs, powers))
     for n in range(len(powers) - 1, -1, -1):
-        value = float(f"{powers[n]:.3g}")
+        value = float(f"{powers[n]:.3g}") if abs(powers[n]) > least else 0.0
         if value == 0 and (made or n):
             continue
         sign = ("−" if value < 0 else "+") if made else ("−" if value < 0 else "")

@@ -256,6 +256,17 @@
     {#snippet children(close)}<MeasurePanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
+{#snippet throws()}
+  <div class="rivals" role="group" aria-label={t('chance-throw')}>
+    {#each [1, 10, 100] as times (times)}
+      <Button
+        kind={times === 1 ? 'go' : 'plain'}
+        onclick={() => session.do({ step: 'throw', page: session.pages.id, id: table!.id, times })}
+        >{times === 1 ? t('chance-throw') : t('chance-times', { times })}</Button
+      >
+    {/each}
+  </div>
+{/snippet}
 {#snippet charts()}
   <Popover label={t('chart')}>
     {#snippet face()}{t('chart')}{/snippet}
@@ -355,6 +366,7 @@
       plotted && changeable && { key: 'plots', part: plots },
       graph && changeable && { key: 'regraph', part: regraph },
       chart && changeable && { key: 'rechart', part: rechart },
+      table?.chance && changeable && { key: 'throws', part: throws },
       table && session.rights.may('add_text') && { key: 'charts', part: charts },
       formula && changeable && { key: 'reformula', part: reformula },
       changeable && !card && { key: 'look', part: look },

@@ -11,6 +11,7 @@
   import { t } from '../../words/words.svelte'
   import BaySettings from './BaySettings.svelte'
   import BringIn from '../rack/BringIn.svelte'
+  import ChancePanel from './ChancePanel.svelte'
   import ChoosePanel from './ChoosePanel.svelte'
   import InstrumentSettings from './InstrumentSettings.svelte'
   import InkWells from './InkWells.svelte'
@@ -92,7 +93,21 @@
     ]}
   />
 {:else if tools.tool === 'table'}
-  <Hint>{t('table-how')}</Hint>
+  {#snippet chance()}
+    <Popover label={t('chance')}>
+      {#snippet face()}{t('chance')}{/snippet}
+      {#snippet children(close)}
+        <ChancePanel {session} middle={() => surface?.middle() ?? [0, 0]} onclose={close} />
+      {/snippet}
+    </Popover>
+  {/snippet}
+  {#snippet how()}<Hint>{t('table-how')}</Hint>{/snippet}
+  <Fitting
+    parts={[
+      { key: 'chance', part: chance },
+      { key: 'how', part: how, hint: true },
+    ]}
+  />
 {:else if tools.tool === 'bring'}
   <BringIn {session} {surface} />
 {:else if tools.tool === 'select'}

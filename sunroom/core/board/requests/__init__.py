@@ -13,6 +13,7 @@ from sunroom.core.board.pages import Board
 from sunroom.core.board.requests import (
     adding,
     arranging,
+    chances,
     charting,
     converting,
     measuring,
@@ -27,6 +28,7 @@ from sunroom.core.board.requests import (
 from sunroom.core.board.requests.adding import DrawFigure
 from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
+from sunroom.core.board.requests.chances import PutChance, Throw
 from sunroom.core.board.requests.charting import SetChart
 from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.requests.cost import BAY, STROKE
@@ -86,6 +88,7 @@ __all__ = [
     "MoveEnds",
     "Plain",
     "PutBay",
+    "PutChance",
     "Redo",
     "Request",
     "RubItems",
@@ -97,6 +100,7 @@ __all__ = [
     "Side",
     "StyleItems",
     "SwapPicture",
+    "Throw",
     "ToMindMap",
     "TransformItems",
     "TrueUp",
@@ -126,6 +130,7 @@ Plain = (
     | paging.Paging
     | picturing.Picturing
     | charting.SetChart
+    | chances.Chances
     | measuring.Measuring
 )
 Request = Plain | Undo | Redo
@@ -141,6 +146,8 @@ def family_of(request: Plain) -> Family:
             return adding
         case SetChart():
             return charting
+        case Throw() | PutChance():
+            return chances
         case MeasureItems() | Construct():
             return measuring
         case RemoveItems() | RubItems():
