@@ -85,6 +85,8 @@ def build() -> None:
     hour_lines(board, who)
     board.new_page("Tasks", SHEET)
     tasks(board, who)
+    board.new_page("Measured", Paper(spacing=40, each=1, unit="m"))
+    measured(board, who)
     board.finish()
     wonder = DemoBoard(create_board(room, "What we wonder", now_ms), now_ms, 5)
     what_we_wonder(wonder, who)
@@ -188,6 +190,21 @@ def tasks(board: DemoBoard, who: People) -> None:
     board.write("s = 0.9 m", 450, 440, 46, who.noor, PURPLE)
 
 
+def measured(board: DemoBoard, who: People) -> None:
+    """Shadows of the day with their means and a chart, and a flagpole that knows its measures."""
+    tutor = who.tutor
+    board.write("what we measured", 96, 116, 66, tutor)
+    shadows = (("9", "1.62", "1.58", "1.71"), ("10", "1.18", "1.21", "1.15"), ("11", "0.95", "0.92", "0.99"), ("12", "0.88", "0.86", "0.9"),
+               ("13", "0.93", "0.97", "0.94"), ("15", "1.55", "1.49", "1.6"))  # fmt: skip
+    rows = [("o'clock", "Noor", "Tomasz", "Elio", "mean")]
+    rows += [(*row, f"=round(mean(B{n}:D{n}), 2)") for n, row in enumerate(shadows, 2)]
+    table = board.table(rows, (90, 80, 90, 80, 80), 96, 164, tutor)
+    board.chart("lines", table, (560.0, 150.0, 440.0, 290.0), "Shadow of a stick of 1 m", tutor)
+    pole = board.figure("right_triangle", (150, 460), (390, 620), tutor, BLUE, 3.0)
+    board.measure(pole, ("sides", "angles"), tutor)
+    board.write("flagpole: 4 m", 440, 560, 44, tutor, BLUE)
+
+
 def what_we_wonder(board: DemoBoard, who: People) -> None:
     board.title("Questions")
     board.write("what we wonder", 110, 120, 70, who.tutor, GREEN)
@@ -236,7 +253,12 @@ def bench_chemistry(board: DemoBoard, tutor: str) -> None:
     board.write("burning magnesium", 110, 120, 70, tutor)
     board.formula("2Mg + O2 -> 2MgO", 120, 180, 46, tutor, BLUE)
     board.table(
-        [("", "before", "after"), ("magnesium", "0.24 g", "–"), ("oxide", "–", "0.40 g")],
+        [
+            ("", "before", "after"),
+            ("magnesium", "0.24 g", "–"),
+            ("oxide", "–", "0.40 g"),
+            ("oxygen taken", "", "=C3-B2"),
+        ],
         (150, 120, 120),
         120,
         270,

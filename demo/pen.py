@@ -13,6 +13,7 @@ from sunroom.boards import models, store
 from sunroom.boards.store import BoardStore, Logged
 from sunroom.core.board import (
     Board,
+    ChartItem,
     FormulaItem,
     GraphItem,
     InkItem,
@@ -27,13 +28,15 @@ from sunroom.core.board import (
     invert,
     resolve,
 )
-from sunroom.core.board.requests import DrawFigure, EditText, TrueUp
+from sunroom.core.board.requests import DrawFigure, EditText, MeasureItems, TrueUp
 from sunroom.core.board.steps import AddItems, AddPage, ChangePage, Step
+from sunroom.core.data.charts import ChartForm
 from sunroom.core.geometry import ellipse_bezier
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphLine
 from sunroom.core.shapes.figures import FigureKind
+from sunroom.core.shapes.measures import Measured
 from sunroom.resources import finder, typesetter
 
 BLACK, BLUE, RED, GREEN, PURPLE = "#16222b", "#1f5fa8", "#b4472c", "#2f7d5b", "#6b3fa0"
@@ -151,13 +154,29 @@ class DemoBoard:
 
     def table(
         self, rows: Sequence[Sequence[str]], columns: Sequence[float], x: float, y: float, seat: str
-    ) -> None:
+    ) -> str:
+        """A table from its top left corner; its id."""
         cells = tuple(cell for row in rows for cell in row)
         heights = (34.0,) * len(rows)
         item = TableItem(
             id=next(self._ids), x=x, y=y, columns=tuple(columns), rows=heights, cells=cells, colour="#8a7d5f"
         )
         self.do(AddItems(self.page, (item,)), seat)
+        return item.id
+
+    def chart(
+        self, form: ChartForm, table: str, place: tuple[float, float, float, float], title: str, seat: str
+    ) -> None:
+        """A chart of a table; ``place`` is its upper left corner, width and height."""
+        x, y, width, height = place
+        item = ChartItem(
+            id=next(self._ids), x=x, y=y, width=width, height=height, form=form, columns=1, cells=(), table=table, title=title
+        )  # fmt: skip
+        self.do(AddItems(self.page, (item,)), seat)
+
+    def measure(self, figure: str, what: tuple[Measured, ...], seat: str) -> None:
+        """A figure shows what it measures."""
+        self.do(MeasureItems(self.page, (figure,), what), seat)
 
     def figure(
         self,
