@@ -2465,3 +2465,5 @@ a-spinner-has-parts = Eine Drehscheibe hat 2 bis { $most } Felder mit verschiede
 so-many-dice = Bis zu { $most } Würfel mit 4, 6, 8, 10, 12 oder 20 Seiten werden zugleich geworfen.
 so-many-outcomes = Eine Tabelle zählt bis zu { $most } Ergebnisse.
 so-many-throws = Zwischen 1 und { $most } Würfe auf einmal.
+number-line-put = Auf dem Zahlenstrahl
+that-is-no-inequality = Ein Zahlenstrahl zeigt eine Ungleichung mit einem Buchstaben, etwa -1 < x <= 2.

@@ -2465,3 +2465,5 @@ a-spinner-has-parts = A spinner has 2 to { $most } parts with different names.
 so-many-dice = Up to { $most } dice with 4, 6, 8, 10, 12 or 20 sides are thrown at once.
 so-many-outcomes = A table counts up to { $most } outcomes.
 so-many-throws = Between 1 and { $most } throws at a time.
+number-line-put = On a number line
+that-is-no-inequality = A number line shows an inequality of one letter, such as -1 < x <= 2.

@@ -2465,3 +2465,5 @@ a-spinner-has-parts = Una ruleta tiene de 2 a { $most } partes con nombres disti
 so-many-dice = Se lanzan hasta { $most } dados de 4, 6, 8, 10, 12 o 20 caras a la vez.
 so-many-outcomes = Una tabla cuenta hasta { $most } resultados.
 so-many-throws = Entre 1 y { $most } lanzamientos a la vez.
+number-line-put = En una recta numérica
+that-is-no-inequality = Una recta numérica muestra una inecuación con una letra, como -1 < x <= 2.

@@ -2465,3 +2465,5 @@ a-spinner-has-parts = Une roue a de 2 à { $most } parties aux noms différents.
 so-many-dice = On lance jusqu’à { $most } dés de 4, 6, 8, 10, 12 ou 20 faces à la fois.
 so-many-outcomes = Un tableau compte jusqu’à { $most } résultats.
 so-many-throws = Entre 1 et { $most } lancers à la fois.
+number-line-put = Sur une droite graduée
+that-is-no-inequality = Une droite graduée montre une inéquation à une lettre, comme -1 < x <= 2.

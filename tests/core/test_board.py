@@ -53,6 +53,7 @@ from sunroom.core.board.requests import (
     MoveEnds,
     PutBay,
     PutChance,
+    PutNumberLine,
     Redo,
     RubItems,
     SetCell,
@@ -204,6 +205,9 @@ class Steps(TestCase):
         coin = PutChance(PAGE, "chance-01", 0, 0, Chance("coin", ("sun", "moon")), "how often")
         board = apply(board, resolve(board, coin, "seat-a", 1, typesetter))
         coin = msgspec.structs.replace(coin, id="chance-02")
+        unequal = FormulaItem(id="formula-7", formula="x < 2", size=24, colour="#16222b")
+        board = apply(board, AddItems(PAGE, (unequal,)))
+        marked = PutNumberLine(PAGE, "formula-7", "line-0001")
         thrown = Throw(PAGE, "chance-01", 10)
         straight = ShapeItem(
             id="shape-09",
@@ -226,6 +230,7 @@ class Steps(TestCase):
             pie,
             coin,
             thrown,
+            marked,
             measured,
             middle,
             drawn,

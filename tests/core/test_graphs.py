@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import unittest
 
 import msgspec
@@ -18,6 +19,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.maths.curves import Ranges, curve, hatched, letters_of, read_curve, variable_of
 from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph, polynomial
+from sunroom.core.maths.number_line import intervals
 from sunroom.core.maths.places import area_between, at_place, places
 from tests import strategies as make
 
@@ -217,6 +219,34 @@ class Places(unittest.TestCase):
         self.assertIsNone(area_between("1/x", -1, 1, {}))
         with self.assertRaises(MalformedError):
             places(["x^2+y^2=4"], 0, WINDOW, {})
+
+
+class NumberLines(unittest.TestCase):
+    def test_solutions_are_intervals_with_ends_that_belong_or_not(self) -> None:
+        inf = math.inf
+        for formula, wanted in (
+            ("x < 3", [(-inf, 3, False, False)]),
+            ("-1 < x <= 2", [(-1, 2, False, True)]),
+            ("x^2 >= 4", [(-inf, -2, False, True), (2, inf, True, False)]),
+            ("1/x < 1", [(-inf, 0, False, False), (1, inf, False, False)]),
+            ("(x-1)/(x+2) <= 0", [(-2, 1, False, True)]),
+            ("abs(x-2) <= 1", [(1, 3, True, True)]),
+            ("x > 20", [(20, inf, False, False)]),
+            ("x^2 < -1", []),
+            ("x^2 >= 0", [(-inf, inf, False, False)]),
+        ):
+            with self.subTest(formula):
+                _, reach, found = intervals(formula)
+                self.assertEqual([tuple(each) for each in found], wanted)
+                self.assertTrue(
+                    all(abs(end) < reach for each in found for end in each[:2] if math.isfinite(end))
+                )
+
+    def test_what_is_no_inequality_of_one_letter_is_said(self) -> None:
+        for formula in ("x = 2", "x + y < 3", "x^2", "2 < 3"):
+            with self.subTest(formula), self.assertRaises(MalformedError) as raised:
+                intervals(formula)
+            self.assertEqual(raised.exception.sentence.key, "that-is-no-inequality")
 
 
 class Graphs(unittest.TestCase):

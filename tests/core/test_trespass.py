@@ -57,6 +57,7 @@ from sunroom.core.board.requests import (
     Plain,
     PutBay,
     PutChance,
+    PutNumberLine,
     RubItems,
     SetCell,
     SetChart,
@@ -162,7 +163,13 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
             )
         case "formula":
             return FormulaItem(
-                formula="x^2", size=24, colour="#16222b", width=1.0, height=1.0, ink=inner, **common
+                formula=draw(st.sampled_from(["x^2", "x < 2"])),
+                size=24,
+                colour="#16222b",
+                width=1.0,
+                height=1.0,
+                ink=inner,
+                **common,
             )
         case "table":
             if draw(st.booleans()):
@@ -267,6 +274,8 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return Throw(page, one(TableItem), 3)
         case 40:
             return PutChance(page, item_id, x, y, Chance("dice"), "how often")
+        case 41:
+            return PutNumberLine(page, one(FormulaItem), item_id)
         case 36:
             return SetChart(page, one(ChartItem), "pie")
         case 37:
@@ -313,7 +322,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(41)
+KINDS = range(42)
 #: Scenes in which something must be allowed are looked for so often.
 TRIES = 8
 

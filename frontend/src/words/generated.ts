@@ -1158,6 +1158,7 @@ export interface Words {
   'nothing-typed-or-written-reads': { words: string | number }
   'nowhere-in-particular': null
   'number': null
+  'number-line-put': null
   'numbers': null
   'of-letters-and-digits': { count: string | number; done: string | number }
   'of-people': { count: string | number; done: string | number }
@@ -1724,6 +1725,7 @@ export interface Words {
   'that-is-no-curve-over-x': null
   'that-is-no-day': null
   'that-is-no-day-of': null
+  'that-is-no-inequality': null
   'that-is-no-longer-on': null
   'that-is-no-mail-address': null
   'that-is-none-of-the': null

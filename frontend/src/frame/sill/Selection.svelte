@@ -20,6 +20,7 @@
   import CheckPanel from './CheckPanel.svelte'
   import { linesOfWorking } from '../../lesson/working'
   import InkWells from './InkWells.svelte'
+  import { newId } from '../../wire/codec'
   import { SURE_TEXT } from '../../wire/generated'
   import { t, told } from '../../words/words.svelte'
 
@@ -46,6 +47,7 @@
     const [one, other, more] = items.toSorted((a, b) => a.kind.localeCompare(b.kind))
     return one?.kind === 'graph' && other?.kind === 'table' && !more ? { graph: one, table: other } : null
   })
+  const unequal = $derived(formula !== null && /[<>≤≥]|\\[lg]eq?(?![a-z])/.test(formula.formula))
   const figuresOnly = $derived(
     items.length > 0 && items.every((item) => item.kind === 'shape' && !item.parts.length),
   )
@@ -287,6 +289,13 @@
     {#snippet children()}<ChartPanel {session} chart={chart!} />{/snippet}
   </Popover>
 {/snippet}
+{#snippet lined()}
+  <Button
+    onclick={() =>
+      session.do({ step: 'put_number_line', page: session.pages.id, formula: formula!.id, id: newId() })}
+    >{t('number-line-put')}</Button
+  >
+{/snippet}
 {#snippet works()}
   <Popover label={t('work-it-out')}>
     {#snippet face()}{t('work-it-out')}{/snippet}
@@ -368,6 +377,7 @@
       chart && changeable && { key: 'rechart', part: rechart },
       table?.chance && changeable && { key: 'throws', part: throws },
       table && session.rights.may('add_text') && { key: 'charts', part: charts },
+      unequal && session.rights.may('add_formula') && { key: 'lined', part: lined },
       formula && changeable && { key: 'reformula', part: reformula },
       changeable && !card && { key: 'look', part: look },
       session.selection.items('remove').length > 0 && { key: 'remove', part: remove },

@@ -19,6 +19,7 @@ from sunroom.core.board.requests import (
     measuring,
     mind_mapping,
     moving,
+    number_lines,
     paging,
     picturing,
     removing,
@@ -36,6 +37,7 @@ from sunroom.core.board.requests.family import Family, GoneError, Now
 from sunroom.core.board.requests.measuring import Construct, MeasureItems
 from sunroom.core.board.requests.mind_mapping import Label, Link, ToMindMap
 from sunroom.core.board.requests.moving import MoveEnds, TransformItems
+from sunroom.core.board.requests.number_lines import PutNumberLine
 from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutBay
 from sunroom.core.board.requests.picturing import CropPicture, SwapPicture
 from sunroom.core.board.requests.removing import RubItems
@@ -89,6 +91,7 @@ __all__ = [
     "Plain",
     "PutBay",
     "PutChance",
+    "PutNumberLine",
     "Redo",
     "Request",
     "RubItems",
@@ -131,6 +134,7 @@ Plain = (
     | picturing.Picturing
     | charting.SetChart
     | chances.Chances
+    | number_lines.PutNumberLine
     | measuring.Measuring
 )
 Request = Plain | Undo | Redo
@@ -148,6 +152,8 @@ def family_of(request: Plain) -> Family:
             return charting
         case Throw() | PutChance():
             return chances
+        case PutNumberLine():
+            return number_lines
         case MeasureItems() | Construct():
             return measuring
         case RemoveItems() | RubItems():

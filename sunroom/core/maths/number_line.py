@@ -1,0 +1,109 @@
+"""Where an inequality in one letter holds, as intervals on a stretch of the number line."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Sequence
+from typing import NamedTuple
+
+import numpy as np
+
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.curves import holds, names_of
+from sunroom.core.maths.grammar import meaning_of
+from sunroom.core.maths.meaning import Lines, Name, Relation
+from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.values import values
+from sunroom.core.sentences import said
+
+#: The stretches that are looked at, the first that holds all ends well inside; samples of each, and halvings of an end.
+STRETCHES = (5.0, 10.0, 50.0, 500.0, 1e5)
+SAMPLES, HALVINGS = 4_000, 60
+MOST = 8
+#: Two sides that differ by this part of themselves are equal.
+SAME = 1e-7
+
+
+class Interval(NamedTuple):
+    """From ``low`` to ``high``, which belong to it or not; ±inf where it goes on beyond the stretch."""
+
+    low: float
+    high: float
+    low_in: bool
+    high_in: bool
+
+
+def intervals(formula: str) -> tuple[str, float, list[Interval]]:
+    """The letter, how far the line reaches on both sides, and where all holds; raises MalformedError for what is no inequality of one letter."""
+    meant = meaning_of(read_formula(formula))
+    relations = meant.lines if isinstance(meant, Lines) else (meant,)
+    if not all(
+        isinstance(relation, Relation) and set(relation.signs) <= {"<", ">", r"\le", r"\ge"}
+        for relation in relations
+    ):
+        raise MalformedError("formula", said("that-is-no-inequality"))
+    letters = names_of(relations)
+    if len(letters) != 1:
+        raise MalformedError("formula", said("that-is-no-inequality"))
+    (letter,) = letters
+    name = Name(*letter.split("_", 1)) if "_" in letter else Name(letter)
+
+    def inside(x: np.ndarray) -> np.ndarray:
+        # The sides may be numbers alone, with one answer for all places.
+        return np.broadcast_to(holds(relations, {letter: x}), x.shape)  # type: ignore[arg-type]
+
+    for reach in STRETCHES:
+        found = _within(inside, reach)
+        ends = [abs(end) for each in found for end in each[:2] if math.isfinite(end)]
+        if ends and max(ends) < 0.85 * reach:
+            break
+    else:
+        # Everywhere, or nowhere, or out of all sight.
+        reach = STRETCHES[0] if not ends else reach
+    return name.letter, reach, [_ended(each, relations, letter) for each in found[:MOST]]  # type: ignore[arg-type]
+
+
+def _within(inside: Callable[[np.ndarray], np.ndarray], reach: float) -> list[Interval]:
+    # Not on round numbers, where the ends are.
+    x = np.linspace(-reach, reach, SAMPLES) + reach * 1.37e-5
+    holding = inside(x)
+    edges = np.flatnonzero(holding[1:] != holding[:-1])
+    ends = []
+    for at in edges:
+        low, high = float(x[at]), float(x[at + 1])
+        for _ in range(HALVINGS):
+            middle = (low + high) / 2
+            if bool(inside(np.array([middle]))[0]) == bool(holding[at]):
+                low = middle
+            else:
+                high = middle
+        ends.append((low + high) / 2)
+    marks = [*([-math.inf] if holding[0] else []), *ends, *([math.inf] if holding[-1] else [])]
+    return [Interval(low, high, False, False) for low, high in zip(marks[::2], marks[1::2], strict=True)]
+
+
+def _ended(each: Interval, relations: Sequence[Relation], letter: str) -> Interval:
+    """The interval with ends in plain numbers, and whether they belong to it."""
+    low, high = (_plain(end) for end in each[:2])
+    return Interval(low, high, _belongs(low, relations, letter), _belongs(high, relations, letter))
+
+
+def _belongs(end: float, relations: Sequence[Relation], letter: str) -> bool:
+    """Whether all holds at an end, where some two sides are equal but for the last digits."""
+    if not math.isfinite(end):
+        return False
+    for relation in relations:
+        sides = [float(values(side, {letter: end})) for side in relation.sides]
+        for left, right, sign in zip(sides, sides[1:], relation.signs, strict=False):
+            gap = (right - left) * (1 if sign in ("<", r"\le") else -1)
+            near = SAME * (1 + abs(left) + abs(right))
+            if not (gap > near or (sign in (r"\le", r"\ge") and gap >= -near)):
+                return False
+    return True
+
+
+def _plain(end: float) -> float:
+    if not math.isfinite(end):
+        return end
+    near = float(f"{end:.9g}")
+    return 0.0 if abs(near) < 1e-9 else near
