@@ -11,8 +11,11 @@ from typing import Any
 import numpy as np
 
 from bench.table import Row, percentiles, show
+from sunroom.core.data.charts import draw_chart
 from sunroom.core.maths import setting
 from sunroom.core.maths.checking import check_working
+from sunroom.core.maths.curves import Ranges
+from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
 from sunroom.resources import written_reader
@@ -34,11 +37,12 @@ WORKED = (
     "x^3-6x^2+11x-6=0",
 )
 LINES = ("3(x-2)+4=2x+9", "3x-6+4=2x+9", "3x-2=2x+9", "3x=2x+11", "x=11") * 2
+CURVES = ("a sin(2x)", "x^2/4 - 2", "1/(x - 1)", "(2cos t, 3sin t)", "y = ln(x)")
 ROUNDS = 5
 
 
 def run() -> list[Row]:
-    return [*_setting(), *_working(), *written("formulas")]
+    return [*_setting(), *_working(), *_drawing(), *written("formulas"), *written("formulas-joined")]
 
 
 def _times(jobs: list[Callable[[], Any]]) -> list[float]:
@@ -66,6 +70,34 @@ def _working() -> list[Row]:
     return [
         Row("a formula worked out", show(times), "", "≤ 1 s", max(times) <= 1_000),
         Row(f"{len(LINES)} lines of working checked", show(checks), "", "≤ 2 s", max(checks) <= 2_000),
+    ]
+
+
+def _drawing() -> list[Row]:
+    """A graph of five functions, one of which has a letter that is moved; and a chart of a table."""
+    window = Ranges(-6.5, 6.5, -5.0, 5.0)
+    lines = tuple(GraphLine(formula, "#1f5fa8") for formula in CURVES)
+
+    def drawn(value: float, count: int = len(CURVES)) -> None:
+        draw_graph(520, 400, window, "numbers", lines[:count], (GraphLetter("a", value),))
+
+    drawn(1.0)
+    values = np.linspace(-3, 3, 12 * ROUNDS).tolist()
+    whole = _times([lambda value=value: drawn(value) for value in values])  # type: ignore[misc]
+    one = _times([lambda value=value: drawn(value, 1) for value in values])  # type: ignore[misc]
+    empty = _times([lambda: drawn(1.0, 0) for _ in values])
+    cells = ("hour", "one", "two", *(text for n in range(30) for text in (str(n), str(n % 7), str(n % 5))))
+    charts = _times([lambda: draw_chart("lines", cells, 3, width=440, height=320) for _ in values])  # type: ignore[misc]
+    return [
+        Row(
+            "a graph of 5 functions drawn",
+            show(whole),
+            f"empty: {show(empty)}",
+            "p95 ≤ 100 ms",
+            percentiles(whole)[1] <= 100,
+        ),
+        Row("one of them with its letter moved", show(one), "", "p95 ≤ 33 ms", percentiles(one)[1] <= 33),
+        Row("a chart of 2 series of 30 numbers drawn", show(charts), "", "", None),
     ]
 
 
