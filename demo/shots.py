@@ -177,20 +177,6 @@ def german(stage: Stage) -> None:
     stage.keep(tutor, "german")
 
 
-def bays(stage: Stage) -> None:
-    """A bay for one student."""
-    tutor, noor = stage.person("tutor"), stage.person("noor")
-    stage.person("tomasz")
-    tutor.tool("Bay")
-    tutor.draw([(40, 60), (200, 100), (330, 140)], "mouse")
-    tutor.find("[aria-label='Title of the bay']").send_keys("Noor tries", Keys.ENTER)
-    tutor.press("[aria-label='Who writes in this bay']")
-    tutor.press("[aria-label='Who writes'] input", "Some people")
-    tutor.press("[role=dialog] label", "Noor")
-    noor.wait_text("[data-testid=pens-state]", "You can write in your bay")
-    stage.keep(tutor, "bays")
-
-
 def question(stage: Stage) -> None:
     """A question that three have answered, and time for a task."""
     tutor = stage.person("tutor")
@@ -209,38 +195,29 @@ def question(stage: Stage) -> None:
     stage.keep(tutor, "question")
 
 
-def mind_map(stage: Stage) -> None:
-    """Words and lines made a mind map, and another word written next to it."""
+def measured(stage: Stage) -> None:
+    """A chart that follows its table, a figure with its measures, and a protractor laid at its corner."""
     tutor = stage.person("tutor")
-    tutor.open(f"{stage.base}/rooms/{LINK}")
-    tutor.press("button", "New board")
-    tutor.find("nav[aria-label=Tools]")
-    hand = Hand(9, 0.4)
-    for word, x, y in (
-        ("shadow", 400, 300),
-        ("length", 150, 160),
-        ("noon", 680, 150),
-        ("sun height", 650, 470),
-        ("direction", 110, 480),
-    ):
-        tutor.write(hand.write(word, x, y, 54))
-    for line in (
-        [(390, 270), (330, 222), (270, 175)],
-        [(540, 265), (600, 215), (670, 160)],
-        [(540, 310), (600, 365), (660, 425)],
-        [(400, 320), (340, 370), (270, 430)],
-    ):
-        tutor.draw(line)
+    for _ in range(3):
+        tutor.press(NEXT)
+    instruments = "[aria-label='Drawing instruments'] button"
+    tutor.tool("Geometry")
+    tutor.part(instruments, "Ruler")
+    tutor.part(instruments, "Protractor")
+    # By its body to the corner of the triangle, where it is caught; then its arm along the long side.
+    tutor.draw([(434, 349), (400, 420), (340, 521)], "mouse")
+    tutor.draw([(468, 438), (380, 414), (233, 492)], "mouse")
+    stage.keep(tutor, "measured")
+
+
+def graph(stage: Stage) -> None:
+    """A graph, its formula, its window and the letter that is moved."""
+    tutor = stage.person("tutor")
     tutor.tool("Select")
-    tutor.key(Keys.CONTROL, "a")
-    tutor.press("[data-testid=mind-map]")
-    tutor.wait_items(9)
-    tutor.tool("Pen")
-    tutor.write(hand.write("north", 740, 290, 50))
-    tutor.tool("Select")
-    tutor.draw([(725, 235), (880, 320)], "mouse")
-    tutor.find("[data-testid=mind-map]")
-    stage.keep(tutor, "mind-map")
+    tutor.draw([(400, 510)], "mouse")
+    tutor.part("[aria-label='Graph…']")
+    tutor.find("[data-testid=graph-panel] svg path")
+    stage.keep(tutor, "graph")
 
 
 def set_as_maths(stage: Stage) -> None:
@@ -250,13 +227,13 @@ def set_as_maths(stage: Stage) -> None:
     tutor.press(NEXT)
     rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "formulas.json").read_text())
     row = next(row for row in rows if row["latex"] == r"s=\frac{h}{\tan\theta}")
-    strokes = [np.array(flat, float).reshape(-1, 2) * 0.075 for flat in row["strokes"]]
+    strokes = [np.array(flat, float).reshape(-1, 2) * 0.045 for flat in row["strokes"]]
     low = np.vstack(strokes).min(axis=0)
     tutor.tool("Pen")
-    tutor.write([stroke - low + (470, 430) for stroke in strokes])
+    tutor.write([stroke - low + (480, 440) for stroke in strokes])
     size = np.ptp(np.vstack(strokes), axis=0)
     tutor.tool("Select")
-    tutor.draw([(455, 415), (485 + size[0], 445 + size[1])], "mouse")
+    tutor.draw([(465, 425), (495 + size[0], 455 + size[1])], "mouse")
     tutor.find("[data-testid=set-maths]")
     stage.keep(tutor, "set-as-maths")
 
@@ -316,9 +293,9 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "phone": phone,
     "evening": evening,
     "german": german,
-    "bays": bays,
     "question": question,
-    "mind-map": mind_map,
+    "measured": measured,
+    "graph": graph,
     "set-as-maths": set_as_maths,
     "working": working,
     "flat-sheet": flat_sheet,
