@@ -2467,3 +2467,4 @@ so-many-outcomes = Eine Tabelle zählt bis zu { $most } Ergebnisse.
 so-many-throws = Zwischen 1 und { $most } Würfe auf einmal.
 number-line-put = Auf dem Zahlenstrahl
 that-is-no-inequality = Ein Zahlenstrahl zeigt eine Ungleichung mit einem Buchstaben, etwa -1 < x <= 2.
+that-mathml-is-not-understood = Dieses MathML wird nicht verstanden.

@@ -2467,3 +2467,4 @@ so-many-outcomes = A table counts up to { $most } outcomes.
 so-many-throws = Between 1 and { $most } throws at a time.
 number-line-put = On a number line
 that-is-no-inequality = A number line shows an inequality of one letter, such as -1 < x <= 2.
+that-mathml-is-not-understood = That MathML is not understood.

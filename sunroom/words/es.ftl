@@ -2467,3 +2467,4 @@ so-many-outcomes = Una tabla cuenta hasta { $most } resultados.
 so-many-throws = Entre 1 y { $most } lanzamientos a la vez.
 number-line-put = En una recta numérica
 that-is-no-inequality = Una recta numérica muestra una inecuación con una letra, como -1 < x <= 2.
+that-mathml-is-not-understood = Ese MathML no se entiende.

@@ -2467,3 +2467,4 @@ so-many-outcomes = Un tableau compte jusqu’à { $most } résultats.
 so-many-throws = Entre 1 et { $most } lancers à la fois.
 number-line-put = Sur une droite graduée
 that-is-no-inequality = Une droite graduée montre une inéquation à une lettre, comme -1 < x <= 2.
+that-mathml-is-not-understood = Ce MathML n’est pas compris.

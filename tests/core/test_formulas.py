@@ -14,6 +14,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.maths.checking import check_working
 from sunroom.core.maths.chemistry import balanced, chemistry_of, molar_mass, reaction_of, surplus, upright
 from sunroom.core.maths.grammar import meaning_of
+from sunroom.core.maths.mathml import latex_of_mathml
 from sunroom.core.maths.notation import (
     Fenced,
     Fraction,
@@ -379,3 +380,33 @@ class Checking(unittest.TestCase):
 
 if __name__ == "__main__":
     unittest.main()
+
+
+class FromMathml(unittest.TestCase):
+    def test_what_is_printed_as_mathml_is_read_back(self) -> None:
+        for typed in (
+            "x^2+2x-3=0", "(a+b)/2", "x_(1,2)=(-b+-sqrt(b^2-4ac))/(2a)", "sum_(k=1)^n k", "int_0^1 x^2 dx", "2H2+O2->2H2O",
+            "lim_(x->0) sin(x)/x", "a<=b", r"\vec{a}+\overline{AB}", r"\begin{pmatrix}1&2\\3&4\end{pmatrix}", "root(3,x)", "alpha != beta",
+        ):  # fmt: skip
+            with self.subTest(typed):
+                row = read_formula(typed)
+                self.assertEqual(latex_of(read_formula(latex_of_mathml(mathml_of(row)))), latex_of(row))
+
+    def test_what_other_programs_write(self) -> None:
+        office = (
+            '<?xml version="1.0"?><mml:math xmlns:mml="http://www.w3.org/1998/Math/MathML"><mml:semantics><mml:mrow><mml:mi>tan</mml:mi>'
+            "<mml:mo>&#x2061;</mml:mo><mml:mi>θ</mml:mi><mml:mo>=</mml:mo><mml:mfrac><mml:mi>h</mml:mi><mml:mi>s</mml:mi></mml:mfrac></mml:mrow>"
+            '<mml:annotation encoding="x">tan</mml:annotation></mml:semantics></mml:math>'
+        )
+        self.assertEqual(
+            latex_of(read_formula(latex_of_mathml(office))), latex_of(read_formula("tan theta = h/s"))
+        )
+
+    def test_what_is_hostile_or_no_formula_is_said(self) -> None:
+        for text in (
+            "<math>", "<math><script>x</script></math>", '<!DOCTYPE m [<!ENTITY a "b">]><math><mi>&a;</mi></math>',
+            "<math>" + "<mrow>" * 60 + "<mi>x</mi>" + "</mrow>" * 60 + "</math>", "<math><mi>" + "x" * 30_000 + "</mi></math>",
+            "<math>" + "<mi>x</mi>" * 1_200 + "</math>", "<math><mi>☃</mi></math>", "<math></math>", r"<math><mo>\\</mo></math>",
+        ):  # fmt: skip
+            with self.subTest(text[:40]), self.assertRaises(MalformedError):
+                latex_of_mathml(text)

@@ -85,6 +85,14 @@ class Formulas(OutTest):
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"]})[0], 400)
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"] * 100})[0], 400)
 
+    def test_mathml_becomes_what_would_be_typed(self) -> None:
+        mathml = "<math><msup><mi>x</mi><mn>2</mn></msup></math>"
+        self.assertEqual(self.ask("/mathml", {"formula": mathml})["formula"], "x^{2}")
+        self.assertEqual(
+            self.problem("/mathml", {"formula": "<math>"}), (400, "that-mathml-is-not-understood")
+        )
+        self.assertEqual(self.problem("/mathml", {"formula": "<math>" + " " * 30_000})[0], 400)
+
     def test_a_graphs_named_places_are_told(self) -> None:
         graph = GraphItem(
             id="graph-001", width=300, height=200, ranges=Ranges(-5, 5, -4, 4), lines=(GraphLine("x^2-1", "#1f5fa8"), GraphLine("x^2+y^2=1", "#1f5fa8"))

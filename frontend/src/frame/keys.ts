@@ -2,6 +2,7 @@
 import { turnMap } from '../board/frame'
 import type { Surface } from './board/surface.svelte'
 import { asHtml, asText, copied } from '../lesson/clipboard'
+import { mathmlIn } from '../lesson/formulas.svelte'
 import type { Session } from '../lesson/session.svelte'
 import { looks } from '../ui/looks.svelte'
 import type { Plain } from '../words/words.svelte'
@@ -239,6 +240,11 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
       return bringFiles(files, session, surface, surface.middle())
     }
     const text = event.clipboardData.getData('text/plain').trim()
+    const mathml = mathmlIn(event.clipboardData)
+    if (mathml && session.rights.may('add_formula')) {
+      event.preventDefault()
+      return void session.formulas.paste(mathml, surface.middle())
+    }
     const own = copied().items
     const middle = surface.middle()
     if (own.length && (!text || text === asText(own).trim())) void session.chosen.paste(middle)

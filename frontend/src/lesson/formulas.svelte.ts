@@ -2,7 +2,14 @@
 import type { Point } from '../board/place'
 import { placed } from '../board/text'
 import { ask } from '../wire/api'
-import type { FormulaItem, FormulaSet, LineChecked, FormulaLook, WorkedOffer } from '../wire/generated'
+import type {
+  FormulaItem,
+  FormulaLook,
+  FormulaSet,
+  FormulaTyped,
+  LineChecked,
+  WorkedOffer,
+} from '../wire/generated'
 import type { Inside } from './inside'
 
 /** What is typed: a formula of the board, or a new one about a place. */
@@ -63,6 +70,21 @@ export class Formulas {
     this.#add({ ...this.#made(formula, look, above.x + c * down, above.y + d * down), map, size, colour })
   }
 
+  /** A formula in MathML, as it would be typed. */
+  async fromMathml(text: string): Promise<string> {
+    return (await ask<FormulaTyped>('POST', '/api/formulas/mathml', { formula: text })).formula
+  }
+
+  /** A formula from another program, its middle at a place. */
+  async paste(mathml: string, middle: Point): Promise<void> {
+    try {
+      const formula = await this.fromMathml(mathml)
+      this.put(formula, (await this.preview(formula)).look, middle)
+    } catch (error) {
+      this.#inside.warn((error as Error).message)
+    }
+  }
+
   edit(item: FormulaItem, formula: string): void {
     if (formula === item.formula) return
     this.#inside.do({ step: 'edit_formula', page: this.#inside.pages.id, id: item.id, formula })
@@ -77,4 +99,13 @@ export class Formulas {
     this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [item] })
     this.#inside.chooseMade([item.id])
   }
+}
+
+/** The formula that another program has put on the clipboard, in MathML; "" when there is none. */
+export function mathmlIn(clipboard: DataTransfer): string {
+  for (const kind of ['application/mathml+xml', 'text/plain', 'text/html']) {
+    const found = /<(?:m:|mml:)?math[\s>][\s\S]*?<\/(?:m:|mml:)?math>/.exec(clipboard.getData(kind))
+    if (found) return found[0]
+  }
+  return ''
 }

@@ -1736,6 +1736,7 @@ export interface Words {
   'that-is-too-large-a': null
   'that-is-true': null
   'that-link-is-not-good': null
+  'that-mathml-is-not-understood': null
   'that-message-is-larger-than': null
   'that-name-and-password-do': null
   'that-page-is-no-longer': null

@@ -14,6 +14,7 @@ from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_POST
 
 from sunroom.core.board.items import GraphItem
+from sunroom.core.maths.mathml import MAX_MATHML
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, LineVerdict, OfferKind
 from sunroom.core.maths.setting import Setting, keep_setting
 from sunroom.core.maths.tokens import MAX_FORMULA
@@ -183,6 +184,20 @@ def find_places(request: HttpRequest) -> HttpResponse:
     if isinstance(found, Sentence):
         raise Problem(400, found)
     return answer(found)
+
+
+@require_POST
+@answers_problems
+def take_mathml(request: HttpRequest) -> HttpResponse:
+    """A formula in MathML, as other programs copy it, as it would be typed here."""
+    allow(request, "formula", 900, 60)
+    text = body(request, FormulaTyped).formula
+    if len(text) > MAX_MATHML:
+        raise Problem(400, said("a-formula-has-at-most", signs=MAX_MATHML))
+    found = made(workers.read_mathml, text)
+    if isinstance(found, Sentence):
+        raise Problem(400, found)
+    return answer(FormulaTyped(found))
 
 
 @require_POST

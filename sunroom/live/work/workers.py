@@ -404,6 +404,16 @@ def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
         return said("that-cannot-be-worked-out")
 
 
+def read_mathml(text: str) -> str | Sentence:
+    """The LaTeX of a formula in MathML, or the sentence that says what of it is not understood."""
+    from sunroom.core.maths.mathml import latex_of_mathml
+
+    try:
+        return latex_of_mathml(text)
+    except MalformedError as error:
+        return error.sentence
+
+
 def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
     """How each line stands to the one before."""
     from sunroom.core.maths.checking import check_working

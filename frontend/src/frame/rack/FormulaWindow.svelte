@@ -2,7 +2,7 @@
   /** A formula as it is typed, how it will look, and signs that are on no keyboard. */
   import { tick } from 'svelte'
   import { MAX_FORMULA, type FormulaSet } from '../../wire/generated'
-  import type { FormulaTyping } from '../../lesson/formulas.svelte'
+  import { mathmlIn, type FormulaTyping } from '../../lesson/formulas.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
@@ -87,6 +87,18 @@
     void keep(event)
   }
 
+  /** MathML from another program becomes what would be typed here. */
+  async function pasted(event: ClipboardEvent) {
+    const mathml = event.clipboardData ? mathmlIn(event.clipboardData) : ''
+    if (!mathml) return
+    event.preventDefault()
+    try {
+      await type(await session.formulas.fromMathml(mathml))
+    } catch (error) {
+      problem = (error as Error).message
+    }
+  }
+
   async function copy(text: string) {
     await navigator.clipboard.writeText(text)
     copied = true
@@ -115,7 +127,8 @@
         aria-invalid={Boolean(problem)}
         aria-describedby="formula-problem"
         data-testid="formula-field"
-        onkeydown={keyed}></textarea>
+        onkeydown={keyed}
+        onpaste={pasted}></textarea>
     </label>
     <div class="preview" class:stale={Boolean(problem)} role="img" aria-label={t('formula-preview')}>
       {#if made}
