@@ -60,7 +60,7 @@ from sunroom.live.doors import (  # noqa: E402
 )
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
-from sunroom.live.work import workers  # noqa: E402
+from sunroom.live.work import maths  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 from sunroom.words import LANGUAGES, catalogue  # noqa: E402
 
@@ -120,7 +120,7 @@ ANSWERS = (
     formulas.WorkedOffer,
     formulas.LineChecked,
     formulas.PlacesAsked,
-    workers.PlacesFound,
+    maths.PlacesFound,
     shelf.Shelf,
     shelf.Used,
     files.BroughtIn,

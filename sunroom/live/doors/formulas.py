@@ -20,7 +20,7 @@ from sunroom.core.maths.setting import Setting, keep_setting
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made
-from sunroom.live.work import workers
+from sunroom.live.work import maths, workers
 from sunroom.live.work.pool import JobError
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
 
@@ -84,7 +84,7 @@ def work_out(request: HttpRequest) -> HttpResponse:
     allow(request, "formula-work", 60, 60)
     typed = body(request, FormulaTyped)
     _check(typed.formula)
-    found = _worked(request, workers.work_out_typed, typed.formula)
+    found = _worked(request, maths.work_out_typed, typed.formula)
     return answer(
         [WorkedOffer(w.kind, w.formula, _look(w.setting) if w.setting else None, w.sentence) for w in found]
     )
@@ -100,7 +100,7 @@ def check_working(request: HttpRequest) -> HttpResponse:
         raise Problem(400, said("working-has-two-lines", lines=MAX_CHECKED_LINES))
     for line in lines:
         _check(line)
-    found = _worked(request, workers.check_typed, lines)
+    found = _worked(request, maths.check_typed, lines)
     return answer([LineChecked(line.verdict, line.sentence) for line in found])
 
 
@@ -133,8 +133,8 @@ def _check(formula: str) -> None:
 def _worked(request: HttpRequest, job: Callable[..., T | Sentence], given: object) -> T:
     """What a worker finds, within the time that mathematics may take; raises Problem with its sentence."""
     try:
-        with _spending(request, "maths", workers.MATHS_S):
-            found = async_to_sync(workers.run_file)(job, given, limit_s=workers.MATHS_S)
+        with _spending(request, "maths", maths.MATHS_S):
+            found = async_to_sync(workers.run_file)(job, given, limit_s=maths.MATHS_S)
     except JobError as error:
         raise Problem(422, said("it-takes-too-long")) from error
     if isinstance(found, Sentence):
@@ -148,8 +148,8 @@ def draw_graph(request: HttpRequest) -> HttpResponse:
     """A graph as it will look: while a letter's slider is moved, some thirty times a second."""
     allow(request, "graph", 1_800, 60)
     graph = body(request, GraphItem)
-    with _spending(request, "graphs", workers.GRAPH_S):
-        found = made(workers.draw_typed_graph, graph, limit_s=workers.GRAPH_S)
+    with _spending(request, "graphs", maths.GRAPH_S):
+        found = made(maths.draw_typed_graph, graph, limit_s=maths.GRAPH_S)
     if isinstance(found, Sentence):
         raise Problem(400, found)
     return answer(found)
@@ -171,15 +171,15 @@ def find_places(request: HttpRequest) -> HttpResponse:
     """Zeros, turning points and crossings of one of a graph's curves, as it is now."""
     allow(request, "graph", 1_800, 60)
     asked = body(request, PlacesAsked)
-    with _spending(request, "graphs", workers.GRAPH_S):
+    with _spending(request, "graphs", maths.GRAPH_S):
         found = made(
-            workers.find_places,
+            maths.find_places,
             asked.graph,
             asked.line,
             asked.at,
             asked.low,
             asked.high,
-            limit_s=workers.GRAPH_S,
+            limit_s=maths.GRAPH_S,
         )
     if isinstance(found, Sentence):
         raise Problem(400, found)
@@ -194,7 +194,7 @@ def take_mathml(request: HttpRequest) -> HttpResponse:
     text = body(request, FormulaTyped).formula
     if len(text) > MAX_MATHML:
         raise Problem(400, said("a-formula-has-at-most", signs=MAX_MATHML))
-    found = made(workers.read_mathml, text)
+    found = made(maths.read_mathml, text)
     if isinstance(found, Sentence):
         raise Problem(400, found)
     return answer(FormulaTyped(found))
@@ -207,7 +207,7 @@ def set_formula(request: HttpRequest) -> HttpResponse:
     allow(request, "formula", 900, 60)
     typed = body(request, FormulaTyped)
     _check(typed.formula)
-    found = made(workers.set_typed, typed.formula)
+    found = made(maths.set_typed, typed.formula)
     if isinstance(found, Sentence):
         raise Problem(400, found)
     setting, latex, mathml = found

@@ -16,7 +16,6 @@ from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board import Item, Page
-from sunroom.core.board.items import MAX_SHOWN, GraphItem, check_item, check_number, graph_drawn
 from sunroom.core.board.words import WrittenLine, typed_words
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, package, page_png
@@ -45,9 +44,6 @@ from sunroom.core.formats.svg import page_svg
 from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
-from sunroom.core.maths.notation import latex_of, mathml_of
-from sunroom.core.maths.offers import Checked, OfferKind
-from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.written import FormulaReading
@@ -57,7 +53,7 @@ from sunroom.core.reading.kinds import SURE_TEXT
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
-from sunroom.core.sentences import Sentence, said
+from sunroom.core.sentences import Sentence
 from sunroom.core.shapes import (
     Figure,
     Part,
@@ -80,10 +76,6 @@ PROCESSES = 2
 
 #: Limits of one job: to read ink, and to make or take a file.
 READ_S, FILE_S = 10.0, 60.0
-#: Working out a formula.
-MATHS_S = 8.0
-#: Drawing a graph.
-GRAPH_S = 4.0
 #: Readings kept at hand, and how large the ink of one may be that is kept.
 KEPT_READINGS, MAX_KEPT_INK = 200, 200_000
 #: Hands that a worker keeps at hand.
@@ -366,105 +358,6 @@ def make_html(
 
 def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], parts: Parts = ALL) -> bytes:
     return page_png(_page(page), resources.typesetter(), width_px, pictures, parts)
-
-
-class WorkedOut(msgspec.Struct, frozen=True):
-    """One thing that a formula is worked out to: a formula, set, or a sentence."""
-
-    kind: OfferKind
-    formula: str
-    setting: Setting | None = None
-    sentence: Sentence | None = None
-
-
-def set_typed(formula: str) -> tuple[Setting, str, str] | Sentence:
-    """A typed formula set, in LaTeX and in MathML, or the sentence that says why not."""
-    try:
-        row = read_formula(formula)
-        return set_formula(formula), latex_of(row), mathml_of(row)
-    except MalformedError as error:
-        return error.sentence
-
-
-def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
-    """What a formula can be worked out to, each set, or the sentence that says why nothing."""
-    from sunroom.core.maths.algebra import UNABLE
-    from sunroom.core.maths.work import work_out
-
-    try:
-        offers = work_out(read_formula(formula))
-        made = []
-        for offer in offers:
-            lines = r" \\ ".join(offer.lines)
-            made.append(WorkedOut(offer.kind, lines, set_formula(lines) if lines else None, offer.sentence))
-        return made
-    except MalformedError as error:
-        return error.sentence
-    except UNABLE:
-        return said("that-cannot-be-worked-out")
-
-
-def read_mathml(text: str) -> str | Sentence:
-    """The LaTeX of a formula in MathML, or the sentence that says what of it is not understood."""
-    from sunroom.core.maths.mathml import latex_of_mathml
-
-    try:
-        return latex_of_mathml(text)
-    except MalformedError as error:
-        return error.sentence
-
-
-def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
-    """How each line stands to the one before."""
-    from sunroom.core.maths.checking import check_working
-
-    try:
-        return check_working([read_formula(formula) for formula in formulas])
-    except MalformedError as error:
-        return error.sentence
-
-
-class PlacesFound(msgspec.Struct, frozen=True):
-    """What is told of a curve; ``area`` None where the curve has none."""
-
-    places: list[NamedPlace]
-    at: AtPlace | None
-    area: float | None
-
-
-def draw_typed_graph(graph: GraphItem) -> GraphItem | Sentence:
-    """A graph with its curves, before it is put on a board."""
-    try:
-        check_item(graph)
-        return graph_drawn(graph)
-    except MalformedError as error:
-        return error.sentence
-
-
-def find_places(
-    graph: GraphItem, line: int, at: float | None, low: float, high: float
-) -> PlacesFound | Sentence:
-    """The named places of one of a graph's curves, what it is at one, and the area from one to another."""
-    from sunroom.core.maths.algebra import UNABLE
-    from sunroom.core.maths.places import area_between, at_place, places
-
-    try:
-        check_item(graph)
-        for value in (at or 0.0, low, high):
-            check_number("at", value, MAX_SHOWN)
-        formulas = [each.formula for each in graph.lines]
-        if not 0 <= line < len(formulas):
-            raise MalformedError("line", said("that-is-no-curve-over-x"))
-        given = {letter.name: letter.value for letter in graph.letters}
-        return PlacesFound(
-            places(formulas, line, graph.ranges, given),
-            None if at is None else at_place(formulas[line], at, given, graph.ranges),
-            area_between(formulas[line], low, high, given),
-        )
-    except MalformedError as error:
-        return error.sentence
-    except UNABLE:
-        return said("that-cannot-be-worked-out")
 
 
 def make_svg(page: PackedPage, title: str, pictures: dict[str, bytes], parts: Parts) -> bytes:
