@@ -10,7 +10,7 @@ from msgspec import UNSET
 
 from sunroom.core.board.items import ChartItem, Item, ShapeItem, TableItem, chart_drawn, laid_out
 from sunroom.core.board.pages import Board, Page, Paper
-from sunroom.core.board.steps import ChangeItems, ReplaceItems, Step
+from sunroom.core.board.steps import Change, ChangeItems, ReplaceItems, Step
 from sunroom.core.data.cells import is_worked_out, shown_cells
 from sunroom.core.geometry import Affine
 from sunroom.core.shapes.measures import Unit, measure
@@ -55,11 +55,15 @@ def with_measures(page: Page, step: ChangeItems) -> ChangeItems:
     changes = []
     for change in step.changes:
         item = page.items.get(change.id)
-        if isinstance(item, ShapeItem) and (item.measured or change.measured is not UNSET):
+        if isinstance(item, ShapeItem) and (item.measured or change.measured) and _remeasures(change):
             now = msgspec.structs.replace(item, **change.values(item))
             change = msgspec.structs.replace(change, measures=measured(now, page.head.paper).measures)
         changes.append(change)
     return ChangeItems(step.page, tuple(changes))
+
+
+def _remeasures(change: Change) -> bool:
+    return any(value is not UNSET for value in (change.map, change.points, change.colour, change.measured))
 
 
 def followers(page: Page, step: ReplaceItems) -> frozenset[str]:

@@ -20,7 +20,7 @@ from lark.exceptions import LarkError
 MAX_LOOKS = 20_000
 #: Characters of all worked-out cells of one table.
 MAX_SIGNS = 12_000
-MAX_POWER, MAX_VALUE = 1_000.0, 1e300
+MAX_POWER, MAX_VALUE, MAX_NUMBER = 1_000.0, 1e300, 1e15
 NOT_UNDERSTOOD, BY_NOTHING = "?", "÷0"
 
 _NUMBER = re.compile(r"\s*([+\-−]?\d+(?:[.,]\d+)?)(?:\s*(%))?(?=$|[^\d.,])")
@@ -58,6 +58,9 @@ def number_of(text: str) -> float | None:
     if not found:
         return None
     value = float(found[1].replace(",", ".").replace("−", "-"))
+    # What is larger is no number that anybody measures.
+    if abs(value) > MAX_NUMBER:
+        return None
     return value / 100 if found[2] else value
 
 

@@ -53,6 +53,8 @@ class _Page:
     def write(self, text: str, x: float, y: float, align: float = 0.0, size: float = SIZE) -> None:
         """Words at the end, in the middle (0.5) or before (1) a place on their baseline; cut where they do not fit."""
         room = self.width - 2 * 2
+        # No name is longer than a chart is wide.
+        text = text[: math.ceil(self.width / 4)]
         while len(text) > 1 and text_width(text, size) > room:
             text = text[:-2].rstrip() + "…"
         wide = text_width(text, size)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
+from itertools import groupby
 from typing import Literal, Protocol
 
 import msgspec
@@ -38,7 +39,7 @@ from sunroom.core.geometry import Affine, Box, ellipse_bezier, flatten_cubics, s
 from sunroom.core.ink import arrow_head, outlines, stroke_width, uniform, unpack_samples
 from sunroom.core.maths.graph import LABEL_SIZE
 from sunroom.core.maths.setting import UNITS, outline_curves
-from sunroom.core.text import Line, Run
+from sunroom.core.text import Line, Run, Typesetter
 from sunroom.core.text.fonts import LINE_HEIGHT
 
 Points = NDArray[np.float64]
@@ -101,6 +102,8 @@ Role = Literal["words", "heading", "picture", "table", "row", "head", "cell"]
 
 class Drawing(Protocol):
     """What a writer must be able to draw; all numbers in page units, colours as #rrggbb."""
+
+    typesetter: Typesetter
 
     def begin_page(self, box: Box, colour: str) -> None: ...
 
@@ -283,7 +286,14 @@ def draw_drawn(drawn: Drawn, place: Affine, drawing: Drawing) -> None:
         for points in lines if patch.width else ():
             drawing.stroke(points, False, False, patch.line, patch.width * place.growth, 1.0)
     for label in drawn.labels:
-        drawing.text("sans", label.text, place.after(Affine(e=label.x, f=label.y)), label.size, label.colour)
+        # Each character in the face that has it, as the browser chooses it too.
+        x = label.x
+        for face, run in groupby(
+            label.text, lambda character: drawing.typesetter.choose(character, "sans")[0]
+        ):
+            text = "".join(run)
+            drawing.text(face, text, place.after(Affine(e=x, f=label.y)), label.size, label.colour)
+            x += label.size * sum(drawing.typesetter.choose(character, "sans")[1] for character in text)
 
 
 def _is_highlight(item: Item) -> bool:

@@ -70,7 +70,7 @@ class PdfDrawing:
         self._next: tuple[str, PaperKind] = ("", "sheet")
         self._pictures, self._paper = pictures or {}, paper
         self._placed: dict[str, EmbeddedPicture | EmbeddedPage] = {}
-        self._typesetter = typesetter
+        self.typesetter = typesetter
         self._fonts: dict[str, EmbeddedFont] = {}
         self._pages: list[_Drawn] = []
         self._opacities: dict[float, str] = {1.0: "/G0"}
@@ -131,10 +131,10 @@ class PdfDrawing:
 
     def text(self, face: str, text: str, place: Affine, size: float, colour: str) -> None:
         if face == OTHER_FACE:
-            face = next(iter(self._typesetter.faces))  # it draws its sign for a missing character
+            face = next(iter(self.typesetter.faces))  # it draws its sign for a missing character
         font = self._fonts.get(face)
         if font is None:
-            font = self._fonts[face] = EmbeddedFont(face, self._typesetter.faces[face].data)
+            font = self._fonts[face] = EmbeddedFont(face, self.typesetter.faces[face].data)
         # The page's y runs down and a font's runs up.
         turn = f"{place.a:.5g} {place.b:.5g} {-place.c:.5g} {-place.d:.5g}"
         self._put(
@@ -146,7 +146,7 @@ class PdfDrawing:
         """Words that are there for those who look for them, and are not seen."""
         self.begin("words", Box(place.e, place.f, place.e, place.f))
         self._put("3 Tr")
-        self.text(next(iter(self._typesetter.faces)), text, place, UNSEEN_SIZE, "#000000")
+        self.text(next(iter(self.typesetter.faces)), text, place, UNSEEN_SIZE, "#000000")
         self._put("0 Tr")
         self.end()
 

@@ -36,6 +36,7 @@ class Fonts:
     """The faces that drawings use, each with the characters that are used of it."""
 
     def __init__(self, typesetter: Typesetter) -> None:
+        self.typesetter = typesetter
         self._faces = {name: face.data for name, face in typesetter.faces.items()}
         self._used: dict[str, set[str]] = {}
 
@@ -104,6 +105,7 @@ class SvgDrawing:
         self, fonts: Fonts, pictures: Pictures, paper: bool = True, marks: Mapping[str, str] | None = None
     ) -> None:
         self._fonts, self._pictures, self._paper, self._marks = fonts, pictures, paper, marks or {}
+        self.typesetter = fonts.typesetter
         self._in_item = False
         self._parts: list[str] = []
         self._open: list[str] = []

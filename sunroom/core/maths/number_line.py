@@ -52,14 +52,18 @@ def intervals(formula: str) -> tuple[str, float, list[Interval]]:
         # The sides may be numbers alone, with one answer for all places.
         return np.broadcast_to(holds(relations, {letter: x}), x.shape)  # type: ignore[arg-type]
 
-    for reach in STRETCHES:
-        found = _within(inside, reach)
+    found, reach = _within(inside, STRETCHES[0]), STRETCHES[0]
+    for further in STRETCHES:
+        there = _within(inside, further)
+        if len(there) > MOST:
+            break  # further out there are ever more of them
+        found, reach = there, further
         ends = [abs(end) for each in found for end in each[:2] if math.isfinite(end)]
         if ends and max(ends) < 0.85 * reach:
             break
     else:
         # Everywhere, or nowhere, or out of all sight.
-        reach = STRETCHES[0] if not ends else reach
+        reach = reach if ends else STRETCHES[0]
     return name.letter, reach, [_ended(each, relations, letter) for each in found[:MOST]]  # type: ignore[arg-type]
 
 
@@ -67,7 +71,7 @@ def _within(inside: Callable[[np.ndarray], np.ndarray], reach: float) -> list[In
     # Not on round numbers, where the ends are.
     x = np.linspace(-reach, reach, SAMPLES) + reach * 1.37e-5
     holding = inside(x)
-    edges = np.flatnonzero(holding[1:] != holding[:-1])
+    edges = np.flatnonzero(holding[1:] != holding[:-1])[: 2 * MOST + 2]
     ends = []
     for at in edges:
         low, high = float(x[at]), float(x[at + 1])
@@ -79,7 +83,7 @@ def _within(inside: Callable[[np.ndarray], np.ndarray], reach: float) -> list[In
                 high = middle
         ends.append((low + high) / 2)
     marks = [*([-math.inf] if holding[0] else []), *ends, *([math.inf] if holding[-1] else [])]
-    return [Interval(low, high, False, False) for low, high in zip(marks[::2], marks[1::2], strict=True)]
+    return [Interval(low, high, False, False) for low, high in zip(marks[::2], marks[1::2], strict=False)]
 
 
 def _ended(each: Interval, relations: Sequence[Relation], letter: str) -> Interval:

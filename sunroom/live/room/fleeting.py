@@ -39,8 +39,8 @@ MAX_WET = 10
 MAX_WET_SAMPLES = 2_000
 #: Instruments that one person has on a page at once, their largest size in board units, and all angles.
 MAX_LAID, MAX_LAID_SIZE, MAX_ANGLE = 5, 20_000.0, 1_000.0
-#: Characters of all paths of a graph that is moved, and what they are made of.
-MAX_SLIDE = 150_000
+#: Characters of all paths of a graph that is moved, and what they are made of; it is passed on at most so often.
+MAX_SLIDE, SLIDE_MS = 80_000, 80
 _PATH = re.compile(r"[ML0-9 -]*")
 
 
@@ -51,6 +51,8 @@ class Fleeting:
         self._inside = inside
         #: When each wet stroke of a connection was seen to begin.
         self._begun: dict[str, dict[str, int]] = {}
+        #: When each of the graphs that are moved was passed on last.
+        self._slid_ms: dict[str, int] = {}
         #: Seats whose pointer is on somebody's screen.
         self._pointing: set[str] = set()
 
@@ -139,10 +141,16 @@ class Fleeting:
         graph = page.items.get(message.id) if page else None
         if not isinstance(graph, GraphItem) or not _is_slide(message):
             return
+        now_ms = self._inside.now_ms()
+        if now_ms - self._slid_ms.get(message.id, 0) < SLIDE_MS:
+            return
         request = SetGraph(message.page, message.id, message.ranges, graph.lines, message.letters)
         step = ReplaceItems(message.page, (graph.id,), (graph,))
         asked = needs(board.board, request, step)
         if all(self._inside.decide(member, action, target).allowed for action, target in asked):
+            # Only those of this moment matter.
+            self._slid_ms = {i: at for i, at in self._slid_ms.items() if now_ms - at < SLIDE_MS}
+            self._slid_ms[message.id] = now_ms
             board.sliding[message.id] = Sliding(member.connection, message)
             self._inside.flush_soon()
 

@@ -5,6 +5,8 @@ All in microseconds.
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from sunroom.core.board.items import (
     CardItem,
     ChartItem,
@@ -18,14 +20,17 @@ from sunroom.core.board.items import (
     TextItem,
 )
 from sunroom.core.data.cells import MAX_SIGNS
+from sunroom.core.maths.graph import GraphLine
 
 #: To set a character of a text, of a note (which is tried in many sizes) and of a cell; a cell.
 TEXT, NOTE, CELL_TEXT, CELL, CELL_FORMULA = 6, 8, 3, 25, 20
 #: To set a formula, and each of its characters.
 FORMULA, FORMULA_SIGN = 2_500, 250
 #: To draw a graph, and each curve of it.
-GRAPH, CURVE = 5_000, 40_000
+GRAPH, CURVE = 5_000, 100_000
 CHART, CHART_CELL = 2_500, 45
+#: To measure a figure.
+MEASURE = 1_500
 #: To check an item; to unpack a stroke and find its box; to give an item that is named other values.
 CHECK, STROKE, NAMED = 30, 60, 10
 #: To pass an item of a page by, with its box, and without; to copy it.
@@ -44,7 +49,8 @@ def making(item: Item) -> float:
         case TextItem():
             return CHECK + TEXT * len(item.text) + CHECK * len(item.ink)
         case ShapeItem():
-            return CHECK + TEXT * len(item.text) + CHECK * len(item.ink) + len(item.points)
+            measured = MEASURE if item.measured else 0
+            return CHECK + TEXT * len(item.text) + CHECK * len(item.ink) + len(item.points) + measured
         case NoteItem():
             return CHECK + NOTE * len(item.text)
         case TableItem():
@@ -54,7 +60,7 @@ def making(item: Item) -> float:
         case ChartItem():
             return CHECK + chart_work(len(item.cells))
         case GraphItem():
-            return CHECK + graph_work(len(item.lines))
+            return CHECK + graph_work(item.lines)
         case FormulaItem():
             return CHECK + formula_work(item.formula) + CHECK * len(item.ink)
         case _:
@@ -74,8 +80,9 @@ def formula_work(formula: str) -> float:
     return FORMULA + FORMULA_SIGN * len(formula)
 
 
-def graph_work(lines: int) -> float:
-    return GRAPH + CURVE * lines
+def graph_work(lines: Sequence[GraphLine]) -> float:
+    """A formula of several parts is as many curves."""
+    return GRAPH + CURVE * sum(1 + line.formula.count(";") for line in lines)
 
 
 def samples_of(item: Item) -> float:

@@ -11,7 +11,7 @@ from msgspec import UNSET, UnsetType
 from sunroom.core.board.following import measured
 from sunroom.core.board.items import ShapeItem, check_id
 from sunroom.core.board.pages import MAX_ITEMS, Page
-from sunroom.core.board.requests.cost import CHECK, NAMED
+from sunroom.core.board.requests.cost import CHECK, MEASURE, NAMED
 from sunroom.core.board.requests.family import GoneError, Now, check_ids, chosen
 from sunroom.core.board.steps import AddItems, Change, ChangeItems, Step
 from sunroom.core.errors import MalformedError
@@ -20,9 +20,8 @@ from sunroom.core.sentences import said
 from sunroom.core.shapes.constructions import Construction, construct
 from sunroom.core.shapes.measures import Measured
 
-#: Measuring one figure takes about so long (µs).
-MEASURE = 400
-MAX_CONSTRUCTED = 60
+#: Figures that something is constructed from, and lines that it becomes, at most.
+MAX_FROM, MAX_CONSTRUCTED = 20, 60
 
 
 class MeasureItems(msgspec.Struct, frozen=True, omit_defaults=True, tag_field="step", tag="measure_items"):
@@ -90,6 +89,8 @@ def _constructed(now: Now, request: Construct, shapes: list[ShapeItem]) -> AddIt
     straight = [shape for shape in shapes if not shape.curved]
     if not straight:
         raise MalformedError("ids", said("only-straight-figures"))
+    if len(straight) > MAX_FROM:
+        raise MalformedError("ids", said("that-is-more-than-can"))
     figures = [(shape.paths()[0], shape.closed) for shape in straight]
     lines = construct(request.what, figures, now.page.head.paper.spacing)
     if not lines or len(lines) > MAX_CONSTRUCTED or len(now.page.items) + len(lines) > MAX_ITEMS:

@@ -23,7 +23,7 @@ from sunroom.core.board.items import (
     graph_drawn,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import ITEM, NAMED, chart_work, graph_work
+from sunroom.core.board.requests.cost import ITEM, MEASURE, NAMED, chart_work, graph_work
 from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen, found
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems, Step, remaining
 from sunroom.core.errors import MalformedError
@@ -95,8 +95,9 @@ def work(page: Page | None, request: Moving) -> float:
     if isinstance(request, TransformItems) and abs(request.matrix.growth - 1) > SAME_SIZE:
         # Graphs and charts of another size are drawn anew.
         items = found(page, request.ids)
-        cost += sum(graph_work(len(item.lines)) for item in items if isinstance(item, GraphItem))
+        cost += sum(graph_work(item.lines) for item in items if isinstance(item, GraphItem))
         cost += sum(chart_work(len(item.cells)) for item in items if isinstance(item, ChartItem))
+        cost += sum(MEASURE for item in items if isinstance(item, ShapeItem) and item.measured)
     return cost
 
 

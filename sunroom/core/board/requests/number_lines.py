@@ -21,7 +21,7 @@ from sunroom.core.sentences import said
 HALF, BELOW, TICK, END, HEAD = 260.0, 60.0, 7.0, 7.0, 10.0
 SIZE, LINE, MARKED = 16.0, 2.0, 6.0
 #: It may take so long (µs).
-WORK = 60_000
+WORK = 400_000
 
 
 class PutNumberLine(msgspec.Struct, frozen=True, tag_field="step", tag="put_number_line"):

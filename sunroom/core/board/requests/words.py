@@ -190,7 +190,7 @@ def work(page: Page | None, request: Words) -> float:
         case EditCard():
             return len(request.title) * NOTE
         case SetGraph():
-            return graph_work(len(request.lines))
+            return graph_work(request.lines)
         case EditFormula():
             return formula_work(request.formula)
         case EditText():
