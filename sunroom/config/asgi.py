@@ -18,6 +18,7 @@ django_application = get_asgi_application()
 
 from sunroom.boards.repository import drop_old_documents  # noqa: E402
 from sunroom.config.bodies import SmallBodies  # noqa: E402  (needs the apps loaded)
+from sunroom.live.doors.rehearsals import forget_all  # noqa: E402
 from sunroom.live.line.consumer import LiveConsumer  # noqa: E402
 from sunroom.live.room.registry import registry  # noqa: E402
 from sunroom.live.wire.origin import SameOrigin  # noqa: E402
@@ -43,6 +44,7 @@ async def lifespan(scope: Any, receive: Any, send: Any) -> None:
     """The server's start and end: what the rooms have taken is written before it goes."""
     with suppress(asyncio.CancelledError):  # a server that is broken off says no goodbye
         await receive()
+        await asyncio.to_thread(forget_all)  # rehearsals that ended with the last server
         _ = get_resolver().url_patterns  # loaded now, and not while the first person waits
         watchdog, tidying = Watchdog(), asyncio.create_task(keep_tidy())
         try:

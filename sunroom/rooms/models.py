@@ -23,6 +23,8 @@ class Room(models.Model):
     language = models.CharField(max_length=2, default="en")
     #: Where people hear and see each other when not here: another program's call, "" for none.
     outside_call = models.CharField(max_length=400, blank=True)
+    #: The room that is rehearsed here, with made-up students; such a room goes when the rehearsal ends.
+    rehearses = models.ForeignKey("self", null=True, on_delete=models.CASCADE, related_name="rehearsals")
     created_at = models.DateTimeField(auto_now_add=True)
 
 

@@ -89,7 +89,7 @@ def me_of(request: HttpRequest) -> Me:
         owned |= Q(owner=request.user)
     cards = [
         RoomCard(room.title, room.link, room.owner_id is not None)
-        for room in Room.objects.filter(owned).order_by("id")
+        for room in Room.objects.filter(owned, rehearses=None).order_by("id")
     ]
     user = request.user
     name = (user.get_full_name() or user.get_username()) if user.is_authenticated else None

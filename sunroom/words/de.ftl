@@ -2468,3 +2468,17 @@ so-many-throws = Zwischen 1 und { $most } Würfe auf einmal.
 number-line-put = Auf dem Zahlenstrahl
 that-is-no-inequality = Ein Zahlenstrahl zeigt eine Ungleichung mit einem Buchstaben, etwa -1 < x <= 2.
 that-mathml-is-not-understood = Dieses MathML wird nicht verstanden.
+rehearse = Proben
+rehearse-what = Ausgedachte Schüler kommen herein, schreiben, melden sich und fallen aus dem Netz. Nichts bleibt, wenn du es nicht behältst.
+rehearse-students = Wie viele Schüler
+rehearse-start = Probe beginnen
+rehearsal-on = Das ist eine Probe: Die Schüler sind ausgedacht, und nichts davon bleibt.
+rehearsal-keep = Als Raum behalten
+rehearsal-end = Probe beenden
+rehearsal-kept = Behalten: Es ist jetzt dein Raum, die ausgedachten Schüler sind gegangen.
+a-rehearsal-has-students = Eine Probe hat 1 bis { $most } Schüler und wird aus einem Raum gemacht, nicht aus einer anderen Probe.
+that-is-no-rehearsal = Dieser Raum ist keine Probe.
+rehearsal-says-louder = Kannst du das etwas lauter sagen?
+rehearsal-says-again = Kannst du das noch einmal zeigen?
+rehearsal-says-why = Warum ist das so?
+rehearsal-says-done = Ich bin fertig.

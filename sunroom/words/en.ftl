@@ -2468,3 +2468,17 @@ so-many-throws = Between 1 and { $most } throws at a time.
 number-line-put = On a number line
 that-is-no-inequality = A number line shows an inequality of one letter, such as -1 < x <= 2.
 that-mathml-is-not-understood = That MathML is not understood.
+rehearse = Rehearse
+rehearse-what = Made-up students come in, write, put hands up and fall out of the net. Nothing of it stays unless you keep it.
+rehearse-students = How many students
+rehearse-start = Start a rehearsal
+rehearsal-on = This is a rehearsal: the students are made up, and nothing of it stays.
+rehearsal-keep = Keep it as a room
+rehearsal-end = End the rehearsal
+rehearsal-kept = Kept: it is a room of yours now, and the made-up students have gone.
+a-rehearsal-has-students = A rehearsal has 1 to { $most } students, and is made of a room, not of another rehearsal.
+that-is-no-rehearsal = That room is no rehearsal.
+rehearsal-says-louder = Can you say that a little louder?
+rehearsal-says-again = Could you show that again?
+rehearsal-says-why = Why is that so?
+rehearsal-says-done = I am done.

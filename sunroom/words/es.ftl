@@ -2468,3 +2468,17 @@ so-many-throws = Entre 1 y { $most } lanzamientos a la vez.
 number-line-put = En una recta numérica
 that-is-no-inequality = Una recta numérica muestra una inecuación con una letra, como -1 < x <= 2.
 that-mathml-is-not-understood = Ese MathML no se entiende.
+rehearse = Ensayar
+rehearse-what = Alumnos inventados entran, escriben, levantan la mano y pierden la red. Nada queda si no lo guardas.
+rehearse-students = Cuántos alumnos
+rehearse-start = Empezar un ensayo
+rehearsal-on = Esto es un ensayo: los alumnos son inventados y nada queda.
+rehearsal-keep = Guardarlo como sala
+rehearsal-end = Terminar el ensayo
+rehearsal-kept = Guardado: ahora es una sala tuya y los alumnos inventados se han ido.
+a-rehearsal-has-students = Un ensayo tiene de 1 a { $most } alumnos y se hace de una sala, no de otro ensayo.
+that-is-no-rehearsal = Esa sala no es un ensayo.
+rehearsal-says-louder = ¿Puedes decirlo un poco más alto?
+rehearsal-says-again = ¿Puedes mostrarlo otra vez?
+rehearsal-says-why = ¿Por qué es así?
+rehearsal-says-done = He terminado.

@@ -2468,3 +2468,17 @@ so-many-throws = Entre 1 et { $most } lancers à la fois.
 number-line-put = Sur une droite graduée
 that-is-no-inequality = Une droite graduée montre une inéquation à une lettre, comme -1 < x <= 2.
 that-mathml-is-not-understood = Ce MathML n’est pas compris.
+rehearse = Répéter
+rehearse-what = Des élèves fictifs entrent, écrivent, lèvent la main et perdent le réseau. Rien n’en reste si vous ne le gardez pas.
+rehearse-students = Combien d’élèves
+rehearse-start = Commencer une répétition
+rehearsal-on = Ceci est une répétition : les élèves sont fictifs et rien n’en reste.
+rehearsal-keep = Garder comme salle
+rehearsal-end = Finir la répétition
+rehearsal-kept = Gardé : c’est désormais votre salle, les élèves fictifs sont partis.
+a-rehearsal-has-students = Une répétition a de 1 à { $most } élèves et se fait d’une salle, non d’une autre répétition.
+that-is-no-rehearsal = Cette salle n’est pas une répétition.
+rehearsal-says-louder = Pouvez-vous le dire un peu plus fort ?
+rehearsal-says-again = Pouvez-vous le montrer encore une fois ?
+rehearsal-says-why = Pourquoi est-ce ainsi ?
+rehearsal-says-done = J’ai fini.

@@ -262,9 +262,14 @@ class Csv(TestCase):
         self.assertEqual([cell for row in rows for cell in row], list(cells))
 
     def test_nothing_runs_as_a_formula_and_numbers_stay_numbers(self) -> None:
-        cells = ("=HYPERLINK(A1)", "-2,5", "@sum", "+3")
+        cells = ("+HYPERLINK(A1)", "-2,5", "@sum", "+3")
         rows = list(csv.reader(io.StringIO(table_csv(self.table(*cells)).decode("utf-8-sig"))))
-        self.assertEqual([cell for row in rows for cell in row], ["'=HYPERLINK(A1)", "-2,5", "'@sum", "+3"])
+        self.assertEqual([cell for row in rows for cell in row], ["'+HYPERLINK(A1)", "-2,5", "'@sum", "+3"])
+
+    def test_of_what_is_worked_out_the_value_goes_out(self) -> None:
+        cells = ("=2-6", "=HYPERLINK(A1)", "=cmd|' /C calc'!A0", "=A1/4")
+        rows = list(csv.reader(io.StringIO(table_csv(self.table(*cells)).decode("utf-8-sig"))))
+        self.assertEqual([cell for row in rows for cell in row], ["-4", "?", "?", "-1"])
 
 
 class CommandLine(TestCase):

@@ -13,6 +13,7 @@
   import Later from '../ui/Later.svelte'
   import AccountForm from './AccountForm.svelte'
   import CopyLink from '../ui/CopyLink.svelte'
+  import Rehearse from './Rehearse.svelte'
   import WholeRoom from './WholeRoom.svelte'
   import { t } from '../words/words.svelte'
 
@@ -66,6 +67,7 @@
     </select>
   </label>
   <p class="muted">{t('handwriting-is-read-with-the')}</p>
+  <Rehearse link={home.link} />
   <h2>{t('your-hand')}</h2>
   <div><Button onclick={() => (practising = true)}>{t('practice-page')}</Button></div>
   {#if practising}

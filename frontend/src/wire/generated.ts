@@ -1328,6 +1328,16 @@ export interface Refused {
   sentence: Sentence
 }
 
+export interface RehearsalOver {
+  link: string
+}
+
+export interface RehearsalStarted {
+  link: string
+  board: string
+  owner_key: string
+}
+
 export interface RemoveItems {
   step: 'remove_items'
   page: string
@@ -1908,6 +1918,7 @@ export interface Welcome {
   lead: Lead | null
   play: Play | null
   callers: Caller[]
+  rehearsal: boolean
 }
 
 export interface Wet {

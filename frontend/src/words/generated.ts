@@ -64,6 +64,7 @@ export interface Words {
   'a-reaction-is-balanced': null
   'a-reaction-is-not-balanced': { more: string | number }
   'a-reaction-is-too-long': null
+  'a-rehearsal-has-students': { most: string | number }
   'a-room-has-at-most': { boards: string | number }
   'a-room-has-between-1': { boards: string | number }
   'a-room-keeps-at-least': null
@@ -1420,6 +1421,18 @@ export interface Words {
   'recovery-mail-subject': null
   'redo': null
   'redone-on': { number: string | number }
+  'rehearsal-end': null
+  'rehearsal-keep': null
+  'rehearsal-kept': null
+  'rehearsal-on': null
+  'rehearsal-says-again': null
+  'rehearsal-says-done': null
+  'rehearsal-says-louder': null
+  'rehearsal-says-why': null
+  'rehearse': null
+  'rehearse-start': null
+  'rehearse-students': null
+  'rehearse-what': null
   'remove': null
   'remove-named': { name: string | number }
   'rename': null
@@ -1728,6 +1741,7 @@ export interface Words {
   'that-is-no-inequality': null
   'that-is-no-longer-on': null
   'that-is-no-mail-address': null
+  'that-is-no-rehearsal': null
   'that-is-none-of-the': null
   'that-is-not-the-code': null
   'that-is-not-the-password': null

@@ -7,7 +7,7 @@ import io
 from collections.abc import Iterable, Sequence
 
 from sunroom.core.board.items import TableItem
-from sunroom.core.data.cells import shown_cells
+from sunroom.core.data.cells import is_worked_out, shown_cells
 
 #: What a spreadsheet takes for the beginning of a formula.
 FORMULA = ("=", "+", "-", "@", "\t", "\r")
@@ -16,7 +16,11 @@ FORMULA = ("=", "+", "-", "@", "\t", "\r")
 def table_csv(table: TableItem) -> bytes:
     """The cells of a table on a board; see ``rows_csv``."""
     wide = len(table.columns)
-    texts = shown_cells(table.cells, wide)
+    texts = [
+        # A spreadsheet knows the minus of keyboards only.
+        text.replace("−", "-") if is_worked_out(cell) else text
+        for cell, text in zip(table.cells, shown_cells(table.cells, wide), strict=True)
+    ]
     return rows_csv(texts[start : start + wide] for start in range(0, len(texts), wide))
 
 

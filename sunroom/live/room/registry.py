@@ -118,6 +118,7 @@ class Registry:
             names=names,
             away=[Actor(seat.uid, seat.role, seat.name) for seat in away],  # type: ignore[arg-type]
             free=most_bytes() - used,
+            rehearsal=row.rehearses_id is not None,
         )
 
     def left(self, live: LiveRoom) -> None:

@@ -93,6 +93,8 @@ class LiveRoom:
         Who was sent away and can be let back in.
     free : float
         Bytes of the disk that the room may still use.
+    rehearsal : bool
+        Its students are made up.
     """
 
     def __init__(
@@ -106,7 +108,9 @@ class LiveRoom:
         names: dict[str, str] | None = None,
         away: Sequence[Actor] = (),
         free: float = math.inf,
+        rehearsal: bool = False,
     ) -> None:
+        self.rehearsal = rehearsal
         self.room_id, self.title, self.link = room_id, title, link
         self.members: dict[str, Member] = {}
         self.boards: dict[str, LiveBoard] = {}
@@ -184,6 +188,7 @@ class LiveRoom:
             role=member.actor.role,
             room=self.title,
             link=self.link if member.actor.role != "onlooker" else "",
+            rehearsal=self.rehearsal,
             board=BoardCard(board.uid, board.title),
             now_ms=self.now_ms(),
             lesson=as_seen(self.lesson),

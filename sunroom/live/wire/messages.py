@@ -405,7 +405,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     """The answer to Join. Either ``pages`` with their items to follow, or the steps missed since.
 
     ``boards`` are all of the room, ``arrows`` the pointers that stay on this one, ``laid`` the instruments on it. ``link`` is that of the door by
-    which this person came. Steps after the last of ``missed``, up to ``seq``, are not for this person.
+    which this person came. In a ``rehearsal`` the students are made up. Steps after the last of ``missed``, up to ``seq``, are not for this person.
     """
 
     seat: str
@@ -430,6 +430,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     lead: Lead | None = None
     play: Play | None = None
     callers: tuple[Caller, ...] = ()
+    rehearsal: bool = False
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):

@@ -9,6 +9,8 @@
   import { elapsed } from '../../words/time'
   import { t, told } from '../../words/words.svelte'
   import type { Session } from '../../lesson/session.svelte'
+  import { ask } from '../../wire/api'
+  import type { RehearsalOver } from '../../wire/generated'
   import SetAside from './SetAside.svelte'
 
   let { session }: { session: Session } = $props()
@@ -20,6 +22,20 @@
   const as = $derived(session.rights.as)
   const following = $derived(session.door === 'onlooker' ? '' : session.attention.following)
   let now = $state(0)
+  /** The rehearsal has been kept as a room. */
+  let over = $state(false)
+
+  /** Keep a rehearsal as a room of its own, or end it without a trace. */
+  async function finish(how: 'POST' | 'DELETE') {
+    try {
+      const { link } = await ask<RehearsalOver>(how, `/api/rooms/${session.link}/rehearsal`)
+      over = true
+      if (how === 'DELETE') location.href = `/rooms/${link}`
+      else session.say(t('rehearsal-kept'))
+    } catch (error) {
+      session.warn((error as Error).message)
+    }
+  }
 
   $effect(() => {
     if (!standing?.until_ms) return
@@ -43,6 +59,13 @@
     {/each}
   </div>
   {#if session.board.setAside.length}<SetAside {session} />{/if}
+  {#if session.welcome?.rehearsal && session.people.role === 'tutor' && !over}
+    <p class="mode" role="status" data-testid="rehearsal">
+      <span>{t('rehearsal-on')}</span>
+      <Button onclick={() => finish('POST')}>{t('rehearsal-keep')}</Button>
+      <Button onclick={() => finish('DELETE')}>{t('rehearsal-end')}</Button>
+    </p>
+  {/if}
   {#if as}
     <p class="mode" role="status">
       <span>{t('seeing-as', { name: session.people.nameOf(as.seat) })}</span>
