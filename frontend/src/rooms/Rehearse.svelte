@@ -43,10 +43,13 @@
 
 <style>
   h2 {
-    font-size: inherit;
+    margin-top: 12px;
+    font-size: 16px;
+    font-weight: 700;
   }
   p {
     color: var(--muted);
+    font-size: 14px;
   }
   .problem {
     color: var(--clay);
