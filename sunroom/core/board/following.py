@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from itertools import islice
 
 import msgspec
 import numpy as np
@@ -15,6 +16,9 @@ from sunroom.core.data.cells import is_worked_out, shown_cells
 from sunroom.core.geometry import Affine
 from sunroom.core.shapes.measures import Unit, measure
 from sunroom.core.text import Typesetter
+
+#: Charts that follow one step: with more of them none of it would be soon.
+MAX_FOLLOWING = 12
 
 
 def of_table(chart: ChartItem, table: Item | None) -> ChartItem:
@@ -94,14 +98,10 @@ def with_charts(page: Page, step: ReplaceItems, typesetter: Typesetter) -> Repla
         else item
         for item in step.items
     }
-    for chart in page.items.values():
-        if (
-            isinstance(chart, ChartItem)
-            and not chart.locked
-            and isinstance(items.get(chart.table), TableItem)
-        ):
-            now = items.get(chart.id, chart)
-            if isinstance(now, ChartItem):
-                items[chart.id] = chart_drawn(of_table(now, items[chart.table]))
+    charts = (item for item in page.items.values() if isinstance(item, ChartItem) and not item.locked)
+    for chart in islice((c for c in charts if isinstance(items.get(c.table), TableItem)), MAX_FOLLOWING):
+        now = items.get(chart.id, chart)
+        if isinstance(now, ChartItem):
+            items[chart.id] = chart_drawn(of_table(now, items[chart.table]))
     ids = dict.fromkeys((*step.ids, *(item_id for item_id in items if item_id in page.items)))
     return ReplaceItems(step.page, tuple(ids), tuple(items.values()))
