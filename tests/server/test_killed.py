@@ -20,8 +20,8 @@ from urllib.error import URLError
 import numpy as np
 import psutil
 
-from sunroom.core.board import CardItem, FormulaItem, GraphItem, InkItem, PageHead
-from sunroom.core.board.requests import EditFormula, SetGraph
+from sunroom.core.board import CardItem, ChartItem, FormulaItem, GraphItem, InkItem, PageHead, TableItem
+from sunroom.core.board.requests import DrawFigure, EditFormula, MeasureItems, SetCell, SetGraph
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetCaller, SetVoices
@@ -120,6 +120,42 @@ class Killed(TestCase):
         self.assertTrue(formula.outline)
         self.assertEqual((graph.letters, graph.counted), ((GraphLetter("a", 2.5),), "pi"))
         self.assertTrue(graph.drawn.curves[0])
+
+    def test_a_chart_follows_its_table_and_a_figure_knows_itself_after_kill_9(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        table = TableItem(
+            id="table-01", columns=(90.0, 90.0), rows=(30.0,) * 3, cells=("hour", "shadow", "9", "2", "10", "=B2/2"), colour="#16222b"
+        )  # fmt: skip
+        chart = ChartItem(
+            id="chart-01", x=300, form="bars", width=300, height=200, columns=1, cells=(), table="table-01"
+        )
+        asked = (
+            AddItems(page, (table,)),
+            AddItems(page, (chart,)),
+            DrawFigure(page, "figure-1", "rectangle", 0, 300, 96, 48, "#16222b", 2.0),
+            MeasureItems(page, ("figure-1",), ("sides",)),
+            SetCell(page, "table-01", 1, 1, "5"),
+        )
+        for number, request in enumerate(asked):
+            line.send(Do(f"step-{number}", request))
+        line.hear(Frame, lambda frame: any(step.id == "step-4" for step in frame.steps))
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        line.welcome()
+        items = {item.id: item for item in line.hear(PageItems).items}
+        kept, figure = items["chart-01"], items["figure-1"]
+        self.assertEqual(kept.cells[3::2], ("5", "2.5"))
+        self.assertTrue(kept.chart.patches)
+        self.assertEqual({label.text for label in figure.measures.labels}, {"2.54 cm", "1.27 cm"})
+        # And it follows on.
+        line.send(Do("step-5", SetCell(page, "table-01", 1, 1, "7")))
+        frame = line.hear(Frame, lambda frame: any(step.id == "step-5" for step in frame.steps))
+        (step,) = [logged.step for logged in frame.steps if logged.id == "step-5"]
+        self.assertEqual({item.id for item in step.items}, {"table-01", "chart-01"})
 
     def test_every_answered_step_is_there_after_kill_9_and_what_is_sent_again_lands_once(self) -> None:
         web = Web(self.base)
