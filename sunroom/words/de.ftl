@@ -2482,3 +2482,4 @@ rehearsal-says-louder = Kannst du das etwas lauter sagen?
 rehearsal-says-again = Kannst du das noch einmal zeigen?
 rehearsal-says-why = Warum ist das so?
 rehearsal-says-done = Ich bin fertig.
+enough-rehearsals-are-on = Auf diesem Server laufen genug Proben; eine neue beginnt, wenn eine andere zu Ende ist.

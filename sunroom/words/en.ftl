@@ -2482,3 +2482,4 @@ rehearsal-says-louder = Can you say that a little louder?
 rehearsal-says-again = Could you show that again?
 rehearsal-says-why = Why is that so?
 rehearsal-says-done = I am done.
+enough-rehearsals-are-on = Enough rehearsals are running on this server; one starts when another has ended.

@@ -2482,3 +2482,4 @@ rehearsal-says-louder = ¿Puedes decirlo un poco más alto?
 rehearsal-says-again = ¿Puedes mostrarlo otra vez?
 rehearsal-says-why = ¿Por qué es así?
 rehearsal-says-done = He terminado.
+enough-rehearsals-are-on = Ya hay bastantes ensayos en este servidor; otro empieza cuando uno haya terminado.

@@ -2482,3 +2482,4 @@ rehearsal-says-louder = Pouvez-vous le dire un peu plus fort ?
 rehearsal-says-again = Pouvez-vous le montrer encore une fois ?
 rehearsal-says-why = Pourquoi est-ce ainsi ?
 rehearsal-says-done = J’ai fini.
+enough-rehearsals-are-on = Assez de répétitions sont en cours sur ce serveur ; une autre commencera quand l’une sera finie.

@@ -15,6 +15,7 @@ from sunroom.boards import models, store
 from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
 from sunroom.core.lesson import OpenLesson, SetPens
+from sunroom.live.doors import rehearsals
 from sunroom.live.doors.rehearsals import forget_all
 from sunroom.live.wire.messages import Frame, Goodbye, Join, Tell
 from sunroom.live.work import rehearsal
@@ -135,6 +136,29 @@ class Rehearsals(OutTest):
                 web.post(path, value)
             self.assertIn(caught.exception.code, code)
         self.assertEqual(Room.objects.count(), 2)
+
+    def test_it_goes_with_its_room(self) -> None:
+        _, line = self.start(2)
+        line.hear(Frame, lambda frame: frame.people is not None and len(frame.people) == 3)
+        title = Room.objects.get(link=self.link).title
+        self.assertEqual(
+            self.status(self.tutor_web, f"/api/rooms/{self.link}/all", {"title": title}, "DELETE"), 200
+        )
+        self.assertFalse(line.hear(Goodbye).again)
+        self.assertFalse(Room.objects.exists())
+
+    def test_few_run_at_once(self) -> None:
+        path = f"/api/rooms/{self.link}/rehearsals"
+        with mock.patch.object(rehearsals, "MAX_AT_ONCE", 1):
+            self.start(1)
+            link, _ = self.start(1)
+            other = self.tutor_web.post("/api/rooms", {"title": "Tides", "name": "Tutor"})["link"]
+            refused = self.status(self.tutor_web, f"/api/rooms/{other}/rehearsals", {"students": 1})
+            self.assertEqual(refused, 503)
+            self.assertEqual(Room.objects.count(), 3, "nothing was copied")
+            self.end(link)
+        self.assertEqual(self.status(self.tutor_web, path, {"students": 1}), 201)
+        self.end(Room.objects.exclude(rehearses=None).get().link)
 
     def test_without_its_tutor_it_ends_by_itself(self) -> None:
         with mock.patch.object(rehearsal, "ALONE_S", 0.4), mock.patch.object(rehearsal, "LOOK_S", 0.2):

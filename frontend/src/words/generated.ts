@@ -674,6 +674,7 @@ export interface Words {
   'ends-arrows': null
   'ends-none': null
   'english': null
+  'enough-rehearsals-are-on': null
   'eraser-how': null
   'eraser-rubs': null
   'eraser-strokes': null

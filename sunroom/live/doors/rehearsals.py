@@ -35,6 +35,8 @@ from sunroom.words import say
 
 #: Boards that are taken along into a rehearsal, from the first on.
 MAX_BOARDS = 5
+#: Rehearsals that run on this server at once.
+MAX_AT_ONCE = 6
 #: Seconds after which a made-up student's session ends by itself.
 SESSION_S = 24 * 3600
 PHRASES = ("rehearsal-says-louder", "rehearsal-says-again", "rehearsal-says-why", "rehearsal-says-done")
@@ -72,6 +74,8 @@ def start(request: HttpRequest, link: str) -> HttpResponse:
         raise Problem(400, said("a-rehearsal-has-students", most=MOST_STUDENTS))
     async_to_sync(settle)(row.pk)
     _end(list(row.rehearsals.all()))
+    if len(_stages) >= MAX_AT_ONCE:
+        raise Problem(503, said("enough-rehearsals-are-on"))
     copy, owner_key = _copied(request, row)
     sessions = [_session(copy, number) for number in range(students)]
     phrases = tuple(say(phrase, None, copy.language) for phrase in PHRASES)

@@ -87,12 +87,12 @@ async def _tell_link(room_id: int, which: str, link: str) -> None:
 @require_http_methods(["DELETE"])
 @answers_problems
 def delete(request: HttpRequest, link: str) -> HttpResponse:
-    """Delete a room with its boards, pictures, people and record."""
+    """Delete a room with its boards, pictures, people and record, and a rehearsal of it."""
     row = owned(request, link)
     if body(request, DeleteRoom).title.strip() != row.title:
         raise Problem(400, said("type-the-rooms-title-to"))
     note("room deleted", address_of(request), room=row.pk)
-    async_to_sync(rooms_gone)([row.pk])
+    async_to_sync(rooms_gone)([row.pk, *row.rehearsals.values_list("pk", flat=True)])
     row.delete()
     return answer(views.me_of(request))
 
