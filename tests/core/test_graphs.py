@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import unittest
+from unittest import mock
 
 import msgspec
 import numpy as np
@@ -20,7 +21,8 @@ from sunroom.core.geometry import Affine
 from sunroom.core.maths.curves import Ranges, curve, hatched, letters_of, read_curve, variable_of
 from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph, polynomial
 from sunroom.core.maths.number_line import intervals
-from sunroom.core.maths.places import area_between, at_place, places
+from sunroom.core.maths.places import HALVINGS, MOST, area_between, at_place, places
+from sunroom.core.maths.values import values
 from tests import strategies as make
 
 WINDOW = Ranges(-6.0, 6.0, -4.0, 4.0)
@@ -209,6 +211,22 @@ class Places(unittest.TestCase):
         found = self.found(f"{much:.3f}(x - ({one:.4f}))(x - ({other:.4f}))")
         zeros = sorted(x for kind, x, _ in found if kind == "zero")
         np.testing.assert_allclose(zeros, sorted((round(one, 4), round(other, 4))), atol=2e-4)
+
+    def test_of_a_fast_wave_the_first_places_are_found_at_once_and_exactly(self) -> None:
+        formula = r"\sin(20x)"
+        heights = mock.Mock(side_effect=values)
+        with mock.patch("sunroom.core.maths.places.values", heights):
+            found = places([formula, "x/9"], 0, WINDOW, {})
+        for kind, first, apart, many in (
+            ("zero", 0.0, math.pi / 20, MOST),
+            ("highest", math.pi / 40, math.pi / 10, MOST // 2),
+        ):
+            steps = [(place.x - first) / apart for place in found if place.kind == kind]
+            self.assertEqual(len(steps), many)
+            np.testing.assert_allclose(steps, np.round(steps), atol=1e-4)
+        for place in (place for place in found if place.kind == "meets"):
+            self.assertAlmostEqual(math.sin(20 * place.x), place.x / 9, places=4)
+        self.assertLess(heights.call_count, 20 * HALVINGS, "all of them are halved together")
 
     def test_height_slope_and_area(self) -> None:
         at = at_place("x^2", 1.5, {}, WINDOW)

@@ -115,26 +115,20 @@ def _zeros(of: Callable[[Values], Values], window: Ranges) -> list[float]:
     y = of(x)
     low, high = x[:-1], x[1:]
     change = (np.sign(y[:-1]) * np.sign(y[1:]) < 0) & np.isfinite(y[:-1]) & np.isfinite(y[1:])
-    found = []
-    for at in np.flatnonzero(change)[: 2 * MOST]:
-        a, b = float(low[at]), float(high[at])
-        ya, gap = float(y[at]), abs(float(y[at + 1] - y[at]))
-        for _ in range(HALVINGS):
-            middle = (a + b) / 2
-            ym = float(of(np.array([middle]))[0])
-            if (ym < 0) == (ya < 0):
-                a, ya = middle, ym
-            else:
-                b = middle
-        # Over a pole the sign changes, but it comes to no end.
-        ends = of(np.array([a, b]))
-        if np.isfinite(ends).all() and abs(ends[1] - ends[0]) < 0.1 * gap + 1e-9:
-            found.append(_plain((a + b) / 2, window))
+    at = np.flatnonzero(change)[: 2 * MOST]
+    a, b, below = low[at], high[at], y[at] < 0
+    for _ in range(HALVINGS):
+        middle = (a + b) / 2
+        before = (of(middle) < 0) == below
+        a, b = np.where(before, middle, a), np.where(before, b, middle)
+    # Over a pole the sign changes, but it comes to no end.
+    gap = np.abs(of(b) - of(a))
+    ends = gap < 0.1 * np.abs(y[at + 1] - y[at]) + 1e-9
+    found = [_plain(float(x), window) for x in ((a + b) / 2)[ends]]
     # A curve that only touches 0 turns there.
     spread = float(np.nanmax(np.abs(y))) if np.isfinite(y).any() else 0.0
-    for x_turn, _ in _turns(of, window):
-        if abs(float(of(np.array([x_turn]))[0])) < 1e-9 * max(spread, 1.0):
-            found.append(x_turn)
+    turns = np.array([x for x, _ in _turns(of, window)])
+    found.extend(turns[np.abs(of(turns)) < 1e-9 * max(spread, 1.0)].tolist())
     return sorted(set(found))[:MOST]
 
 
@@ -144,24 +138,20 @@ def _turns(of: Callable[[Values], Values], window: Ranges) -> list[tuple[float, 
     y = of(x)
     step = np.diff(y)
     turn = (np.sign(step[:-1]) * np.sign(step[1:]) < 0) & np.isfinite(step[:-1]) & np.isfinite(step[1:])
-    found = []
-    for at in np.flatnonzero(turn)[: 2 * MOST]:
-        highest = bool(step[at] > 0)
-        # At a pole one of the two changes is beyond all others.
-        other = max(abs(float(step[at])), abs(float(step[at + 1])))
-        beside = np.abs(step[max(0, at - 3) : at + 5])
-        if other > JUMPS * max(float(np.nanmedian(beside)), 1e-12):
-            continue
-        a, b = float(x[at]), float(x[at + 2])
-        for _ in range(HALVINGS):
-            third = (b - a) / 3
-            ya, yb = of(np.array([a + third, b - third])).tolist()
-            if (ya < yb) == highest:
-                a += third
-            else:
-                b -= third
-        found.append((_plain((a + b) / 2, window), highest))
-    return found[:MOST]
+    at = np.array([n for n in np.flatnonzero(turn)[: 2 * MOST] if not _jumps(step, n)], dtype=int)
+    a, b, highest = x[at], x[at + 2], step[at] > 0
+    for _ in range(HALVINGS):
+        third = (b - a) / 3
+        rising = (of(a + third) < of(b - third)) == highest
+        a, b = np.where(rising, a + third, a), np.where(rising, b, b - third)
+    middle = ((a + b) / 2).tolist()
+    return [(_plain(x, window), top) for x, top in zip(middle, highest.tolist(), strict=True)][:MOST]
+
+
+def _jumps(step: Values, at: int) -> bool:
+    """Whether one of the two changes at a turn is beyond all others, as it is at a pole."""
+    beside = np.abs(step[max(0, at - 3) : at + 5])
+    return bool(np.abs(step[at : at + 2]).max() > JUMPS * max(float(np.nanmedian(beside)), 1e-12))
 
 
 def _plain(value: float, window: Ranges) -> float:
