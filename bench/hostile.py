@@ -355,7 +355,6 @@ async def _measured(
 
         tasks = [asyncio.create_task(listen())]
         tasks += [asyncio.create_task(look_on(line, ids)) for line, ids in zip(students, heard, strict=True)]
-        until = time.perf_counter() + SECONDS
         attacking = None
         if attack:
             # A process of its own: what the attacker's computing costs is not the server's.
@@ -370,7 +369,9 @@ async def _measured(
                 watch,
                 *page,
             ]
-            attacking = subprocess.Popen(command, cwd=ROOT)  # noqa: ASYNC220  (it is started, not waited for)
+            attacking = subprocess.Popen(command, cwd=ROOT, stdout=subprocess.PIPE)  # noqa: ASYNC220  (not waited for)
+            await asyncio.to_thread(attacking.stdout.readline)  # type: ignore[union-attr]
+        until = time.perf_counter() + SECONDS
         memory = 0.0
         number = 0
         while time.perf_counter() < until:
@@ -470,5 +471,6 @@ async def _post(room: Room, path: str, body: bytes, until: float, web: Web | Non
 def be_attacker(name: str, *addresses: str) -> None:
     """Carry an attack out against the room at these addresses; `python -m bench attacker …` for ``_measured``."""
     attack = next(attack for attack in ATTACKS if attack.__name__ == name)
+    print("ready", flush=True)  # the clock starts here, not while this process loads what it needs
     with suppress(ConnectionClosed):  # who is put out is out
         asyncio.run(attack(Room(*addresses), time.perf_counter() + SECONDS))

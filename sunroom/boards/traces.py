@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from django.db.models import Func, IntegerField, Value
+
 from sunroom.boards import models
 from sunroom.core.board import Step
 from sunroom.core.board.steps import AddItems, AddPage, ChangeItems, MoveItems, RemoveItems, ReplaceItems
@@ -13,22 +15,24 @@ LEAST_ID, MOST_DECODED = 6, 2_000
 
 def traces(board_id: int, page_id: str, item_id: str) -> list[tuple[int, str, str]]:
     """What happened to an item: when, by which seat, and a word for it (“made”, “made-undo”); the oldest first."""
-    rows = models.LoggedStep.objects.filter(board_id=board_id).order_by("seq")
-    wanted, room = item_id.encode(), MOST_DECODED
     found: list[tuple[int, str, str]] = []
     if not page_id or len(item_id) < LEAST_ID:
         return found
-    for at_ms, seat, how, body, version in rows.values_list(
-        "at_ms", "seat", "how", "body", "version"
-    ).iterator():
-        # Most steps are about other things: their bytes tell so without being decoded.
-        if wanted in bytes(body):
-            room -= 1
-            if room < 0:
-                break  # an "id" that every step has in it is no item's
-            word = _done_to(decode_kept("step", bytes(body), version), page_id, item_id)
-            if word:
-                found.append((at_ms, seat, word if how == "do" else f"{word}-{how}"))
+    # Most steps are about other things: their bytes tell so, and SQLite looks at them without holding anybody up.
+    here = Func("body", Value(item_id.encode()), function="INSTR", output_field=IntegerField())
+    rows = (
+        models.LoggedStep.objects.filter(board_id=board_id)
+        .alias(here=here)
+        .filter(here__gt=0)
+        .order_by("seq")
+    )
+    # An "id" that every step has in it is no item's.
+    for at_ms, seat, how, body, version in rows.values_list("at_ms", "seat", "how", "body", "version")[
+        :MOST_DECODED
+    ]:
+        word = _done_to(decode_kept("step", bytes(body), version), page_id, item_id)
+        if word:
+            found.append((at_ms, seat, word if how == "do" else f"{word}-{how}"))
     return found
 
 

@@ -65,11 +65,11 @@ def main() -> int:
     import uvicorn
 
     from sunroom import resources
-    from sunroom.live.work import workers
+    from sunroom.live.work import planning, workers
 
     # Uvicorn raises the signal again once it has stopped; the workers are ended after that.
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
-    # Heavy requests are worked out in a thread beside the loop, which must not wait for it for long.
+    # What is done in a thread beside the loop must not make it wait for long.
     sys.setswitchinterval(SWITCH_S)
     # The collector of circles stands everything still while it looks at all there is: it comes seldom, and does not
     # look again at what was there from the start.
@@ -77,6 +77,7 @@ def main() -> int:
     gc.freeze()
     gc.set_threshold(50_000, 50, 50)
     workers.start()
+    planning.start()
     # The large face of signs takes a second to read: now, while the workers start, and not in a lesson.
     resources.typesetter().choose("→")
     try:
@@ -89,6 +90,7 @@ def main() -> int:
             **server_options(),
         )
     finally:
+        planning.stop()
         workers.stop()
     return 0
 

@@ -35,7 +35,7 @@ from selenium.webdriver.remote.webelement import WebElement
 from sunroom.config.asgi import application
 from sunroom.config.serve import server_options
 from sunroom.live.keeping import keeper
-from sunroom.live.work import workers
+from sunroom.live.work import planning, workers
 
 T = TypeVar("T")
 
@@ -396,6 +396,7 @@ class BrowserTest(TransactionTestCase):
     def setUpClass(cls) -> None:
         super().setUpClass()
         cls.addClassCleanup(workers.stop)
+        cls.addClassCleanup(planning.stop)
 
     def setUp(self) -> None:
         cache.clear()  # every test may start rooms as if it were the first

@@ -9,7 +9,7 @@ from __future__ import annotations
 import msgspec
 
 from sunroom.core.board.pages import Board
-from sunroom.core.board.requests import Request
+from sunroom.core.board.requests import Plain
 from sunroom.core.board.steps import AddPage, ChangePage, MovePage, RemovePage, Step
 
 
@@ -44,7 +44,7 @@ def step_shown(before: Board, step: Step, after: Board) -> Step | None:
     return step if was else None
 
 
-def as_meant(board: Board, request: Request) -> Request:
+def as_meant(board: Board, request: Plain) -> Plain:
     """A request of somebody who does not see the hidden pages, with its place among all pages."""
     if not isinstance(request, AddPage | MovePage) or not hidden_pages(board):
         return request

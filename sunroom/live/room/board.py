@@ -10,7 +10,7 @@ from typing import NamedTuple
 import msgspec
 
 from sunroom.boards.store import BoardStore, Logged, Opened
-from sunroom.core.board import Board, Request, Step, resolve
+from sunroom.core.board import Board, Step
 from sunroom.core.board.following import followed
 from sunroom.core.board.history import How
 from sunroom.core.board.requests import GoneError, Redo, Undo
@@ -79,21 +79,13 @@ class LiveBoard:
         """The kept board as the tutor side sees it, or as everybody else does."""
         return self.kept if tutor_side else shown(self.kept)
 
-    def plan(self, board: Board, request: Request, seat: str, now_ms: int) -> tuple[Step, How, int]:
-        """The step that ``request`` makes of ``board``, how (do, undo, redo) and the step it answers.
-
-        Raises
-        ------
-        GoneError, MalformedError
-            See core.board.requests.resolve.
-        """
-        if isinstance(request, Undo | Redo):
-            how: How = "undo" if isinstance(request, Undo) else "redo"
-            found = self.history.find(seat, how, board)
-            if found is None:
-                raise GoneError(f"nothing_to_{how}", said("there-is-nothing-of-yours", how=how))
-            return followed(board, found[1], typesetter()), how, found[0]
-        return resolve(board, request, seat, now_ms, typesetter()), "do", 0
+    def going_back(self, request: Undo | Redo, seat: str) -> tuple[Step, How, int]:
+        """The step that takes back or brings back what ``seat`` did, how, and the step it answers; raises GoneError."""
+        how: How = "undo" if isinstance(request, Undo) else "redo"
+        found = self.history.find(seat, how, self.board)
+        if found is None:
+            raise GoneError(f"nothing_to_{how}", said("there-is-nothing-of-yours", how=how))
+        return followed(self.board, found[1], typesetter()), how, found[0]
 
     def take(
         self,

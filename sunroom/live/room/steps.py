@@ -5,7 +5,6 @@ from __future__ import annotations
 import asyncio
 import logging
 import time
-from concurrent.futures import ThreadPoolExecutor
 from functools import partial
 from typing import NamedTuple
 
@@ -14,7 +13,6 @@ import msgspec
 from sunroom.boards.space import full_sentence
 from sunroom.boards.store import Logged
 from sunroom.core.board import (
-    Board,
     Item,
     Page,
     PageHead,
@@ -24,16 +22,15 @@ from sunroom.core.board import (
     invert,
     needs,
     needs_first,
-    signed,
 )
 from sunroom.core.board.bays import targets_of
 from sunroom.core.board.history import How
 from sunroom.core.board.moments import as_it_was, some_as_it_was
 from sunroom.core.board.pages import MAX_PAGES
+from sunroom.core.board.planning import plan
 from sunroom.core.board.rebase import rebased
-from sunroom.core.board.requests import GoneError, check_request, work
+from sunroom.core.board.requests import GoneError, Plain, Redo, Undo, work
 from sunroom.core.board.requests.paging import brought
-from sunroom.core.board.sight import as_meant
 from sunroom.core.board.steps import AddPage, ChangePage, RemoveItems, RemovePage, remaining, weight
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens import Actor, Target
@@ -45,6 +42,8 @@ from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
 from sunroom.live.wire.messages import Answered, Do, encode
 from sunroom.live.wire.pace import Paces
+from sunroom.live.work.planning import plan_beside
+from sunroom.resources import typesetter
 from sunroom.rooms.services import new_uid
 
 logger = logging.getLogger(__name__)
@@ -60,8 +59,6 @@ AGAIN_S = 2.0
 BESIDE_TRIES = 4
 #: What takes longer than this (µs, by core.board.requests.work) is not done in the loop.
 INLINE_WORK = 4_000
-#: Heavy requests of all rooms are computed one at a time: the loop needs a core of its own.
-beside = ThreadPoolExecutor(max_workers=1, thread_name_prefix="beside")
 #: Seconds of such work that one person may ask for: by the second, and at once.
 WORK_S_PER_S, WORK_BURST_S = 0.2, 4.0
 
@@ -87,15 +84,6 @@ class Planned(NamedTuple):
     how: How
     of: int
     needs: list[tuple[Action, Target]]
-    #: The board that it was made of, and with that its inverse and the board after it.
-    made_of: Board
-    effect: tuple[Step, Board]
-
-    def effect_on(self, board: Board) -> tuple[Step, Board]:
-        """Its inverse, and the board after it."""
-        if board is self.made_of:
-            return self.effect
-        return invert(board, self.step), apply(board, self.step)
 
 
 def _begun(target: Target, begun_ms: int | None) -> Target:
@@ -116,7 +104,7 @@ class Steps:
         """Decide on a step, apply it, queue it for the disk; or refuse it with a reason.
 
         Role, pen and ownership are decided first, which costs next to nothing; a refusal computes nothing. What
-        takes longer than a stroke does is computed beside the loop, on the board as it is now, and done again when
+        takes longer than a stroke does is computed by another process, on the board as it is now, and done again when
         that has changed meanwhile; whoever sent it is not read further until it is decided.
         """
         board = self._inside.boards[member.board]
@@ -134,11 +122,16 @@ class Steps:
             begun_ms = self._fleeting.begun_ms(member, message.request)
             self._decide_first(member, board, message.request, begun_ms)
             cost = work(board.board, message.request)
-            if cost > INLINE_WORK:
+            request = message.request
+            if isinstance(request, Undo | Redo):
+                step, how, of = board.going_back(request, member.actor.seat)
+                planned = Planned(step, how, of, needs(board.board, request, step))
+            elif cost > INLINE_WORK:
                 await self._work.of(member.actor.seat).wait(cost / 1e6)
-                planned = await self._planned_beside(member, board, message, begun_ms)
+                planned = await self._planned_beside(member, board, request, begun_ms)
             else:
-                planned = self._planned(member, board, message, board.board)
+                made = plan(board.board, request, member.actor, self._inside.now_ms(), typesetter())
+                planned = Planned(made.step, "do", 0, made.needs)
             self._land(member, board, message, planned, begun_ms)
             # What lands is written and sent to everybody: who puts much on the board is read more slowly.
             heavy = weight(planned.step)
@@ -170,32 +163,21 @@ class Steps:
             if not any(verdict.allowed for verdict in verdicts):
                 raise RefusedError(verdicts[0])
 
-    def _planned(self, member: Member, board: LiveBoard, message: Do, state: Board) -> Planned:
-        """The step that a request makes of ``state``, with all that the rule book must allow."""
-        check_request(message.request)
-        request = signed(message.request, member.actor)
-        if not member.actor.tutor_side:
-            request = as_meant(state, request)
-        step, how, of = board.plan(state, request, member.actor.seat, self._inside.now_ms())
-        effect = invert(state, step), apply(state, step)
-        return Planned(step, how, of, needs(state, request, step), state, effect)
-
     async def _planned_beside(
-        self, member: Member, board: LiveBoard, message: Do, begun_ms: int | None
+        self, member: Member, board: LiveBoard, request: Plain, begun_ms: int | None
     ) -> Planned:
-        """As ``_planned``, in a thread beside the loop, for the board as it is when that is done."""
-        loop = asyncio.get_running_loop()
+        """What a heavy request comes to, worked out in another process, for the board as it is when that is done."""
         for _ in range(BESIDE_TRIES):
             state = board.board
-            planned = await loop.run_in_executor(beside, self._planned, member, board, message, state)
+            made = await plan_beside(state, request, member.actor, self._inside.now_ms())
             if member.ended:
                 raise GoneError("gone", said("you-are-no-longer-in"))
             if board.broken:
                 raise GoneError("not_kept", NOT_KEPT)
-            self._decide_first(member, board, message.request, begun_ms)
-            step = rebased(planned.step, state, board.board)
+            self._decide_first(member, board, request, begun_ms)
+            step = rebased(made.step, state, board.board)
             if step is not None:
-                return planned._replace(step=step)
+                return Planned(step, "do", 0, made.needs)
         raise GoneError("busy", said("the-page-changes-too-fast"))
 
     def _land(
@@ -223,10 +205,9 @@ class Steps:
             planned.of,
             step,
         )
-        effect = planned.effect_on(board.board)
         board.take(
             logged,
-            effect,
+            (invert(board.board, step), apply(board.board, step)),
             self._inside.keeper,
             self._inside.flush_soon,
             partial(self._lost, member, board, message.id),
@@ -251,11 +232,9 @@ class Steps:
             raise GoneError("page_gone", said("that-page-is-no-longer"))
         if move and not here.board.shows_without(page_id):
             raise GoneError("last_page", said("a-board-keeps-at-least"))
-        loop, new_id = asyncio.get_running_loop(), new_uid()
+        new_id = new_uid()
         copier = "" if move else actor.seat
-        step = await loop.run_in_executor(
-            beside, brought, page, new_id, there.board, copier, self._inside.now_ms()
-        )
+        step = await asyncio.to_thread(brought, page, new_id, there.board, copier, self._inside.now_ms())
         await self._take(there, actor, step)
         if move and here.board.pages.get(page_id) is not page:
             await self._take(there, actor, RemovePage(new_id))

@@ -209,7 +209,7 @@ def named(request: Request) -> tuple[str, ...]:
     return () if isinstance(request, Undo | Redo) else family_of(request).named(request)
 
 
-def signed(request: Request, actor: Actor) -> Request:
+def signed(request: Plain, actor: Actor) -> Plain:
     """The request with new notes under their writer's own name; the tutor side may put up another's."""
     if not isinstance(request, AddItems) or actor.tutor_side:
         return request
