@@ -357,8 +357,11 @@ async def _measured(
         tasks += [asyncio.create_task(look_on(line, ids)) for line, ids in zip(students, heard, strict=True)]
         attacking = None
         if attack:
-            # A process of its own: what the attacker's computing costs is not the server's.
+            # A process of its own that takes what the others leave: attackers compute on other machines.
             command = [
+                "nice",
+                "-n",
+                "19",
                 sys.executable,
                 "-m",
                 "bench",

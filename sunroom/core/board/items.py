@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from functools import lru_cache
 from typing import Literal, TypeVar
 
 import msgspec
@@ -403,17 +404,26 @@ def own_box(item: Item) -> Box:
 
 def item_box(item: Item) -> Box:
     """The box that the item's drawing fills, in page units."""
-    place = item.placement
     if isinstance(item, InkItem):
-        points = place.points(unpack_samples(item.samples)[:, :2])
-        return Box.of(
-            points, nib_reach(item.nib, item.width) * place.growth + head_reach(item.ends, item.width)
-        )
+        return _kept_ink_box(item) if len(item.samples) <= KEPT_SAMPLES else _ink_box(item)
+    place = item.placement
     if isinstance(item, Upright | PictureItem):
         return Box.of(place.points(own_box(item).corners()))
     lines = [flatten_cubics(line) if item.curved else line for line in item.paths()]
     box = Box.of(np.vstack(lines), item.width / 2 + head_reach(item.ends, item.width))
     return _with_labels(box, item) if item.measures else box
+
+
+def _ink_box(item: InkItem) -> Box:
+    place = item.placement
+    points = place.points(unpack_samples(item.samples)[:, :2])
+    return Box.of(points, nib_reach(item.nib, item.width) * place.growth + head_reach(item.ends, item.width))
+
+
+#: Whoever looks for what lies around something asks for the boxes of a whole page, again and again. Ink of more bytes
+#: than ``KEPT_SAMPLES`` is not held in memory for that.
+KEPT_SAMPLES = 2_200
+_kept_ink_box = lru_cache(maxsize=16_000)(_ink_box)
 
 
 def _with_labels(box: Box, item: ShapeItem) -> Box:

@@ -45,6 +45,8 @@ class WrittenLine(msgspec.Struct, frozen=True):
 def words_of(item: Item) -> list[str]:
     """The texts that are typed in an item: one, or each of a table's cells; empty ones left out."""
     match item:
+        case InkItem():  # first, for most of a page is ink
+            texts = []
         case TextItem() | NoteItem() | ShapeItem() | PictureItem():
             texts = [item.text]
         case TableItem():
@@ -57,8 +59,6 @@ def words_of(item: Item) -> list[str]:
             texts = [line.formula for line in item.lines]
         case ChartItem():
             texts = [item.title]
-        case _:
-            texts = []
     return [text for text in texts if text.strip()]
 
 

@@ -90,14 +90,15 @@ class Registry:
             if live is None:
                 live = self._rooms[room.pk] = await self._open(room)
             try:
-                board = live.boards.get(board_uid)
+                cards = await asyncio.to_thread(board_cards, room.pk)
+                uid = board_uid or next((card.id for card in cards), "")
+                board = live.boards.get(uid)
                 if board is None:
-                    board = await asyncio.to_thread(_open_board, room.pk, board_uid)
+                    board = await asyncio.to_thread(_open_board, room.pk, uid)
                     if board is None:
                         return None
-                    # "" may have led to a board that is live already.
-                    board = live.boards.setdefault(board.uid, board)
-                live.set_boards(await asyncio.to_thread(board_cards, room.pk))
+                    live.boards[uid] = board
+                live.set_boards(cards)
                 return live, board
             finally:
                 self.left(live)
@@ -168,8 +169,7 @@ def board_cards(room_id: int) -> tuple[BoardCard, ...]:
 
 
 def _open_board(room_id: int, uid: str) -> LiveBoard | None:
-    rows = boards_of(room_id)
-    row = (rows.filter(uid=uid) if uid else rows).first()
+    row = boards_of(room_id).filter(uid=uid).first()
     if row is None:
         return None
     store = BoardStore(row.pk)
