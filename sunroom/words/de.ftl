@@ -2483,3 +2483,6 @@ rehearsal-says-again = Kannst du das noch einmal zeigen?
 rehearsal-says-why = Warum ist das so?
 rehearsal-says-done = Ich bin fertig.
 enough-rehearsals-are-on = Auf diesem Server laufen genug Proben; eine neue beginnt, wenn eine andere zu Ende ist.
+signs-of-line = Zeichen in Zeile { $line }
+sign-of-formula = Zeichen { $number }
+signs-hint = Ist ein Zeichen ein anderes? Wählen Sie es, der Rest wird neu gelesen.

@@ -2483,3 +2483,6 @@ rehearsal-says-again = Could you show that again?
 rehearsal-says-why = Why is that so?
 rehearsal-says-done = I am done.
 enough-rehearsals-are-on = Enough rehearsals are running on this server; one starts when another has ended.
+signs-of-line = Signs of line { $line }
+sign-of-formula = Sign { $number }
+signs-hint = Is a sign another one? Choose it, and the rest is read again.

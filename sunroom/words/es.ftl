@@ -2483,3 +2483,6 @@ rehearsal-says-again = ¿Puedes mostrarlo otra vez?
 rehearsal-says-why = ¿Por qué es así?
 rehearsal-says-done = He terminado.
 enough-rehearsals-are-on = Ya hay bastantes ensayos en este servidor; otro empieza cuando uno haya terminado.
+signs-of-line = Signos de la línea { $line }
+sign-of-formula = Signo { $number }
+signs-hint = ¿Un signo es otro? Elíjalo y el resto se lee de nuevo.

@@ -2483,3 +2483,6 @@ rehearsal-says-again = Pouvez-vous le montrer encore une fois ?
 rehearsal-says-why = Pourquoi est-ce ainsi ?
 rehearsal-says-done = J’ai fini.
 enough-rehearsals-are-on = Assez de répétitions sont en cours sur ce serveur ; une autre commencera quand l’une sera finie.
+signs-of-line = Signes de la ligne { $line }
+sign-of-formula = Signe { $number }
+signs-hint = Un signe en est un autre ? Choisissez-le, le reste est relu.

@@ -7,6 +7,7 @@ from pathlib import Path
 
 import numpy as np
 from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.support.select import Select
 
 from sunroom.core.board import FormulaItem, GraphItem, InkItem, ShapeItem
 from tests.browser.test_tools import Tools
@@ -75,6 +76,37 @@ class Formulas(Tools):
         self.tutor.wait_items(3)
         marks = [item.figure for item in self.items() if isinstance(item, ShapeItem)]
         self.assertEqual(marks, ["cross", "tick"])
+
+    def write_formulas(self, *latex: str) -> None:
+        """Write formulas of an unseen hand below each other, and select all."""
+        rows = json.loads(HANDS.read_text())
+        top = 110.0
+        for each in latex:
+            row = next(row for row in rows if row["latex"] == each)
+            strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+            low, high = np.vstack(strokes).min(axis=0), np.vstack(strokes).max(axis=0)
+            self.tutor.write([(stroke - low) * 0.08 + (150, top) for stroke in strokes])
+            top += (high[1] - low[1]) * 0.08 + 40
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+
+    def test_ink_is_checked_as_it_stands(self) -> None:
+        self.write_formulas(r"x^{2}-5x+6=0", "3x+2>11")
+        self.tutor.press("[aria-label=Sill] button", "Check the working")
+        self.tutor.find("[data-verdict=first] svg path")
+        self.tutor.find("[data-verdict=does_not], [data-verdict=cannot_tell]")
+
+    def test_a_sign_of_written_maths_is_corrected_by_itself(self) -> None:
+        self.write_formulas("y=mx+b")
+        self.tutor.part("[aria-label=Sill] button", "Or…")
+        self.tutor.wait(lambda: len(self.tutor.all("[data-testid=written-sign]")) == 6 or None, "its signs")
+        first = Select(self.tutor.all("[data-testid=written-sign]")[0])
+        first.select_by_visible_text("γ")
+        self.tutor.find("[data-testid=written-sign].corrected")
+        self.tutor.press("[data-testid=maths-best]:enabled")
+        made = self.tutor.wait(lambda: self.formulas() or None, "the formula")
+        self.assertEqual(made[0].formula, r"\gamma=mx+b")
+        self.assertTrue(made[0].ink)
 
     def test_a_graph_is_drawn_of_a_formula_and_its_letter_is_moved(self) -> None:
         self.type_formula("y = a x^2", 300, 120)

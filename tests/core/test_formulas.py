@@ -11,7 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.checking import check_working
+from sunroom.core.maths.checking import check_working, lines_of
 from sunroom.core.maths.chemistry import balanced, chemistry_of, molar_mass, reaction_of, surplus, upright
 from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.mathml import latex_of_mathml
@@ -31,12 +31,13 @@ from sunroom.core.maths.notation import (
     mathml_of,
 )
 from sunroom.core.maths.setting import UNITS, outline_curves, set_formula, set_row
-from sunroom.core.maths.tokens import MAX_DEPTH, MAX_FORMULA
+from sunroom.core.maths.tokens import MAX_DEPTH, MAX_FORMULA, with_decimal_commas
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
 from sunroom.core.maths.written import MAX_STROKES
 from sunroom.resources import written_reader
 
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
 NAMES = ["x", "y", "a", "B", r"\alpha", r"\Delta", r"\infty", r"\mathbb{R}"]
 BETWEEN = ["+", "-", r"\cdot", "=", r"\le", r"\in", r"\rightarrow", r"\pm"]
 
@@ -338,7 +339,7 @@ class Chemistry(unittest.TestCase):
 
 class Written(unittest.TestCase):
     def test_a_formula_in_an_unseen_hand_is_read_with_rivals(self) -> None:
-        rows = json.loads((Path(__file__).parents[2] / "bench" / "hands" / "formulas.json").read_text())
+        rows = json.loads(HANDS.read_text())
         right = 0
         for row in rows[:24]:
             strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
@@ -357,8 +358,91 @@ class Written(unittest.TestCase):
         self.assertTrue(written_reader().read(dense[:MAX_STROKES]))
         self.assertEqual(written_reader().read([]), [])
 
+    def below(self, *latex: str) -> list[np.ndarray]:
+        """Strokes of formulas of the hands that are kept for tests, one below the other."""
+        rows, made, top = json.loads(HANDS.read_text()), [], 0.0
+        for each in latex:
+            row = next(row for row in rows if row["latex"] == each)
+            strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+            whole = np.vstack(strokes)
+            made += [stroke + (0, top - whole[:, 1].min()) for stroke in strokes]
+            top += float(np.ptp(whole[:, 1])) + 260
+        return made
+
+    def test_signs_are_told_by_line_and_one_that_is_chosen_stands(self) -> None:
+        strokes = self.below("y=mx+b", "p=mv")
+        best = written_reader().read(strokes)[0]
+        self.assertEqual(best.latex, r"y=mx+b \\ p=mv")
+        self.assertEqual(
+            [(sign.name, sign.line) for sign in best.signs],
+            [*((c, 0) for c in "y=mx+b"), *((c, 1) for c in "p=mv")],
+        )
+        self.assertEqual(sorted(n for sign in best.signs for n in sign.members), [*range(len(strokes))])
+        last = best.signs[-1]
+        self.assertIn(r"\nu", last.rivals)
+        self.assertNotIn(last.name, last.rivals)
+        chosen = written_reader().read(strokes, {last.members: r"\nu"})[0]
+        self.assertEqual(chosen.latex, r"y=mx+b \\ p=m\nu")
+        for odd in ({(0, 99): "x"}, {(): "x"}, {last.members: r"\input"}, {(0, len(strokes) - 1): "x"}):
+            self.assertEqual(written_reader().read(strokes, odd)[0].latex, best.latex)
+
+    def test_more_than_a_formula_is_read_line_by_line(self) -> None:
+        lines = [
+            "x^{2}-5x+6=0",
+            r"\frac{a}{b}+\frac{c}{d}=\frac{ad+bc}{bd}",
+            "(a+b)^{2}=a^{2}+2ab+b^{2}",
+            "y=mx+b",
+            "3x+2>11",
+        ]
+        strokes = self.below(*lines, *lines)
+        self.assertGreater(len(strokes), MAX_STROKES)
+        readings = written_reader().read(strokes)
+        read = readings[0].latex.split(r" \\ ")
+        self.assertEqual(len(read), len(lines) * 2)
+        self.assertGreaterEqual(sum(a == b for a, b in zip(read, lines * 2, strict=True)), 8)
+        self.assertEqual({sign.line for sign in readings[0].signs}, {*range(len(lines) * 2)})
+        self.assertEqual(
+            sorted(n for sign in readings[0].signs for n in sign.members), [*range(len(strokes))]
+        )
+        self.assertEqual(readings, sorted(readings, key=lambda reading: -reading.score))
+
+
+COMMAS = (
+    ("3,5+1", "4{,}5"), ("2*(1,5+2)", "7"), ("0,125*8", "1"), (r"\frac{3{,}5}{2}", "1{,}75"), ("2,5 kg*2", r"5\,\mathrm{kg}"),
+)  # fmt: skip
+
+
+class Commas(unittest.TestCase):
+    def test_a_comma_between_digits_is_a_decimal_point_and_the_answer_has_one_too(self) -> None:
+        for formula, value in COMMAS:
+            with self.subTest(formula):
+                found = work_out(read_formula(formula))
+                self.assertIn((value,), [offer.lines for offer in found])
+
+    def test_what_parts_numbers_stays_what_it_is(self) -> None:
+        for text in ("(2,3)", "{1,2,3}", "f(1,5)", "1, 5", "1,000", "12,500", "1,2,3", "x_{1,2}", r"\{1,5\}"):
+            self.assertEqual(with_decimal_commas(text, "!"), text)
+        for text, meant in (
+            ("3,5", "3!5"),
+            ("0,125", "0!125"),
+            ("(1,5+x)", "(1!5+x)"),
+            ("1,5x+2,25", "1!5x+2!25"),
+        ):
+            self.assertEqual(with_decimal_commas(text, "!"), meant)
+
+    @given(st.integers(0, 999), st.integers(0, 99))
+    def test_it_is_worth_what_the_point_is(self, whole: int, part: int) -> None:
+        self.assertEqual(
+            meaning_of(read_formula(f"{whole},{part:02}")), meaning_of(read_formula(f"{whole}.{part:02}"))
+        )
+
 
 class Checking(unittest.TestCase):
+    def test_the_lines_of_a_formula_are_held_against_each_other(self) -> None:
+        rows = lines_of(read_formula("2x+3=7\n2x=10\n\nx=5"))
+        self.assertEqual([latex_of(row) for row in rows], ["2x+3=7", "2x=10", "x=5"])
+        self.assertEqual(len(lines_of(read_formula(r"\begin{cases} x+y=1 \\ x-y=3 \end{cases}"))), 1)
+
     def test_each_line_is_held_against_the_one_before(self) -> None:
         for lines, verdicts, key in CHECKED:
             with self.subTest(lines):

@@ -82,7 +82,13 @@ class Formulas(OutTest):
     def test_lines_are_checked(self) -> None:
         found = self.ask("/checked", {"formulas": ["2x+3=7", "2x=10", "x=5"]})
         self.assertEqual([line["verdict"] for line in found], ["first", "does_not", "follows"])
-        self.assertEqual(self.problem("/checked", {"formulas": ["x=1"]})[0], 400)
+        several = self.ask("/checked", {"formulas": ["2x+3=7\n2x=4", "x=2"]})
+        places = [(line["formula"], line["line"], line["lines"]) for line in several]
+        self.assertEqual(places, [(0, 0, 2), (0, 1, 2), (1, 0, 1)])
+        self.assertEqual([line["verdict"] for line in several], ["first", "follows", "follows"])
+        self.assertTrue(all(line["look"]["outline"] for line in several))
+        self.assertEqual(self.problem("/checked", {"formulas": ["x=1"]})[0], 422)
+        self.assertEqual(self.problem("/checked", {"formulas": []})[0], 400)
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"] * 100})[0], 400)
 
     def test_mathml_becomes_what_would_be_typed(self) -> None:

@@ -1,6 +1,6 @@
 /** What is chosen on the page, and what chosen ink may be. */
 import { union, type Box } from '../board/box'
-import type { Action, Item, Readings } from '../wire/generated'
+import type { Action, ChosenSign, Item, Readings } from '../wire/generated'
 import type { Inside } from './inside'
 
 export class Selection {
@@ -10,8 +10,10 @@ export class Selection {
   reading = $state.raw(false)
   #inside: Inside
   #ref = 0
+  /** Signs of the ink as a formula that were corrected by hand. */
+  #corrected = $state.raw<ChosenSign[]>([])
   /** The question about what is chosen now. */
-  #asked = 0
+  #asked = $state(0)
 
   constructor(inside: Inside) {
     this.#inside = inside
@@ -22,6 +24,7 @@ export class Selection {
     this.ids = new Set(this.#withGroups(ids))
     this.readings = null
     this.reading = false
+    this.#corrected = []
     this.#inside.surface?.changed()
     this.#ask()
   }
@@ -67,8 +70,20 @@ export class Selection {
 
   /** Ask what some ink of this page could be; the number that comes back with the answer. */
   askAbout(ids: string[], unasked = false): number {
-    this.#inside.send({ type: 'read', ref: ++this.#ref, page: this.#inside.pages.id, ids, unasked })
+    const chosen = unasked ? [] : this.#corrected
+    this.#inside.send({ type: 'read', ref: ++this.#ref, page: this.#inside.pages.id, ids, unasked, chosen })
     return this.#ref
+  }
+
+  /** Say what a sign of the ink as a formula is; what was read stands until the answer comes. */
+  correct(sign: ChosenSign): void {
+    const others = this.#corrected.filter(({ ids }) => ids.join() !== sign.ids.join())
+    this.#corrected = [...others, sign]
+    this.#asked = this.askAbout(this.ink())
+  }
+
+  isCorrected(ids: string[]): boolean {
+    return this.#corrected.some((sign) => sign.ids.join() === ids.join())
   }
 
   /** An answer; one to an older question is passed over. */
@@ -77,6 +92,11 @@ export class Selection {
     this.readings = readings
     this.reading = false
     this.#inside.surface?.changed()
+  }
+
+  /** Whether an answer about corrected signs is on its way. */
+  get rereading(): boolean {
+    return this.readings !== null && this.readings.ref !== this.#asked
   }
 
   #ask(): void {

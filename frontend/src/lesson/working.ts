@@ -1,20 +1,21 @@
-/** Lines of working: formulas below each other, or the lines of one; and marks beside those that were checked. */
-import { ownSize, placement, pointOf } from '../board/place'
+/** Lines of working: formulas and written maths below each other; and marks beside those that were checked. */
+import { union, type Box } from '../board/box'
+import { ownSize, placement, pointOf, type Point } from '../board/place'
 import { placed } from '../board/text'
 import {
   UNIT_FIGURES,
   type FormulaItem,
+  type FormulaRead,
   type LineChecked,
-  type FormulaLook,
   type ShapeItem,
 } from '../wire/generated'
 
-/** A line: what it says, how it looks when it is a formula of its own, its right end on the page, its size. */
-export interface WorkingLine {
+/** A formula of one line or several; where each of so many lines ends on the page, and how large it is. */
+export interface Working {
   formula: string
-  look: FormulaLook | null
-  end: [number, number]
+  top: number
   size: number
+  endOf: (line: number, lines: number) => Point
 }
 
 const MARKS = {
@@ -22,37 +23,52 @@ const MARKS = {
   does_not: { figure: 'cross', colour: '#b4472c' },
 } as const
 const [MARK_SIDE, MARK_GAP, MARK_WIDTH] = [0.55, 0.5, 3]
-const ALIGNED = /^\s*\\begin\{(?:aligned|align\*?|gathered)\}([\s\S]*)\\end\{[^}]*\}\s*$/
 
-/** From the upper one on. */
-export function linesOfWorking(formulas: FormulaItem[]): WorkingLine[] {
-  return formulas
-    .toSorted((a, b) => a.y - b.y || a.x - b.x)
-    .flatMap((item) => {
-      const [width, height] = ownSize(item)
-      const parts = partsOf(item.formula)
-      return parts.map((formula, at) => ({
-        formula,
-        look: parts.length === 1 ? item : null,
-        end: pointOf(placement(item), width, (height * (at + 0.5)) / parts.length),
-        size: item.size,
-      }))
-    })
+/** Whether there is more than one line in it. */
+export function hasLines(working: Working[]): boolean {
+  return working.length > 1 || working.some(({ formula }) => /\n|\\\\/.test(formula))
 }
 
-/** The lines of a formula of several; what stands in a table of its own is one. */
-function partsOf(formula: string): string[] {
-  const inner = ALIGNED.exec(formula)?.[1] ?? formula
-  if (inner.includes('\\begin')) return [formula]
-  const parts = inner.includes('\\') ? inner.split('\\\\') : inner.split('\n')
-  return parts.map((part) => part.replaceAll('&', ' ').trim()).filter(Boolean)
+export function workingOf(item: FormulaItem): Working {
+  const [width, height] = ownSize(item)
+  return {
+    formula: item.formula,
+    top: item.y,
+    size: item.size,
+    endOf: (line, lines) => pointOf(placement(item), width, (height * (line + 0.5)) / lines),
+  }
+}
+
+/** Ink that was read as a formula; ``boxOf`` is where a stroke lies. */
+export function writtenWorking(
+  { formula, signs }: FormulaRead,
+  boxOf: (id: string) => Box[],
+): Working | null {
+  const lines: Box[] = []
+  for (const at of new Set(signs.map(({ line }) => line))) {
+    const box = union(signs.filter(({ line }) => line === at).flatMap(({ ids }) => ids.flatMap(boxOf)))
+    if (box) lines[at] = box
+  }
+  const [first] = lines
+  if (!first) return null
+  const size = Math.min(...lines.map(({ minY, maxY }) => maxY - minY))
+  return {
+    formula,
+    top: first.minY,
+    size,
+    endOf: (line) => {
+      const { maxX, minY, maxY } = lines[line] ?? first
+      return [maxX, (minY + maxY) / 2]
+    },
+  }
 }
 
 /** A tick or a cross beside each line of which something is known. */
-export function lineMarks(by: string, lines: WorkingLine[], checked: LineChecked[]): ShapeItem[] {
-  return checked.flatMap(({ verdict }, at): ShapeItem[] => {
+export function lineMarks(by: string, working: Working[], checked: LineChecked[]): ShapeItem[] {
+  return checked.flatMap(({ verdict, formula, line, lines }): ShapeItem[] => {
     if (verdict !== 'follows' && verdict !== 'does_not') return []
-    const { end, size } = lines[at]!
+    const { endOf, size } = working[formula]!
+    const end = endOf(line, lines)
     const { figure, colour } = MARKS[verdict]
     const { points, parts, closed, curved } = UNIT_FIGURES[figure]
     const side = size * MARK_SIDE

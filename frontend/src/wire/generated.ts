@@ -348,6 +348,11 @@ export interface CheckAnswers {
   answers: ([string, number])[]
 }
 
+export interface ChosenSign {
+  ids: string[]
+  name: string
+}
+
 export interface ClearPointers {
   type: 'clear_pointers'
   everyone: boolean
@@ -577,6 +582,7 @@ export interface FormulaRead {
   outline: string
   width: number
   height: number
+  signs: SignRead[]
 }
 
 export interface FormulaSet {
@@ -860,6 +866,10 @@ export interface LiftedInk {
 export type Line = [runs: Run[], baseline: number, width: number]
 
 export interface LineChecked {
+  formula: number
+  line: number
+  lines: number
+  look: FormulaLook
   verdict: LineVerdict
   sentence: Sentence | null
 }
@@ -1282,6 +1292,7 @@ export interface Read {
   page: string
   ids: string[]
   unasked: boolean
+  chosen: ChosenSign[]
 }
 
 export interface Reading {
@@ -1624,6 +1635,18 @@ export interface Side {
   across: boolean
   index: number
   units: number
+}
+
+export interface SignName {
+  name: string
+  shown: string
+}
+
+export interface SignRead {
+  sign: SignName
+  ids: string[]
+  line: number
+  rivals: SignName[]
 }
 
 export interface Signal {

@@ -1574,6 +1574,7 @@ export interface Words {
   'sign-in-with-it': null
   'sign-lost': null
   'sign-no': null
+  'sign-of-formula': { number: string | number }
   'sign-out': null
   'sign-out-all-others': null
   'sign-out-browser': { name: string | number }
@@ -1589,6 +1590,8 @@ export interface Words {
   'signs-functions': null
   'signs-geometry': null
   'signs-greek': null
+  'signs-hint': null
+  'signs-of-line': { line: string | number }
   'signs-seen': null
   'signs-sets': null
   'signs-statistics': null

@@ -20,7 +20,7 @@ from sunroom.core.maths.notation import (
     row_of,
 )
 from sunroom.core.maths.signs import BY_CHARACTER, FUNCTIONS, LIMITED, SIGNS, TYPED, TYPED_SIGNS
-from sunroom.core.maths.tokens import PRIMES, TokenReader, is_sign, paired, sign_of
+from sunroom.core.maths.tokens import PRIMES, TokenReader, is_sign, paired, sign_of, with_decimal_commas
 from sunroom.core.sentences import said
 
 #: What stands around a body of keyboard maths: ``abs(x)``.
@@ -37,16 +37,18 @@ UNITS = frozenset(
 )
 
 _KEYBOARD = re.compile(
-    r"\"[^\"]*\"|\d+(?:[.]\d+)?|[A-Za-z]+|" + "|".join(map(re.escape, TYPED_SIGNS)) + r"|\n|[ \t]+|.",
+    r"\"[^\"]*\"|\d+(?:[.⎖]\d+)?|[A-Za-z]+|" + "|".join(map(re.escape, TYPED_SIGNS)) + r"|\n|[ \t]+|.",
     re.DOTALL,
 )
+#: The sign that stands for a decimal comma while a formula is read.
+DECIMAL = "⎖"
 _SUPERSCRIPTS = dict(zip("⁰¹²³⁴⁵⁶⁷⁸⁹⁺⁻ⁿ", "0123456789+-n", strict=True))
 _SUBSCRIPTS = dict(zip("₀₁₂₃₄₅₆₇₈₉₊₋", "0123456789+-", strict=True))
 
 
 class KeyboardReader(TokenReader):
     def __init__(self, text: str) -> None:
-        super().__init__(_KEYBOARD.findall(text.replace("\r", "")))
+        super().__init__(_KEYBOARD.findall(with_decimal_commas(text.replace("\r", ""), DECIMAL)))
 
     def read(self) -> Row:
         return self.in_lines(lambda: [self._row()], lambda: self.next == "\n" and bool(self.take()))
@@ -143,7 +145,7 @@ class KeyboardReader(TokenReader):
             self.at -= bool(token)
             raise MalformedError("formula", said("a-formula-lacks-something"))
         if token[0].isdigit():
-            return Row((Number(token),))
+            return Row((Number(token.replace(DECIMAL, ",")),))
         if token[0] == '"':
             return Row((Word(token.strip('"') or " "),))
         if token[0].isalpha() and token.isascii():

@@ -51,6 +51,13 @@ BLACKBOARD = {
 }
 SIGNS: dict[str, Known] = {**GREEK, **OTHERS, **BLACKBOARD}
 
+
+def shown_sign(name: str) -> str:
+    """A sign by its name in LaTeX as a person knows it."""
+    known = SIGNS.get(name)
+    return known.character if known else "√" if name == r"\sqrt" else OVERS.get(name, name)
+
+
 #: Other names of the same sign, as LaTeX, keyboards and papers have them.
 SAME = {
     r"\leq": r"\le", r"\geq": r"\ge", r"\neq": r"\ne", r"\leqslant": r"\le", r"\geqslant": r"\ge", r"\implies": r"\Rightarrow",

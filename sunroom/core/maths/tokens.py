@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable
 
 from sunroom.core.errors import MalformedError
@@ -60,6 +61,34 @@ class TokenReader:
         if len(lines) == 1:
             return row_of(*lines[0])
         return Row((Table(squared([_aligned(line) for line in lines]), "lines"),))
+
+
+def with_decimal_commas(text: str, mark: str) -> str:
+    """``text`` with ``mark`` for each comma that is a decimal point: 3,5 in most of Europe.
+
+    It stands between digits without a space. In brackets that hold nothing but numbers it parts them, as in (2,3), and so
+    it does in a longer row of numbers; before three digits it may be thousands, and then it stays what it was.
+    """
+
+    def decided(found: re.Match[str]) -> str:
+        whole, part = found.groups()
+        if (len(part) == 3 and whole.strip("0")) or _only_numbers_around(text, found.start()):
+            return found[0]
+        return f"{whole}{mark}{part}"
+
+    return _DECIMAL.sub(decided, text)
+
+
+_DECIMAL = re.compile(r"(?<![\d.,])(\d+),(\d+)(?![\d,])")
+_LIST = re.compile(r"\s*[-−]?\d[\d.]*\s*(?:,\s*[-−]?\d[\d.]*\s*)*")
+
+
+def _only_numbers_around(text: str, at: int) -> bool:
+    """Whether the brackets around a place hold nothing but numbers."""
+    opened = max(text.rfind(sign, 0, at) for sign in "([{")
+    closed = min((place for sign in ")]}" if (place := text.find(sign, at)) >= 0), default=-1)
+    inside = text[opened + 1 : closed].removesuffix("\\")
+    return opened >= 0 and closed >= 0 and _LIST.fullmatch(inside) is not None
 
 
 def squared(lines: list[list[Row]]) -> tuple[tuple[Row, ...], ...]:

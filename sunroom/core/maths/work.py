@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+
 import msgspec
 import sympy
 
@@ -25,9 +27,11 @@ from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.sentences import said
 
+_POINT = re.compile(r"(?<=\d)\.(?=\d)")
+
 
 def work_out(row: Row) -> list[Offered]:
-    """What a formula can be worked out to, the likeliest wish first.
+    """What a formula can be worked out to, the likeliest wish first; with a comma for the point where it has one.
 
     Raises
     ------
@@ -37,9 +41,12 @@ def work_out(row: Row) -> list[Offered]:
     reaction = chemistry.chemistry_of(row)
     made = _chemistry(reaction) if reaction else _offers(meaning_of(row))
     own = row
+    comma = "{,}" in latex_of(row)
     kept: dict[tuple[str, ...], Offered] = {}
     for offer in made:
-        lines = tuple(line for line in offer.lines if len(line) <= MAX_FORMULA)
+        lines = tuple(
+            _POINT.sub("{,}", line) if comma else line for line in offer.lines if len(line) <= MAX_FORMULA
+        )
         # What is already written is no offer.
         if offer.sentence or (lines and not (len(lines) == 1 and _same(lines[0], own))):
             kept.setdefault(lines or (str(offer.sentence),), msgspec.structs.replace(offer, lines=lines))

@@ -8,8 +8,9 @@ Here the likeliest whole is put together from that: strokes to signs, signs to a
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
+from types import MappingProxyType
 from typing import Protocol
 
 import msgspec
@@ -18,13 +19,21 @@ from numpy.typing import NDArray
 
 from sunroom.core.maths.hanging import Numbers, between_signs, likeliest_tree, partings
 from sunroom.core.maths.strokes import Seen, seen_strokes
-from sunroom.core.maths.written_latex import Tree, latex_of, oddness
+from sunroom.core.maths.written_latex import Tree, latex_of, line_of_each, oddness
 
 #: What a net says of n strokes: (n, classes), (n, n, 1 + relations) and (n, 1), all before any share.
 LookFormula = Callable[[Seen], tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]]
 
-#: More strokes than this are not read as one formula.
-MAX_STROKES = 80
+#: More strokes than this are not read as one formula, but line by line, and no more lines than so many.
+MAX_STROKES, MAX_LINES = 80, 20
+#: Room between two lines, in heights of a usual stroke.
+LINE_GAP = 0.45
+#: Of each sign the likeliest are named, and a sign that is chosen by hand is so much likelier (log) than any other.
+SEEN_RIVALS, CHOSEN = 4, 60.0
+#: What is often meant by ink that is read as something else, beside the other size of a letter.
+_ALIKE = ("1 l I |", "0 O o", "2 z", "5 s", "6 b", r"9 g q", r"x \times", r"y \gamma", r"v \nu", r"n \eta", r"p \rho", r"w \omega",
+          r"a \alpha", r"B \beta", r"u \mu", r"t + \tau", r"d \partial", r"E \Sigma \in", r"c ( \subset", r"- \overline", r". \cdot ,")  # fmt: skip
+LOOK_ALIKE = {name: tuple(group.split()) for group in _ALIKE for name in group.split()}
 #: Signs that stand elsewhere in a rival: those that are least sure.
 PLACES = 8
 MAX_READINGS = 5
@@ -49,11 +58,25 @@ class SecondLook(Protocol):
         """(N, 10) log probabilities among the digits."""
 
 
+class WrittenSign(msgspec.Struct, frozen=True):
+    """A sign of a reading by its name in LaTeX: its strokes by number, its line, and what else it may be, likeliest first."""
+
+    name: str
+    members: tuple[int, ...]
+    line: int = 0
+    rivals: tuple[str, ...] = ()
+
+
 class FormulaReading(msgspec.Struct, frozen=True):
-    """What some strokes may be as a formula, and how likely that is among its rivals, 0 to 1."""
+    """What some strokes may be as a formula, how likely that is among its rivals, 0 to 1, and its signs from the left."""
 
     latex: str
     score: float
+    signs: tuple[WrittenSign, ...] = ()
+
+
+#: Strokes by number, and the sign that they are said to be.
+Chosen = Mapping[tuple[int, ...], str]
 
 
 @dataclass
@@ -65,6 +88,8 @@ class _Whole:
     parents: list[int]
     relations: list[int]
     score: float
+    #: (groups, classes): how likely each sign is.
+    logs: Numbers
     latex: str = ""
     odd: float = field(default=0.0)
 
@@ -88,14 +113,31 @@ class WrittenReader:
             [self._classes.index(digit) for digit in "0123456789" if digit in self._classes]
         )
 
-    def read(self, strokes: Sequence[Numbers]) -> list[FormulaReading]:
-        """What the strokes may be, best first; [] for none, or for more than ``MAX_STROKES``."""
-        if not 1 <= len(strokes) <= MAX_STROKES:
+    def read(self, strokes: Sequence[Numbers], chosen: Chosen = MappingProxyType({})) -> list[FormulaReading]:
+        """What the strokes may be, best first, with the ``chosen`` signs in it where that can be.
+
+        More than ``MAX_STROKES`` are read line by line; [] for none, and where one line has more.
+        """
+        if len(strokes) <= MAX_STROKES:
+            return self._read(strokes, chosen) if len(strokes) else []
+        lines = written_lines(strokes)
+        if len(lines) > MAX_LINES or max(map(len, lines)) > MAX_STROKES:
             return []
+        read = []
+        for line in lines:
+            own = {
+                tuple(line.index(n) for n in members): name
+                for members, name in chosen.items()
+                if set(members) <= {*line}
+            }
+            read.append(self._read([strokes[n] for n in line], own))
+        return _below_each_other(lines, read) if all(read) else []
+
+    def _read(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[FormulaReading]:
         seen = seen_strokes(strokes)
         wholes: dict[str, _Whole] = {}
         signs, both, root = self._looked(strokes, seen)
-        for whole in self._wholes(strokes, signs, both, root):
+        for whole in self._wholes(strokes, signs, both, root, chosen):
             known = wholes.get(whole.latex)
             if known is None or known.score - known.odd < whole.score - whole.odd:
                 wholes[whole.latex] = whole
@@ -105,7 +147,7 @@ class WrittenReader:
         best = ranked[0].score - ranked[0].odd
         shares = [math.exp(whole.score - whole.odd - best) for whole in ranked]
         return [
-            FormulaReading(whole.latex, round(share / sum(shares), 4))
+            FormulaReading(whole.latex, round(share / sum(shares), 4), self._signs_of(whole, strokes))
             for whole, share in zip(ranked, shares, strict=True)
         ]
 
@@ -130,8 +172,21 @@ class WrittenReader:
         made = _weighed(made, ours, self._second.symbols(inks)[:, theirs], SECOND_WEIGHT)
         return _weighed(made, self._digits, self._second.digits(inks), DIGITS_WEIGHT)
 
+    def _signs_of(self, whole: _Whole, strokes: Sequence[Numbers]) -> tuple[WrittenSign, ...]:
+        """The signs of a reading, line by line and from the left in each."""
+        made = []
+        lines = line_of_each(self._tree_of(whole))
+        for members, name, line, row in zip(whole.groups, whole.names, lines, whole.logs, strict=True):
+            own = self._classes[name]
+            seen = [self._classes[at] for at in np.argsort(-row)[:SEEN_RIVALS]]
+            alike = [other for other in (own.swapcase(), *LOOK_ALIKE.get(own, ())) if other in self._classes]
+            rivals = [rival for rival in dict.fromkeys([*seen, *alike]) if rival != own]
+            made.append(WrittenSign(own, tuple(members), line, tuple(rivals)))
+        left = {sign.members: min(float(strokes[n][:, 0].min()) for n in sign.members) for sign in made}
+        return tuple(sorted(made, key=lambda sign: (sign.line, left[sign.members])))
+
     def _wholes(
-        self, strokes: Sequence[Numbers], signs: Numbers, both: Numbers, root: Numbers
+        self, strokes: Sequence[Numbers], signs: Numbers, both: Numbers, root: Numbers, chosen: Chosen
     ) -> Iterator[_Whole]:
         logs = _log_softmax(signs)
         same = (both[..., 0] + both[..., 0].T) / 2
@@ -145,6 +200,7 @@ class WrittenReader:
             # Only the likeliest parting is followed into other trees: each takes its time.
             rivals = PLACES if number == 0 else 0
             sign_logs = self._sign_logs(strokes, groups, logs)
+            parting += self._choose(sign_logs, groups, chosen)
             place = between_signs(groups, at_stroke)
             none = np.array([at_none[group].mean() for group in groups])
             names = [int(best) for best in sign_logs.argmax(axis=1)]
@@ -157,11 +213,25 @@ class WrittenReader:
                 PARTING_WEIGHT * parting
                 + SIGN_WEIGHT * float(sign_logs.max(axis=1).sum())
                 + PLACE_WEIGHT * placed,
+                sign_logs,
             )
             for whole in (base, *self._rivals(base, sign_logs, place, none, placed, rivals)):
                 whole.latex = latex_of(self._tree_of(whole))
                 whole.odd = oddness(whole.latex)
                 yield whole
+
+    def _choose(self, sign_logs: Numbers, groups: list[list[int]], chosen: Chosen) -> float:
+        """Make signs what they are said to be; what a parting costs in which one of them is no sign."""
+        cost = 0.0
+        for members, name in chosen.items():
+            at = next((n for n, group in enumerate(groups) if sorted(group) == sorted(members)), None)
+            if at is None or name not in self._classes:
+                cost -= CHOSEN
+            else:
+                column = self._classes.index(name)
+                sign_logs[at] -= CHOSEN
+                sign_logs[at, column] = 0.0
+        return cost
 
     def _rivals(
         self, base: _Whole, sign_logs: Numbers, place: Numbers, none: Numbers, placed: float, places: int
@@ -177,12 +247,13 @@ class WrittenReader:
         for number, (cost, at, name) in enumerate(others[:12]):
             names = [*base.names]
             names[at] = name
-            yield _Whole(base.groups, names, base.parents, base.relations, base.score + cost)
+            yield _Whole(base.groups, names, base.parents, base.relations, base.score + cost, sign_logs)
             for more, second, other in others[:number]:
                 if second != at and number < 6:
                     both = [*names]
                     both[second] = other
-                    yield _Whole(base.groups, both, base.parents, base.relations, base.score + cost + more)
+                    score = base.score + cost + more
+                    yield _Whole(base.groups, both, base.parents, base.relations, score, sign_logs)
         unsure: list[tuple[float, int]] = []
         for child, (parent, relation) in enumerate(zip(base.parents, base.relations, strict=True)):
             if parent >= 0:
@@ -195,7 +266,8 @@ class WrittenReader:
             barred = place.copy()
             barred[child, base.parents[child], base.relations[child]] = -1e4
             parents, rels, total = likeliest_tree(barred, none)
-            yield _Whole(base.groups, base.names, parents, rels, base.score + PLACE_WEIGHT * (total - placed))
+            score = base.score + PLACE_WEIGHT * (total - placed)
+            yield _Whole(base.groups, base.names, parents, rels, score, sign_logs)
 
     def _tree_of(self, whole: _Whole) -> Tree:
         children: list[dict[int, int]] = [{} for _ in whole.names]
@@ -206,6 +278,41 @@ class WrittenReader:
             else:
                 children[parent][relation] = child
         return Tree([self._classes[name] for name in whole.names], children, root)
+
+
+def written_lines(strokes: Sequence[Numbers]) -> list[list[int]]:
+    """Strokes by number in lines from the top: between two lines is more room than between a fraction and its bar."""
+    spans = sorted(
+        (float(stroke[:, 1].min()), float(stroke[:, 1].max()), n) for n, stroke in enumerate(strokes)
+    )
+    heights = sorted(bottom - top for top, bottom, _ in spans)
+    gap = LINE_GAP * heights[len(heights) // 2]
+    lines: list[list[int]] = []
+    foot = -math.inf
+    for top, bottom, n in spans:
+        if top > foot + gap:
+            lines.append([])
+        lines[-1].append(n)
+        foot = max(foot, bottom)
+    return [sorted(line) for line in lines]
+
+
+def _below_each_other(lines: list[list[int]], read: list[list[FormulaReading]]) -> list[FormulaReading]:
+    """Readings of all lines together: the best of each, and those in which one line is read otherwise."""
+    ways = [[0] * len(lines)]
+    for at, readings in enumerate(read):
+        ways += [[rival if n == at else 0 for n in range(len(lines))] for rival in range(1, len(readings))]
+    made = []
+    for way in ways:
+        parts = [readings[rival] for readings, rival in zip(read, way, strict=True)]
+        signs = tuple(
+            WrittenSign(sign.name, tuple(line[n] for n in sign.members), at, sign.rivals)
+            for at, (line, part) in enumerate(zip(lines, parts, strict=True))
+            for sign in part.signs
+        )
+        score = math.prod(part.score for part in parts)
+        made.append(FormulaReading(r" \\ ".join(part.latex for part in parts), round(score, 4), signs))
+    return sorted(made, key=lambda reading: -reading.score)[:MAX_READINGS]
 
 
 def _weighed(logs: Numbers, columns: NDArray[np.int_], second: Numbers, weight: float) -> Numbers:

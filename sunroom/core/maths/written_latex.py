@@ -64,6 +64,21 @@ def _lines(tree: Tree, first: int) -> list[int]:
     return lines
 
 
+def line_of_each(tree: Tree) -> list[int]:
+    """Of each sign the number of the line that it stands in."""
+    made = [0] * len(tree.names)
+    lines = _lines(tree, tree.root)
+    for number, first in enumerate(lines):
+        waiting, seen = [first], set(lines) - {first}
+        while waiting:
+            at = waiting.pop()
+            if at not in seen:
+                seen.add(at)
+                made[at] = number
+                waiting += tree.children[at].values()
+    return made
+
+
 def _takes_below(tree: Tree, at: int) -> bool:
     name = tree.names[at]
     if name in BARS:

@@ -63,12 +63,18 @@ class WorkedOffer(msgspec.Struct):
 
 
 class Working(msgspec.Struct):
-    """Lines of working, from the first on."""
+    """Formulas, each a line of working or several, from the first on."""
 
     formulas: list[str]
 
 
 class LineChecked(msgspec.Struct):
+    """A line of working: ``line`` of the ``lines`` of a formula, by number, and whether it follows from the one before."""
+
+    formula: int
+    line: int
+    lines: int
+    look: FormulaLook
     verdict: LineVerdict
     sentence: Sentence | None = None
 
@@ -95,13 +101,20 @@ def work_out(request: HttpRequest) -> HttpResponse:
 def check_working(request: HttpRequest) -> HttpResponse:
     """Of each line whether it follows from the one before, and what shows it."""
     allow(request, "formula-work", 60, 60)
-    lines = body(request, Working).formulas
-    if not 2 <= len(lines) <= MAX_CHECKED_LINES:
+    formulas = body(request, Working).formulas
+    if not 1 <= len(formulas) <= MAX_CHECKED_LINES:
         raise Problem(400, said("working-has-two-lines", lines=MAX_CHECKED_LINES))
-    for line in lines:
-        _check(line)
-    found = _worked(request, maths.check_typed, lines)
-    return answer([LineChecked(line.verdict, line.sentence) for line in found])
+    for formula in formulas:
+        _check(formula)
+    found = _worked(request, maths.check_typed, formulas)
+    return answer(
+        [
+            LineChecked(
+                li.formula, li.line, li.lines, _look(li.setting), li.checked.verdict, li.checked.sentence
+            )
+            for li in found
+        ]
+    )
 
 
 @contextmanager

@@ -178,16 +178,25 @@ class Tell(msgspec.Struct, frozen=True, tag_field="type", tag="tell"):
     command: Command
 
 
+class ChosenSign(msgspec.Struct, frozen=True):
+    """What a sign of written maths, some strokes by id, was said to be, by its name in LaTeX."""
+
+    ids: tuple[str, ...]
+    name: str
+
+
 class Read(msgspec.Struct, frozen=True, tag_field="type", tag="read"):
     """What could these strokes be? ``ref`` comes back with the answer.
 
-    ``unasked``: it is read while somebody writes, beside what that person has selected.
+    ``unasked``: it is read while somebody writes, beside what that person has selected. ``chosen``: signs of the formula
+    that somebody has corrected.
     """
 
     ref: int
     page: str
     ids: tuple[str, ...]
     unasked: bool = False
+    chosen: tuple[ChosenSign, ...] = ()
 
 
 class LineTaught(msgspec.Struct, frozen=True):
@@ -531,14 +540,34 @@ class MindMap(msgspec.Struct, frozen=True):
     of: str = ""
 
 
+class SignName(msgspec.Struct, frozen=True):
+    """A sign by its name in LaTeX, and as a person knows it."""
+
+    name: str
+    shown: str
+
+
+class SignRead(msgspec.Struct, frozen=True):
+    """A sign of a formula that was read: its strokes by id, the number of its line, and what else it may be."""
+
+    sign: SignName
+    ids: tuple[str, ...]
+    line: int
+    rivals: tuple[SignName, ...]
+
+
 class FormulaRead(msgspec.Struct, frozen=True):
-    """A formula that ink may be, how likely it is among its rivals, and how it looks at size 1 (core.maths.setting)."""
+    """A formula that ink may be, how likely it is among its rivals, and how it looks at size 1 (core.maths.setting).
+
+    ``signs``: from the left, line by line; of the likeliest formula only.
+    """
 
     formula: str
     score: float
     outline: str
     width: float
     height: float
+    signs: tuple[SignRead, ...] = ()
 
 
 class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):

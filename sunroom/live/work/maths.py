@@ -7,7 +7,7 @@ import msgspec
 from sunroom.core.board.items import MAX_SHOWN, GraphItem, check_item, check_number, graph_drawn
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.notation import latex_of, mathml_of
-from sunroom.core.maths.offers import Checked, OfferKind
+from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind
 from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.typed import read_formula
@@ -41,9 +41,8 @@ def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
     from sunroom.core.maths.work import work_out
 
     try:
-        offers = work_out(read_formula(formula))
         made = []
-        for offer in offers:
+        for offer in work_out(read_formula(formula)):
             lines = r" \\ ".join(offer.lines)
             made.append(WorkedOut(offer.kind, lines, set_formula(lines) if lines else None, offer.sentence))
         return made
@@ -63,12 +62,30 @@ def read_mathml(text: str) -> str | Sentence:
         return error.sentence
 
 
-def check_typed(formulas: list[str]) -> list[Checked] | Sentence:
-    """How each line stands to the one before."""
-    from sunroom.core.maths.checking import check_working
+class LineChecked(msgspec.Struct, frozen=True):
+    """A line of working: the number of its formula and its own among that one's lines, how it looks, and the verdict."""
+
+    formula: int
+    line: int
+    lines: int
+    setting: Setting
+    checked: Checked
+
+
+def check_typed(formulas: list[str]) -> list[LineChecked] | Sentence:
+    """How each line stands to the one before; a formula may be several."""
+    from sunroom.core.maths.checking import check_working, lines_of
 
     try:
-        return check_working([read_formula(formula) for formula in formulas])
+        lines = [lines_of(read_formula(formula)) for formula in formulas]
+        rows = [row for formula in lines for row in formula]
+        if not 2 <= len(rows) <= MAX_CHECKED_LINES:
+            return said("working-has-two-lines", lines=MAX_CHECKED_LINES)
+        places = [(at, line, len(some)) for at, some in enumerate(lines) for line in range(len(some))]
+        return [
+            LineChecked(*place, set_formula(latex_of(row)), checked)
+            for place, row, checked in zip(places, rows, check_working(rows), strict=True)
+        ]
     except MalformedError as error:
         return error.sentence
 

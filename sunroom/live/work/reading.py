@@ -12,6 +12,7 @@ from sunroom.core.board.beside import figures_beside, ink_beside, word_beside
 from sunroom.core.board.items import item_box
 from sunroom.core.board.words import expected_words, typed_words
 from sunroom.core.errors import MalformedError
+from sunroom.core.maths.signs import shown_sign
 from sunroom.core.reading import taken_unasked
 from sunroom.core.reading.own_hand import Sample
 from sunroom.core.reading.reader import MAX_STROKES
@@ -25,6 +26,8 @@ from sunroom.live.wire.messages import (
     MindMap,
     Read,
     Readings,
+    SignName,
+    SignRead,
     SketchPart,
     Teach,
 )
@@ -36,6 +39,8 @@ logger = logging.getLogger(__name__)
 
 #: The strokes of a line, and what it says.
 Corrected = tuple[tuple[workers.PlacedStroke, ...], str]
+#: More corrected signs than this are not heeded.
+MAX_CHOSEN = 80
 #: A correction of more lines than this is not learned from.
 MAX_TAUGHT = 20
 
@@ -58,7 +63,10 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
         hand = await asyncio.to_thread(hands.ink_of_seat, writer)
         branch_of = item_box(word) if word else None
         maths = not message.unasked
-        found = await workers.read(strokes, language, beside, hand, branch_of, figures, expected, maths)
+        chosen = _chosen(message, [item.id for item in ink])
+        found = await workers.read(
+            strokes, language, beside, hand, branch_of, figures, expected, maths, chosen
+        )
     except Exception:
         logger.exception("Reading %d strokes", len(strokes))
         return Readings(message.ref, problem=said("this-ink-could-not-be"))
@@ -80,10 +88,7 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
         sketch,
         even,
         found.figure_first,
-        tuple(
-            FormulaRead(reading.latex, reading.score, made.outline, made.width, made.height)
-            for reading, made in found.formulas
-        ),
+        _formulas(found, ids),
         found.maths_first,
         _mind_map(found, ids, word.id if word else ""),
         problem,
@@ -98,6 +103,35 @@ def _around(
     beside = ink_beside(page, {item.id for item in ink})
     placed = tuple((item.samples, item.placement) for item in beside)
     return placed, word_beside(page, ink), figures_beside(page, ink)
+
+
+def _chosen(message: Read, ids: list[str]) -> tuple[tuple[tuple[int, ...], str], ...]:
+    """Signs that somebody has corrected, with their strokes by number."""
+    numbers = {item_id: n for n, item_id in enumerate(ids)}
+    known = [
+        chosen for chosen in message.chosen[:MAX_CHOSEN] if chosen.ids and set(chosen.ids) <= set(numbers)
+    ]
+    return tuple((tuple(sorted(numbers[each] for each in chosen.ids)), chosen.name[:32]) for chosen in known)
+
+
+def _formulas(found: workers.InkRead, ids: list[str]) -> tuple[FormulaRead, ...]:
+    made: list[FormulaRead] = []
+    for reading, look in found.formulas:
+        signs = tuple(
+            SignRead(
+                _named(sign.name),
+                tuple(ids[n] for n in sign.members),
+                sign.line,
+                tuple(map(_named, sign.rivals)),
+            )
+            for sign in (() if made else reading.signs)
+        )
+        made.append(FormulaRead(reading.latex, reading.score, look.outline, look.width, look.height, signs))
+    return tuple(made)
+
+
+def _named(name: str) -> SignName:
+    return SignName(name, shown_sign(name))
 
 
 def _mind_map(found: workers.InkRead, ids: list[str], of: str) -> MindMap | None:

@@ -45,6 +45,7 @@ from sunroom.core.formats.web_page import Controls, board_html
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.setting import Setting, set_formula
+from sunroom.core.maths.tokens import with_decimal_commas
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
@@ -82,6 +83,9 @@ KEPT_READINGS, MAX_KEPT_INK = 200, 200_000
 KEPT_HANDS = 64
 #: A figure this likely is one, and its strokes no sketch of several.
 CLEAR = 0.6
+
+#: Signs of written maths that somebody has corrected: their strokes by number, and what they are.
+Corrections = tuple[tuple[tuple[int, ...], str], ...]
 
 #: One stroke: its samples' bytes, and its place on the page.
 PlacedStroke = tuple[bytes, Affine]
@@ -123,12 +127,15 @@ async def read(
     neighbours: tuple[Neighbour, ...] = (),
     expected: frozenset[str] = frozenset(),
     maths: bool = False,
+    chosen: Corrections = (),
 ) -> InkRead:
     """As ``read_ink``, in a worker; the same ink is not read twice."""
-    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours, expected, maths)
+    key = (strokes, language, beside, hand and hand.mark, branch_of, neighbours, expected, maths, chosen)
     found = _read.get(key)
     if found is None:
-        found = await run(read_ink, strokes, language, beside, hand, branch_of, neighbours, expected, maths)
+        found = await run(
+            read_ink, strokes, language, beside, hand, branch_of, neighbours, expected, maths, chosen
+        )
         if sum(len(samples) for samples, _ in (*strokes, *beside)) <= MAX_KEPT_INK:
             _read[key] = found
             while len(_read) > KEPT_READINGS:
@@ -185,11 +192,12 @@ def read_ink(
     neighbours: tuple[Neighbour, ...] = (),
     expected: frozenset[str] = frozenset(),
     maths: bool = False,
+    chosen: Corrections = (),
 ) -> InkRead:
     """What some strokes may be, among the ink beside them and the figures around, written by ``hand``.
 
     ``branch_of`` is the word of a mind map that they lie next to; ``expected`` are words that are likely here;
-    ``maths``: whether they are read as a formula too.
+    ``maths``: whether they are read as a formula too, with the ``chosen`` signs in it.
     """
     samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
     finder = resources.finder()
@@ -231,21 +239,26 @@ def read_ink(
         first,
         found,
         texts,
-        *(_as_maths(samples, readings, first, found is not None) if maths else ()),
+        *(_as_maths(samples, readings, first, found is not None, chosen) if maths else ()),
     )
 
 
 def _as_maths(
-    samples: list[NDArray[np.float64]], readings: list[Reading], figure: bool, mind_map: bool
+    samples: list[NDArray[np.float64]],
+    readings: list[Reading],
+    figure: bool,
+    mind_map: bool,
+    chosen: Corrections,
 ) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
     """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map."""
     made = []
-    for reading in resources.written_reader().read(samples):
+    for reading in resources.written_reader().read(samples, dict(chosen)):
+        reading = msgspec.structs.replace(reading, latex=with_decimal_commas(reading.latex, "{,}"))
         try:
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
             continue
-    like_maths = bool(made) and looks_like_maths(made[0][0].latex)
+    like_maths = bool(made) and (bool(chosen) or looks_like_maths(made[0][0].latex))
     if figure and not like_maths:
         return (), False
     words = bool(readings) and readings[0].score >= SURE_TEXT and bool(_WORD.search(readings[0].text))

@@ -1,17 +1,15 @@
 <script lang="ts">
   /** Lines of working, each with whether it follows from the one before; marks are set beside them when wished. */
   import type { Session } from '../../lesson/session.svelte'
-  import { lineMarks, linesOfWorking } from '../../lesson/working'
-  import type { FormulaItem, LineChecked, LineVerdict } from '../../wire/generated'
+  import { lineMarks, type Working } from '../../lesson/working'
+  import type { LineChecked, LineVerdict } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
   import { t, told, type Plain } from '../../words/words.svelte'
   import FormulaPicture from './FormulaPicture.svelte'
 
-  let { session, formulas, onclose }: { session: Session; formulas: FormulaItem[]; onclose: () => void } =
-    $props()
+  let { session, working, onclose }: { session: Session; working: Working[]; onclose: () => void } = $props()
   let checked = $state.raw<LineChecked[] | null>(null)
   let problem = $state('')
-  const lines = $derived(linesOfWorking(formulas))
 
   const NAMES: Record<LineVerdict, Plain> = {
     first: 'line-first',
@@ -25,7 +23,7 @@
     const asking = new AbortController()
     checked = null
     problem = ''
-    const typed = lines.map(({ formula }) => formula)
+    const typed = working.map(({ formula }) => formula)
     session.formulas.check(typed, asking.signal).then(
       (found) => (checked = found),
       (error: Error) => {
@@ -36,7 +34,7 @@
   })
 
   function mark() {
-    const items = lineMarks(session.rights.me, lines, checked!)
+    const items = lineMarks(session.rights.me, working, checked!)
     if (items.length) session.do({ step: 'add_items', page: session.pages.id, items })
     onclose()
   }
@@ -49,12 +47,11 @@
     <p role="status">{t('checking-the-lines')}</p>
   {:else}
     <ol>
-      {#each checked as { verdict, sentence }, at (at)}
-        {@const line = lines[at]!}
+      {#each checked as { verdict, sentence, look }, at (at)}
         <li data-verdict={verdict}>
           <b aria-hidden="true">{SIGNS[verdict]}</b>
           <div>
-            {#if line.look}<FormulaPicture look={line.look} px={20} />{:else}<code>{line.formula}</code>{/if}
+            <FormulaPicture {look} px={20} />
             <span>{t(NAMES[verdict])}{sentence ? ` ${told(sentence)}` : ''}</span>
           </div>
         </li>

@@ -18,7 +18,8 @@
   import GraphPanel from './GraphPanel.svelte'
   import WorkPanel from './WorkPanel.svelte'
   import CheckPanel from './CheckPanel.svelte'
-  import { linesOfWorking } from '../../lesson/working'
+  import MathsPanel from './MathsPanel.svelte'
+  import { hasLines, workingOf, writtenWorking } from '../../lesson/working'
   import InkWells from './InkWells.svelte'
   import { newId } from '../../wire/codec'
   import { SURE_TEXT } from '../../wire/generated'
@@ -41,6 +42,15 @@
   const picture = $derived(items.length === 1 && items[0]!.kind === 'picture' ? items[0]! : null)
   const formula = $derived(items.length === 1 && items[0]!.kind === 'formula' ? items[0]! : null)
   const formulas = $derived(items.filter((item) => item.kind === 'formula'))
+  /** The lines of working that are chosen, set or still ink; none when something else is among it. */
+  const working = $derived.by(() => {
+    const { readings } = session.selection
+    const [read] = readings?.maths_first ? readings.formulas : []
+    if (formulas.length + (read ? ink.length : 0) < items.length) return []
+    const entries = session.pages.now?.entries
+    const written = read && ink.length ? writtenWorking(read, (id) => [entries?.get(id) ?? []].flat()) : null
+    return [...formulas.map(workingOf), ...(written ? [written] : [])].toSorted((a, b) => a.top - b.top)
+  })
   const graph = $derived(items.length === 1 && items[0]!.kind === 'graph' ? items[0]! : null)
   /** A graph and a table together: its numbers become points. */
   const plotted = $derived.by(() => {
@@ -61,7 +71,7 @@
   const maySet = $derived(session.rights.may('add_formula'))
   const asked = $derived(ink.length > 0 && mayConvert)
   type Conversion =
-    'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths' | 'otherMaths'
+    'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths' | 'otherMaths' | 'checks'
   /** What the ink may become: what it is likeliest to be stands first. */
   const conversions = $derived.by<Conversion[]>(() => {
     const { readings, reading } = session.selection
@@ -74,7 +84,10 @@
       ...(sketch.length > 1 ? (['asSketch'] as const) : []),
       ...(figures.length || sketch.length < 2 ? (['asFigure'] as const) : []),
     ]
-    const maths: Conversion[] = readings.formulas.length && maySet ? ['asMaths', 'otherMaths'] : []
+    const maths: Conversion[] = [
+      ...(readings.formulas.length && maySet ? (['asMaths', 'otherMaths'] as const) : []),
+      ...(hasLines(working) ? (['checks'] as const) : []),
+    ]
     if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]
     return figureFirst ? [...figure, ...asMap, ...text, ...maths] : [...asMap, ...text, ...maths, ...figure]
   })
@@ -91,10 +104,6 @@
   function besideFormula(): [number, number] {
     const { x, y, width, height, size } = formula!
     return [x + Math.max((width * size) / 2, 260), y + height * size + 230]
-  }
-
-  function typeMaths(formula: string) {
-    session.formulas.typing = { item: null, at: [0, 0], ink: { ids: session.selection.ink(), formula } }
   }
 
   function whatIsSelected(): string {
@@ -146,24 +155,9 @@
   </button>
 {/snippet}
 {#snippet otherMaths()}
-  {@const [best, ...others] = session.selection.readings!.formulas}
   <Popover label={t('other-formulas')} now={t('other-formulas-short')}>
     {#snippet face()}{t('other-formulas-short')}{/snippet}
-    {#snippet children(close)}
-      <div class="formulas">
-        {#each others as other (other.formula)}
-          <button
-            aria-label={other.formula}
-            data-testid="maths-rival"
-            onclick={() => {
-              session.chosen.setMaths(other.formula)
-              close()
-            }}><FormulaPicture look={other} px={22} /></button
-          >
-        {/each}
-        <Button onclick={() => typeMaths(best!.formula)}>{t('type-the-formula')}</Button>
-      </div>
-    {/snippet}
+    {#snippet children(close)}<MathsPanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
 {#snippet asMap()}
@@ -305,7 +299,7 @@
 {#snippet checks()}
   <Popover label={t('check-the-working')}>
     {#snippet face()}{t('check-the-working')}{/snippet}
-    {#snippet children(close)}<CheckPanel {session} {formulas} onclose={close} />{/snippet}
+    {#snippet children(close)}<CheckPanel {session} {working} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
 {#snippet reformula()}<Button
@@ -360,7 +354,7 @@
         },
       ...conversions.map((kind) => ({
         key: kind,
-        part: { asText, words, rivals, asMap, asSketch, asFigure, asMaths, otherMaths }[kind],
+        part: { asText, words, rivals, asMap, asSketch, asFigure, asMaths, otherMaths, checks }[kind],
       })),
       converted.length > 0 && mayConvert && { key: 'as-written', part: asWritten },
       session.board.version >= 0 && session.chosen.withWords() && { key: 'edit', part: edit },
@@ -368,8 +362,7 @@
       card && { key: 'opens', part: opens },
       card && changeable && { key: 'recard', part: recard },
       formula && session.rights.may('add_formula') && { key: 'works', part: works },
-      formulas.length === items.length &&
-        linesOfWorking(formulas).length > 1 && { key: 'checks', part: checks },
+      !asked && hasLines(working) && { key: 'checks', part: checks },
       formula && session.rights.may('add_formula') && { key: 'graphs', part: graphs },
       figuresOnly && changeable && { key: 'measures', part: measures },
       plotted && changeable && { key: 'plots', part: plots },
@@ -443,19 +436,6 @@
   }
   .first:hover {
     background: var(--leaf-dark);
-  }
-  .formulas {
-    display: grid;
-    gap: 6px;
-    max-height: 50dvh;
-    overflow: auto;
-  }
-  .formulas > button {
-    padding: 8px 10px;
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    background: var(--glass);
-    color: var(--ink);
   }
   .rivals {
     display: flex;
