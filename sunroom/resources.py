@@ -10,7 +10,7 @@ from collections.abc import Callable, Sequence
 from functools import cache
 from importlib.util import find_spec
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 import msgspec
 import numpy as np
@@ -25,6 +25,9 @@ from sunroom.core.reading.reader import Recognise
 from sunroom.core.reading.symbols import LookSymbols, Symbols
 from sunroom.core.shapes.find import Finder
 from sunroom.core.text import FontFace, Typesetter
+
+if TYPE_CHECKING:
+    from sunroom.core.maths.setting import Setting
 
 ROOT = Path(__file__).resolve().parent.parent
 BUILT_FRONTEND = ROOT / "frontend" / "dist"
@@ -59,8 +62,15 @@ FALLBACKS = {
 def typesetter() -> Typesetter:
     """The typesetter with the shipped faces; built once in each process."""
     return Typesetter(
-        [FontFace(name, (FONT_DIR / file).read_bytes()) for name, file in {**FACES, **FALLBACKS}.items()]
+        [FontFace(name, (FONT_DIR / file).read_bytes()) for name, file in {**FACES, **FALLBACKS}.items()],
+        _set_in_line,
     )
+
+
+def _set_in_line(formula: str) -> Setting | None:
+    from sunroom.core.maths.setting import set_in_line
+
+    return set_in_line(formula)
 
 
 @cache

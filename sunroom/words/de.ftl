@@ -2486,3 +2486,6 @@ enough-rehearsals-are-on = Auf diesem Server laufen genug Proben; eine neue begi
 signs-of-line = Zeichen in Zeile { $line }
 sign-of-formula = Zeichen { $number }
 signs-hint = Ist ein Zeichen ein anderes? Wählen Sie es, der Rest wird neu gelesen.
+formula-in-the-text = Formel
+formula-in-the-text-hint = Markieren Sie, was als Formel getippt ist, etwa a^2/2: es wird so gesetzt (Strg M)
+a-text-has-too-many-formulas = Ein Text hat höchstens { $formulas } Formeln.

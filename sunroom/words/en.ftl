@@ -2486,3 +2486,6 @@ enough-rehearsals-are-on = Enough rehearsals are running on this server; one sta
 signs-of-line = Signs of line { $line }
 sign-of-formula = Sign { $number }
 signs-hint = Is a sign another one? Choose it, and the rest is read again.
+formula-in-the-text = Formula
+formula-in-the-text-hint = Select what is typed as a formula, such as a^2/2, and it is set as one (Ctrl M)
+a-text-has-too-many-formulas = A text has at most { $formulas } formulas in it.

@@ -2486,3 +2486,6 @@ enough-rehearsals-are-on = Ya hay bastantes ensayos en este servidor; otro empie
 signs-of-line = Signos de la línea { $line }
 sign-of-formula = Signo { $number }
 signs-hint = ¿Un signo es otro? Elíjalo y el resto se lee de nuevo.
+formula-in-the-text = Fórmula
+formula-in-the-text-hint = Seleccione lo que está escrito como fórmula, por ejemplo a^2/2, y se compone como tal (Ctrl M)
+a-text-has-too-many-formulas = Un texto tiene como máximo { $formulas } fórmulas.

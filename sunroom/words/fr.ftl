@@ -2486,3 +2486,6 @@ enough-rehearsals-are-on = Assez de répétitions sont en cours sur ce serveur ;
 signs-of-line = Signes de la ligne { $line }
 sign-of-formula = Signe { $number }
 signs-hint = Un signe en est un autre ? Choisissez-le, le reste est relu.
+formula-in-the-text = Formule
+formula-in-the-text-hint = Sélectionnez ce qui est tapé comme formule, par exemple a^2/2 : elle est composée (Ctrl M)
+a-text-has-too-many-formulas = Un texte a au plus { $formulas } formules.

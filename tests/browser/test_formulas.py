@@ -9,7 +9,7 @@ import numpy as np
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.support.select import Select
 
-from sunroom.core.board import FormulaItem, GraphItem, InkItem, ShapeItem
+from sunroom.core.board import FormulaItem, GraphItem, InkItem, ShapeItem, TextItem
 from tests.browser.test_tools import Tools
 
 HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
@@ -89,6 +89,28 @@ class Formulas(Tools):
             top += (high[1] - low[1]) * 0.08 + 40
         self.tutor.tool("Select")
         self.tutor.key(Keys.CONTROL, "a")
+
+    def test_a_formula_stands_in_a_sentence(self) -> None:
+        self.tutor.tool("Text")
+        self.tutor.draw([(200, 200)], "mouse")
+        area = self.tutor.find("[role=textbox]")
+        area.send_keys("The energy is ")
+        self.tutor.press("[aria-label=Sill] button[aria-label=Formula]")
+        area.send_keys("(m v^2)/2")
+        self.tutor.press("[aria-label=Sill] button[aria-label=Formula]")
+        area.send_keys(" in joules", Keys.ESCAPE)
+        text = self.tutor.wait(
+            lambda: next((item for item in self.items() if isinstance(item, TextItem)), None), "the text"
+        )
+        self.assertEqual(text.text, "The energy is (m v^2)/2 in joules")
+        (span,) = text.spans
+        self.assertEqual((span.start, span.end, span.maths), (14, 23, True))
+        (line,) = text.lines
+        self.assertEqual([bool(run.outline) for run in line.runs], [False, True, False])
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.press("[aria-label=Sill] button", "Edit")
+        self.tutor.find("[role=textbox] .maths")
 
     def test_ink_is_checked_as_it_stands(self) -> None:
         self.write_formulas(r"x^{2}-5x+6=0", "3x+2>11")

@@ -6,14 +6,21 @@ import io
 from typing import get_args
 from unittest import TestCase
 
+import immutables
+import msgspec
 from fontTools.ttLib import TTFont
 from hypothesis import given
 from hypothesis import strategies as st
 
+from sunroom.core.board import PageHead, TextItem
+from sunroom.core.board.items import laid_out
+from sunroom.core.board.pages import Page
+from sunroom.core.board.requests.cost import formula_work, making
 from sunroom.core.errors import MalformedError
+from sunroom.core.formats.svg import page_svg
 from sunroom.core.text import Family, Span
 from sunroom.core.text.fonts import OTHER_FACE
-from sunroom.core.text.styles import check_spans
+from sunroom.core.text.styles import MAX_FORMULAS, MAX_IN_LINE, check_spans
 from sunroom.resources import typesetter
 from tests.strategies import EvenFace, even_typesetter
 
@@ -135,3 +142,53 @@ class Styles(TestCase):
                         "a", 20, family=family, spans=(Span(0, 1, bold=bold, italic=italic),)
                     )
                     self.assertTrue(line.runs[0].face.startswith(family), line.runs[0].face)
+
+
+class FormulasInText(TestCase):
+    """Parts of a text that are formulas stand whole among its words."""
+
+    text = "The area is a^2/2, whatever a is."
+    spans = (Span(12, 17, maths=True),)
+
+    def test_a_formula_is_one_run_with_an_outline_and_what_was_typed(self) -> None:
+        (line,) = typesetter().layout(self.text, 24, spans=self.spans)
+        self.assertEqual([run.text for run in line.runs], ["The area is ", "a^2/2", ", whatever a is."])
+        before, formula, after = line.runs
+        self.assertTrue(formula.outline)
+        self.assertFalse(before.outline or after.outline)
+        self.assertAlmostEqual(formula.x, before.x + before.width)
+        self.assertAlmostEqual(after.x, formula.x + formula.width)
+        self.assertGreater(formula.above, 0.7 * 24)
+
+    def test_it_is_never_broken_and_never_higher_than_its_line_allows(self) -> None:
+        for formula in ("a^2/2", "a b c d e f g h", "((a/b)/(c/d))/((e/f)/(g/h))"):
+            for wrap in (30, 60, 200):
+                spans = (Span(4, 4 + len(formula), maths=True),)
+                lines = typesetter().layout(f"see {formula} there", 20, wrap, spans=spans)
+                runs = [run for line in lines for run in line.runs if run.outline]
+                self.assertEqual([run.text for run in runs], [formula])
+                self.assertLessEqual(runs[0].above, 1.5 * 20 + 0.01)
+
+    def test_what_is_no_formula_stands_as_it_was_typed(self) -> None:
+        (line,) = typesetter().layout("so a^ is", 20, spans=(Span(3, 5, maths=True),))
+        self.assertFalse(any(run.outline for run in line.runs))
+        self.assertEqual(written([line]), ["so a^ is"])
+
+    def test_too_many_and_too_long_ones_are_refused(self) -> None:
+        with self.assertRaises(MalformedError):
+            check_spans(tuple(Span(n, n + 1, maths=True) for n in range(MAX_FORMULAS + 1)), 1_000)
+        with self.assertRaises(MalformedError):
+            check_spans((Span(0, MAX_IN_LINE + 1, maths=True),), 1_000)
+
+    def test_it_is_work_as_a_formula_is(self) -> None:
+        plain = TextItem(id="text-0001", text=self.text, size=20, colour="#000000")
+        with_formula = msgspec.structs.replace(plain, spans=self.spans)
+        self.assertAlmostEqual(making(with_formula), making(plain) + formula_work("a^2/2"))
+
+    def test_the_saved_page_draws_its_outline(self) -> None:
+        item = TextItem(id="text-0001", text=self.text, size=24, colour="#123456", spans=self.spans)
+        page = Page(PageHead("page-0001"), immutables.Map({item.id: laid_out(item, typesetter())}))
+        drawn = page_svg(page, typesetter(), "Areas", {})
+        self.assertIn("whatever", drawn)
+        self.assertNotIn("a^2/2", drawn)
+        self.assertRegex(drawn, r"<path[^>]*#123456")

@@ -39,11 +39,17 @@ export function plainText(context: CanvasRenderingContext2D): void {
 export function drawLines(context: CanvasRenderingContext2D, lines: Line[], colour: string): void {
   plainText(context)
   for (const [runs, baseline] of lines) {
-    for (const [face, text, x, width, size, rise, underline, strike, link] of runs) {
+    for (const [face, text, x, width, size, rise, underline, strike, link, outline, above] of runs) {
       context.font = `${size}px ${face === 'other' ? 'sans-serif' : `"${face}"`}`
       context.fillStyle = context.strokeStyle = link ? LINK_COLOUR : colour
       const y = baseline - rise
-      context.fillText(text, x, y)
+      if (outline) {
+        context.save()
+        context.translate(x, y - above)
+        context.scale(size / FORMULA_UNITS, size / FORMULA_UNITS)
+        context.fill(outlineOf(outline))
+        context.restore()
+      } else context.fillText(text, x, y)
       context.lineWidth = RULE * size
       if (underline) drawRule(context, x, y + UNDERLINE * size, width)
       if (strike) drawRule(context, x, y - STRIKE * size, width)

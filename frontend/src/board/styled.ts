@@ -2,7 +2,7 @@
 import type { Span } from '../wire/generated'
 
 export type Style = Omit<Span, 'start' | 'end'>
-export type Flag = 'bold' | 'italic' | 'underline' | 'strike'
+export type Flag = 'bold' | 'italic' | 'underline' | 'strike' | 'maths'
 
 const PLAIN: Style = {}
 
@@ -28,7 +28,7 @@ export class StyledText {
     while (head < least && this.text[head] === text[head]) head++
     let tail = 0
     while (tail < least - head && this.text.at(-1 - tail) === text.at(-1 - tail)) tail++
-    const given = style ?? this.#styles[head - 1] ?? PLAIN
+    const given = cleaned(style ?? this.#styles[head - 1] ?? PLAIN)
     const inner = Array.from({ length: text.length - head - tail }, () => given)
     return new StyledText(text, [
       ...this.#styles.slice(0, head),

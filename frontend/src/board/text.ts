@@ -26,7 +26,7 @@ export function plainLines(text: string, size: number): Line[] {
   return text
     .split('\n')
     .map((line, i) => [
-      [['sans', line, 0, 0, size, 0, false, false, '']],
+      [['sans', line, 0, 0, size, 0, false, false, '', '', 0]],
       size * (1 + LINE_HEIGHT * i),
       line.length * size * ABOUT_WIDE,
     ])

@@ -1421,7 +1421,7 @@ export interface RubItems {
   path: ([number, number, number])[]
 }
 
-export type Run = [face: string, text: string, x: number, width: number, size: number, rise: number, underline: boolean, strike: boolean, link: string]
+export type Run = [face: string, text: string, x: number, width: number, size: number, rise: number, underline: boolean, strike: boolean, link: string, outline: string, above: number]
 
 export interface Said {
   at_ms: number
@@ -1693,6 +1693,7 @@ export interface Span {
   strike?: boolean
   script?: '' | 'sub' | 'sup'
   link?: string
+  maths?: boolean
 }
 
 export interface Standing {

@@ -77,6 +77,7 @@ export interface Words {
   'a-stroke-has-1-to': { samples: string | number }
   'a-stroke-of-a-character': null
   'a-table-has-1-to': { tableside: string | number }
+  'a-text-has-too-many-formulas': { formulas: string | number }
   'a-to-d': null
   'a-trace-has-a-number': null
   'a-trace-has-a-point': { point: string | number }
@@ -758,6 +759,8 @@ export interface Words {
   'formula-copy-mathml': null
   'formula-hint': null
   'formula-how': null
+  'formula-in-the-text': null
+  'formula-in-the-text-hint': null
   'formula-new': null
   'formula-preview': null
   'formula-put': null

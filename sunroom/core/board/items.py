@@ -443,7 +443,8 @@ def item_weight(item: Item) -> int:
             return 400 + len(item.samples)
         case TextItem() | ShapeItem():
             inner = sum(item_weight(stroke) for stroke in item.ink)
-            return 500 + 8 * len(item.text) + 400 * len(item.lines) + inner
+            outlines = sum(len(run.outline) for line in item.lines for run in line.runs)
+            return 500 + 8 * len(item.text) + 400 * len(item.lines) + inner + outlines
         case FormulaItem():
             inner = sum(item_weight(stroke) for stroke in item.ink)
             return 500 + len(item.formula) + len(item.outline) + inner

@@ -335,7 +335,13 @@ def _draw_lines(lines: Sequence[Line], place: Affine, colour: str, drawing: Draw
     for line in lines:
         for run in line.runs:
             at = place.after(Affine(e=run.x, f=line.baseline - run.rise))
-            drawing.text(run.face, run.text, at, run.size, LINK_COLOUR if run.link else colour)
+            if run.outline:
+                scale = run.size / UNITS
+                glyphs = at.after(Affine(scale, 0.0, 0.0, scale, 0.0, -run.above))
+                curves = [glyphs.points(curve) for curve in outline_curves(run.outline)]
+                drawing.fill(curves, True, LINK_COLOUR if run.link else colour, 1.0)
+            else:
+                drawing.text(run.face, run.text, at, run.size, LINK_COLOUR if run.link else colour)
             if run.link:
                 drawing.link(run.link, at.points(_run_corners(run)))
             for wanted, height in ((run.underline, UNDERLINE), (run.strike, -STRIKE)):

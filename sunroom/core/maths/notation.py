@@ -221,10 +221,11 @@ def _ends_in_command(text: str) -> bool:
 # MathML
 
 
-def mathml_of(node: Node, colour: str = "") -> str:
+def mathml_of(node: Node, colour: str = "", in_line: bool = False) -> str:
     """MathML 3 (presentation), as other programs take it."""
     styled = f' mathcolor="{colour}"' if colour else ""
-    return f'<math xmlns="http://www.w3.org/1998/Math/MathML" display="block"{styled}>{_ml(node)}</math>'
+    display = "inline" if in_line else "block"
+    return f'<math xmlns="http://www.w3.org/1998/Math/MathML" display="{display}"{styled}>{_ml(node)}</math>'
 
 
 def _ml(node: Node) -> str:

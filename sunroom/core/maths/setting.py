@@ -8,6 +8,7 @@ from __future__ import annotations
 import re
 from collections import OrderedDict
 from collections.abc import Iterator, Sequence
+from functools import lru_cache
 from typing import Any
 from xml.etree import ElementTree
 
@@ -86,6 +87,15 @@ def set_formula(formula: str) -> Setting:
     return made
 
 
+@lru_cache(maxsize=KEPT)
+def set_in_line(formula: str) -> Setting | None:
+    """A typed formula as it stands among words, with lower fractions; None where it cannot be set."""
+    try:
+        return set_row(read_formula(formula), in_line=True)
+    except MalformedError:
+        return None
+
+
 def keep_setting(formula: str, made: Setting) -> None:
     """Know how a formula is set that another process has set: whoever previews it is about to ask for it."""
     _kept[formula] = made
@@ -93,11 +103,12 @@ def keep_setting(formula: str, made: Setting) -> None:
         _kept.popitem(last=False)
 
 
-def set_row(row: Row) -> Setting:
-    """Set a formula; raises MalformedError where the layout cannot."""
+def set_row(row: Row, in_line: bool = False) -> Setting:
+    """Set a formula, by itself or ``in_line`` among words; raises MalformedError where the layout cannot."""
     try:
         # Symbols of elements stand upright.
-        made = Math(mathml_of(upright(row) if chemistry_of(row) else row), size=SET_SIZE)
+        mathml = mathml_of(upright(row) if chemistry_of(row) else row, in_line=in_line)
+        made = Math(mathml, size=SET_SIZE)
         drawn, reach = made.svgxml(), made.node.bbox
     except Exception as error:  # the layout is another's: what it cannot set is told, and nothing is lost
         raise MalformedError("formula", said("a-formula-cannot-be-set")) from error

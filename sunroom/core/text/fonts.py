@@ -8,7 +8,7 @@ from functools import cached_property
 
 from fontTools.ttLib import TTFont
 
-from sunroom.core.text.layout import Line, Manner, break_lines
+from sunroom.core.text.layout import Line, Manner, SetFormula, break_lines
 from sunroom.core.text.styles import Align, Family, Listing, Span
 
 #: Distance of two baselines, as a part of the size.
@@ -70,11 +70,13 @@ MAX_CHOSEN = 50_000
 class Typesetter:
     """Breaks text into lines with a chain of faces: the first that has a character draws it.
 
-    Kerning and ligatures are off here and in every drawing, so a width is the sum of its characters'.
+    Kerning and ligatures are off here and in every drawing, so a width is the sum of its characters'. ``set_formula`` sets
+    the formulas that stand among words.
     """
 
-    def __init__(self, faces: Sequence[FontFace]) -> None:
+    def __init__(self, faces: Sequence[FontFace], set_formula: SetFormula | None = None) -> None:
         self.faces = {face.name: face for face in faces}
+        self._set_formula = set_formula
         self._chosen: dict[tuple[str, str], tuple[str, float]] = {}
 
     def choose(self, character: str, wanted: str = "") -> tuple[str, float]:
@@ -113,7 +115,9 @@ class Typesetter:
             At least one, also for empty text; x and baseline relative to the text's top left corner.
         """
         manner = Manner(size, wrap_width, family, align, listing)
-        return break_lines(text, spans, manner, self.choose, LINE_HEIGHT * size, BASELINE * size)
+        return break_lines(
+            text, spans, manner, self.choose, LINE_HEIGHT * size, BASELINE * size, self._set_formula
+        )
 
     def fitted(
         self, text: str, width: float, height: float, largest: float, least: float, align: Align = "centre"

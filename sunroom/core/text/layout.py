@@ -5,7 +5,8 @@ The browser, the PDF and pictures draw these runs as given, so that all of them 
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterator, Sequence
+from typing import NamedTuple, Protocol
 
 import msgspec
 
@@ -24,6 +25,25 @@ from sunroom.core.text.styles import (
 #: face and width at size 1 of a character, wanted in a face
 Choose = Callable[[str, str], tuple[str, float]]
 
+
+class SetInLine(Protocol):
+    """A formula set at size 1 among words: its outline, and its box (core.maths.setting)."""
+
+    @property
+    def outline(self) -> str: ...
+    @property
+    def width(self) -> float: ...
+    @property
+    def height(self) -> float: ...
+    @property
+    def baseline(self) -> float: ...
+
+
+#: Sets a typed formula; None where it is none, and then its characters stand as they were typed.
+SetFormula = Callable[[str], SetInLine | None]
+#: A formula is at most so high, as a part of the size, lest it reach into other lines: a higher one is set smaller.
+MOST_HIGH = 1.5
+
 #: Indent of a list's lines, as a part of the size.
 LIST_INDENT = 1.5
 BULLET = "•"
@@ -32,7 +52,8 @@ BULLET = "•"
 class Run(msgspec.Struct, frozen=True, array_like=True, gc=False):
     """Characters of one face in a row; ``x`` from the text's left edge, in board units.
 
-    ``size`` is the run's own, ``rise`` how far it stands above the baseline.
+    ``size`` is the run's own, ``rise`` how far it stands above the baseline. A formula has an ``outline``, whose upper edge
+    is ``above`` the baseline; its text is what was typed.
     """
 
     face: str
@@ -44,6 +65,8 @@ class Run(msgspec.Struct, frozen=True, array_like=True, gc=False):
     underline: bool = False
     strike: bool = False
     link: str = ""
+    outline: str = ""
+    above: float = 0.0
 
 
 class Line(msgspec.Struct, frozen=True, array_like=True, gc=False):
@@ -64,21 +87,38 @@ class Manner(msgspec.Struct, frozen=True):
     listing: Listing = "none"
 
 
-#: A character with its style, the face that draws it, and its width.
-Cell = tuple[str, Span, str, float]
+class Cell(NamedTuple):
+    """A character with its style, the face that draws it, and its width; or a formula with its size."""
+
+    text: str
+    style: Span
+    face: str
+    width: float
+    formula: SetInLine | None = None
+    size: float = 0.0
 
 
 def break_lines(
-    text: str, spans: tuple[Span, ...], manner: Manner, choose: Choose, line_height: float, ascent: float
+    text: str,
+    spans: tuple[Span, ...],
+    manner: Manner,
+    choose: Choose,
+    line_height: float,
+    ascent: float,
+    set_formula: SetFormula | None = None,
 ) -> tuple[Line, ...]:
     """Break ``text`` at its line ends and, where ``wrap_width`` asks for it, at spaces.
 
     A word wider than ``wrap_width`` is broken between characters.
     """
-    cells = [
-        _cell(character, style, manner, choose)
-        for character, style in zip(text, style_at(spans, len(text)), strict=True)
-    ]
+    cells: list[Cell] = []
+    for part, style in _parts(text, spans, set_formula is not None):
+        formula = set_formula(part) if set_formula and style.maths else None
+        if formula:
+            size = manner.size * min(1.0, MOST_HIGH / formula.height)
+            cells.append(Cell(part, style, manner.family, formula.width * size, formula, size))
+        else:
+            cells += [_cell(character, style, manner, choose) for character in part]
     indent = 0.0 if manner.listing == "none" else LIST_INDENT * manner.size
     limit = manner.wrap_width
     if limit is not None and indent:
@@ -102,15 +142,27 @@ def break_lines(
     return tuple(lines)
 
 
+def _parts(text: str, spans: tuple[Span, ...], formulas: bool) -> Iterator[tuple[str, Span]]:
+    """Each character with its style; the formulas of a text whole."""
+    at = 0
+    styles = style_at(spans, len(text))
+    while at < len(text):
+        style, end = styles[at], at + 1
+        if formulas and style.maths:
+            end = min(style.end, len(text))
+        yield text[at:end], style
+        at = end
+
+
 def _cell(character: str, style: Span, manner: Manner, choose: Choose) -> Cell:
     face, advance = choose(character, face_of(manner.family, style))
-    return character, style, face, advance * manner.size * (SCRIPT_SCALE if style.script else 1.0)
+    return Cell(character, style, face, advance * manner.size * (SCRIPT_SCALE if style.script else 1.0))
 
 
 def _paragraphs(cells: Sequence[Cell]) -> list[list[Cell]]:
     paragraphs: list[list[Cell]] = [[]]
     for cell in cells:
-        if cell[0] == "\n":
+        if cell.text == "\n":
             paragraphs.append([])
         else:
             paragraphs[-1].append(cell)
@@ -120,9 +172,9 @@ def _paragraphs(cells: Sequence[Cell]) -> list[list[Cell]]:
 def _width(cells: Sequence[Cell]) -> float:
     """Width without trailing spaces."""
     end = len(cells)
-    while end and cells[end - 1][0] == " ":
+    while end and cells[end - 1].text == " ":
         end -= 1
-    return sum(cell[3] for cell in cells[:end])
+    return sum(cell.width for cell in cells[:end])
 
 
 def _wrap(paragraph: list[Cell], limit: float | None) -> list[list[Cell]]:
@@ -131,10 +183,10 @@ def _wrap(paragraph: list[Cell], limit: float | None) -> list[list[Cell]]:
     lines: list[list[Cell]] = []
     start, last_space, width = 0, -1, 0.0
     for index, cell in enumerate(paragraph):
-        if cell[0] == " ":
+        if cell.text == " ":
             last_space = index
-        width += cell[3]
-        if width <= limit + 1e-6 * limit or cell[0] == " " or index == start:
+        width += cell.width
+        if width <= limit + 1e-6 * limit or cell.text == " " or index == start:
             continue
         if last_space > start:
             lines.append(paragraph[start:last_space])
@@ -142,7 +194,7 @@ def _wrap(paragraph: list[Cell], limit: float | None) -> list[list[Cell]]:
         else:
             lines.append(paragraph[start:index])
             start = index
-        width = sum(c[3] for c in paragraph[start : index + 1])
+        width = sum(c.width for c in paragraph[start : index + 1])
     return [*lines, paragraph[start:]]
 
 
@@ -150,13 +202,38 @@ def _runs(cells: Sequence[Cell], x: float, size: float) -> list[Run]:
     runs: list[Run] = []
     at = 0
     while at < len(cells):
-        _, style, face, _ = cells[at]
+        _, style, face, wide, formula, own_size = cells[at]
+        if formula:
+            above = formula.baseline * own_size
+            runs.append(
+                Run(
+                    face,
+                    cells[at].text,
+                    x,
+                    wide,
+                    own_size,
+                    0.0,
+                    style.underline,
+                    style.strike,
+                    style.link,
+                    formula.outline,
+                    above,
+                )
+            )
+            x += wide
+            at += 1
+            continue
         end = at
-        while end < len(cells) and cells[end][2] == face and _alike(cells[end][1], style):
+        while (
+            end < len(cells)
+            and cells[end].face == face
+            and not cells[end].formula
+            and _alike(cells[end].style, style)
+        ):
             end += 1
-        width = sum(cell[3] for cell in cells[at:end])
+        width = sum(cell.width for cell in cells[at:end])
         rise = {"": 0.0, "sub": SUB_RISE * size, "sup": SUP_RISE * size}[style.script]
-        text = "".join(cell[0] for cell in cells[at:end])
+        text = "".join(cell.text for cell in cells[at:end])
         own_size = size * (SCRIPT_SCALE if style.script else 1.0)
         underline = style.underline or bool(style.link)
         runs.append(Run(face, text, x, width, own_size, rise, underline, style.strike, style.link))

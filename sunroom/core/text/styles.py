@@ -17,6 +17,8 @@ Script = Literal["", "sub", "sup"]
 
 MAX_SPANS = 400
 MAX_LINK = 500
+#: Formulas in a text, and the characters of one.
+MAX_FORMULAS, MAX_IN_LINE = 60, 300
 #: Addresses that a press may open.
 _LINK = re.compile(r"(?:https?://|mailto:)[^\s<>\"'\\\x00-\x1f]+", re.IGNORECASE)
 
@@ -25,7 +27,7 @@ SCRIPT_SCALE, SUB_RISE, SUP_RISE = 0.62, -0.16, 0.36
 
 
 class Span(msgspec.Struct, frozen=True, omit_defaults=True):
-    """Characters ``start`` up to ``end`` of a text in their own style."""
+    """Characters ``start`` up to ``end`` of a text in their own style; ``maths``: a typed formula, which is set as one."""
 
     start: int
     end: int
@@ -35,6 +37,7 @@ class Span(msgspec.Struct, frozen=True, omit_defaults=True):
     strike: bool = False
     script: Script = ""
     link: str = ""
+    maths: bool = False
 
 
 PLAIN = Span(0, 0)
@@ -55,11 +58,15 @@ def check_spans(spans: tuple[Span, ...], length: int) -> None:
     """
     if len(spans) > MAX_SPANS:
         raise MalformedError("spans", said("the-text-changes-its-style", spans=MAX_SPANS))
+    if sum(span.maths for span in spans) > MAX_FORMULAS:
+        raise MalformedError("spans", said("a-text-has-too-many-formulas", formulas=MAX_FORMULAS))
     at = 0
     for span in spans:
         if not at <= span.start < span.end <= length:
             raise MalformedError("spans", said("the-styles-of-the-text"))
         at = span.end
+        if span.maths and span.end - span.start > MAX_IN_LINE:
+            raise MalformedError("spans", said("a-formula-has-at-most", signs=MAX_IN_LINE))
         if span.link and not is_link(span.link):
             raise MalformedError("link", said("a-link-begins-with-http"))
 

@@ -17,6 +17,7 @@ from sunroom.core.board.requests import GoneError, Plain, page_of
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens import Actor
 from sunroom.core.sentences import Sentence, said
+from sunroom.core.text import Span
 from sunroom.live.work.pool import JobError, Pool
 
 #: The most that a request may be (core.board.requests.MOST_WORK), on a machine that is four times slower.
@@ -73,7 +74,7 @@ def _the_pool() -> Pool:
 
 
 def _warm() -> None:
-    resources.typesetter()
+    resources.typesetter().layout("x", 20, spans=(Span(0, 1, maths=True),))
 
 
 def _plan(packed: PackedBoard, request: bytes, actor: Actor, now_ms: int) -> bytes | Refused:

@@ -114,7 +114,7 @@
   function onkeydown(event: KeyboardEvent) {
     event.stopPropagation()
     const control = event.ctrlKey || event.metaKey
-    const flags = { b: 'bold', i: 'italic', u: 'underline' } as const
+    const flags = { b: 'bold', i: 'italic', u: 'underline', m: 'maths' } as const
     const flag = flags[event.key.toLowerCase() as keyof typeof flags]
     if (event.key === 'Escape') close(true)
     else if (event.key === 'Enter' && control) close(true)
@@ -209,6 +209,14 @@
   }
   .area :global(.strike) {
     text-decoration: line-through;
+  }
+  /* A formula as it is typed; it is set with the text. */
+  .area :global(.maths) {
+    padding: 0 0.15em;
+    border-radius: 4px;
+    background: color-mix(in srgb, var(--sun) 28%, transparent);
+    font-family: 'mono', monospace;
+    font-size: 0.85em;
   }
   .area :global(.sub),
   .area :global(.sup) {

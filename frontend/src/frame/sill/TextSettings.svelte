@@ -114,6 +114,13 @@
       onpointerdown={stay}
       onclick={() => editing.script('sup')}>x<sup>2</sup></button
     >
+    <button
+      aria-label={t('formula-in-the-text')}
+      title={t('formula-in-the-text-hint')}
+      aria-pressed={editing.has((s) => !!s.maths)}
+      onpointerdown={stay}
+      onclick={() => editing.toggle('maths')}>√x</button
+    >
     <Popover label={t('lines-and-links')} now={t('lines')}>
       {#snippet face()}{t('lines')}{/snippet}
       {#snippet children()}

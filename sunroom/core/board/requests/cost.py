@@ -21,6 +21,7 @@ from sunroom.core.board.items import (
 )
 from sunroom.core.data.cells import MAX_SIGNS
 from sunroom.core.maths.graph import GraphLine
+from sunroom.core.text import Span
 
 #: To set a character of a text, of a note (which is tried in many sizes) and of a cell; a cell.
 TEXT, NOTE, CELL_TEXT, CELL, CELL_FORMULA = 6, 8, 3, 25, 20
@@ -47,7 +48,7 @@ def making(item: Item) -> float:
         case InkItem():
             return CHECK + samples_of(item)
         case TextItem():
-            return CHECK + TEXT * len(item.text) + CHECK * len(item.ink)
+            return CHECK + text_work(item.text, item.spans) + CHECK * len(item.ink)
         case ShapeItem():
             measured = MEASURE if item.measured else 0
             return CHECK + TEXT * len(item.text) + CHECK * len(item.ink) + len(item.points) + measured
@@ -74,6 +75,11 @@ def cells_work(cells: tuple[str, ...]) -> float:
 
 def chart_work(cells: int) -> float:
     return CHART + CHART_CELL * cells
+
+
+def text_work(text: str, spans: Sequence[Span]) -> float:
+    """Words, and the formulas among them."""
+    return TEXT * len(text) + sum(formula_work(text[span.start : span.end]) for span in spans if span.maths)
 
 
 def formula_work(formula: str) -> float:

@@ -27,7 +27,7 @@ from sunroom.core.board.items import (
     laid_out,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NOTE, TEXT, cells_work, formula_work, graph_work
+from sunroom.core.board.requests.cost import NOTE, cells_work, formula_work, graph_work, text_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.data.cells import shifted
@@ -194,7 +194,9 @@ def work(page: Page | None, request: Words) -> float:
         case EditFormula():
             return formula_work(request.formula)
         case EditText():
-            return len(request.text) * (NOTE if isinstance(item, NoteItem) else TEXT)
+            if isinstance(item, NoteItem):
+                return len(request.text) * NOTE
+            return text_work(request.text, request.spans)
 
 
 def step(now: Now, request: Words) -> Step | None:
