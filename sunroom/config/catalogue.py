@@ -15,7 +15,7 @@ from sunroom.resources import ROOT
 from sunroom.words import LANGUAGES, catalogue
 
 #: Keys that the code makes of a prefix and a code of its own: of reasons, commands, kinds.
-DERIVED = ("reason-", "person-", "did-", "password-", "figure-", "drw-", "element-")
+DERIVED = ("reason-", "person-", "did-", "password-", "figure-", "drw-", "element-", "spoken-")
 #: Words that are no sentence: names of formats, units, the product.
 NO_WORDS = re.compile(r"^(Sun Room|https?://|[A-Z]{2,5}|cm|min|px|MB|%|QR)$")
 MARKUP = re.compile(r">([^<>{}]*[A-Za-z]{3}[^<>{}]*)<")

@@ -19,7 +19,7 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 setup()
 
 from sunroom.core.board import Item, Request, Step, items, pages  # noqa: E402  # noqa: E402
-from sunroom.core.board.items import Dash  # noqa: E402
+from sunroom.core.board.items import MAX_NUMBER, Dash  # noqa: E402
 from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E402
 from sunroom.core.data.charts import ChartForm  # noqa: E402
 from sunroom.core.drawn import PATH_UNITS  # noqa: E402
@@ -197,6 +197,7 @@ def _shared() -> list[str]:
         "AREA_OPACITY": drawing.AREA_OPACITY,
         "MAX_GRAPH_LINES": MAX_LINES,
         "MAX_FORMULA": MAX_FORMULA,
+        "MAX_NUMBER": MAX_NUMBER,
         "UNDERLINE": drawing.UNDERLINE,
         "STRIKE": drawing.STRIKE,
         "RULE": drawing.RULE,

@@ -95,6 +95,7 @@ urlpatterns = [
     path("api/templates/<slug:name>", templates.ready_page),
     path("templates/<slug:name>.png", templates.picture),
     path("api/formulas", formulas.set_formula),
+    path("api/formulas/spoken", formulas.speak_formulas),
     path("api/formulas/mathml", formulas.take_mathml),
     path("api/formulas/worked-out", formulas.work_out),
     path("api/graphs", formulas.draw_graph),

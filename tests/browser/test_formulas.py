@@ -90,6 +90,44 @@ class Formulas(Tools):
         self.tutor.tool("Select")
         self.tutor.key(Keys.CONTROL, "a")
 
+    def test_formulas_are_numbered_and_told_in_words(self) -> None:
+        for typed, x in (("a^2+b^2=c^2", 250), ("c=sqrt(a^2+b^2)", 650)):
+            self.tutor.key("x")
+            self.tutor.draw([(x, 200)], "mouse")
+            self.tutor.find("[data-testid=formula-field]").send_keys(typed)
+            self.tutor.press("dialog button", "Number it")
+            self.tutor.press("dialog button", "Put on the board")
+            self.tutor.wait(lambda: not self.tutor.all("dialog"), "the window to close")
+        self.tutor.wait_items(2)
+        first, second = sorted(self.formulas(), key=lambda item: item.x)
+        self.assertEqual([first.number, second.number], ["1", "2"])
+        heard = "Formula (1): a squared plus b squared equals c squared"
+        self.tutor.wait(
+            lambda: (
+                any(
+                    heard in (line.get_attribute("textContent") or "")
+                    for line in self.tutor.all(".unseen li")
+                )
+                or None
+            ),
+            "the formula in words",
+        )
+        import time
+
+        time.sleep(1)
+        self.tutor.driver.save_screenshot("/tmp/dbg.png")
+        self.tutor.part("[aria-label=Sill] button", "Change the formula")
+        number = self.tutor.find("[data-testid=formula-number]")
+        import time
+
+        time.sleep(1)
+        self.tutor.driver.save_screenshot("/tmp/dbg2.png")
+        number.send_keys(Keys.CONTROL, "a")
+        number.send_keys(Keys.DELETE)
+        self.tutor.press("dialog button", "Keep it")
+        self.tutor.wait(lambda: {f.number for f in self.formulas()} == {"1", ""} or None, "no number")
+        self.assertLess(min(f.width for f in self.formulas() if not f.number), second.width)
+
     def test_a_formula_stands_in_a_sentence(self) -> None:
         self.tutor.tool("Text")
         self.tutor.draw([(200, 200)], "mouse")

@@ -4,12 +4,16 @@ from __future__ import annotations
 
 import json
 import unittest
+from collections.abc import Mapping
 from pathlib import Path
 
+import msgspec
 import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from sunroom.core.board import FormulaItem
+from sunroom.core.board.items import check_item, formula_set
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.checking import check_working, lines_of
 from sunroom.core.maths.chemistry import balanced, chemistry_of, molar_mass, reaction_of, surplus, upright
@@ -31,11 +35,13 @@ from sunroom.core.maths.notation import (
     mathml_of,
 )
 from sunroom.core.maths.setting import UNITS, outline_curves, set_formula, set_row
+from sunroom.core.maths.spoken import FUNCTIONS_SAID, MARKS_SAID, SIGNS_SAID, spoken
 from sunroom.core.maths.tokens import MAX_DEPTH, MAX_FORMULA, with_decimal_commas
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
 from sunroom.core.maths.written import MAX_STROKES
 from sunroom.resources import written_reader
+from sunroom.words import LANGUAGES, catalogue, say
 
 HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
 NAMES = ["x", "y", "a", "B", r"\alpha", r"\Delta", r"\infty", r"\mathbb{R}"]
@@ -464,6 +470,64 @@ class Checking(unittest.TestCase):
 
 if __name__ == "__main__":
     unittest.main()
+
+
+SPOKEN = (
+    ("x^2-5x+6=0", "x squared minus 5 x plus 6 equals 0", "x hoch zwei minus 5 x plus 6 gleich 0"),
+    ("1/2", "1 over 2", "1 durch 2"),
+    ("(a+b)/2", "the fraction a plus b over 2 end of fraction", "Bruch a plus b durch 2 Ende des Bruchs"),
+    ("|x-3|<=2", "the absolute value of x minus 3 end of absolute value is at most 2", "Betrag von x minus 3 Ende des Betrags kleiner oder gleich 2"),
+    ("sum_(k=1)^n k", "the sum from k equals 1 to n of k", "Summe von k gleich 1 bis n über k"),
+    ("2x=4\nx=2", "Line 1: 2 x equals 4. Line 2: x equals 2.", "Zeile 1: 2 x gleich 4. Zeile 2: x gleich 2."),
+    ("f'(x)=a_n", "f prime open bracket x close bracket equals a sub n", "f Strich Klammer auf x Klammer zu gleich a Index n"),
+    (r"\vec{a}+\Delta", "vector a plus capital delta", "Vektor a plus groß delta"),
+)  # fmt: skip
+
+
+class Spoken(unittest.TestCase):
+    #: Keys that every language has.
+    known = frozenset.intersection(*(frozenset(catalogue(language)) for language in LANGUAGES))
+
+    def test_a_formula_in_words_of_two_languages(self) -> None:
+        for typed, english, german in SPOKEN:
+            row = read_formula(typed)
+            self.assertEqual(spoken(row, lambda key, values: say(key, values, "en")), english)
+            self.assertEqual(spoken(row, lambda key, values: say(key, values, "de")), german)
+
+    @settings(max_examples=60, deadline=None)
+    @given(notations)
+    def test_whatever_can_be_written_is_told_by_words_that_every_language_has(self, row: Row) -> None:
+        asked: list[str] = []
+
+        def heard(key: str, values: Mapping[str, str | int | float]) -> str:
+            asked.append(key)
+            return f"{key} {' '.join(map(str, values.values()))}"
+
+        told = spoken(row, heard)
+        self.assertNotIn("\\", told)
+        self.assertLessEqual(set(asked), self.known)
+
+    def test_every_sign_that_has_words_is_in_the_catalogues(self) -> None:
+        for prefix, words in (
+            ("sign", SIGNS_SAID.values()),
+            ("function", FUNCTIONS_SAID),
+            ("mark", MARKS_SAID.values()),
+        ):
+            self.assertLessEqual({f"spoken-{prefix}-{word}" for word in words}, self.known)
+
+
+class Numbered(unittest.TestCase):
+    def test_the_number_stands_to_the_right_and_changes_nothing_else(self) -> None:
+        plain, numbered = set_formula("a^2+b^2=c^2"), set_formula("a^2+b^2=c^2", "12")
+        self.assertGreater(numbered.width, plain.width + 2)
+        self.assertAlmostEqual(numbered.baseline, plain.baseline, 1)
+        self.assertTrue(numbered.outline.startswith(plain.outline[:200]))
+        item = FormulaItem(id="formula-1", formula="x=1", size=30, colour="#000000", number="1")
+        check_item(item)
+        self.assertGreater(formula_set(item).width, set_formula("x=1").width)
+        for odd in ("123456789", "1\n2"):
+            with self.assertRaises(MalformedError):
+                check_item(msgspec.structs.replace(item, number=odd))
 
 
 class FromMathml(unittest.TestCase):

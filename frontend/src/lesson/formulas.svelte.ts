@@ -20,6 +20,8 @@ export interface FormulaTyping {
   ink?: { ids: string[]; formula: string }
 }
 
+/** Formulas that the server is asked to tell at once. */
+const MOST_SPOKEN = 60
 /** Room between a formula and what it is worked out to, in sizes. */
 const GAP = 0.25
 
@@ -27,6 +29,8 @@ export class Formulas {
   /** The formula that is typed just now. */
   typing = $state.raw<FormulaTyping | null>(null)
   #inside: Inside
+  #spoken = $state.raw<Record<string, string>>({})
+  #unspoken = new Set<string>()
 
   constructor(inside: Inside) {
     this.#inside = inside
@@ -38,8 +42,37 @@ export class Formulas {
   }
 
   /** How a formula will look; rejects with the sentence that says what of it is not understood. */
-  preview(formula: string, signal?: AbortSignal): Promise<FormulaSet> {
-    return ask<FormulaSet>('POST', '/api/formulas', { formula }, signal)
+  preview(formula: string, number = '', signal?: AbortSignal): Promise<FormulaSet> {
+    return ask<FormulaSet>('POST', '/api/formulas', { formula, number }, signal)
+  }
+
+  /** The number after the greatest that a formula of this page has. */
+  get nextNumber(): string {
+    const numbers = [...(this.#inside.pages.now?.entries.values() ?? [])].map(({ item }) =>
+      item.kind === 'formula' ? Number.parseInt(item.number) || 0 : 0,
+    )
+    return String(1 + Math.max(0, ...numbers))
+  }
+
+  /** A formula in the words of this browser's language; as it was typed until the server has told them. */
+  inWords(formula: string): string {
+    const known = this.#spoken[formula]
+    if (known === undefined && !this.#unspoken.size) setTimeout(() => void this.#speak())
+    if (known === undefined) this.#unspoken.add(formula)
+    return known ?? formula
+  }
+
+  /** Formulas whose words are known: what is told of them is told anew when there are more. */
+  get told(): number {
+    return Object.keys(this.#spoken).length
+  }
+
+  async #speak(): Promise<void> {
+    const formulas = [...this.#unspoken].slice(0, MOST_SPOKEN)
+    this.#unspoken.clear()
+    // Where the server cannot be asked they are told as they were typed.
+    const words = await ask<string[]>('POST', '/api/formulas/spoken', { formulas }).catch(() => formulas)
+    this.#spoken = { ...this.#spoken, ...Object.fromEntries(formulas.map((each, i) => [each, words[i]!])) }
   }
 
   /** What a formula can be worked out to; rejects with the sentence that says why nothing. */
@@ -53,11 +86,12 @@ export class Formulas {
   }
 
   /** Put a formula on the board, its middle at a place. */
-  put(formula: string, look: FormulaLook, [x, y]: Point): void {
+  put(formula: string, look: FormulaLook, [x, y]: Point, number = ''): void {
     const size = this.size
     this.#add({
       ...this.#made(formula, look, x - (look.width * size) / 2, y - (look.height * size) / 2),
       size,
+      number,
       colour: this.#inside.tools.ink,
     })
   }
@@ -85,14 +119,24 @@ export class Formulas {
     }
   }
 
-  edit(item: FormulaItem, formula: string): void {
-    if (formula === item.formula) return
-    this.#inside.do({ step: 'edit_formula', page: this.#inside.pages.id, id: item.id, formula })
+  edit(item: FormulaItem, formula: string, number: string): void {
+    if (formula === item.formula && number === item.number) return
+    this.#inside.do({ step: 'edit_formula', page: this.#inside.pages.id, id: item.id, formula, number })
   }
 
   #made(formula: string, { outline, width, height, baseline }: FormulaLook, x: number, y: number) {
     const own = placed(this.#inside.rights.me, x, y)
-    return { kind: 'formula' as const, ...own, formula, outline, width, height, baseline, ink: [] }
+    return {
+      kind: 'formula' as const,
+      ...own,
+      formula,
+      number: '',
+      outline,
+      width,
+      height,
+      baseline,
+      ink: [],
+    }
   }
 
   #add(item: FormulaItem): void {

@@ -112,7 +112,16 @@ export class PageWords {
   }
 
   #thing(item: Exclude<Item, { kind: 'ink' }>): Told {
-    return { x: item.x, y: item.y, words: thingInWords(item, this.#session.people.nameOf(item.by)) }
+    const name = this.#session.people.nameOf(item.by)
+    const words =
+      item.kind === 'formula'
+        ? t('heard-formula', {
+            words: this.#session.formulas.inWords(item.formula),
+            number: item.number && ` (${item.number})`,
+            name,
+          })
+        : thingInWords(item, name)
+    return { x: item.x, y: item.y, words }
   }
 }
 
@@ -125,7 +134,7 @@ function inkOf(items: Item[]): string {
   return items.flatMap(({ kind, id, x, y, map }) => (kind === 'ink' ? [`${id} ${x} ${y} ${map}`] : [])).join()
 }
 
-function thingInWords(item: Exclude<Item, { kind: 'ink' }>, name: string): string {
+function thingInWords(item: Exclude<Item, { kind: 'ink' | 'formula' }>, name: string): string {
   switch (item.kind) {
     case 'text':
       return t('heard-text', { words: item.text, name })
@@ -140,8 +149,6 @@ function thingInWords(item: Exclude<Item, { kind: 'ink' }>, name: string): strin
       })
     case 'shape':
       return t('heard-figure', { figure: t(FIGURE_NAMES[item.figure]), words: item.text, name })
-    case 'formula':
-      return t('heard-formula', { words: item.formula, name })
     case 'graph':
       return t('heard-graph', { words: item.lines.map(({ formula }) => formula).join('; '), name })
     case 'chart':

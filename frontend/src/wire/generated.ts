@@ -36,6 +36,7 @@ export const GRAPH_AXIS = 1.6
 export const AREA_OPACITY = 0.6
 export const MAX_GRAPH_LINES = 8
 export const MAX_FORMULA = 1000
+export const MAX_NUMBER = 8
 export const UNDERLINE = 0.12
 export const STRIKE = 0.27
 export const RULE = 0.06
@@ -460,6 +461,7 @@ export interface EditFormula {
   page: string
   id: string
   formula: string
+  number: string
 }
 
 export interface EditPage {
@@ -562,6 +564,7 @@ export interface FormulaItem {
   formula: string
   size: number
   colour: string
+  number: string
   outline: string
   width: number
   height: number
@@ -589,10 +592,12 @@ export interface FormulaSet {
   look: FormulaLook
   latex: string
   mathml: string
+  spoken: string
 }
 
 export interface FormulaTyped {
   formula: string
+  number: string
 }
 
 export interface Found {

@@ -31,6 +31,7 @@ export interface Words {
   'a-formula-is-too-deep': null
   'a-formula-is-too-long-to': null
   'a-formula-lacks-something': null
+  'a-formulas-number-is-one-line': { signs: string | number }
   'a-graph-has-at-most': { lines: string | number }
   'a-hand-that-was-taken': null
   'a-lesson-is-on-this': null
@@ -762,6 +763,8 @@ export interface Words {
   'formula-in-the-text': null
   'formula-in-the-text-hint': null
   'formula-new': null
+  'formula-number': null
+  'formula-number-next': { number: string | number }
   'formula-preview': null
   'formula-put': null
   'formula-signs': null
@@ -838,7 +841,7 @@ export interface Words {
   'heard-card': { name: string | number; what: string | number; words: string | number }
   'heard-chart': { name: string | number; words: string | number }
   'heard-figure': { figure: string | number; name: string | number; words: string | number }
-  'heard-formula': { name: string | number; words: string | number }
+  'heard-formula': { name: string | number; number: string | number; words: string | number }
   'heard-graph': { name: string | number; words: string | number }
   'heard-ink': { count: string | number; name: string | number }
   'heard-note': { name: string | number; words: string | number }
@@ -1607,6 +1610,7 @@ export interface Words {
   'smaller': null
   'snap': null
   'so-many-dice': { most: string | number }
+  'so-many-formulas-at-once': { formulas: string | number }
   'so-many-outcomes': { most: string | number }
   'so-many-throws': { most: string | number }
   'solid': null
@@ -1631,6 +1635,73 @@ export interface Words {
   'spanish': null
   'speed': { value: string | number }
   'speed-word': null
+  'spoken-absolute': { body: string | number }
+  'spoken-brackets': { body: string | number }
+  'spoken-capital': { letter: string | number }
+  'spoken-cubed': { base: string | number }
+  'spoken-fraction': { above: string | number; below: string | number }
+  'spoken-from-to': { high: string | number; low: string | number; sign: string | number }
+  'spoken-function-cos': null
+  'spoken-function-lim': null
+  'spoken-function-ln': null
+  'spoken-function-log': null
+  'spoken-function-sin': null
+  'spoken-function-tan': null
+  'spoken-index': { base: string | number; index: string | number }
+  'spoken-limit': { low: string | number; sign: string | number }
+  'spoken-line': { number: string | number; words: string | number }
+  'spoken-long-fraction': { above: string | number; below: string | number }
+  'spoken-long-power': { base: string | number; power: string | number }
+  'spoken-long-root': { body: string | number }
+  'spoken-mark-dot': { body: string | number }
+  'spoken-mark-hat': { body: string | number }
+  'spoken-mark-mean': { body: string | number }
+  'spoken-mark-vector': { body: string | number }
+  'spoken-power': { base: string | number; power: string | number }
+  'spoken-prime': null
+  'spoken-root': { body: string | number }
+  'spoken-root-of': { body: string | number; index: string | number }
+  'spoken-row': { number: string | number; words: string | number }
+  'spoken-sign-about': null
+  'spoken-sign-and-so-on': null
+  'spoken-sign-angle': null
+  'spoken-sign-at-least': null
+  'spoken-sign-at-most': null
+  'spoken-sign-bar': null
+  'spoken-sign-both-ways': null
+  'spoken-sign-colon': null
+  'spoken-sign-comma': null
+  'spoken-sign-degrees': null
+  'spoken-sign-divided': null
+  'spoken-sign-empty-set': null
+  'spoken-sign-equals': null
+  'spoken-sign-equivalent': null
+  'spoken-sign-factorial': null
+  'spoken-sign-for-all': null
+  'spoken-sign-greater': null
+  'spoken-sign-implies': null
+  'spoken-sign-in': null
+  'spoken-sign-infinity': null
+  'spoken-sign-integral': null
+  'spoken-sign-intersection': null
+  'spoken-sign-less': null
+  'spoken-sign-minus': null
+  'spoken-sign-parallel': null
+  'spoken-sign-partial': null
+  'spoken-sign-percent': null
+  'spoken-sign-perpendicular': null
+  'spoken-sign-plus': null
+  'spoken-sign-plus-minus': null
+  'spoken-sign-product': null
+  'spoken-sign-proportional': null
+  'spoken-sign-similar': null
+  'spoken-sign-sum': null
+  'spoken-sign-there-is': null
+  'spoken-sign-times': null
+  'spoken-sign-to': null
+  'spoken-sign-unequal': null
+  'spoken-sign-union': null
+  'spoken-squared': { base: string | number }
   'spread-evenly': null
   'square-is': { each: string | number; unit: string | number }
   'stamps': null

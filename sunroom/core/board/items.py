@@ -45,6 +45,8 @@ MAX_NAME, MAX_CARD_TITLE = 60, 120
 MAX_TABLE_SIDE = 40
 #: Numbers that a graph can show, and the least stretch of them; the longest name of a letter.
 MAX_SHOWN, LEAST_SHOWN, MAX_LETTER = 1e6, 1e-6, 24
+#: Characters of a formula's number.
+MAX_NUMBER = 8
 #: Room around text: in a figure, on a note (and for the name below it), in a table's cell.
 LABEL_PAD, NOTE_PAD, NOTE_NAME, CELL_PAD = 8.0, 14.0, 20.0, 8.0
 NOTE_LARGEST, NOTE_LEAST = 30.0, 9.0
@@ -257,12 +259,14 @@ class FormulaItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind",
     """A formula, as it was typed or read, from its upper left corner.
 
     ``outline``, ``width``, ``height`` and ``baseline`` are the server's, see core.maths.setting; they hold at size 1.
-    ``ink`` are the strokes that it was read from, placed relative to this item.
+    ``number`` stands to its right in brackets, for words to speak of it. ``ink`` are the strokes that it was read from,
+    placed relative to this item.
     """
 
     formula: str
     size: float
     colour: str
+    number: str = ""
     outline: str = ""
     width: float = 0.0
     height: float = 0.0
@@ -532,7 +536,16 @@ def check_item(item: Item) -> None:
             check_chart(item)
         case FormulaItem():
             check_text(item.formula, MAX_FORMULA)
+            check_number_of_formula(item.number)
             check_range("size", item.size, *SIZES)
+
+
+def check_number_of_formula(number: str) -> None:
+    """Hold a formula's number to its length and to one line; raises MalformedError."""
+    if number:
+        check_text(number, MAX_NUMBER)
+    if not number.isprintable():
+        raise MalformedError("number", said("a-formulas-number-is-one-line", signs=MAX_NUMBER))
 
 
 def check_graph(graph: GraphItem) -> None:
@@ -670,7 +683,7 @@ def graph_drawn(graph: GraphItem) -> GraphItem:
 
 def formula_set(item: FormulaItem) -> FormulaItem:
     """The formula with its outlines; raises MalformedError with what of it is not understood."""
-    made = set_formula(item.formula)
+    made = set_formula(item.formula, item.number)
     return msgspec.structs.replace(
         item, outline=made.outline, width=made.width, height=made.height, baseline=made.baseline
     )

@@ -21,7 +21,7 @@ from ziamath.nodes.mrow import Mrow
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.chemistry import chemistry_of, upright
-from sunroom.core.maths.notation import Row, mathml_of
+from sunroom.core.maths.notation import Gap, Row, Word, mathml_of
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.sentences import said
@@ -32,6 +32,8 @@ UNITS = 1_000
 SET_SIZE = 100.0
 #: Room around a formula, in sizes: strokes of letters reach out of their boxes.
 PAD = 0.06
+#: Room between a formula and its number.
+NUMBER_GAP = 2.0
 #: Set formulas kept at hand in a process.
 KEPT = 400
 
@@ -75,15 +77,18 @@ class Setting(msgspec.Struct, frozen=True):
     baseline: float
 
 
-_kept: OrderedDict[str, Setting] = OrderedDict()
+_kept: OrderedDict[tuple[str, str], Setting] = OrderedDict()
 
 
-def set_formula(formula: str) -> Setting:
-    """Set a typed formula; raises MalformedError with what is not understood."""
-    made = _kept.get(formula)
+def set_formula(formula: str, number: str = "") -> Setting:
+    """Set a typed formula, with its number to the right; raises MalformedError with what is not understood."""
+    made = _kept.get((formula, number))
     if made is None:
-        made = set_row(read_formula(formula))
-        keep_setting(formula, made)
+        row = read_formula(formula)
+        if number:
+            row = Row((*row.nodes, Gap(NUMBER_GAP), Word(f"({number})")))
+        made = set_row(row)
+        keep_setting(formula, made, number)
     return made
 
 
@@ -96,9 +101,9 @@ def set_in_line(formula: str) -> Setting | None:
         return None
 
 
-def keep_setting(formula: str, made: Setting) -> None:
+def keep_setting(formula: str, made: Setting, number: str = "") -> None:
     """Know how a formula is set that another process has set: whoever previews it is about to ask for it."""
-    _kept[formula] = made
+    _kept[formula, number] = made
     while len(_kept) > KEPT:
         _kept.popitem(last=False)
 

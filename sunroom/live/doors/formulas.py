@@ -13,7 +13,8 @@ from django.core.cache import cache
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_POST
 
-from sunroom.core.board.items import GraphItem
+from sunroom.core.board.items import GraphItem, check_number_of_formula
+from sunroom.core.errors import MalformedError
 from sunroom.core.maths.mathml import MAX_MATHML
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, LineVerdict, OfferKind
 from sunroom.core.maths.setting import Setting, keep_setting
@@ -22,18 +23,21 @@ from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made
 from sunroom.live.work import maths, workers
 from sunroom.live.work.pool import JobError
-from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
+from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
 
 T = TypeVar("T")
 
+#: Formulas that are told at once.
+MAX_SPOKEN = 60
 #: An address has so much of the workers' time in so many seconds.
 SPENT_MS, SPENT_IN_S = 24_000, 60
 
 
 class FormulaTyped(msgspec.Struct):
-    """A formula as it stands in the window."""
+    """A formula as it stands in the window, and its number."""
 
     formula: str
+    number: str = ""
 
 
 class FormulaLook(msgspec.Struct):
@@ -46,11 +50,12 @@ class FormulaLook(msgspec.Struct):
 
 
 class FormulaSet(msgspec.Struct):
-    """A formula set, and what it is in LaTeX and MathML."""
+    """A formula set, and what it is in LaTeX, in MathML and in words."""
 
     look: FormulaLook
     latex: str
     mathml: str
+    spoken: str
 
 
 class WorkedOffer(msgspec.Struct):
@@ -220,9 +225,33 @@ def set_formula(request: HttpRequest) -> HttpResponse:
     allow(request, "formula", 900, 60)
     typed = body(request, FormulaTyped)
     _check(typed.formula)
-    found = made(maths.set_typed, typed.formula)
+    try:
+        check_number_of_formula(typed.number)
+    except MalformedError as error:
+        raise Problem(400, error.sentence) from error
+    found = made(maths.set_typed, typed.formula, typed.number, language_of(request))
     if isinstance(found, Sentence):
         raise Problem(400, found)
-    setting, latex, mathml = found
-    keep_setting(typed.formula, setting)
-    return answer(FormulaSet(_look(setting), latex, mathml))
+    setting, latex, mathml, spoken = found
+    latex += rf"\tag{{{typed.number}}}" if typed.number else ""
+    keep_setting(typed.formula, setting, typed.number)
+    return answer(FormulaSet(_look(setting), latex, mathml, spoken))
+
+
+class Formulas(msgspec.Struct):
+    """Formulas of a page, to be told to somebody who listens."""
+
+    formulas: list[str]
+
+
+@require_POST
+@answers_problems
+def speak_formulas(request: HttpRequest) -> HttpResponse:
+    """Each formula in words, in the language of this browser."""
+    allow(request, "formula", 900, 60)
+    formulas = body(request, Formulas).formulas
+    if len(formulas) > MAX_SPOKEN:
+        raise Problem(400, said("so-many-formulas-at-once", formulas=MAX_SPOKEN))
+    for formula in formulas:
+        _check(formula)
+    return answer(made(maths.speak_typed, formulas, language_of(request)))

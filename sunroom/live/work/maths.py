@@ -10,8 +10,10 @@ from sunroom.core.maths.notation import latex_of, mathml_of
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind
 from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
+from sunroom.core.maths.spoken import spoken
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.sentences import Sentence, said
+from sunroom.words import say
 
 #: Working out a formula, and drawing a graph, in seconds.
 MATHS_S, GRAPH_S = 8.0, 4.0
@@ -26,13 +28,26 @@ class WorkedOut(msgspec.Struct, frozen=True):
     sentence: Sentence | None = None
 
 
-def set_typed(formula: str) -> tuple[Setting, str, str] | Sentence:
-    """A typed formula set, in LaTeX and in MathML, or the sentence that says why not."""
+def set_typed(formula: str, number: str, language: str) -> tuple[Setting, str, str, str] | Sentence:
+    """A typed formula set, in LaTeX, in MathML and in the words of a language, or the sentence that says why not."""
     try:
         row = read_formula(formula)
-        return set_formula(formula), latex_of(row), mathml_of(row)
+        words = spoken(row, lambda key, values: say(key, values, language))
+        return set_formula(formula, number), latex_of(row), mathml_of(row), words
     except MalformedError as error:
         return error.sentence
+
+
+def speak_typed(formulas: list[str], language: str) -> list[str]:
+    """Typed formulas in the words of a language; those that are none as they were typed."""
+    return [_spoken(formula, language) for formula in formulas]
+
+
+def _spoken(formula: str, language: str) -> str:
+    try:
+        return spoken(read_formula(formula), lambda key, values: say(key, values, language))
+    except MalformedError:
+        return formula
 
 
 def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:

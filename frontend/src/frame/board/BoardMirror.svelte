@@ -12,7 +12,7 @@
   onDestroy(() => words.close())
 
   $effect(() => {
-    void [session.board.version, session.pages.id]
+    void [session.board.version, session.pages.id, session.formulas.told]
     words.changed(looks.readsInk)
   })
 </script>

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** A formula as it is typed, how it will look, and signs that are on no keyboard. */
   import { tick } from 'svelte'
-  import { MAX_FORMULA, type FormulaSet } from '../../wire/generated'
+  import { MAX_FORMULA, MAX_NUMBER, type FormulaSet } from '../../wire/generated'
   import { mathmlIn, type FormulaTyping } from '../../lesson/formulas.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
@@ -15,6 +15,7 @@
   // svelte-ignore state_referenced_locally
   const { item, at, ink } = typing
   let formula = $state(item?.formula ?? ink?.formula ?? '')
+  let number = $state(item?.number ?? '')
   let made = $state.raw<FormulaSet | null>(null)
   let problem = $state('')
   let group = $state(0)
@@ -27,6 +28,7 @@
   const PAUSE_MS = 60
   $effect(() => {
     const now = formula
+    const as = number.trim()
     copied = false
     if (!now.trim()) {
       made = null
@@ -35,7 +37,7 @@
     }
     const asking = new AbortController()
     const later = setTimeout(() => {
-      session.formulas.preview(now, asking.signal).then(
+      session.formulas.preview(now, as, asking.signal).then(
         (found) => {
           made = found
           problem = ''
@@ -69,10 +71,10 @@
     if (keeping || !formula.trim()) return
     keeping = true
     try {
-      const found = await session.formulas.preview(formula)
-      if (item) session.formulas.edit(item, formula)
+      const found = await session.formulas.preview(formula, number.trim())
+      if (item) session.formulas.edit(item, formula, number.trim())
       else if (ink) session.chosen.setMaths(formula, ink.ids)
-      else session.formulas.put(formula, found.look, at)
+      else session.formulas.put(formula, found.look, at, number.trim())
       dialog.close()
     } catch (error) {
       keeping = false
@@ -130,12 +132,35 @@
         onkeydown={keyed}
         onpaste={pasted}></textarea>
     </label>
-    <div class="preview" class:stale={Boolean(problem)} role="img" aria-label={t('formula-preview')}>
+    <div
+      class="preview"
+      class:stale={Boolean(problem)}
+      role="img"
+      aria-label={made?.spoken ?? t('formula-preview')}
+    >
       {#if made}
         <FormulaPicture look={made.look} px={34} />
       {/if}
     </div>
     <p class="problem" id="formula-problem" aria-live="polite">{problem}</p>
+    {#if !ink}
+      <div class="number">
+        <label
+          ><span>{t('formula-number')}</span><input
+            bind:value={number}
+            maxlength={MAX_NUMBER}
+            size="6"
+            autocomplete="off"
+            data-testid="formula-number"
+          /></label
+        >
+        {#if !number}
+          <Button kind="quiet" onclick={() => (number = session.formulas.nextNumber)}
+            >{t('formula-number-next', { number: session.formulas.nextNumber })}</Button
+          >
+        {/if}
+      </div>
+    {/if}
     <div class="groups" role="group" aria-label={t('formula-signs')}>
       {#each SIGN_GROUPS as { word }, at (word)}
         <button type="button" aria-pressed={group === at} onclick={() => (group = at)}>{t(word)}</button>
@@ -172,6 +197,27 @@
     gap: 4px;
     font-size: 13px;
     color: var(--muted);
+  }
+  .number {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 44px;
+  }
+  .number label {
+    grid-template-columns: auto auto;
+    align-items: center;
+    gap: 8px;
+  }
+  .number input {
+    height: 40px;
+    padding: 0 10px;
+    border: 1px solid var(--sand-line);
+    border-radius: 4px;
+    background: var(--field);
+    color: var(--ink);
+    font: inherit;
+    font-size: 16px;
   }
   textarea {
     font:

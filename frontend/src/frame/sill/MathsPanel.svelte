@@ -36,7 +36,7 @@
       class="best"
       disabled={session.selection.rereading}
       onclick={() => set(best.formula)}
-      aria-label={t('set-as-maths')}
+      aria-label="{t('set-as-maths')}: {session.formulas.inWords(best.formula)}"
       data-testid="maths-best"
     >
       <FormulaPicture look={best} px={26} />
@@ -61,8 +61,10 @@
     {#if formulas.length > 1}
       <div class="others" role="group" aria-label={t('other-formulas')}>
         {#each formulas.slice(1) as other (other.formula)}
-          <button aria-label={other.formula} data-testid="maths-rival" onclick={() => set(other.formula)}
-            ><FormulaPicture look={other} px={20} /></button
+          <button
+            aria-label={session.formulas.inWords(other.formula)}
+            data-testid="maths-rival"
+            onclick={() => set(other.formula)}><FormulaPicture look={other} px={20} /></button
           >
         {/each}
       </div>

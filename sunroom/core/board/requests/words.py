@@ -22,6 +22,7 @@ from sunroom.core.board.items import (
     check_id,
     check_item,
     check_number,
+    check_number_of_formula,
     check_range,
     check_text,
     laid_out,
@@ -67,11 +68,12 @@ class EditCard(msgspec.Struct, frozen=True, tag_field="step", tag="edit_card"):
 
 
 class EditFormula(msgspec.Struct, frozen=True, tag_field="step", tag="edit_formula"):
-    """A formula typed otherwise."""
+    """A formula typed otherwise, and its number."""
 
     page: str
     id: str
     formula: str
+    number: str = ""
 
 
 class SetGraph(msgspec.Struct, frozen=True, tag_field="step", tag="set_graph"):
@@ -149,6 +151,7 @@ def check(request: Words) -> None:
             check_item(_graph(request))
         case EditFormula():
             check_text(request.formula, MAX_FORMULA)
+            check_number_of_formula(request.number)
         case SetTable(id=table_id, columns=columns, rows=rows, cells=cells):
             check_item(TableItem(id=table_id, columns=columns, rows=rows, cells=cells, colour=BLACK))
         case ChangeTable(side=side):
@@ -217,7 +220,9 @@ def step(now: Now, request: Words) -> Step | None:
             )
     elif isinstance(request, EditFormula):
         new = (
-            msgspec.structs.replace(item, formula=request.formula) if isinstance(item, FormulaItem) else None
+            msgspec.structs.replace(item, formula=request.formula, number=request.number)
+            if isinstance(item, FormulaItem)
+            else None
         )
     elif isinstance(item, TableItem):
         new = _changed(item, request)
