@@ -155,6 +155,20 @@ class Formulas(Tools):
         self.tutor.press("[aria-label=Sill] button", "Check the working")
         self.tutor.find("[data-verdict=first] svg path")
         self.tutor.find("[data-verdict=does_not], [data-verdict=cannot_tell]")
+        self.tutor.press("button", "Set marks beside the lines")
+        self.tutor.wait_items(23)
+
+    def test_lines_of_working_become_a_formula_each(self) -> None:
+        self.write_formulas(r"x^{2}-5x+6=0", "y=mx+b")
+        self.tutor.press("[data-testid=set-maths]")
+        self.tutor.wait_items(2)
+        above, below = sorted(self.formulas(), key=lambda item: item.y)
+        self.assertEqual([above.formula, below.formula], [r"x^{2}-5x+6=0", "y=mx+b"])
+        self.assertEqual(above.size, below.size)
+        self.assertGreater(below.x, above.x + 2 * above.size, "at the equals sign")
+        self.assertTrue(above.ink and below.ink)
+        self.tutor.press("[aria-label=Sill] button", "As written")
+        self.tutor.wait_items(len(above.ink) + len(below.ink))
 
     def test_a_sign_of_written_maths_is_corrected_by_itself(self) -> None:
         self.write_formulas("y=mx+b")

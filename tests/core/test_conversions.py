@@ -8,13 +8,28 @@ from unittest import TestCase
 import msgspec
 import numpy as np
 
-from sunroom.core.board import Board, InkItem, PageHead, ShapeItem, TextItem, apply, invert, needs, resolve
+from sunroom.core.board import (
+    Board,
+    FormulaItem,
+    InkItem,
+    PageHead,
+    ShapeItem,
+    TextItem,
+    apply,
+    invert,
+    needs,
+    resolve,
+)
 from sunroom.core.board.beside import ink_beside
 from sunroom.core.board.items import carried, item_box
+from sunroom.core.board.planning import pack_board, plan, unpack_board
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
+    CopyPage,
     GoneError,
+    RubItems,
+    SetMaths,
     TransformItems,
     TrueUp,
     TrueUpAll,
@@ -25,6 +40,10 @@ from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, 
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.maths.setting import set_row
+from sunroom.core.maths.tokens import at_relation
+from sunroom.core.maths.typed import read_formula
+from sunroom.core.pens import Actor
 from tests import strategies as make
 
 PAGE = "page-001"
@@ -240,3 +259,84 @@ class Around(TestCase):
         (beside,) = ink_beside(typed, {"stroke-1"})
         np.testing.assert_allclose(placed([beside])[0], placed([page.items["stroke-2"]])[0], atol=1e-3)  # type: ignore[list-item]
         self.assertEqual(ink_beside(page, {"nothing-1"}), [])
+
+
+class Working(TestCase):
+    """Ink in two lines, set as lines of working."""
+
+    def setUp(self) -> None:
+        self.board = board_of(
+            ink("stroke-1"), ink("stroke-2", 180), ink("stroke-3", 110, 130), ink("stroke-4", 190, 132)
+        )
+        self.ids = ("stroke-1", "stroke-2", "stroke-3", "stroke-4")
+
+    def set(self, formula: str, *more: str) -> Board:
+        return after(self.board, SetMaths(PAGE, self.ids, "formula-1", formula, more))
+
+    def test_each_line_is_a_formula_with_its_own_ink_at_the_relation(self) -> None:
+        board = self.set(r"2x+3=7 \\ x=2", "formula-2")
+        above, below = sorted(only(board, FormulaItem), key=lambda item: item.y)
+        self.assertEqual([above.formula, below.formula], ["2x+3=7", "x=2"])
+        self.assertEqual([item.id for item in (*above.ink, *below.ink)], list(self.ids))
+        self.assertEqual(above.size, below.size)
+        lefts = [
+            set_row(at_relation(read_formula(item.formula))[0]).width * item.size for item in (above, below)
+        ]
+        self.assertAlmostEqual(above.x + lefts[0], below.x + lefts[1], 3)
+
+    def test_as_written_brings_each_back_where_it_was(self) -> None:
+        board = after(self.set(r"2x+3=7 \\ x=2", "formula-2"), AsWritten(PAGE, ("formula-1", "formula-2")))
+        back = {stroke.id: stroke for stroke in only(board, InkItem)}
+        self.assertEqual(set(back), set(self.ids))
+        for stroke in only(self.board, InkItem):
+            np.testing.assert_allclose(placed([back[stroke.id]])[0], placed([stroke])[0], atol=0.01)
+
+    def test_one_formula_where_lines_and_ink_do_not_agree(self) -> None:
+        for formula, more in (
+            (r"2x+3=7 \\ x=2", ()), ("2x+3=7", ("formula-2",)), (r"a=1 \\ b=2 \\ c=3", ("formula-2", "formula-3")),
+        ):  # fmt: skip
+            (made,) = only(self.set(formula, *more), FormulaItem)
+            self.assertEqual((made.id, made.formula, len(made.ink)), ("formula-1", formula, 4))
+
+    def test_new_ids_are_free_and_not_too_many(self) -> None:
+        with self.assertRaises(GoneError):
+            self.set(r"a=1 \\ b=2", "formula-1")
+        with self.assertRaises(MalformedError):
+            check_request(
+                SetMaths(PAGE, self.ids, "formula-1", "a=1", tuple(f"formula-{n}" for n in range(2, 60)))
+            )
+        with self.assertRaises(MalformedError):
+            check_request(SetMaths(PAGE, self.ids, "formula-1", "a=1", ("",)))
+
+    def test_one_step_back_undoes_all_lines(self) -> None:
+        request = SetMaths(PAGE, self.ids, "formula-1", r"2x+3=7 \\ x=2", ("formula-2",))
+        step = resolve(self.board, request, "seat-a", 1, TYPESETTER)
+        self.assertEqual(apply(apply(self.board, step), invert(self.board, step)).pages, self.board.pages)
+
+
+class Travelling(TestCase):
+    """A board that is packed to be worked on elsewhere."""
+
+    def test_the_plan_there_is_the_plan_here(self) -> None:
+        board = board_of(*(ink(f"stroke-{n}", 100 + 5 * n) for n in range(1_200)))
+        board = apply(board, AddPage(PageHead("page-002", "Other", hidden=True), 1))
+        there = unpack_board(pack_board(board, PAGE))
+        self.assertEqual(there.pages[PAGE], board.pages[PAGE])
+        self.assertEqual((there.order, there.seq), (board.order, board.seq))
+        self.assertEqual(there.pages["page-002"].head, board.pages["page-002"].head)
+        ids = tuple(f"stroke-{n}" for n in range(0, 1_200, 7))
+        student = Actor("seat-a", "student", "Noor")
+        for request in (
+            ArrangeItems(PAGE, ids, "forward"),
+            RubItems(PAGE, ids, "rubbed-01", ((90.0, 60.0, 30.0), (3_000.0, 60.0, 30.0))),
+            CopyPage(PAGE, "page-003"),
+            SetMaths(PAGE, ids[:3], "formula-1", "x=1"),
+        ):
+            self.assertEqual(
+                plan(there, request, student, 5, TYPESETTER), plan(board, request, student, 5, TYPESETTER)
+            )
+
+    def test_a_page_that_is_not_there_is_missed_there_too(self) -> None:
+        there = unpack_board(pack_board(board_of(), "page-999"))
+        with self.assertRaises(GoneError):
+            plan(there, RemoveItems("page-999", ("stroke-1",)), Actor("seat-a", "student"), 5, TYPESETTER)

@@ -15,7 +15,7 @@ from hypothesis import strategies as st
 from sunroom.core.board import FormulaItem
 from sunroom.core.board.items import check_item, formula_set
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.checking import check_working, lines_of
+from sunroom.core.maths.checking import check_working
 from sunroom.core.maths.chemistry import balanced, chemistry_of, molar_mass, reaction_of, surplus, upright
 from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.mathml import latex_of_mathml
@@ -32,6 +32,7 @@ from sunroom.core.maths.notation import (
     Table,
     Word,
     latex_of,
+    lines_of,
     mathml_of,
 )
 from sunroom.core.maths.setting import UNITS, outline_curves, set_formula, set_row

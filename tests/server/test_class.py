@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import urllib.error
 from typing import Any
+from unittest import mock
 
 from sunroom.core.board.requests import Undo
 from sunroom.core.board.steps import AddItems, MoveItems
@@ -24,6 +25,7 @@ from sunroom.core.lesson import (
     ToPorch,
     TurnAway,
 )
+from sunroom.live.room import registry
 from sunroom.live.wire.messages import (
     AtDoor,
     AtPorch,
@@ -70,6 +72,17 @@ class ClassTest(LiveTest):
         web = Web(self.server.url)
         web.enter(self.link, name)
         return self.line("student", web, **join)
+
+
+class ComingIn(ClassTest):
+    def test_a_board_that_is_live_is_not_read_from_disk_again(self) -> None:
+        self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))
+        with mock.patch.object(registry, "_open_board", side_effect=AssertionError("read again")):
+            line, _ = self.student("Noor")
+        self.do(self.tutor, AddItems(self.page, (stroke("stroke-2", x=90),)))
+        while not (steps := line.hear(Frame).steps):
+            pass  # frames that tell who is here
+        self.assertEqual(steps[0].step.items[0].id, "stroke-2")
 
 
 class Porch(ClassTest):

@@ -248,8 +248,13 @@ export class Chosen {
   /** Selected ink to a set formula. */
   setMaths(formula: string, ids = this.#selection.ink()): void {
     const id = newId()
-    this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula })
-    this.#inside.chooseMade([id])
+    // Lines of working become formulas of their own.
+    const more = formula
+      .split(/\\\\|\n/)
+      .slice(1)
+      .map(() => newId())
+    this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more })
+    this.#inside.chooseMade([id, ...more])
   }
 
   /** Selected converted items back to the ink they came from. */

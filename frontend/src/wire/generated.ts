@@ -1531,6 +1531,7 @@ export interface SetMaths {
   ids: string[]
   id: string
   formula: string
+  more: string[]
 }
 
 export interface SetPens {

@@ -12,19 +12,10 @@ from sunroom.core.maths import algebra
 from sunroom.core.maths.algebra import UNABLE, algebraic
 from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.meaning import Lines, Meaning, Relation
-from sunroom.core.maths.notation import Row, Table, row_of
+from sunroom.core.maths.notation import Row
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
 from sunroom.core.maths.solving import solutions, sorted_values
 from sunroom.core.sentences import said
-
-
-def lines_of(row: Row) -> list[Row]:
-    """The lines of a formula of several, or the one that it is."""
-    match row.nodes:
-        case (Table(rows=rows, form="lines"),):
-            return [line for cells in rows if (line := row_of(*cells)).nodes]
-        case _:
-            return [row]
 
 
 def check_working(rows: Sequence[Row]) -> list[Checked]:

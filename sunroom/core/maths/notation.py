@@ -100,6 +100,15 @@ def row_of(*nodes: Node) -> Row:
     return Row(tuple(flat))
 
 
+def lines_of(row: Row) -> list[Row]:
+    """The lines of a formula of several, or the one that it is."""
+    match row.nodes:
+        case (Table(rows=rows, form="lines"),):
+            return [line for cells in rows if (line := row_of(*cells)).nodes]
+        case _:
+            return [row]
+
+
 # LaTeX
 
 

@@ -98,13 +98,16 @@ def squared(lines: list[list[Row]]) -> tuple[tuple[Row, ...], ...]:
 
 def _aligned(line: list[Row]) -> list[Row]:
     """A line in two parts, before and from its first relation on, unless it says itself where."""
-    if len(line) > 1:
-        return line
-    nodes = line[0].nodes
+    return line if len(line) > 1 else list(at_relation(line[0]))
+
+
+def at_relation(line: Row) -> tuple[Row, Row]:
+    """What is before the first relation of a line (nothing without one), and what is from there on."""
+    nodes = line.nodes
     for at, node in enumerate(nodes):
         if isinstance(node, Sign) and node.name in SIGNS and SIGNS[node.name].kind == "relation":
-            return [Row(nodes[:at]), Row(nodes[at:])]
-    return [Row(), line[0]]
+            return Row(nodes[:at]), Row(nodes[at:])
+    return Row(), line
 
 
 def sign_of(character: str) -> Sign:

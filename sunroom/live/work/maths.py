@@ -6,7 +6,7 @@ import msgspec
 
 from sunroom.core.board.items import MAX_SHOWN, GraphItem, check_item, check_number, graph_drawn
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.notation import latex_of, mathml_of
+from sunroom.core.maths.notation import latex_of, lines_of, mathml_of
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind
 from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
@@ -89,7 +89,7 @@ class LineChecked(msgspec.Struct, frozen=True):
 
 def check_typed(formulas: list[str]) -> list[LineChecked] | Sentence:
     """How each line stands to the one before; a formula may be several."""
-    from sunroom.core.maths.checking import check_working, lines_of
+    from sunroom.core.maths.checking import check_working
 
     try:
         lines = [lines_of(read_formula(formula)) for formula in formulas]

@@ -34,8 +34,12 @@ from sunroom.core.board.requests.family import GoneError, Now, check_holds, chec
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
-from sunroom.core.ink import Ends
-from sunroom.core.maths.tokens import MAX_FORMULA
+from sunroom.core.ink import Ends, unpack_samples
+from sunroom.core.maths.notation import latex_of, lines_of
+from sunroom.core.maths.setting import set_row
+from sunroom.core.maths.tokens import MAX_FORMULA, MAX_LINES, at_relation
+from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.written import written_lines
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
@@ -63,12 +67,16 @@ class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
 
 
 class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
-    """Ink ``ids`` to the set ``formula``; ``id`` for the new item."""
+    """Ink ``ids`` to the set ``formula``; ``id`` for the new item.
+
+    Of several lines of working each becomes an item of its own, when its ink stands apart: ``more`` are their ids.
+    """
 
     page: str
     ids: tuple[str, ...]
     id: str
     formula: str
+    more: tuple[str, ...] = ()
 
 
 class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
@@ -117,6 +125,10 @@ def check(request: Converting) -> None:
         case SetMaths():
             check_id(request.id)
             check_text(request.formula, MAX_FORMULA)
+            if len(request.more) > MAX_LINES:
+                raise MalformedError("more", said("a-formula-has-too-many"))
+            for uid in request.more:
+                check_id(uid)
         case TrueUp():
             _check_figure(request)
         case TrueUpAll(figures=figures):
@@ -149,7 +161,9 @@ def work(page: Page | None, request: Converting) -> float:
         case Typeset():
             return TEXT * 4 * len(request.text) + STROKE * len(request.ids)
         case SetMaths():
-            return formula_work(request.formula) + STROKE * len(request.ids)
+            # Several lines are set one by one, and what is before their relations once more.
+            times = 2 if request.more else 1
+            return times * formula_work(request.formula) + STROKE * len(request.ids)
         case TrueUp():
             return STROKE * len(request.ids)
         case TrueUpAll():
@@ -183,22 +197,26 @@ def _converted(now: Now, request: Typeset | SetMaths | TrueUp) -> ReplaceItems:
         raise GoneError("id_taken", said("that-is-on-the-board"))
     ids = tuple(stroke.id for stroke in strokes)
     if isinstance(request, Typeset):
-        made: Converted = _typed(request, strokes, now.typesetter)
+        made = [_holding(now, _typed(request, strokes, now.typesetter), strokes)]
     elif isinstance(request, SetMaths):
-        made = _formula(request, strokes)
+        made = [_holding(now, *line) for line in _formulas(request, strokes)]
     else:
-        made = _figure(request, strokes)
+        made = [_holding(now, _figure(request, strokes), strokes)]
+    return ReplaceItems(request.page, ids, tuple(made))
+
+
+def _holding(now: Now, made: Converted, strokes: list[InkItem]) -> Converted:
+    """A new item with the strokes that it takes the place of."""
     inwards = made.placement.inverse()
     level = made.map == (1.0, 0.0, 0.0, 1.0)  # no rounding then
     ink = tuple(moved(s, -made.x, -made.y) if level else carried(s, inwards) for s in strokes)
-    made = msgspec.structs.replace(
+    return msgspec.structs.replace(
         made,
         ink=tuple(bare(stroke) for stroke in ink),
         by=now.seat,
         at_ms=now.at_ms,
         z=max(stroke.z for stroke in strokes),
     )
-    return ReplaceItems(request.page, ids, (made,))
 
 
 def _written(page: Page, back: list[Converted]) -> tuple[InkItem, ...]:
@@ -272,12 +290,34 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
     return carried(text, Affine.turn(request.angle_rad)) if tilted else text
 
 
-def _formula(request: SetMaths, strokes: list[InkItem]) -> FormulaItem:
+def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:
+    """The formula with its ink, or lines of working, as large as each other and below each other at their relations."""
+    rows = lines_of(read_formula(request.formula))
+    placed = [stroke.placement.points(unpack_samples(stroke.samples)[:, :2]) for stroke in strokes]
+    lines = written_lines(placed)
+    if not 1 < len(rows) == len(lines) <= len(request.more) + 1:
+        return [(_formula(request.id, request.formula, strokes), strokes)]
+    inks = [[strokes[n] for n in line] for line in lines]
+    ids = (request.id, *request.more)
+    made = [_formula(uid, latex_of(row), ink) for uid, row, ink in zip(ids, rows, inks, strict=False)]
+    size = statistics.median(item.size for item in made)
+    lefts = [set_row(before).width * size if (before := at_relation(row)[0]).nodes else 0.0 for row in rows]
+    edge = min(item.x for item in made)
+    at_relations = [
+        msgspec.structs.replace(
+            item, size=size, x=edge + max(lefts) - left, y=item.y + (item.size - size) * item.height / 2
+        )
+        for item, left in zip(made, lefts, strict=True)
+    ]
+    return list(zip(at_relations, inks, strict=True))
+
+
+def _formula(uid: str, formula: str, strokes: list[InkItem]) -> FormulaItem:
     """A formula that stands where its ink stood, about as large."""
     box = Box.union(item_box(stroke) for stroke in strokes)
     assert box is not None
     colour = statistics.mode(stroke.colour for stroke in strokes)
-    made = formula_set(FormulaItem(id=request.id, formula=request.formula, size=1.0, colour=colour))
+    made = formula_set(FormulaItem(id=uid, formula=formula, size=1.0, colour=colour))
     by_height, by_width = box.height / made.height, box.width / made.width
     size = round(min(max(math.sqrt(by_height * by_width), LEAST_SIZE), 400.0), 1)
     # Its middle is that of the ink, its left edge too where it has become narrower.
