@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Sequence
 from functools import lru_cache
 from typing import Literal, TypeVar
 
@@ -440,6 +441,11 @@ def _with_labels(box: Box, item: ShapeItem) -> Box:
     return Box.union(boxes) or box
 
 
+def lines_weight(lines: Sequence[Line]) -> int:
+    """Roughly the bytes of lines that are laid out, with the outlines of the formulas among them."""
+    return 400 * len(lines) + sum(len(run.outline) for line in lines for run in line.runs)
+
+
 def item_weight(item: Item) -> int:
     """Roughly the bytes that an item holds in memory, with the ink that it was made from."""
     match item:
@@ -447,8 +453,7 @@ def item_weight(item: Item) -> int:
             return 400 + len(item.samples)
         case TextItem() | ShapeItem():
             inner = sum(item_weight(stroke) for stroke in item.ink)
-            outlines = sum(len(run.outline) for line in item.lines for run in line.runs)
-            return 500 + 8 * len(item.text) + 400 * len(item.lines) + inner + outlines
+            return 500 + 8 * len(item.text) + lines_weight(item.lines) + inner
         case FormulaItem():
             inner = sum(item_weight(stroke) for stroke in item.ink)
             return 500 + len(item.formula) + len(item.outline) + inner

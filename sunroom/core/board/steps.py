@@ -12,7 +12,7 @@ from typing import Any, assert_never
 import msgspec
 from msgspec import UNSET, UnsetType
 
-from sunroom.core.board.items import Dash, Item, item_weight, moved
+from sunroom.core.board.items import Dash, Item, item_weight, lines_weight, moved
 from sunroom.core.board.pages import Board, Page, PageHead
 from sunroom.core.drawn import Drawn
 from sunroom.core.ink import Ends
@@ -176,7 +176,7 @@ def weight(step: Step) -> int:
     """Roughly the bytes that a step holds, for whoever keeps steps in memory."""
     items = step.items if isinstance(step, AddItems | ReplaceItems | AddPage) else ()
     changes = step.changes if isinstance(step, ChangeItems) else ()
-    laid_out = sum(100 * len(change.lines) for change in changes if change.lines is not UNSET)
+    laid_out = sum(lines_weight(change.lines) for change in changes if change.lines is not UNSET)
     return (
         200
         + sum(item_weight(item) for item in items)

@@ -38,7 +38,7 @@ NUMBER_GAP = 2.0
 KEPT = 400
 
 #: Characters of an outline at most.
-MAX_OUTLINE = 200_000
+MAX_OUTLINE, MAX_OUTLINE_IN_LINE = 200_000, 20_000
 
 _PATH = re.compile(r"([MLQCZ])([^MLQCZ]*)")
 _NUMBER = re.compile(r"-?[\d.]+(?:e-?\d+)?")
@@ -94,11 +94,12 @@ def set_formula(formula: str, number: str = "") -> Setting:
 
 @lru_cache(maxsize=KEPT)
 def set_in_line(formula: str) -> Setting | None:
-    """A typed formula as it stands among words, with lower fractions; None where it cannot be set."""
+    """A typed formula as it stands among words, with lower fractions; None where it cannot be set, or is too much for that."""
     try:
-        return set_row(read_formula(formula), in_line=True)
+        made = set_row(read_formula(formula), in_line=True)
     except MalformedError:
         return None
+    return made if len(made.outline) <= MAX_OUTLINE_IN_LINE else None
 
 
 def keep_setting(formula: str, made: Setting, number: str = "") -> None:

@@ -24,8 +24,8 @@ from sunroom.core.maths.written_latex import Tree, latex_of, line_of_each, oddne
 #: What a net says of n strokes: (n, classes), (n, n, 1 + relations) and (n, 1), all before any share.
 LookFormula = Callable[[Seen], tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]]
 
-#: More strokes than this are not read as one formula, but line by line, and no more lines than so many.
-MAX_STROKES, MAX_LINES = 80, 20
+#: More strokes than this are not read as one formula, but line by line: each takes time by the square of its strokes.
+MAX_STROKES, MAX_OF_LINE, MAX_IN_ALL = 80, 40, 240
 #: Room between two lines, in heights of a usual stroke.
 LINE_GAP = 0.45
 #: Of each sign the likeliest are named, and a sign that is chosen by hand is so much likelier (log) than any other.
@@ -116,12 +116,13 @@ class WrittenReader:
     def read(self, strokes: Sequence[Numbers], chosen: Chosen = MappingProxyType({})) -> list[FormulaReading]:
         """What the strokes may be, best first, with the ``chosen`` signs in it where that can be.
 
-        More than ``MAX_STROKES`` are read line by line; [] for none, and where one line has more.
+        More than ``MAX_STROKES`` are read line by line; [] for none, for more than ``MAX_IN_ALL``, and where one of several
+        lines has more than ``MAX_OF_LINE``.
         """
         if len(strokes) <= MAX_STROKES:
             return self._read(strokes, chosen) if len(strokes) else []
-        lines = written_lines(strokes)
-        if len(lines) > MAX_LINES or max(map(len, lines)) > MAX_STROKES:
+        lines = written_lines(strokes) if len(strokes) <= MAX_IN_ALL else []
+        if not lines or max(map(len, lines)) > MAX_OF_LINE:
             return []
         read = []
         for line in lines:

@@ -47,6 +47,7 @@ from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.tokens import with_decimal_commas
 from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
@@ -251,6 +252,9 @@ def _as_maths(
     chosen: Corrections,
 ) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
     """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map."""
+    words = bool(readings) and readings[0].score >= SURE_TEXT and bool(_WORD.search(readings[0].text))
+    if words and len(samples) > MOST_AT_ONCE:
+        return (), False  # lines of words, which would be read once more for nothing
     made = []
     for reading in resources.written_reader().read(samples, dict(chosen)):
         reading = msgspec.structs.replace(reading, latex=with_decimal_commas(reading.latex, "{,}"))
@@ -261,7 +265,6 @@ def _as_maths(
     like_maths = bool(made) and (bool(chosen) or looks_like_maths(made[0][0].latex))
     if figure and not like_maths:
         return (), False
-    words = bool(readings) and readings[0].score >= SURE_TEXT and bool(_WORD.search(readings[0].text))
     # Boxes and arrows are read as a sign or two: a formula is surer, and has parts.
     whole = len(samples) > MANY_STROKES and bool(made) and made[0][0].score >= SURE_FORMULA
     return tuple(made), like_maths and not (mind_map or words) and (whole or not figure)

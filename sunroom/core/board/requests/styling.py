@@ -22,7 +22,7 @@ from sunroom.core.board.items import (
     laid_out,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import CHECK, NAMED, TEXT
+from sunroom.core.board.requests.cost import CHECK, NAMED, text_work
 from sunroom.core.board.requests.family import Now, check_ids, chosen, found
 from sunroom.core.board.steps import Change, ChangeItems, Step, Style
 from sunroom.core.pens.rules import Action
@@ -65,8 +65,8 @@ def actions(request: StyleItems) -> list[Action]:
 def work(page: Page | None, request: StyleItems) -> float:
     if request.style.size is UNSET:
         return NAMED * len(request.ids)
-    texts = (len(item.text) for item in found(page, request.ids) if isinstance(item, TextItem | ShapeItem))
-    return CHECK * len(request.ids) + TEXT * sum(texts)
+    texts = (item for item in found(page, request.ids) if isinstance(item, TextItem | ShapeItem))
+    return CHECK * len(request.ids) + sum(text_work(item.text, getattr(item, "spans", ())) for item in texts)
 
 
 def step(now: Now, request: StyleItems) -> Step | None:
