@@ -106,7 +106,7 @@ def how_long_is_a_shadow(board: DemoBoard, who: People) -> None:
     board.title("Shadow")
     board.highlight(398, 618, 106, tutor)
     board.write("how long is a shadow?", 96, 124, 72, tutor)
-    board.formula("tan theta = h/s => s = h/tan theta", 96, 146, 30, tutor)
+    board.formula("tan theta = h/s => s = h/tan theta", 96, 146, 30, tutor, "1")
     rows = [("sun height θ", "shadow s (m)"), ("25°", "2.14"), ("40°", "1.19"), ("60°", "0.58")]
     board.table(rows, (140, 140), 96, 238, tutor)
     board.trued_up([(660, 232), (660, 500), (930, 500)], tutor, BLUE, 3.4)
@@ -162,7 +162,9 @@ def hour_lines(board: DemoBoard, who: People) -> None:
         )
         board.write(str(hour), cx + (radius + 26) * x - 12, cy + (radius + 26) * y + 12, 36, tutor, colour)
     board.circle(cx, cy, 7, tutor, BLACK, 3)
-    board.type("At 52° north the line for 15 o'clock\nstands 38° from the noon line.", 890, 250, 22, tutor)
+    sine = "tan alpha = sin(52°) tan(45°)"
+    words = f"At 52° north the line for 15 o'clock\nstands 38° from the noon line:\n{sine}."
+    board.type(words, 890, 250, 22, tutor, maths=sine)
     board.write("noon", cx + 12, cy - radius + 62, 34, tutor, RED)
     board.write("are they equally far apart?", 850, 420, 34, who.tomasz, BLUE)
 
@@ -251,7 +253,7 @@ def market_french(board: DemoBoard, tutor: str) -> None:
 def bench_chemistry(board: DemoBoard, tutor: str) -> None:
     board.title("Burning magnesium")
     board.write("burning magnesium", 110, 120, 70, tutor)
-    board.formula("2Mg + O2 -> 2MgO", 120, 180, 46, tutor, BLUE)
+    board.formula("2Mg + O2 -> 2MgO", 120, 180, 46, tutor, colour=BLUE)
     board.table(
         [
             ("", "before", "after"),

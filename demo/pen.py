@@ -37,6 +37,7 @@ from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphLine
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.shapes.measures import Measured
+from sunroom.core.text import Span
 from sunroom.resources import finder, typesetter
 
 BLACK, BLUE, RED, GREEN, PURPLE = "#16222b", "#1f5fa8", "#b4472c", "#2f7d5b", "#6b3fa0"
@@ -120,15 +121,29 @@ class DemoBoard:
         self.ink([stroke], seat, colour, 26, "highlighter")
 
     def type(
-        self, text: str, x: float, y: float, size: float, seat: str, colour: str = BLACK, **style: Any
+        self,
+        text: str,
+        x: float,
+        y: float,
+        size: float,
+        seat: str,
+        colour: str = BLACK,
+        maths: str = "",
+        **style: Any,
     ) -> None:
-        """Typed text from its top left corner."""
+        """Typed text from its top left corner; ``maths`` is a part of it that is a formula."""
+        if maths:
+            style["spans"] = (Span(text.index(maths), text.index(maths) + len(maths), maths=True),)
         item = TextItem(id=next(self._ids), x=x, y=y, text=text, size=size, colour=colour, **style)
         self.do(AddItems(self.page, (item,)), seat)
 
-    def formula(self, formula: str, x: float, y: float, size: float, seat: str, colour: str = BLACK) -> None:
-        """A formula from its top left corner."""
-        item = FormulaItem(id=next(self._ids), x=x, y=y, formula=formula, size=size, colour=colour)
+    def formula(
+        self, formula: str, x: float, y: float, size: float, seat: str, number: str = "", colour: str = BLACK
+    ) -> None:
+        """A formula from its top left corner, and its number."""
+        item = FormulaItem(
+            id=next(self._ids), x=x, y=y, formula=formula, size=size, colour=colour, number=number
+        )
         self.do(AddItems(self.page, (item,)), seat)
 
     def graph(

@@ -221,7 +221,7 @@ def graph(stage: Stage) -> None:
 
 
 def set_as_maths(stage: Stage) -> None:
-    """Written maths, chosen: what it reads as, set, and its rivals."""
+    """Written maths, chosen: what it reads as, and its signs, each of which may be another."""
     tutor = stage.person("tutor")
     tutor.press(NEXT)
     tutor.press(NEXT)
@@ -235,6 +235,8 @@ def set_as_maths(stage: Stage) -> None:
     tutor.tool("Select")
     tutor.draw([(465, 425), (495 + size[0], 455 + size[1])], "mouse")
     tutor.find("[data-testid=set-maths]")
+    tutor.press("[aria-label=Sill] button", "Or…")
+    tutor.find("[data-testid=written-sign]")
     stage.keep(tutor, "set-as-maths")
 
 
