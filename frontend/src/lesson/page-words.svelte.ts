@@ -1,6 +1,6 @@
 /** The page in words, in its reading order, for those who listen to it; and what others add, a few at a time. */
 import { ask } from '../wire/api'
-import type { Item, Writing, WrittenLine } from '../wire/generated'
+import type { Item, TextItem, Writing, WrittenLine } from '../wire/generated'
 import { t } from '../words/words.svelte'
 import { FIGURE_NAMES } from './figure-names'
 import type { Session } from './session.svelte'
@@ -111,8 +111,23 @@ export class PageWords {
     return { x, y, words: t('heard-writing', { words: texts[0] ?? '', name }) }
   }
 
+  /** A text with the formulas in it as they are spoken. */
+  #textInWords({ text, spans }: TextItem): string {
+    let [words, at] = ['', 0]
+    for (const { start, end, maths } of spans) {
+      if (!maths) continue
+      words += text.slice(at, start) + this.#session.formulas.inWords(text.slice(start, end))
+      at = end
+    }
+    return words + text.slice(at)
+  }
+
   #thing(item: Exclude<Item, { kind: 'ink' }>): Told {
     const name = this.#session.people.nameOf(item.by)
+    if (item.kind === 'text') {
+      const words = this.#textInWords(item)
+      return { x: item.x, y: item.y, words: t('heard-text', { words, name }) }
+    }
     const words =
       item.kind === 'formula'
         ? t('heard-formula', {
@@ -134,10 +149,8 @@ function inkOf(items: Item[]): string {
   return items.flatMap(({ kind, id, x, y, map }) => (kind === 'ink' ? [`${id} ${x} ${y} ${map}`] : [])).join()
 }
 
-function thingInWords(item: Exclude<Item, { kind: 'ink' | 'formula' }>, name: string): string {
+function thingInWords(item: Exclude<Item, { kind: 'ink' | 'formula' | 'text' }>, name: string): string {
   switch (item.kind) {
-    case 'text':
-      return t('heard-text', { words: item.text, name })
     case 'note':
       return t('heard-note', { words: item.text, name: item.name || name })
     case 'table':
