@@ -18,8 +18,9 @@ from sunroom.resources import ROOT
 os.environ.setdefault("DJANGO_SETTINGS_MODULE", "sunroom.config.settings")
 setup()
 
-from sunroom.core.board import Item, Request, Step, items, pages  # noqa: E402  # noqa: E402
-from sunroom.core.board.items import MAX_NUMBER, Dash  # noqa: E402
+from sunroom.core.board import Item, Request, Step, items, limits, pages  # noqa: E402
+from sunroom.core.board.items import Dash  # noqa: E402
+from sunroom.core.board.limits import MAX_NUMBER  # noqa: E402
 from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E402
 from sunroom.core.data.charts import ChartForm  # noqa: E402
 from sunroom.core.drawn import PATH_UNITS  # noqa: E402
@@ -208,10 +209,10 @@ def _shared() -> list[str]:
         "CARD_PAD": items.CARD_PAD,
         "CARD_SIGN": items.CARD_SIGN,
         "CARD_SIGNS": drawing.CARD_SIGNS,
-        "MAX_CARD_TITLE": items.MAX_CARD_TITLE,
-        "MAX_TABLE_SIDE": items.MAX_TABLE_SIDE,
-        "MAX_LABEL": items.MAX_LABEL,
-        "MAX_TEXT": items.MAX_TEXT,
+        "MAX_CARD_TITLE": limits.MAX_CARD_TITLE,
+        "MAX_TABLE_SIDE": limits.MAX_TABLE_SIDE,
+        "MAX_LABEL": limits.MAX_LABEL,
+        "MAX_TEXT": limits.MAX_TEXT,
         "TABLE_ROW": words.ROW,
         "TABLE_COLUMN": words.COLUMN,
         "LEAST_BAY": pages.LEAST_BAY,

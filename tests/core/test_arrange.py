@@ -22,7 +22,8 @@ from sunroom.core.board import (
     invert,
     resolve,
 )
-from sunroom.core.board.items import Upright, carried, item_box, laid_out
+from sunroom.core.board.items import Upright, carried, item_box
+from sunroom.core.board.laying import laid_out
 from sunroom.core.board.requests import (
     ArrangeItems,
     Arrangement,

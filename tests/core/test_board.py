@@ -32,7 +32,8 @@ from sunroom.core.board import (
     remaining,
     resolve,
 )
-from sunroom.core.board.items import check_item, item_box
+from sunroom.core.board.items import item_box
+from sunroom.core.board.limits import check_item
 from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import (
     ArrangeItems,

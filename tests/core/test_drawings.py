@@ -6,7 +6,8 @@ from unittest import TestCase
 
 import msgspec
 
-from sunroom.core.board.items import check_item, item_box
+from sunroom.core.board.items import item_box
+from sunroom.core.board.limits import check_item
 from sunroom.core.drawings import DRAWINGS, drawing
 from sunroom.core.drawings.drawing import SIDE
 from sunroom.words import LANGUAGES, catalogue

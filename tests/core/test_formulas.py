@@ -13,7 +13,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sunroom.core.board import FormulaItem
-from sunroom.core.board.items import check_item, formula_set
+from sunroom.core.board.laying import formula_set
+from sunroom.core.board.limits import check_item
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.checking import check_working
 from sunroom.core.maths.chemistry import balanced, chemistry_of, molar_mass, reaction_of, surplus, upright

@@ -12,7 +12,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sunroom.core.board import Board, GraphItem, PageHead, apply, invert, resolve
-from sunroom.core.board.items import check_item, graph_drawn
+from sunroom.core.board.laying import graph_drawn
+from sunroom.core.board.limits import check_item
 from sunroom.core.board.requests import TransformItems, work
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.drawn import path_lines

@@ -23,7 +23,7 @@ from sunroom.core.board import (
     TableItem,
     TextItem,
 )
-from sunroom.core.board.items import MAX_FIGURE_POINTS, MAX_INNER_INK, check_item
+from sunroom.core.board.limits import MAX_FIGURE_POINTS, MAX_INNER_INK, check_item
 from sunroom.core.board.pages import Bay, check_head
 from sunroom.core.board.requests import (
     AddPage,

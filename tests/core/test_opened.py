@@ -8,7 +8,8 @@ from unittest import TestCase
 import numpy as np
 
 from sunroom.core.board import InkItem, Item, TableItem, TextItem
-from sunroom.core.board.items import check_item, item_box
+from sunroom.core.board.items import item_box
+from sunroom.core.board.limits import check_item
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.csv import table_csv
 from sunroom.core.formats.inkml import page_inkml

@@ -14,7 +14,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sunroom.core.board import Board, Page, PageHead, Paper, PictureItem, TextItem, apply
-from sunroom.core.board.items import laid_out, owned
+from sunroom.core.board.items import owned
+from sunroom.core.board.laying import laid_out
 from sunroom.core.board.pages import Bay
 from sunroom.core.board.requests import AsWritten, resolve
 from sunroom.core.errors import MalformedError

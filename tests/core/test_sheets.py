@@ -12,7 +12,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from sunroom.core.board import NoteItem, Page, PageHead, PictureItem, TableItem, TextItem
-from sunroom.core.board.items import laid_out
+from sunroom.core.board.laying import laid_out
 from sunroom.core.board.pages import Bay, Paper
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats import board_pdf

@@ -34,7 +34,7 @@ from sunroom.core.board import (
     TextItem,
     apply,
 )
-from sunroom.core.board.items import laid_out
+from sunroom.core.board.laying import laid_out
 from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, ReplaceItems
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.errors import MalformedError

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from unittest import TestCase
 
-from sunroom.core.board.items import TableItem, TextItem, check_item, item_box, laid_out
+from sunroom.core.board.items import TableItem, TextItem, item_box
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_item
 from sunroom.core.templates import TEMPLATES, template
 from sunroom.core.templates.drawing import HEIGHT, WIDTH
 from sunroom.resources import typesetter

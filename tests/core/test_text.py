@@ -13,7 +13,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from sunroom.core.board import PageHead, TextItem
-from sunroom.core.board.items import laid_out
+from sunroom.core.board.laying import laid_out
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import formula_work, making
 from sunroom.core.errors import MalformedError

@@ -21,7 +21,9 @@ from sunroom.core.board import (
     needs,
     resolve,
 )
-from sunroom.core.board.items import check_item, item_box, laid_out
+from sunroom.core.board.items import item_box
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_item
 from sunroom.core.board.requests import (
     ArrangeItems,
     DrawFigure,

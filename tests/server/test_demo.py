@@ -13,7 +13,9 @@ from demo import build
 from sunroom.boards.models import Board, LoggedStep
 from sunroom.boards.store import load
 from sunroom.core.board import InkItem, Page
-from sunroom.core.board.items import check_item, item_box, laid_out
+from sunroom.core.board.items import item_box
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_item
 from sunroom.core.board.pages import check_head
 from sunroom.lessons import repository as lessons
 from sunroom.resources import typesetter

@@ -9,7 +9,8 @@ import msgspec
 import numpy as np
 from msgspec import UNSET
 
-from sunroom.core.board.items import ChartItem, Item, ShapeItem, TableItem, chart_drawn, laid_out
+from sunroom.core.board.items import ChartItem, Item, ShapeItem, TableItem
+from sunroom.core.board.laying import chart_drawn, laid_out
 from sunroom.core.board.pages import Board, Page, Paper
 from sunroom.core.board.steps import Change, ChangeItems, ReplaceItems, Step
 from sunroom.core.data.cells import is_worked_out, shown_cells

@@ -7,7 +7,8 @@ from typing import Literal
 import immutables
 import msgspec
 
-from sunroom.core.board.items import Item, check_colour, check_id, check_number, check_range, check_text
+from sunroom.core.board.items import Item
+from sunroom.core.board.limits import check_colour, check_id, check_number, check_range, check_text
 from sunroom.core.board.rulings import Ruling
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box

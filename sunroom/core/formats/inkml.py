@@ -18,7 +18,7 @@ from defusedxml.ElementTree import fromstring
 from numpy.typing import NDArray
 
 from sunroom.core.board import InkItem, Page
-from sunroom.core.board.items import OPACITIES, WIDTHS
+from sunroom.core.board.limits import OPACITIES, WIDTHS
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink.outline import Nib
 from sunroom.core.ink.samples import MAX_SAMPLES, pack_samples, unpack_samples

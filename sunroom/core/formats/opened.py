@@ -10,16 +10,9 @@ import msgspec
 from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
-from sunroom.core.board.items import (
-    MAX_TABLE_SIDE,
-    MAX_TEXT,
-    Item,
-    TableItem,
-    TextItem,
-    check_item,
-    item_box,
-    laid_out,
-)
+from sunroom.core.board.items import Item, TableItem, TextItem, item_box
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import MAX_TABLE_SIDE, MAX_TEXT, check_item
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.inkml import ink_items
 from sunroom.core.geometry import Box

@@ -14,7 +14,9 @@ from typing import Literal
 import msgspec
 
 from sunroom.core.board import Item, Page, PageHead
-from sunroom.core.board.items import CardItem, PictureItem, check_item, check_number, laid_out, owned
+from sunroom.core.board.items import CardItem, PictureItem, owned
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_item, check_number
 from sunroom.core.board.pages import MAX_ITEMS, MAX_PAGES, check_head
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.documents import MAX_VECTOR_BYTES, with_vector

@@ -13,7 +13,8 @@ from django.core.cache import cache
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.http import require_POST
 
-from sunroom.core.board.items import GraphItem, check_number_of_formula
+from sunroom.core.board.items import GraphItem
+from sunroom.core.board.limits import check_number_of_formula
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.mathml import MAX_MATHML
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, LineVerdict, OfferKind

@@ -10,7 +10,7 @@ from django.views.decorators.http import require_GET
 
 from sunroom import resources
 from sunroom.core.board import Board, Item, PageHead, Paper, apply
-from sunroom.core.board.items import laid_out
+from sunroom.core.board.laying import laid_out
 from sunroom.core.board.steps import AddPage
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.sentences import said

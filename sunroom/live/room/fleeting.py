@@ -10,7 +10,7 @@ import numpy as np
 
 from sunroom.core.board import GraphItem, InkItem, PageHead, Request, needs
 from sunroom.core.board.bays import bays_at, page_target
-from sunroom.core.board.items import WIDTHS
+from sunroom.core.board.limits import WIDTHS
 from sunroom.core.board.requests import SetGraph
 from sunroom.core.board.steps import AddItems, ReplaceItems
 from sunroom.core.ink import MAX_SAMPLES, SAMPLE_BYTES, unpack_samples

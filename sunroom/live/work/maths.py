@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import msgspec
 
-from sunroom.core.board.items import MAX_SHOWN, GraphItem, check_item, check_number, graph_drawn
+from sunroom.core.board.items import GraphItem
+from sunroom.core.board.laying import graph_drawn
+from sunroom.core.board.limits import MAX_SHOWN, check_item, check_number
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.notation import latex_of, lines_of, mathml_of
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind

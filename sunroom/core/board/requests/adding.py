@@ -9,8 +9,6 @@ import msgspec
 from sunroom.core.board.connect import HOLDING, attached
 from sunroom.core.board.following import measured, of_table
 from sunroom.core.board.items import (
-    OPACITIES,
-    WIDTHS,
     CardItem,
     ChartItem,
     Dash,
@@ -23,14 +21,18 @@ from sunroom.core.board.items import (
     ShapeItem,
     TableItem,
     TextItem,
+    owned,
+    with_bare_ink,
+)
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import (
+    OPACITIES,
+    WIDTHS,
     check_colour,
     check_id,
     check_item,
     check_number,
     check_range,
-    laid_out,
-    owned,
-    with_bare_ink,
 )
 from sunroom.core.board.pages import MAX_ITEMS, Page
 from sunroom.core.board.requests.cost import making

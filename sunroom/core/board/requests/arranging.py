@@ -13,7 +13,8 @@ import msgspec
 import numpy as np
 
 from sunroom.core.board.connect import with_followers
-from sunroom.core.board.items import Item, check_id, item_box
+from sunroom.core.board.items import Item, item_box
+from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import BOXES, WITH_BOX
 from sunroom.core.board.requests.family import Now, check_ids, chosen

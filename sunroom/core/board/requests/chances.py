@@ -5,7 +5,9 @@ from __future__ import annotations
 import msgspec
 
 from sunroom.core.board.following import of_table
-from sunroom.core.board.items import ChartItem, TableItem, check_id, check_number, laid_out
+from sunroom.core.board.items import ChartItem, TableItem
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_id, check_number
 from sunroom.core.board.pages import MAX_ITEMS, Page
 from sunroom.core.board.requests.cost import cells_work
 from sunroom.core.board.requests.family import Now

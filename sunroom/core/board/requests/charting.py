@@ -5,8 +5,9 @@ from __future__ import annotations
 import msgspec
 
 from sunroom.core.board.following import of_table
-from sunroom.core.board.items import ChartItem, chart_drawn
-from sunroom.core.board.items import check_text as check_words
+from sunroom.core.board.items import ChartItem
+from sunroom.core.board.laying import chart_drawn
+from sunroom.core.board.limits import check_text as check_words
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import chart_work
 from sunroom.core.board.requests.family import Now

@@ -20,14 +20,11 @@ from sunroom.core.board.items import (
     TextItem,
     bare,
     carried,
-    check_figure,
-    check_id,
-    check_range,
-    check_text,
-    formula_set,
     item_box,
     moved,
 )
+from sunroom.core.board.laying import formula_set
+from sunroom.core.board.limits import check_figure, check_id, check_range, check_text
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found

@@ -10,7 +10,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any, NamedTuple, Protocol
 
-from sunroom.core.board.items import Item, check_id
+from sunroom.core.board.items import Item
+from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import MAX_ITEMS, Board, Page
 from sunroom.core.board.steps import Step
 from sunroom.core.errors import MalformedError, SunRoomError

@@ -9,7 +9,8 @@ import numpy as np
 from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.following import measured
-from sunroom.core.board.items import ShapeItem, check_id
+from sunroom.core.board.items import ShapeItem
+from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import MAX_ITEMS, Page
 from sunroom.core.board.requests.cost import CHECK, MEASURE, NAMED
 from sunroom.core.board.requests.family import GoneError, Now, check_ids, chosen

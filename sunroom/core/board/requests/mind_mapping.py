@@ -11,19 +11,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.board.connect import attached
-from sunroom.core.board.items import (
-    MAX_LABEL,
-    InkItem,
-    Item,
-    ShapeItem,
-    bare,
-    check_id,
-    check_text,
-    item_box,
-    laid_out,
-    moved,
-    with_bare_ink,
-)
+from sunroom.core.board.items import InkItem, Item, ShapeItem, bare, item_box, moved, with_bare_ink
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import MAX_LABEL, check_id, check_text
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import PUSH, STROKE, TEXT, WITH_BOX
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids

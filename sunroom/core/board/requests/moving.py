@@ -10,18 +10,9 @@ from msgspec import UNSET
 
 from sunroom.core.board.bends import bent
 from sunroom.core.board.connect import HOLDING, attached, laid, with_followers
-from sunroom.core.board.items import (
-    ChartItem,
-    GraphItem,
-    Item,
-    ShapeItem,
-    carried,
-    chart_drawn,
-    check_item,
-    check_map,
-    check_number,
-    graph_drawn,
-)
+from sunroom.core.board.items import ChartItem, GraphItem, Item, ShapeItem, carried
+from sunroom.core.board.laying import chart_drawn, graph_drawn
+from sunroom.core.board.limits import check_item, check_map, check_number
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import ITEM, MEASURE, NAMED, chart_work, graph_work
 from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen, found

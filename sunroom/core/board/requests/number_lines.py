@@ -6,7 +6,9 @@ import math
 
 import msgspec
 
-from sunroom.core.board.items import FormulaItem, Item, ShapeItem, TextItem, check_id, laid_out
+from sunroom.core.board.items import FormulaItem, Item, ShapeItem, TextItem
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import MAX_ITEMS, Page
 from sunroom.core.board.requests.family import GoneError, Now
 from sunroom.core.board.steps import AddItems, Step

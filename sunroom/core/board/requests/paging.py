@@ -7,7 +7,8 @@ from typing import Any
 import msgspec
 from msgspec import UNSET, UnsetType
 
-from sunroom.core.board.items import Item, ShapeItem, check_id, owned
+from sunroom.core.board.items import Item, ShapeItem, owned
+from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import (
     MAX_PAGES,
     MAX_SEAT,

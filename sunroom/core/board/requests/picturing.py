@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import msgspec
 
-from sunroom.core.board.items import WHOLE, PictureItem, check_crop, check_id, check_item, check_range
+from sunroom.core.board.items import WHOLE, PictureItem
+from sunroom.core.board.limits import check_crop, check_id, check_item, check_range
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import CHECK
 from sunroom.core.board.requests.family import Now

@@ -5,7 +5,8 @@ from __future__ import annotations
 import msgspec
 import numpy as np
 
-from sunroom.core.board.items import InkItem, Item, check_id, check_number, check_range
+from sunroom.core.board.items import InkItem, Item
+from sunroom.core.board.limits import check_id, check_number, check_range
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import PATH, STROKE, samples_of
 from sunroom.core.board.requests.family import GoneError, Now, check_ids, chosen, found

@@ -6,9 +6,6 @@ import msgspec
 from msgspec import UNSET
 
 from sunroom.core.board.items import (
-    OPACITIES,
-    SIZES,
-    WIDTHS,
     ChartItem,
     FormulaItem,
     GraphItem,
@@ -16,11 +13,9 @@ from sunroom.core.board.items import (
     ShapeItem,
     TableItem,
     TextItem,
-    chart_drawn,
-    check_colour,
-    check_range,
-    laid_out,
 )
+from sunroom.core.board.laying import chart_drawn, laid_out
+from sunroom.core.board.limits import OPACITIES, SIZES, WIDTHS, check_colour, check_range
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import CHECK, NAMED, text_work
 from sunroom.core.board.requests.family import Now, check_ids, chosen, found

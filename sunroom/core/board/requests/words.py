@@ -8,8 +8,6 @@ import msgspec
 from msgspec import UNSET, UnsetType
 
 from sunroom.core.board.items import (
-    MAX_CARD_TITLE,
-    MAX_TABLE_SIDE,
     CardItem,
     FormulaItem,
     GraphItem,
@@ -19,13 +17,17 @@ from sunroom.core.board.items import (
     ShapeItem,
     TableItem,
     TextItem,
+)
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import (
+    MAX_CARD_TITLE,
+    MAX_TABLE_SIDE,
     check_id,
     check_item,
     check_number,
     check_number_of_formula,
     check_range,
     check_text,
-    laid_out,
 )
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import NOTE, cells_work, formula_work, graph_work, text_work
