@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from selenium.webdriver.common.keys import Keys
 
-from sunroom.core.board import ChartItem, ShapeItem, TableItem
+from sunroom.core.board import ChartItem, FormulaItem, GraphItem, ShapeItem, TableItem
 from tests.browser.test_things import WRITER
 from tests.browser.test_tools import Tools
 
@@ -38,6 +38,30 @@ class Data(Tools):
         self.tutor.close_panels()
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait(lambda: self.of(ChartItem)[0].form == "bars" or None, "the bars again")
+
+    def test_the_numbers_of_a_table_become_points_of_a_graph(self) -> None:
+        self.tutor.key("x")
+        self.tutor.draw([(300, 100)], "mouse")
+        self.tutor.find("[data-testid=formula-field]").send_keys("y=x", Keys.ENTER)
+        self.tutor.wait(lambda: not self.tutor.all("dialog"), "the window to close")
+        self.tutor.part("[aria-label=Sill] button", "Draw its graph")
+        self.tutor.wait(lambda: self.of(GraphItem) or None, "the graph")
+        self.tutor.draw([(300, 100)], "mouse")
+        self.tutor.part("[aria-label=Sill] button", "Remove")
+        self.tutor.wait(lambda: not self.of(FormulaItem) or None, "the formula to go")
+        self.tutor.tool("Table")
+        self.tutor.draw([(700, 300)], "mouse")
+        self.tutor.wait_items(2)
+        self.tutor.part("[aria-label=Sill] button", "Edit words")
+        for text in ("x", "y", "", "1", "2,5", "", "3", "=B2*2", ""):
+            self.tutor.find(WRITER).send_keys(text, Keys.TAB)
+        self.tutor.key(Keys.ESCAPE)
+        self.tutor.wait(lambda: self.of(TableItem)[0].cells[7] == "=B2*2" or None, "the last cell")
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.part("[aria-label=Sill] button", "Table into the graph")
+        self.tutor.wait(lambda: len(self.of(GraphItem)[0].lines) == 2 or None, "the points")
+        self.assertEqual(self.of(GraphItem)[0].lines[1].formula, "(1, 2.5), (3, 5)")
 
     def test_a_figure_shows_what_it_measures_and_angles_are_measured_between_points(self) -> None:
         self.figure("Rectangle", (300, 200), (500, 300))

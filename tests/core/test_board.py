@@ -52,6 +52,7 @@ from sunroom.core.board.requests import (
     Label,
     MeasureItems,
     MoveEnds,
+    PlotTable,
     PutBay,
     PutChance,
     PutNumberLine,
@@ -227,8 +228,18 @@ class Steps(TestCase):
         card = EditCard(PAGE, "card-001", "Sundials", "https://dials.example/noon")
         cubed = EditFormula(PAGE, "formula-2", "x^3")
         drawn = SetGraph(PAGE, "graph-01", Ranges(-2, 2, -2, 2), (GraphLine("x^2", "#1f5fa8"),))
+        plotted = PlotTable(PAGE, "graph-01", "figures-1", "#1f5fa8")
+        figures = TableItem(
+            id="figures-1",
+            columns=(60.0, 60.0),
+            rows=(30.0, 30.0),
+            cells=("1", "2", "3", "4"),
+            colour="#16222b",
+        )
+        board = apply(board, AddItems(PAGE, (figures,)))
         for request in (
             pie,
+            plotted,
             coin,
             thrown,
             marked,

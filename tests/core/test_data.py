@@ -12,11 +12,13 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from sunroom.core.board import Board, ChartItem, PageHead, TableItem, apply, invert, resolve
+from sunroom.core.board import Board, ChartItem, GraphItem, PageHead, TableItem, apply, invert, resolve
 from sunroom.core.board.following import followed
 from sunroom.core.board.history import History
 from sunroom.core.board.requests import (
     ChangeTable,
+    GoneError,
+    PlotTable,
     PutChance,
     SetCell,
     SetChart,
@@ -25,13 +27,14 @@ from sunroom.core.board.requests import (
     check_request,
 )
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems, ReplaceItems
-from sunroom.core.data.cells import MAX_SIGNS, number_of, shifted, shown_cells
+from sunroom.core.data.cells import MAX_SIGNS, number_of, points_of, shifted, shown_cells
 from sunroom.core.data.chance import Chance, outcomes, throw
 from sunroom.core.data.charts import best_line, bins, draw_chart, equation, five_numbers, stems
 from sunroom.core.data.series import data_of
 from sunroom.core.drawn import Drawn, path_lines, text_width
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
+from sunroom.core.maths.curves import Ranges
 from tests import strategies as make
 
 PAGE = "page-001"
@@ -270,6 +273,35 @@ class Following(TestCase):
         self.take(RemoveItems(PAGE, ("table-01",)))
         self.take(SetChart(PAGE, "chart-01", "pie", "Shadows"))
         self.assertEqual((self.chart.form, self.chart.cells), ("pie", SHADOWS))
+
+    def test_its_numbers_become_points_of_a_graph_with_a_line_of_best_fit(self) -> None:
+        graph = GraphItem(id="graph-01", width=300, height=200, ranges=Ranges(0, 90, 0, 3), lines=())
+        self.take(AddItems(PAGE, (graph,)))
+        step = self.take(PlotTable(PAGE, "graph-01", "table-01", "#1f5fa8"))
+        (made,) = step.items
+        assert isinstance(made, GraphItem)
+        (line,) = made.lines
+        self.assertEqual(
+            (line.formula, line.fit, line.colour), ("(25, 2.14), (40, 1.19), (60, 0.58)", 1, "#1f5fa8")
+        )
+        assert made.drawn
+        self.assertTrue(made.drawn.curves[0])
+
+    def test_a_table_without_two_columns_of_numbers_makes_no_points(self) -> None:
+        graph = GraphItem(id="graph-01", width=300, height=200, ranges=Ranges(0, 90, 0, 3), lines=())
+        self.take(AddItems(PAGE, (graph,)))
+        self.take(SetCell(PAGE, "table-01", 1, 1, "much"))
+        self.take(SetCell(PAGE, "table-01", 2, 1, "less"))
+        for table, error in (("table-01", MalformedError), ("chart-01", GoneError), ("nothing-1", GoneError)):
+            with self.assertRaises(error):
+                self.take(PlotTable(PAGE, "graph-01", table, "#1f5fa8"))
+        with self.assertRaises(MalformedError):
+            check_request(PlotTable(PAGE, "graph-01", "table-01", "blue"))
+
+    def test_points_are_of_rows_that_have_both_numbers_and_of_what_is_worked_out(self) -> None:
+        cells = ("day", "h", "s", "Mon", "1", "=B2*2", "Tue", "2", "", "Wed", "3", "5,5 m")
+        self.assertEqual(points_of(cells, 3), [(1.0, 2.0), (3.0, 5.5)])
+        self.assertEqual(points_of(("1", "2"), 1), [])
 
     def test_larger_its_words_stay_as_large(self) -> None:
         sizes = {label.size for label in self.chart.chart.labels}  # type: ignore[union-attr]

@@ -55,6 +55,7 @@ from sunroom.core.board.requests import (
     MeasureItems,
     MoveEnds,
     Plain,
+    PlotTable,
     PutBay,
     PutChance,
     PutNumberLine,
@@ -182,7 +183,10 @@ def things(draw: st.DrawFn, item_id: str) -> Item:
                     chance=coin,
                     **common,
                 )
-            return TableItem(columns=(80.0,), rows=(30.0,), cells=("h",), colour="#16222b", **common)
+            numbers = ("1", "2", "3", "4")
+            return TableItem(
+                columns=(80.0, 80.0), rows=(30.0, 30.0), cells=numbers, colour="#16222b", **common
+            )
         case _:
             return msgspec.structs.replace(draw(make.items(item_id)), **common)
 
@@ -278,6 +282,8 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
             return PutNumberLine(page, one(FormulaItem), item_id)
         case 36:
             return SetChart(page, one(ChartItem), "pie")
+        case 42:
+            return PlotTable(page, one(GraphItem), one(TableItem), "#123456")
         case 37:
             return MeasureItems(page, (one(ShapeItem),), ("sides",))
         case 38:
@@ -322,7 +328,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(42)
+KINDS = range(43)
 #: Scenes in which something must be allowed are looked for so often.
 TRIES = 8
 

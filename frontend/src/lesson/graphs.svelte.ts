@@ -95,22 +95,14 @@ export class Graphs {
 
   /** The first two columns of numbers of a table as points, with a line of best fit. */
   takeTable(graph: GraphItem, table: TableItem): void {
-    const wide = table.columns.length
-    const texts = table.lines.map((lines) =>
-      lines.flatMap(([runs]) => runs.map(([, text]) => text)).join(' '),
-    )
-    const rows = table.rows.map((_, row) => texts.slice(row * wide, (row + 1) * wide).map(numberIn))
-    const columns = table.columns
-      .map((_, column) => column)
-      .filter((column) => rows.filter((row) => row[column] !== null).length > 1)
-    const pairs = rows.flatMap((row) => {
-      const [x, y] = [row[columns[0] ?? -1], row[columns[1] ?? -1]]
-      return x == null || y == null ? [] : [`(${x}, ${y})`]
-    })
-    if (!pairs.length) return this.#inside.say(told({ key: 'a-chart-needs-numbers', values: {} }))
     const colour = GRAPH_COLOURS[graph.lines.length % GRAPH_COLOURS.length]!
-    const line = { formula: pairs.join(', '), colour, width: 3, shown: true, fit: 1 }
-    this.change(graph, { lines: [...graph.lines, line] })
+    this.#inside.do({
+      step: 'plot_table',
+      page: this.#inside.pages.id,
+      id: graph.id,
+      table: table.id,
+      colour,
+    })
   }
 
   change(graph: GraphItem, change: GraphChange): void {
@@ -118,10 +110,4 @@ export class Graphs {
     const page = this.#inside.pages.id
     this.#inside.do({ step: 'set_graph', page, id: graph.id, ranges, lines, letters, counted })
   }
-}
-
-/** The number that a cell begins with; null when it begins with none. */
-function numberIn(cell: string): number | null {
-  const found = /^\s*([+\-−]?\d+(?:[.,]\d+)?)(?![\d.,])/.exec(cell)
-  return found ? Number(found[1]!.replace(',', '.').replace('−', '-')) : null
 }

@@ -64,6 +64,17 @@ def number_of(text: str) -> float | None:
     return value / 100 if found[2] else value
 
 
+def points_of(cells: Sequence[str], columns: int) -> list[tuple[float, float]]:
+    """The numbers of the first two columns that have several, row by row where both have one."""
+    shown = [number_of(text) for text in shown_cells(cells, columns)]
+    rows = [shown[at : at + columns] for at in range(0, len(shown), columns)]
+    of_numbers = [at for at in range(columns) if sum(row[at] is not None for row in rows) > 1][:2]
+    if len(of_numbers) < 2:
+        return []
+    pairs = [(row[of_numbers[0]], row[of_numbers[1]]) for row in rows]
+    return [(x, y) for x, y in pairs if x is not None and y is not None]
+
+
 def is_worked_out(cell: str) -> bool:
     return len(cell) > 1 and cell.startswith("=")
 

@@ -30,7 +30,7 @@ from sunroom.core.board.requests.adding import DrawFigure
 from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
 from sunroom.core.board.requests.chances import PutChance, Throw
-from sunroom.core.board.requests.charting import SetChart
+from sunroom.core.board.requests.charting import PlotTable, SetChart
 from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll, Typeset
 from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
@@ -89,6 +89,7 @@ __all__ = [
     "MeasureItems",
     "MoveEnds",
     "Plain",
+    "PlotTable",
     "PutBay",
     "PutChance",
     "PutNumberLine",
@@ -132,7 +133,7 @@ Plain = (
     | mind_mapping.ToMindMap
     | paging.Paging
     | picturing.Picturing
-    | charting.SetChart
+    | charting.Charting
     | chances.Chances
     | number_lines.PutNumberLine
     | measuring.Measuring
@@ -148,7 +149,7 @@ def family_of(request: Plain) -> Family:
     match request:
         case AddItems() | DrawFigure():
             return adding
-        case SetChart():
+        case SetChart() | PlotTable():
             return charting
         case Throw() | PutChance():
             return chances
