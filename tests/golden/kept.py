@@ -118,6 +118,17 @@ LESSON = Lesson(
 )  # fmt: skip
 
 
+#: A formula in a sentence, and one with a number.
+SENTENCES = [
+    AddItems("page-001", (
+        TextItem(id="text-0009", x=1, y=2, z=1, by="seat-imani", text="so a/2", size=20, colour="#16222b", spans=(Span(3, 6, maths=True),),
+                 lines=(Line((Run("sans", "so ", 0, 25.5, 20), Run("sans", "a/2", 25.5, 11, 20, 0.0, False, False, "", "M0 0L10 0L10 10Z", 15.5)), 20, 36.5),)),
+        FormulaItem(id="formula-9", x=1, y=2, z=2, by="seat-imani", formula="x=1", size=30, colour="#16222b", number="2", outline="M0 0L10 0L10 10Z",
+                    width=4.5, height=1, baseline=0.8),
+    )),
+]  # fmt: skip
+
+
 def values() -> dict[str, list[Any]]:
     """One of everything that is kept, by what it is kept as."""
     return {"step": list(STEPS), "head": [HEAD], "items": [ITEMS], "lesson": [LESSON]}
@@ -201,6 +212,7 @@ def main() -> None:
     _write(f"kept-{version}-formulas", {"step": FORMULAS})
     _write(f"kept-{version}-graphs", {"step": GRAPHS})
     _write(f"kept-{version}-charts", {"step": CHARTS})
+    _write(f"kept-{version}-sentences", {"step": SENTENCES})
 
 
 def _write(name: str, kinds: Mapping[str, Sequence[Any]]) -> None:
