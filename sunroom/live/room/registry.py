@@ -98,6 +98,7 @@ class Registry:
                     if board is None:
                         return None
                     live.boards[uid] = board
+                    cards = await asyncio.to_thread(board_cards, room.pk)  # as they are by now
                 live.set_boards(cards)
                 return live, board
             finally:
