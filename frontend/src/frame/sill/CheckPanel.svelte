@@ -10,6 +10,8 @@
   let { session, working, onclose }: { session: Session; working: Working[]; onclose: () => void } = $props()
   let checked = $state.raw<LineChecked[] | null>(null)
   let problem = $state('')
+  /** As one value: what others write meanwhile makes no other lines of it, and nothing is asked again. */
+  const typed = $derived(JSON.stringify(working.map(({ formula }) => formula)))
 
   const NAMES: Record<LineVerdict, Plain> = {
     first: 'line-first',
@@ -23,8 +25,7 @@
     const asking = new AbortController()
     checked = null
     problem = ''
-    const typed = working.map(({ formula }) => formula)
-    session.formulas.check(typed, asking.signal).then(
+    session.formulas.check(JSON.parse(typed) as string[], asking.signal).then(
       (found) => (checked = found),
       (error: Error) => {
         if (!asking.signal.aborted) problem = error.message
