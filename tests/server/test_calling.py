@@ -27,7 +27,8 @@ class Calling(OutTest):
         """Who is in the call, as one browser was told last."""
         line.send(Ping(0.0))
         line.hear(Pong)
-        told = next(m for m in reversed(line.heard) if isinstance(m, Callers))
+        # It goes out with a tick: on a busy machine a ping is answered before.
+        told = next((m for m in reversed(line.heard) if isinstance(m, Callers)), None) or line.hear(Callers)
         return {caller.id: caller for caller in told.callers}
 
     def test_who_comes_and_goes_is_told_to_everybody_and_signals_go_in_the_senders_name(self) -> None:

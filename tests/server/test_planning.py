@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import asyncio
+import time
 from unittest import TestCase, mock
 
 from sunroom.core.board import Board, PageHead, apply
@@ -17,6 +18,12 @@ from tests.server.test_live import stroke
 
 PAGE = "page-001"
 NOOR = Actor("seat-noor", "student", "Noor")
+
+
+def endless(*_: object) -> bytes:
+    """In the place of a plan that takes too long."""
+    time.sleep(60)
+    return b""
 
 
 class Planning(TestCase):
@@ -49,7 +56,10 @@ class Planning(TestCase):
 
     def test_what_takes_too_long_is_refused_and_the_next_is_not(self) -> None:
         request = ArrangeItems(PAGE, ("stroke-001", "stroke-002"), "front")
-        with mock.patch.object(planning, "PLAN_S", 0.0), self.assertRaises(MalformedError) as refused:
+        with (
+            mock.patch.multiple(planning, PLAN_S=0.2, _plan=endless),
+            self.assertRaises(MalformedError) as refused,
+        ):
             self.beside(request)
         self.assertEqual(refused.exception.sentence.key, "that-is-more-than-can")
         self.assertTrue(self.beside(request))
