@@ -2,6 +2,7 @@
 
     python -m training.formula_reader MINUTES     trains for so long, and goes on from training/var/formulas.pt when it is there
     python -m training.formula_reader 0           writes sunroom/models/formulas.onnx from there
+    python -m training.formula_reader mix OTHER.pt SHARE   each weight becomes SHARE of its own and the rest of another stage's
 
 Formulas are made on the fly by other processes; each is seen once or twice.
 """
@@ -50,6 +51,8 @@ class Sample(NamedTuple):
 
 
 def main() -> None:
+    if sys.argv[1] == "mix":
+        return mix(sys.argv[2], float(sys.argv[3]))
     minutes = float(sys.argv[1])
     torch.set_num_threads(int(os.environ.get("THREADS", "1")))
     torch.manual_seed(SEED)
@@ -60,6 +63,12 @@ def main() -> None:
         train(net, 60 * minutes)
     else:
         write(net)
+
+
+def mix(other: str, share: float) -> None:
+    """Between two stages of the same learning lies a net that reads unseen hands better than either."""
+    own, others = torch.load(KEPT), torch.load(other)
+    torch.save({key: share * value + (1 - share) * others[key] for key, value in own.items()}, KEPT)
 
 
 def train(net: FormulaNet, seconds: float) -> None:
