@@ -71,11 +71,12 @@ def main() -> int:
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
     # What is done in a thread beside the loop must not make it wait for long.
     sys.setswitchinterval(SWITCH_S)
-    # The collector of circles stands everything still while it looks at all there is: it comes seldom, and does not
-    # look again at what was there from the start.
+    # The collector of circles stands everything still while it looks at all there is: to that it comes seldom, and does
+    # not look again at what was there from the start. What is new it looks at often, which takes no time: circles of
+    # requests hold their bodies.
     gc.collect()
     gc.freeze()
-    gc.set_threshold(50_000, 50, 50)
+    gc.set_threshold(2_000, 20, 100)
     workers.start()
     planning.start()
     # The large face of signs takes a second to read: now, while the workers start, and not in a lesson.
