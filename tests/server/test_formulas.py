@@ -70,6 +70,23 @@ class Formulas(OutTest):
         self.assertEqual(self.problem("", {"formula": r"\foo"}), (400, "a-formula-has-an-odd"))
         self.assertEqual(self.problem("", {"formula": "x" * 5_000}), (400, "a-formula-has-at-most"))
 
+    def test_formulas_are_told_in_the_browsers_language_within_bounds(self) -> None:
+        told = self.ask("/spoken", {"formulas": ["x^2", "a/b", "(", ""]})
+        self.assertEqual(told, ["x squared", "a over b", "(", ""])
+        self.assertEqual(self.problem("/spoken", {"formulas": ["x"] * 61})[0], 400)
+        self.assertEqual(self.problem("/spoken", {"formulas": ["x" * 5_000]})[0], 400)
+        with mock.patch.object(formulas, "SPENT_MS", -1):
+            self.assertEqual(
+                self.problem("/spoken", {"formulas": ["x"]})[0], 429, "others' time is not theirs"
+            )
+
+    def test_a_number_is_set_with_the_formula_and_an_odd_one_is_said(self) -> None:
+        plain, numbered = (self.ask("", {"formula": "a=b", "number": number}) for number in ("", "7"))
+        self.assertGreater(numbered["look"]["width"], plain["look"]["width"])
+        self.assertTrue(numbered["latex"].endswith(r"\tag{7}"))
+        for odd in ("1\n2", "123456789"):
+            self.assertEqual(self.problem("", {"formula": "a=b", "number": odd})[0], 400)
+
     def test_it_is_worked_out_and_what_is_too_much_is_said_in_time(self) -> None:
         offers = self.ask("/worked-out", {"formula": "2x+3=7"})
         self.assertIn(("solved", "x=2"), [(offer["kind"], offer["formula"]) for offer in offers])

@@ -20,13 +20,31 @@ from urllib.error import URLError
 import numpy as np
 import psutil
 
-from sunroom.core.board import CardItem, ChartItem, FormulaItem, GraphItem, InkItem, PageHead, TableItem
-from sunroom.core.board.requests import DrawFigure, EditFormula, MeasureItems, SetCell, SetGraph
+from sunroom.core.board import (
+    CardItem,
+    ChartItem,
+    FormulaItem,
+    GraphItem,
+    InkItem,
+    PageHead,
+    TableItem,
+    TextItem,
+)
+from sunroom.core.board.requests import (
+    AsWritten,
+    DrawFigure,
+    EditFormula,
+    MeasureItems,
+    SetCell,
+    SetGraph,
+    SetMaths,
+)
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetCaller, SetVoices
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphLine
+from sunroom.core.text import Span
 from sunroom.live.wire.messages import Answered, Call, Callers, Do, Frame, PageItems, Tell
 from tests.server.client import Line, Web
 from tests.server.test_afterwards import asked
@@ -120,6 +138,46 @@ class Killed(TestCase):
         self.assertTrue(formula.outline)
         self.assertEqual((graph.letters, graph.counted), ((GraphLetter("a", 2.5),), "pi"))
         self.assertTrue(graph.drawn.curves[0])
+
+    def test_a_formula_in_a_sentence_its_number_and_lines_of_working_are_there_after_kill_9(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        level = pack_samples(np.array([(0, 0, 0.5, 0), (30, 18, 0.6, 8), (60, 2, 0.4, 16)], float))
+        strokes = tuple(
+            InkItem(id=f"stroke-{n}", nib="pen", colour="#16222b", width=3, x=100, y=90.0 * n, samples=level)
+            for n in range(2)
+        )
+        sentence = TextItem(
+            id="text-0001", text="so a/2 is half", size=24, colour="#16222b", spans=(Span(3, 6, maths=True),)
+        )
+        asked = (
+            AddItems(page, (sentence,)),
+            AddItems(page, (FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b"),)),
+            EditFormula(page, "formula-1", "x^2", "12"),
+            AddItems(page, strokes),
+            SetMaths(page, ("stroke-0", "stroke-1"), "line-0001", r"2x=4 \\ x=2", ("line-0002",)),
+        )
+        for number, request in enumerate(asked):
+            line.send(Do(f"step-{number}", request))
+        line.hear(Frame, lambda frame: any(step.id == "step-4" for step in frame.steps))
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        line.welcome()
+        items = {item.id: item for item in line.hear(PageItems).items}
+        text, numbered = items["text-0001"], items["formula-1"]
+        above, below = items["line-0001"], items["line-0002"]
+        assert isinstance(text, TextItem) and isinstance(numbered, FormulaItem)
+        assert isinstance(above, FormulaItem) and isinstance(below, FormulaItem)
+        self.assertEqual([bool(run.outline) for run in text.lines[0].runs], [False, True, False])
+        self.assertEqual((numbered.number, numbered.formula), ("12", "x^2"))
+        self.assertEqual([above.formula, below.formula], ["2x=4", "x=2"])
+        self.assertEqual([stroke.id for stroke in (*above.ink, *below.ink)], ["stroke-0", "stroke-1"])
+        line.send(Do("step-back", AsWritten(page, ("line-0001", "line-0002"))))
+        back = line.hear(Frame, lambda frame: any(step.id == "step-back" for step in frame.steps))
+        self.assertEqual({item.id for item in back.steps[-1].step.items}, {"stroke-0", "stroke-1"})
 
     def test_a_chart_follows_its_table_and_a_figure_knows_itself_after_kill_9(self) -> None:
         web = Web(self.base)

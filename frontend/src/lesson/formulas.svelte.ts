@@ -70,8 +70,9 @@ export class Formulas {
   async #speak(): Promise<void> {
     const formulas = [...this.#unspoken].slice(0, MOST_SPOKEN)
     this.#unspoken.clear()
-    // Where the server cannot be asked they are told as they were typed.
-    const words = await ask<string[]>('POST', '/api/formulas/spoken', { formulas }).catch(() => formulas)
+    // Where the server cannot be asked they are told as they were typed, and asked for once more when the page changes.
+    const words = await ask<string[]>('POST', '/api/formulas/spoken', { formulas }).catch(() => null)
+    if (!words) return
     this.#spoken = { ...this.#spoken, ...Object.fromEntries(formulas.map((each, i) => [each, words[i]!])) }
   }
 

@@ -255,4 +255,5 @@ def speak_formulas(request: HttpRequest) -> HttpResponse:
         raise Problem(400, said("so-many-formulas-at-once", formulas=MAX_SPOKEN))
     for formula in formulas:
         _check(formula)
-    return answer(made(maths.speak_typed, formulas, language_of(request)))
+    with _spending(request, "spoken", maths.SPOKEN_S):
+        return answer(made(maths.speak_typed, formulas, language_of(request), limit_s=maths.SPOKEN_S))

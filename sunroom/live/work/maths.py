@@ -19,6 +19,8 @@ from sunroom.words import say
 
 #: Working out a formula, and drawing a graph, in seconds.
 MATHS_S, GRAPH_S = 8.0, 4.0
+#: Telling formulas in words.
+SPOKEN_S = 4.0
 
 
 class WorkedOut(msgspec.Struct, frozen=True):
