@@ -155,6 +155,13 @@
     display: flex;
     align-items: center;
     gap: 5px;
+    /* On a narrow screen it is drawn along, so that no control lies under its neighbours. */
+    min-width: 0;
+    overflow-x: auto;
+    padding-block: 4px;
+  }
+  .row > :global(*) {
+    flex: none;
   }
   button,
   input {
