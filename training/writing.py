@@ -170,7 +170,7 @@ def written(name: str, text: str, random: np.random.Generator) -> Strokes:
         size = 1 + random.normal(0, 0.03) * loose + drift * number / 8
         at = np.array([x + random.normal(0, 0.008) * loose, random.normal(0, 0.012) * loose])
         strokes = glyph.strokes
-        if real and character.isdigit():
+        if real and character.isdecimal():
             strokes = _real_digit(character, strokes, random)
         letters.append((character, [s * (1.0, size) + at for s in strokes]))
         if glyph.cluster != last:

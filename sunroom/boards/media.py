@@ -17,29 +17,37 @@ PART_BYTES = 262_144
 #: So many parts are written before strokes have their turn.
 PARTS_AT_ONCE = 12
 UNFINISHED_FOR = timedelta(hours=1)
+#: What a recording is, which is nobody's card.
+VOICE = "voice"
 
 
 def keep(room_id: int, medium: Medium) -> str:
-    """Keep a sound or a video in the room; its id.
+    """Keep a sound or a video in the room; its id."""
+    return keep_parts(room_id, medium.of, medium.mime, medium.data).uid
+
+
+def keep_parts(room_id: int, of: str, mime: str, data: bytes) -> models.Medium:
+    """Keep a file in parts.
 
     It is written in pieces, so that strokes are kept between them; one that was not finished is as if it were not, and
     goes with the next that comes after an hour.
     """
     models.Medium.objects.filter(size=0, created_at__lt=now() - UNFINISHED_FOR).delete()
-    row = models.Medium.objects.create(room_id=room_id, uid=new_uid(), of=medium.of, mime=medium.mime, size=0)
-    parts = [medium.data[start : start + PART_BYTES] for start in range(0, len(medium.data), PART_BYTES)]
+    row = models.Medium.objects.create(room_id=room_id, uid=new_uid(), of=of, mime=mime, size=0)
+    parts = [data[start : start + PART_BYTES] for start in range(0, len(data), PART_BYTES)]
     for start in range(0, len(parts), PARTS_AT_ONCE):
         models.MediumPart.objects.bulk_create(
             models.MediumPart(medium=row, number=number, data=data)
             for number, data in enumerate(parts[start : start + PARTS_AT_ONCE], start)
         )
-    models.Medium.objects.filter(pk=row.pk).update(size=len(medium.data))
-    return row.uid
+    row.size = len(data)
+    row.save(update_fields=["size"])
+    return row
 
 
 def of_room(room_id: int) -> QuerySet[models.Medium]:
-    """The media of a room that are wholly there."""
-    return models.Medium.objects.filter(room_id=room_id, size__gt=0)
+    """The media that were brought into a room and are wholly there."""
+    return models.Medium.objects.filter(room_id=room_id, size__gt=0).exclude(of=VOICE)
 
 
 def read(medium: models.Medium, start: int, end: int) -> Iterator[bytes]:

@@ -96,7 +96,10 @@ class Picture(models.Model):
 
 
 class Medium(models.Model):
-    """A sound or a video that was brought into a room; cards play it by its ``uid``. Its size is 0 until it is wholly there."""
+    """A sound or a video of a room, by its ``uid``. Its size is 0 until it is wholly there.
+
+    Cards play those that were brought in; one ``of`` a voice is a recording's (see Recording).
+    """
 
     room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="media")
     uid = models.CharField(max_length=20, unique=True)
@@ -115,6 +118,39 @@ class MediumPart(models.Model):
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=("medium", "number"), name="one_part_a_number"),)
+
+
+class Recording(models.Model):
+    """The tutor's voice, from ``begun_ms`` by the server's clock on.
+
+    While it grows it lies in pieces; once it has ended, ``medium`` is the whole of it and the pieces go. ``turns`` say
+    which page the tutor looked at: from so many ms on which board and page.
+    """
+
+    room = models.ForeignKey(Room, on_delete=models.CASCADE, related_name="recordings")
+    uid = models.CharField(max_length=20, unique=True)
+    seat = models.CharField(max_length=20)
+    name = models.CharField(max_length=40)
+    mime = models.CharField(max_length=20)
+    begun_ms = models.PositiveBigIntegerField()
+    length_ms = models.PositiveBigIntegerField(default=0)
+    changed_at = models.DateTimeField(auto_now=True)
+    ended = models.BooleanField(default=False)
+    #: Students may listen to it.
+    heard = models.BooleanField(default=False)
+    turns = models.JSONField(default=list)
+    medium = models.ForeignKey(Medium, null=True, on_delete=models.SET_NULL)
+
+
+class RecordingPiece(models.Model):
+    """A piece of a recording as it came; all of them in a row are a file."""
+
+    recording = models.ForeignKey(Recording, on_delete=models.CASCADE, related_name="pieces")
+    number = models.PositiveIntegerField()
+    data = models.BinaryField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("recording", "number"), name="one_piece_a_number"),)
 
 
 class Document(models.Model):

@@ -16,7 +16,7 @@ def most_bytes() -> int:
 
 
 def used_bytes(room_id: int) -> int:
-    """Bytes of a room's boards, all that ever happened on them, its pictures, documents, sounds, videos and homework."""
+    """Bytes of a room's boards, all that ever happened on them, its pictures, documents, sounds, videos, recordings and homework."""
     boards = models.Board.objects.filter(room_id=room_id).aggregate(total=Coalesce(Sum("log_bytes"), 0))
     pictures = models.Picture.objects.filter(room_id=room_id).aggregate(
         total=Coalesce(Sum(Length(F("data")) + Length(F("vector"))), 0)
@@ -25,10 +25,14 @@ def used_bytes(room_id: int) -> int:
         total=Coalesce(Sum(Length(F("data"))), 0)
     )
     media = models.Medium.objects.filter(room_id=room_id).aggregate(total=Coalesce(Sum("size"), 0))
+    pieces = models.RecordingPiece.objects.filter(recording__room_id=room_id).aggregate(
+        total=Coalesce(Sum(Length(F("data"))), 0)
+    )
     handed = models.HandedFile.objects.filter(room_id=room_id).aggregate(
         total=Coalesce(Sum(Length(F("data"))), 0)
     )
-    return int(boards["total"] + pictures["total"] + documents["total"] + media["total"] + handed["total"])
+    parts = (boards, pictures, documents, media, pieces, handed)
+    return int(sum(part["total"] for part in parts))
 
 
 def check_space(room_id: int, more_bytes: int) -> None:

@@ -141,6 +141,10 @@ class Browser:
 
     def made_up(self) -> None:
         """From the next opening on, its camera and microphone are made up."""
+        # Only who may have microphones is told all of the machine's networks, its own loop among them.
+        origin = self.driver.execute_script("return location.origin")
+        granted = {"origin": origin, "permissions": ["audioCapture", "videoCapture"]}
+        self.driver.execute_cdp_cmd("Browser.grantPermissions", granted)
         self.driver.execute_script(MADE_UP)
 
     # Looking

@@ -25,16 +25,10 @@ SOUNDS = "return [...document.querySelectorAll('audio')].map((audio) => !audio.m
 
 
 class Calls(Tools):
-    def made_up(self, browser: Browser) -> None:
-        # Only who may have microphones is told all of the machine's networks, its own loop among them.
-        granted = {"origin": self.server.url, "permissions": ["audioCapture", "videoCapture"]}
-        browser.driver.execute_cdp_cmd("Browser.grantPermissions", granted)
-        browser.made_up()
-
     def call(self, *browsers: Browser) -> None:
         """Into the call, with made-up devices."""
         for browser in browsers:
-            self.made_up(browser)
+            browser.made_up()
             browser.driver.refresh()
             browser.find("nav[aria-label=Pages]")
             browser.press(".bar button", "Join the call")
@@ -130,7 +124,7 @@ class Calls(Tools):
     def test_the_porch_tries_devices_and_somebody_without_any_comes_in_too(self) -> None:
         noor = self.browser()
         noor.open(f"{self.server.url}/r/{self.link}")
-        self.made_up(noor)
+        noor.made_up()
         noor.driver.refresh()
         noor.find("form input").send_keys("Noor")
         noor.press("summary", "Check camera")

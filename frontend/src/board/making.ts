@@ -64,6 +64,12 @@ export class Making {
     return (short ? this.#short : this.#times).at(-1) ?? 0
   }
 
+  /** The time in a playing without shortened pauses at which it was this time of day. */
+  clockAt(ms: number): number {
+    const [first] = this.#steps
+    return first ? ms - first.at_ms + this.#times[0]! : 0
+  }
+
   /** How many steps have come by then. */
   stepAt(ms: number, short: boolean): number {
     const times = short ? this.#short : this.#times

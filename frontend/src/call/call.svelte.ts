@@ -15,6 +15,7 @@ import {
 } from './devices'
 import { Levels } from './levels'
 import { Peer, type Sent } from './peer'
+import { Recorder } from './recorder.svelte'
 
 /** One that the room does not name any more, but whose way is there, may only have lost its line. */
 const GRACE_MS = 20_000
@@ -57,6 +58,8 @@ export class Call {
   showing = $state.raw<MediaStream | null>(null)
   /** The microphone is on only while a key is held. */
   #held = false
+  /** Takes this person's voice down, in the call or without one. */
+  readonly recorder = new Recorder(() => (this.on ? (this.#devices.voice?.track ?? null) : undefined))
   /** What was pressed last: a device may come later than it is wanted. */
   #wanted: Record<Kind, boolean> = { voice: false, face: false }
   #around: Around | null = null
@@ -115,6 +118,7 @@ export class Call {
     if (this.on) return
     this.on = true
     this.#tell()
+    void this.recorder.follow()
     await Promise.all([
       withVoice && this.may('voice') ? this.set('voice', true) : null,
       withFace && this.may('face') ? this.set('face', true) : null,
@@ -130,6 +134,7 @@ export class Call {
     this.stopShowing()
     this.#shut('voice')
     this.#shut('face')
+    void this.recorder.follow()
     this.#levels.close()
     this.speaking.clear()
     this.large = ''
@@ -176,6 +181,7 @@ export class Call {
     }
     this.#sendAll()
     this.#tell()
+    if (kind === 'voice') void this.recorder.follow()
   }
 
   /** Speak for as long as a key is held. */

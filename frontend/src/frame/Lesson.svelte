@@ -251,7 +251,12 @@
       props={{ session, typing: session.formulas.typing }}
     />
   {/if}
-  {#if session.past && 'board' in session.past}
+  {#if session.past === 'voice'}
+    <Later
+      load={() => import('./pages/Again.svelte')}
+      props={{ session, onclose: () => (session.past = null) }}
+    />
+  {:else if session.past && 'board' in session.past}
     <Later
       load={() => import('./pages/Moments.svelte')}
       props={{ session, board: session.past.board, onclose: () => (session.past = null) }}

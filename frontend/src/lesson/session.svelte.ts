@@ -14,6 +14,7 @@ import type {
   Paper,
   Person,
   ReadyPage,
+  Recorded,
   Redo,
   Request,
   Sentence,
@@ -83,8 +84,8 @@ export class Session implements Inside {
   keptMs = $state.raw(0)
   /** Ready pages are being looked through. */
   readying = $state.raw(false)
-  /** What is looked at of times gone by: a board's moments, or how a page was made. */
-  past = $state.raw<{ board: BoardCard } | { page: PageHead } | null>(null)
+  /** What is looked at of times gone by: a board's moments, how a page was made, or the lesson with its voice. */
+  past = $state.raw<{ board: BoardCard } | { page: PageHead } | 'voice' | null>(null)
   trouble = $state.raw<Sentence | null>(null)
   /** Words being typed on the board. */
   editing = $state.raw<Editing | null>(null)
@@ -113,6 +114,12 @@ export class Session implements Inside {
       say: (sentence) => this.say(sentence),
       name: () => this.people.nameOf(this.rights.seat),
     })
+    call.recorder.attach({
+      send: (message) => this.send(message),
+      nowMs: () => this.nowMs(),
+      at: () => ({ board: this.boardId, page: this.pages.id }),
+      warn: (sentence) => this.warn(sentence),
+    })
     this.#called = called
     this.#path = `/live/${door}/${link}`
     this.#board = board
@@ -127,6 +134,7 @@ export class Session implements Inside {
       turned: (along) => {
         this.selection.choose([])
         this.send({ type: 'look', page: this.pages.id, along })
+        this.call.recorder.turned()
         this.surface?.changed()
       },
     })
@@ -308,6 +316,8 @@ export class Session implements Inside {
         return this.attention.called(message)
       case 'play':
         return this.cards.hear(message)
+      case 'recorded':
+        return this.#recorded(message)
       case 'along':
         return this.pages.turnTo(message.page, true)
       case 'viewed':
@@ -340,6 +350,7 @@ export class Session implements Inside {
     this.keptMs = welcome.kept_ms
     this.cards.hear(welcome.play)
     this.call.joined()
+    this.call.recorder.joined(welcome.recorded)
     this.call.heard(welcome.callers)
     this.line = 'open'
     this.board.welcome(welcome)
@@ -348,6 +359,7 @@ export class Session implements Inside {
       this.pages.id = replica.pages.has(last) ? last : (replica.order[0] ?? '')
     }
     this.send({ type: 'look', page: this.pages.id, along: true })
+    this.call.recorder.turned()
     replica.resend()
     document.title = `${welcome.room} · Sun Room`
     this.surface?.changed()
@@ -379,6 +391,16 @@ export class Session implements Inside {
     if (frame.pointing) this.surface?.pointing(frame.pointing)
     if (frame.laid) this.surface?.laid(frame.laid)
     if (frame.sliding) this.surface?.slid(frame.sliding)
+  }
+
+  /** Everybody hears that somebody takes down their voice, and sees it for as long as that lasts. */
+  #recorded(message: Recorded): void {
+    const { recorder } = this.call
+    const name = message.name || recorder.now?.name
+    const news = Boolean(message.seat) !== Boolean(recorder.now)
+    recorder.hear(message, this.welcome?.connection ?? '')
+    if (news && name && !recorder.on)
+      this.say(message.seat ? t('recording-begun', { name }) : t('recording-over', { name }))
   }
 
   /** The room has another link: this page stays in, and comes back by the new one. */
@@ -413,6 +435,7 @@ export class Session implements Inside {
     if (request?.step === 'remove_items' && reason === 'items_gone') return
     if (request && !this.board.replica.setAside.some((aside) => aside.id === id)) this.warn(told(sentence))
     else this.say(told(sentence))
+    if (!id) this.call.recorder.refused()
   }
 
   #landed(logged: Logged): void {

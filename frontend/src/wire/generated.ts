@@ -1,6 +1,6 @@
 // Made by ./run types from the wire's structs in Python. Do not edit.
 
-export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'add_formula' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'chat_all' | 'chat_tutor' | 'lead_view' | 'set_pens' | 'pass_pen' | 'set_rights' | 'set_role' | 'send_away' | 'set_between' | 'end_lesson' | 'hand_over' | 'admit' | 'count_down' | 'ask_check' | 'answer_check' | 'react' | 'rename_self' | 'speak' | 'show_face'
+export type Action = 'add_ink' | 'add_text' | 'add_note' | 'add_picture' | 'add_shape' | 'add_formula' | 'change' | 'remove' | 'convert' | 'lock' | 'add_page' | 'change_page' | 'remove_page' | 'point' | 'hand' | 'chat_all' | 'chat_tutor' | 'lead_view' | 'set_pens' | 'pass_pen' | 'set_rights' | 'set_role' | 'send_away' | 'set_between' | 'end_lesson' | 'hand_over' | 'admit' | 'count_down' | 'ask_check' | 'answer_check' | 'react' | 'rename_self' | 'speak' | 'show_face' | 'record_voice'
 export type Align = 'left' | 'centre' | 'right'
 export type Dash = 'solid' | 'dashed' | 'dotted'
 export type Ends = 'none' | 'arrow' | 'arrows'
@@ -21,8 +21,8 @@ export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | Pictu
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
 export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | SetChart | PlotTable | Throw | PutChance | PutNumberLine | MeasureItems | Construct | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | SetVoices | SetCaller | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
-export type FromBrowser = Join | Do | Wet | Point | Lay | Slide | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal
-export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Pong | Goodbye
+export type FromBrowser = Join | Do | Wet | Point | Lay | Slide | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal | SetRecording
+export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Recorded | Pong | Goodbye
 export const UNIT_FIGURES: Record<FigureKind, Outline> = {"line":{"points":[[0.0,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"rectangle":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"square":{"points":[[0.0,0.0],[100.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rounded":{"points":[[18.0,0.0],[39.333,0.0],[60.667,0.0],[82.0,0.0],[91.941,0.0],[100.0,8.059],[100.0,18.0],[100.0,39.333],[100.0,60.667],[100.0,82.0],[100.0,91.941],[91.941,100.0],[82.0,100.0],[60.667,100.0],[39.333,100.0],[18.0,100.0],[8.059,100.0],[0.0,91.941],[0.0,82.0],[0.0,60.667],[0.0,39.333],[0.0,18.0],[0.0,8.059],[8.059,0.0],[18.0,0.0]],"parts":[],"closed":true,"curved":true},"ellipse":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"circle":{"points":[[100.0,50.0],[100.0,77.614],[77.614,100.0],[50.0,100.0],[22.386,100.0],[0.0,77.614],[0.0,50.0],[0.0,22.386],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,22.386],[100.0,50.0]],"parts":[],"closed":true,"curved":true},"triangle":{"points":[[50.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"right_triangle":{"points":[[0.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"parallelogram":{"points":[[25.0,0.0],[100.0,0.0],[75.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"rhombus":{"points":[[50.0,0.0],[100.0,50.0],[50.0,100.0],[0.0,50.0]],"parts":[],"closed":true,"curved":false},"trapezium":{"points":[[22.0,0.0],[78.0,0.0],[100.0,100.0],[0.0,100.0]],"parts":[],"closed":true,"curved":false},"pentagon":{"points":[[50.0,0.0],[100.0,38.197],[80.902,100.0],[19.098,100.0],[0.0,38.197]],"parts":[],"closed":true,"curved":false},"hexagon":{"points":[[50.0,0.0],[100.0,25.0],[100.0,75.0],[50.0,100.0],[0.0,75.0],[0.0,25.0]],"parts":[],"closed":true,"curved":false},"polygon":{"points":[[50.0,0.0],[85.355,14.645],[100.0,50.0],[85.355,85.355],[50.0,100.0],[14.645,85.355],[0.0,50.0],[14.645,14.645]],"parts":[],"closed":true,"curved":false},"star":{"points":[[50.0,0.0],[61.804,38.195],[100.0,38.197],[69.1,61.804],[80.902,100.0],[50.0,76.395],[19.098,100.0],[30.9,61.804],[0.0,38.197],[38.196,38.195]],"parts":[],"closed":true,"curved":false},"heart":{"points":[[50.0,100.0],[36.0,84.0],[0.0,60.0],[0.0,28.0],[0.0,8.0],[16.0,0.0],[27.0,0.0],[38.0,0.0],[47.0,8.0],[50.0,20.0],[53.0,8.0],[62.0,0.0],[73.0,0.0],[84.0,0.0],[100.0,8.0],[100.0,28.0],[100.0,60.0],[64.0,84.0],[50.0,100.0]],"parts":[],"closed":true,"curved":true},"arc":{"points":[[0.0,100.0],[0.0,44.772],[22.386,0.0],[50.0,0.0],[77.614,0.0],[100.0,44.772],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"brace":{"points":[[0.0,66.0],[0.0,50.0],[0.0,50.0],[16.0,50.0],[22.0,50.0],[28.0,50.0],[34.0,50.0],[50.0,50.0],[50.0,50.0],[50.0,34.0],[50.0,50.0],[50.0,50.0],[66.0,50.0],[72.0,50.0],[78.0,50.0],[84.0,50.0],[100.0,50.0],[100.0,50.0],[100.0,66.0]],"parts":[],"closed":false,"curved":true},"axis":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4]],"parts":[2,3],"closed":false,"curved":false},"axes":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[50.0,100.0],[50.0,0.0],[43.4,12.0],[50.0,0.0],[56.6,12.0]],"parts":[2,3,2,3],"closed":false,"curved":false},"number_line":{"points":[[0.0,50.0],[100.0,50.0],[88.0,56.6],[100.0,50.0],[88.0,43.4],[30.0,43.0],[30.0,57.0],[70.0,43.0],[70.0,57.0],[12.0,43.4],[0.0,50.0],[12.0,56.6]],"parts":[2,3,2,2,3],"closed":false,"curved":false},"tick":{"points":[[0.0,55.0],[35.0,100.0],[100.0,0.0]],"parts":[],"closed":false,"curved":false},"cross":{"points":[[0.0,0.0],[100.0,100.0],[100.0,0.0],[0.0,100.0]],"parts":[2,2],"closed":false,"curved":false},"elbow":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false},"curve":{"points":[[0.0,0.0],[50.0,0.0],[50.0,100.0],[100.0,100.0]],"parts":[],"closed":false,"curved":true},"polyline":{"points":[[0.0,0.0],[33.333,100.0],[66.667,0.0],[100.0,100.0]],"parts":[],"closed":false,"curved":false}}
 export const READY_KITS: Record<string, Right[]> = {"full pen":["add_page","bring_in","chat_all","chat_tutor","comment","convert","maths","move_own","note","point","shape","stamp","text","write"],"ink only":["chat_all","chat_tutor","move_own","point","write"],"notes only":["chat_all","chat_tutor","move_own","note","point"],"cards only":["change_others","chat_all","chat_tutor","move_own"],"pointer only":["chat_all","chat_tutor","point"]}
 export const ELEMENTS: [symbol: string, number: number, weight: string, column: number, row: number][] = [["H", 1, "1.008", 1, 1], ["He", 2, "4.003", 18, 1], ["Li", 3, "6.94", 1, 2], ["Be", 4, "9.012", 2, 2], ["B", 5, "10.81", 13, 2], ["C", 6, "12.011", 14, 2], ["N", 7, "14.007", 15, 2], ["O", 8, "15.999", 16, 2], ["F", 9, "18.998", 17, 2], ["Ne", 10, "20.18", 18, 2], ["Na", 11, "22.99", 1, 3], ["Mg", 12, "24.305", 2, 3], ["Al", 13, "26.982", 13, 3], ["Si", 14, "28.085", 14, 3], ["P", 15, "30.974", 15, 3], ["S", 16, "32.06", 16, 3], ["Cl", 17, "35.45", 17, 3], ["Ar", 18, "39.95", 18, 3], ["K", 19, "39.098", 1, 4], ["Ca", 20, "40.078", 2, 4], ["Sc", 21, "44.956", 3, 4], ["Ti", 22, "47.867", 4, 4], ["V", 23, "50.942", 5, 4], ["Cr", 24, "51.996", 6, 4], ["Mn", 25, "54.938", 7, 4], ["Fe", 26, "55.845", 8, 4], ["Co", 27, "58.933", 9, 4], ["Ni", 28, "58.693", 10, 4], ["Cu", 29, "63.546", 11, 4], ["Zn", 30, "65.38", 12, 4], ["Ga", 31, "69.723", 13, 4], ["Ge", 32, "72.63", 14, 4], ["As", 33, "74.922", 15, 4], ["Se", 34, "78.971", 16, 4], ["Br", 35, "79.904", 17, 4], ["Kr", 36, "83.798", 18, 4], ["Rb", 37, "85.468", 1, 5], ["Sr", 38, "87.62", 2, 5], ["Y", 39, "88.906", 3, 5], ["Zr", 40, "91.224", 4, 5], ["Nb", 41, "92.906", 5, 5], ["Mo", 42, "95.95", 6, 5], ["Tc", 43, "[97]", 7, 5], ["Ru", 44, "101.07", 8, 5], ["Rh", 45, "102.91", 9, 5], ["Pd", 46, "106.42", 10, 5], ["Ag", 47, "107.87", 11, 5], ["Cd", 48, "112.41", 12, 5], ["In", 49, "114.82", 13, 5], ["Sn", 50, "118.71", 14, 5], ["Sb", 51, "121.76", 15, 5], ["Te", 52, "127.6", 16, 5], ["I", 53, "126.9", 17, 5], ["Xe", 54, "131.29", 18, 5], ["Cs", 55, "132.91", 1, 6], ["Ba", 56, "137.33", 2, 6], ["La", 57, "138.91", 3, 9], ["Ce", 58, "140.12", 4, 9], ["Pr", 59, "140.91", 5, 9], ["Nd", 60, "144.24", 6, 9], ["Pm", 61, "[145]", 7, 9], ["Sm", 62, "150.36", 8, 9], ["Eu", 63, "151.96", 9, 9], ["Gd", 64, "157.25", 10, 9], ["Tb", 65, "158.93", 11, 9], ["Dy", 66, "162.5", 12, 9], ["Ho", 67, "164.93", 13, 9], ["Er", 68, "167.26", 14, 9], ["Tm", 69, "168.93", 15, 9], ["Yb", 70, "173.05", 16, 9], ["Lu", 71, "174.97", 17, 9], ["Hf", 72, "178.49", 4, 6], ["Ta", 73, "180.95", 5, 6], ["W", 74, "183.84", 6, 6], ["Re", 75, "186.21", 7, 6], ["Os", 76, "190.23", 8, 6], ["Ir", 77, "192.22", 9, 6], ["Pt", 78, "195.08", 10, 6], ["Au", 79, "196.97", 11, 6], ["Hg", 80, "200.59", 12, 6], ["Tl", 81, "204.38", 13, 6], ["Pb", 82, "207.2", 14, 6], ["Bi", 83, "208.98", 15, 6], ["Po", 84, "[209]", 16, 6], ["At", 85, "[210]", 17, 6], ["Rn", 86, "[222]", 18, 6], ["Fr", 87, "[223]", 1, 7], ["Ra", 88, "[226]", 2, 7], ["Ac", 89, "[227]", 3, 10], ["Th", 90, "232.04", 4, 10], ["Pa", 91, "231.04", 5, 10], ["U", 92, "238.03", 6, 10], ["Np", 93, "[237]", 7, 10], ["Pu", 94, "[244]", 8, 10], ["Am", 95, "[243]", 9, 10], ["Cm", 96, "[247]", 10, 10], ["Bk", 97, "[247]", 11, 10], ["Cf", 98, "[251]", 12, 10], ["Es", 99, "[252]", 13, 10], ["Fm", 100, "[257]", 14, 10], ["Md", 101, "[258]", 15, 10], ["No", 102, "[259]", 16, 10], ["Lr", 103, "[262]", 17, 10], ["Rf", 104, "[267]", 4, 7], ["Db", 105, "[270]", 5, 7], ["Sg", 106, "[269]", 6, 7], ["Bh", 107, "[270]", 7, 7], ["Hs", 108, "[270]", 8, 7], ["Mt", 109, "[278]", 9, 7], ["Ds", 110, "[281]", 10, 7], ["Rg", 111, "[281]", 11, 7], ["Cn", 112, "[285]", 12, 7], ["Nh", 113, "[286]", 13, 7], ["Fl", 114, "[289]", 14, 7], ["Mc", 115, "[289]", 15, 7], ["Lv", 116, "[293]", 16, 7], ["Ts", 117, "[293]", 17, 7], ["Og", 118, "[294]", 18, 7]]
@@ -1341,6 +1341,38 @@ export interface ReadyPage {
   items: Item[]
 }
 
+export interface Recorded {
+  type: 'recorded'
+  seat: string
+  name: string
+  connection: string
+}
+
+export interface RecordingBegun {
+  id: string
+}
+
+export interface RecordingCard {
+  id: string
+  name: string
+  begun_ms: number
+  length_ms: number
+  ended: boolean
+  heard: boolean
+  turns: RecordingTurn[]
+}
+
+export interface RecordingTurn {
+  at_ms: number
+  board: string
+  page: string
+  title: string
+}
+
+export interface Recordings {
+  recordings: RecordingCard[]
+}
+
 export interface Redo {
   step: 'redo'
 }
@@ -1557,6 +1589,11 @@ export interface SetPlan {
 
 export interface SetPointing {
   command: 'set_pointing'
+  on: boolean
+}
+
+export interface SetRecording {
+  type: 'set_recording'
   on: boolean
 }
 
@@ -1957,6 +1994,7 @@ export interface Welcome {
   play: Play | null
   callers: Caller[]
   rehearsal: boolean
+  recorded: Recorded
 }
 
 export interface Wet {

@@ -270,6 +270,7 @@ export interface Words {
   'change-pen': null
   'change-the-link': null
   'change-the-password': null
+  'chapters': null
   'chart': null
   'chart-alone': null
   'chart-bars': null
@@ -420,6 +421,7 @@ export interface Words {
   'did-pens-down': { by: string | number }
   'did-pens-passed': { by: string | number }
   'did-pens-up': { by: string | number }
+  'did-record-voice': { by: string | number }
   'did-rename': { by: string | number; name: string | number; new: string | number }
   'did-send-away': { by: string | number; name: string | number }
   'did-set-rights': { by: string | number }
@@ -978,6 +980,8 @@ export interface Words {
   'leave-out': null
   'left-edges': null
   'length': null
+  'lesson-again': null
+  'lesson-again-hint': null
   'lesson-from-to': { day: string | number; from: string | number; to: string | number }
   'lesson-paused': null
   'let-all-in': null
@@ -1128,6 +1132,7 @@ export interface Words {
   'no-list': null
   'no-microphone': null
   'no-moments': null
+  'no-recordings': null
   'no-sample-of-a-single': null
   'no-seat-here': null
   'no-sheet-seen': null
@@ -1136,6 +1141,7 @@ export interface Words {
   'no-such-drawing': null
   'no-such-medium': null
   'no-such-moment': null
+  'no-such-recording': null
   'no-such-template': null
   'no-such-tool': null
   'no-way-in': null
@@ -1422,8 +1428,32 @@ export interface Words {
   'reason-voices-tutor-side': null
   'reason-withheld': null
   'recent': null
+  'record-go-on': null
   'record-of-last-lesson': null
   'record-of-this-lesson': null
+  'record-pause': null
+  'record-stop': null
+  'record-voice': null
+  'record-voice-hint': null
+  'recorded-hint': { name: string | number }
+  'recorded-now': { name: string | number }
+  'recorded-short': null
+  'recorded-you': null
+  'recording-begun': { name: string | number }
+  'recording-cannot': null
+  'recording-elsewhere': null
+  'recording-elsewhere-then': { title: string | number }
+  'recording-has-ended': null
+  'recording-lost': { seconds: string | number; why: string | number }
+  'recording-no-page': null
+  'recording-not-readable': null
+  'recording-of': { name: string | number; time: string | number; when: string | number }
+  'recording-over': { name: string | number }
+  'recording-unplayable': null
+  'recording-untold': null
+  'recording-waits': { seconds: string | number }
+  'recordings': null
+  'recordings-are-enough': { most: string | number }
   'recovery-mail': { link: string | number; name: string | number }
   'recovery-mail-subject': null
   'redo': null
@@ -1442,6 +1472,7 @@ export interface Words {
   'rehearse-what': null
   'remove': null
   'remove-named': { name: string | number }
+  'remove-recording': null
   'rename': null
   'rename-board': null
   'rename-name': { name: string | number }
@@ -1732,6 +1763,7 @@ export interface Words {
   'strokes-aside': { count: string | number }
   'students-can-look': null
   'students-can-write': null
+  'students-may-listen': null
   'students-who-open-the-link': null
   'subject-language': null
   'subject-maths': null
@@ -1750,6 +1782,7 @@ export interface Words {
   'take-bays': null
   'take-board': null
   'take-calendar': null
+  'take-chapters': null
   'take-csv': null
   'take-cut': null
   'take-desks': null
@@ -1779,6 +1812,7 @@ export interface Words {
   'take-png-hint': null
   'take-print': null
   'take-print-hint': null
+  'take-recording': null
   'take-room-back': null
   'take-some': null
   'take-svg': null
@@ -1787,6 +1821,7 @@ export interface Words {
   'take-the-picture-off-the': null
   'take-the-row-off': null
   'take-the-whole-room-along': null
+  'take-voice': null
   'take-web-page': null
   'take-written': null
   'task': null
@@ -2145,6 +2180,7 @@ export interface Words {
   'what-was-made': null
   'what-was-written-last': null
   'when': null
+  'which-recording': null
   'whiten-paper': null
   'who': null
   'who-made-this': null

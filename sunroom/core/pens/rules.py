@@ -54,6 +54,7 @@ Action = Literal[
     "rename_self",
     "speak",
     "show_face",
+    "record_voice",
 ]
 
 #: The right in a kit that an action asks for; None: the role alone decides.
@@ -92,6 +93,7 @@ ACTIONS: dict[Action, Right | None] = {
     "rename_self": None,
     "speak": None,
     "show_face": None,
+    "record_voice": None,
 }
 
 #: What only the tutor side may do, and of that what only the tutor.
@@ -110,13 +112,16 @@ LEADING: frozenset[Action] = frozenset(
         "admit",
         "count_down",
         "ask_check",
+        "record_voice",
     }
 )
 #: What every student may do, with a pen or without.
 ALWAYS: frozenset[Action] = frozenset({"hand", "answer_check", "rename_self"})
 #: What is done in the call; pages have nothing to do with it.
 CALLING: frozenset[Action] = frozenset({"speak", "show_face"})
-TUTOR_ONLY: frozenset[Action] = frozenset({"set_role", "set_between", "end_lesson", "hand_over"})
+TUTOR_ONLY: frozenset[Action] = frozenset(
+    {"set_role", "set_between", "end_lesson", "hand_over", "record_voice"}
+)
 
 #: What is done to a page itself, its title, paper, place and being there: for who made it.
 TO_A_PAGE: frozenset[Action] = frozenset({"change_page", "remove_page"})

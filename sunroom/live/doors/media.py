@@ -56,6 +56,11 @@ def medium(request: HttpRequest, board: str, medium: str) -> HttpResponse:
     found = kept.of_room(row.room_id).filter(uid=medium).first()
     if found is None:
         raise Problem(404, said("no-such-medium"))
+    return ranged(request, found)
+
+
+def ranged(request: HttpRequest, found: models.Medium) -> HttpResponse:
+    """A medium, or the part of it that is asked for."""
     asked = _RANGE.fullmatch(request.headers.get("Range", ""))
     if asked is None or (asked[2] and int(asked[2]) < int(asked[1])):
         response = _whole(request, found)

@@ -52,6 +52,7 @@ from sunroom.live.wire.messages import (
     Refused,
     Say,
     SeeAs,
+    SetRecording,
     Signal,
     Slide,
     Teach,
@@ -200,7 +201,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             if isinstance(message, Join):
                 await self._join(message)
             return
-        if isinstance(message, Tell | Say | React | Lead | Play | Call | ClearPointers):
+        if isinstance(message, Tell | Say | React | Lead | Play | Call | SetRecording | ClearPointers):
             await self._registry.commands.of(self._member.actor.seat).wait()
         try:
             await self._dispatch(self._room, self._member, message)
@@ -225,6 +226,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.talk.lead(member, message)
             case Play():
                 room.playing.play(member, message)
+            case SetRecording():
+                room.recording.record(member, message.on)
             case Say():
                 room.talk.say(member, message)
             case Tell():

@@ -22,6 +22,7 @@ from sunroom.core.board.steps import ChangePage
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson import (
     EndCheck,
+    EndLesson,
     Lesson,
     LessonCommand,
     OpenLesson,
@@ -47,6 +48,7 @@ from sunroom.live.room.lesson import LiveLesson
 from sunroom.live.room.member import Member
 from sunroom.live.room.playing import Playing
 from sunroom.live.room.porch import Porch
+from sunroom.live.room.recording import Recording
 from sunroom.live.room.seats import Seats
 from sunroom.live.room.steps import NOT_KEPT, Steps
 from sunroom.live.room.talk import Talk
@@ -121,6 +123,7 @@ class LiveRoom:
         self._clock = clock
         self._lesson = LiveLesson(lesson, self.keeper, self.store, self.now_ms, self._lesson_kept)
         self.porch = Porch(clock)
+        self.recording = Recording(self)
         self.seats = Seats(self, self.porch, names or {}, away)
         self.talk = Talk(self, chat or [])
         self.playing = Playing(self)
@@ -202,6 +205,7 @@ class LiveRoom:
             boards=self.cards,
             lead=self.talk.led,
             play=self.playing.now,
+            recorded=self.recording.now,
             callers=self.calling.callers() if member.actor.role != "onlooker" else (),
             chat=tuple(line for line in self.talk.chat if self.talk.shown(member, line)),
             arrows=tuple(
@@ -253,6 +257,7 @@ class LiveRoom:
         self.talk.left(member)
         self.playing.left()
         self.calling.lost(member)
+        self.recording.left(member)
         self.people_changed()
 
     def pages_hidden(self, board: LiveBoard) -> None:
@@ -261,6 +266,7 @@ class LiveRoom:
 
     def people_changed(self) -> None:
         self._people_changed = True
+        self.recording.ask_again()
         self.flush_soon()
 
     # What members send
@@ -302,6 +308,8 @@ class LiveRoom:
         self._lesson.carry_out(command, seat)
         if isinstance(command, OpenLesson) and any(m.actor.role == "student" for m in self.members.values()):
             self.put_lesson(arrive(self.lesson, "student", self.now_ms()))
+        if isinstance(command, EndLesson):
+            self.recording.stop()
         if not self.lesson.facts.open and self.lesson.facts.between == "closed":
             self.seats.closed()
 

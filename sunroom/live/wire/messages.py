@@ -141,6 +141,20 @@ class Lead(msgspec.Struct, frozen=True, tag_field="type", tag="lead"):
     name: str = ""
 
 
+class SetRecording(msgspec.Struct, frozen=True, tag_field="type", tag="set_recording"):
+    """From now on this browser takes down its person's voice, or does not any more."""
+
+    on: bool
+
+
+class Recorded(msgspec.Struct, frozen=True, tag_field="type", tag="recorded"):
+    """Whose voice is being taken down, and by which connection; "" when nobody's is."""
+
+    seat: str = ""
+    name: str = ""
+    connection: str = ""
+
+
 class Play(msgspec.Struct, frozen=True, tag_field="type", tag="play"):
     """The sound or video of a card to everybody: from ``at_s`` on, or (``going`` False) standing there; ``item`` "" ends it.
 
@@ -304,6 +318,7 @@ FromBrowser = (
     | Inspect
     | Call
     | Signal
+    | SetRecording
 )
 
 # To the browser
@@ -440,6 +455,7 @@ class Welcome(msgspec.Struct, frozen=True, tag_field="type", tag="welcome"):
     play: Play | None = None
     callers: tuple[Caller, ...] = ()
     rehearsal: bool = False
+    recorded: Recorded = Recorded()
 
 
 class PageItems(msgspec.Struct, frozen=True, tag_field="type", tag="page_items"):
@@ -694,6 +710,7 @@ ToBrowser = (
     | Callers
     | CallWays
     | Signal
+    | Recorded
     | Pong
     | Goodbye
 )

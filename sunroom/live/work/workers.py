@@ -38,6 +38,7 @@ from sunroom.core.formats.opened import things_in
 from sunroom.core.formats.package import Packed, read_package, write_package
 from sunroom.core.formats.paper_photo import Corners, find_paper, flatten_paper
 from sunroom.core.formats.pictures import CleanPicture, clean_picture, small_picture
+from sunroom.core.formats.recorded import Chapter, Recorded, whole
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
 from sunroom.core.formats.sheets import Sheets
 from sunroom.core.formats.svg import page_svg
@@ -370,6 +371,10 @@ def make_html(
     return board_html(
         found, titles, heard, typesetter, title, pictures, language, parts, makings, controls
     ).encode()
+
+
+def whole_recording(mime: str, data: bytes, chapters: list[Chapter]) -> Recorded:
+    return whole(mime, data, chapters)
 
 
 def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], parts: Parts = ALL) -> bytes:

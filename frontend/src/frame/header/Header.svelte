@@ -12,6 +12,7 @@
   import Clocks from './Clocks.svelte'
   import OwnMenu from './OwnMenu.svelte'
   import PensControl from './PensControl.svelte'
+  import RecordingMark from './RecordingMark.svelte'
   import { standingWords } from './standing'
   import TakeAway from './TakeAway.svelte'
   import WrapUp from './WrapUp.svelte'
@@ -67,6 +68,7 @@
       lesson?.started_ms,
     ]
     void [session.boards, session.people.role, uneasy, standingWords(session), lesson?.facts.kit, ended]
+    void session.call.recorder.now
     void fit()
   })
 </script>
@@ -89,6 +91,7 @@
       >
     {/if}
   </div>
+  <RecordingMark {session} short={level >= 2} />
   <Clocks {session} short={level >= 3} />
   <span
     class="kept"

@@ -15,6 +15,7 @@
     const now = session.pages.now
     if (now) void session.pictures.printedIn(session.pictures.ofPage(now)).then((found) => (words = found))
   })
+  const owner = $derived(session.people.of(session.rights.me)?.owner ?? false)
   type Of = 'board' | 'page' | 'some'
   type Paper = '' | 'a4' | 'a3' | 'letter'
   let of = $state<Of>('board')
@@ -109,6 +110,16 @@
       ><b>{t('take-print')}</b><span>{t('take-print-hint')}</span></a
     >
   {/if}
+  {#if session.people.role === 'tutor'}
+    <button disabled={session.call.recorder.on} onclick={() => void session.call.recorder.start()}
+      ><b>{t('record-voice')}</b><span>{t('record-voice-hint')}</span></button
+    >
+  {/if}
+  {#if owner}
+    <button onclick={() => (session.past = 'voice')}
+      ><b>{t('lesson-again')}</b><span>{t('lesson-again-hint')}</span></button
+    >
+  {/if}
   {#if session.door === 'student'}<HandInPage {session} />{/if}
   {#if words.length}
     <Button onclick={() => (session.pictures.printed = words)}>{t('printed-words-of-page')}</Button>
@@ -160,7 +171,8 @@
     max-width: 100%;
     color: var(--ink);
   }
-  a {
+  a,
+  .panel > button {
     display: grid;
     align-content: center;
     min-height: 52px;
@@ -169,7 +181,17 @@
     color: var(--ink);
     text-decoration: none;
   }
-  a:hover {
+  .panel > button {
+    border: 0;
+    background: none;
+    font: inherit;
+    text-align: start;
+  }
+  .panel > button:disabled {
+    opacity: 0.5;
+  }
+  a:hover,
+  .panel > button:hover:enabled {
     background: var(--sand);
   }
   span,
