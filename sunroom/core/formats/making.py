@@ -39,6 +39,8 @@ class Making(msgspec.Struct, frozen=True):
     marks: dict[str, str]
     times: tuple[int, ...]
     short_times: tuple[int, ...]
+    #: The time of day, in ms, at which the playing begins.
+    first_ms: int = 0
 
 
 def making_of(head: PageHead, done: Sequence[Done]) -> Making:
@@ -81,7 +83,8 @@ def making_of(head: PageHead, done: Sequence[Done]) -> Making:
     for uid in [*since]:
         close(uid, None)
     whole = Page(head, immutables.Map(states))
-    return Making(whole, marks, tuple(times), tuple(short_times))
+    first_ms = done[0][0] - times[0] if done else 0
+    return Making(whole, marks, tuple(times), tuple(short_times), first_ms)
 
 
 def _touched(step: Step, before: immutables.Map[str, Item]) -> list[str]:

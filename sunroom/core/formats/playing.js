@@ -1,4 +1,6 @@
 'use strict'
+// By section: its page as it was at a time of day.
+const seenAt = new Map()
 // Plays how the pages were made: each group of a drawing is seen from step data-s until before step data-e.
 for (const bar of document.querySelectorAll('.play')) {
   const numbers = (text) => text.split(' ').map(Number)
@@ -82,4 +84,40 @@ for (const bar of document.querySelectorAll('.play')) {
   })
   settle()
   bar.hidden = false
+  seenAt.set(bar.parentElement, (ms) => {
+    press(false)
+    shorten.checked = false
+    place.max = length()
+    place.value = Math.min(Math.max(ms - Number(bar.dataset.first), 0), length())
+    draw()
+  })
+}
+
+// A recorded voice: in step with it the page that was looked at then.
+for (const voice of document.querySelectorAll('.voice')) {
+  const audio = voice.querySelector('audio')
+  const turns = [...voice.querySelectorAll('button')]
+  const sections = document.querySelectorAll('section')
+  let shown = null
+
+  function follow() {
+    const at = audio.currentTime * 1000
+    const turn = turns.findLast((one) => Number(one.dataset.at) <= at) || turns[0]
+    if (!turn) return
+    const section = sections[Number(turn.dataset.page)]
+    if (turn !== shown) {
+      for (const one of turns) one.toggleAttribute('aria-current', one === turn)
+      section.scrollIntoView({ block: 'nearest' })
+      shown = turn
+    }
+    const see = seenAt.get(section)
+    if (see) see(Number(voice.dataset.begun) + at)
+    if (!audio.paused) requestAnimationFrame(follow)
+  }
+
+  audio.addEventListener('play', () => requestAnimationFrame(follow))
+  audio.addEventListener('seeked', follow)
+  for (const one of turns)
+    one.addEventListener('click', () => (audio.currentTime = Number(one.dataset.at) / 1000))
+  voice.hidden = false
 }

@@ -103,10 +103,10 @@ def _marks(chapters: Sequence[Chapter]) -> list[Any]:
 
 def chapters_vtt(chapters: Sequence[Chapter], length_ms: int) -> str:
     """A list of chapters as WebVTT (W3C), which players show beside a sound."""
-    ends = [chapter.at_ms for chapter in chapters[1:]] + [length_ms]
+    ends = [*(chapter.at_ms for chapter in chapters[1:]), length_ms]
     cues = [
         f"{_stamp(chapter.at_ms)} --> {_stamp(max(end, chapter.at_ms + 1))}\n{_plain(chapter.title)}\n"
-        for chapter, end in zip(chapters, ends, strict=True)
+        for chapter, end in zip(chapters, ends, strict=False)
     ]
     return "\n".join(["WEBVTT\n", *cues])
 

@@ -13,15 +13,13 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 from sunroom.boards import models, recordings
 from sunroom.boards.recordings import MAX_PIECE_BYTES, Turn
 from sunroom.boards.space import check_space
-from sunroom.core.errors import MalformedError
 from sunroom.core.formats.recorded import Chapter, Recorded, chapters_vtt
-from sunroom.core.sentences import said
-from sunroom.live.doors.files import making, pages_of_board, visible_board
+from sunroom.core.sentences import Sentence, said
+from sunroom.live.doors.files import made, making, pages_of_board, visible_board
 from sunroom.live.doors.media import ranged
 from sunroom.live.room.access import may_look
 from sunroom.live.room.registry import registry
 from sunroom.live.work import workers
-from sunroom.live.work.pool import JobError
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.requests import Problem, allow, allow_for, answer, answers_problems, body, language_of
@@ -96,10 +94,10 @@ def of_board(request: HttpRequest, board: str) -> HttpResponse:
         raise Problem(409, said("recording-untold"))
     wanted = body(request, BeginRecording)
     check_space(row.room_id, MAX_PIECE_BYTES)
-    made = recordings.begin(
+    begun = recordings.begin(
         row.room_id, found.seat.uid, found.seat.name, wanted.mime, wanted.begun_ms, _now_ms()
     )
-    return answer(RecordingBegun(made.uid), 201)
+    return answer(RecordingBegun(begun.uid), 201)
 
 
 def cards(room: Room, request: HttpRequest, owner: bool) -> list[RecordingCard]:
@@ -238,10 +236,10 @@ def sound(request: HttpRequest, uid: str) -> HttpResponse:
     if "kept" not in request.GET:
         if row.ended or row.medium:
             return ranged(request, row.medium or _keep_whole(row))
-        found = _whole(row)
+        found = whole_of(row)
         return HttpResponse(found.data, content_type=found.mime)
     allow(request, "medium-whole", 20, 60)
-    found = _whole(row, _chapters(request, row))
+    found = whole_of(row, _chapters(request, row))
     response = HttpResponse(found.data, content_type=found.mime)
     name = (
         f"{row.room.title} {time.strftime('%Y-%m-%d', time.gmtime(row.begun_ms / 1000))}.{ENDINGS[row.mime]}"
@@ -268,16 +266,13 @@ def _chapters(request: HttpRequest, row: models.Recording) -> list[Chapter]:
 
 
 def _keep_whole(row: models.Recording) -> models.Medium:
-    return recordings.keep_whole(row, _whole(row))
+    return recordings.keep_whole(row, whole_of(row))
 
 
-def _whole(row: models.Recording, chapters: list[Chapter] | None = None) -> Recorded:
+def whole_of(row: models.Recording, chapters: list[Chapter] | None = None) -> Recorded:
     """A recording as one file, made by a worker; raises Problem."""
     with making():
-        data = recordings.data_of(row)
-        try:
-            return async_to_sync(workers.run_file)(workers.whole_recording, row.mime, data, chapters or [])
-        except MalformedError as error:
-            raise Problem(422, error.sentence) from error
-        except JobError as error:
-            raise Problem(503, said("that-is-too-large-a")) from error
+        found = made(workers.whole_recording, row.mime, recordings.data_of(row), chapters or [])
+    if isinstance(found, Sentence):
+        raise Problem(422, found)
+    return found

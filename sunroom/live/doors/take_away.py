@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from datetime import date
+from datetime import UTC, date, datetime
 
 import msgspec
 from asgiref.sync import async_to_sync
@@ -11,7 +11,7 @@ from django.http import HttpRequest, HttpResponse
 from django.utils.http import content_disposition_header
 from django.views.decorators.http import require_GET
 
-from sunroom.boards import media, models, moments, repository, store
+from sunroom.boards import media, models, moments, recordings, repository, store
 from sunroom.core.board import Page, TableItem
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.csv import table_csv
@@ -19,9 +19,10 @@ from sunroom.core.formats.drawing import ALL, Parts, media_of, pictures_in, pict
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.formats.making import MAX_STATES, Done
 from sunroom.core.formats.sheets import AS_LARGE, SIZES, Sheets
-from sunroom.core.formats.web_page import Controls
+from sunroom.core.formats.web_page import Controls, Voice
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
+from sunroom.live.doors.recordings import whole_of
 from sunroom.live.doors.search import heard
 from sunroom.live.room.access import may_look
 from sunroom.live.work import workers
@@ -30,6 +31,8 @@ from sunroom.rooms import services
 from sunroom.rooms.requests import Problem, allow, answers_problems, language_of
 from sunroom.words import say
 
+#: What was said that goes into one web page: a few hours.
+MAX_VOICES = 60_000_000
 #: A picture of the board for a list, and the widths that a page's picture may be asked for in.
 LISTED_WIDTH_PX = 480
 WIDTHS_PX = (200, 6_000)
@@ -168,7 +171,8 @@ def board_html(request: HttpRequest, board: str) -> HttpResponse:
         raise Problem(404, said("only-the-rooms-tutor-can"))
     with making():
         pages = _asked(request, row)
-    data = _html(row, pages, language_of(request), _parts(request), plays)
+    voices = _voices(request, row, pages) if plays and "voice" in request.GET else []
+    data = _html(row, pages, language_of(request), _parts(request), plays, voices)
     return _file(data, "text/html; charset=utf-8", _named(row, pages, "page" in request.GET, "html"))
 
 
@@ -179,7 +183,14 @@ def html_of(row: models.Board, language: str) -> bytes:
     return _html(row, pages, language, ALL)
 
 
-def _html(row: models.Board, pages: list[Page], language: str, parts: Parts, plays: bool = False) -> bytes:
+def _html(
+    row: models.Board,
+    pages: list[Page],
+    language: str,
+    parts: Parts,
+    plays: bool = False,
+    voices: Sequence[Voice] = (),
+) -> bytes:
     # Others' files need not wait for the ink to be read.
     told = [
         [line.texts[0] for line in sorted(lines or [], key=lambda at: (at.y, at.x))]
@@ -206,9 +217,30 @@ def _html(row: models.Board, pages: list[Page], language: str, parts: Parts, pla
             parts,
             [msgspec.msgpack.encode(steps) for steps in done],
             _controls(language) if plays else None,
+            list(voices),
         )
     if isinstance(found, Sentence):
         raise Problem(422, found)
+    return found
+
+
+def _voices(request: HttpRequest, row: models.Board, pages: list[Page]) -> list[Voice]:
+    """What was said while these pages were looked at; raises Problem when it is too much for one file."""
+    numbers = {page.head.id: number for number, page in enumerate(pages)}
+    found: list[Voice] = []
+    for recording in recordings.of_room(row.room_id):
+        turns = [
+            (at_ms, numbers[page])
+            for at_ms, board, page in recording.turns
+            if board == row.uid and page in numbers
+        ]
+        if turns:
+            day = datetime.fromtimestamp(recording.begun_ms / 1000, UTC).date().isoformat()
+            found.append(
+                Voice(whole_of(recording), f"{recording.name}, {day}", recording.begun_ms, tuple(turns))
+            )
+        if sum(len(voice.recorded.data) for voice in found) > MAX_VOICES:
+            raise Problem(422, said("too-much-was-made-for-one"))
     return found
 
 

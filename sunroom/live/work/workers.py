@@ -42,7 +42,7 @@ from sunroom.core.formats.recorded import Chapter, Recorded, whole
 from sunroom.core.formats.room_package import RoomFacts, read_room, write_room
 from sunroom.core.formats.sheets import Sheets
 from sunroom.core.formats.svg import page_svg
-from sunroom.core.formats.web_page import Controls, board_html
+from sunroom.core.formats.web_page import Controls, Voice, board_html
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.setting import Setting, set_formula
@@ -358,6 +358,7 @@ def make_html(
     parts: Parts,
     done: list[bytes],
     controls: Controls | None,
+    voices: list[Voice],
 ) -> bytes | Sentence:
     """``done`` are the steps of each page's making as MessagePack, when they are to be played."""
     found, typesetter = [_page(page) for page in pages], resources.typesetter()
@@ -369,12 +370,16 @@ def make_html(
     except MalformedError as error:
         return error.sentence
     return board_html(
-        found, titles, heard, typesetter, title, pictures, language, parts, makings, controls
+        found, titles, heard, typesetter, title, pictures, language, parts, makings, controls, voices
     ).encode()
 
 
-def whole_recording(mime: str, data: bytes, chapters: list[Chapter]) -> Recorded:
-    return whole(mime, data, chapters)
+def whole_recording(mime: str, data: bytes, chapters: list[Chapter]) -> Recorded | Sentence:
+    """The recording as one file, or why there is none."""
+    try:
+        return whole(mime, data, chapters)
+    except MalformedError as error:
+        return error.sentence
 
 
 def make_picture(page: PackedPage, width_px: int, pictures: dict[str, bytes], parts: Parts = ALL) -> bytes:

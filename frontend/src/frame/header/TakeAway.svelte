@@ -22,6 +22,7 @@
   let some = $state<string[]>([])
   let written = $state(false)
   let making = $state(false)
+  let voice = $state(false)
   let paper = $state<Paper>('')
   let cut = $state(false)
   let bays = $state(false)
@@ -62,7 +63,7 @@
   const formats = $derived<Format[]>([
     { href: pdf, name: 'take-pdf', hint: 'take-pdf-hint' },
     {
-      href: `${board}/board.html${asked}${making ? `${asked ? '&' : '?'}making` : ''}`,
+      href: `${board}/board.html${asked}${making ? `${asked ? '&' : '?'}making${voice ? '&voice' : ''}` : ''}`,
       name: 'take-html',
       hint: 'take-html-hint',
     },
@@ -150,6 +151,9 @@
     <fieldset>
       <legend>{t('of-the-web-page')}</legend>
       <label class="wide"><input type="checkbox" bind:checked={making} />{t('take-making')}</label>
+      {#if making}
+        <label class="wide"><input type="checkbox" bind:checked={voice} />{t('take-voice')}</label>
+      {/if}
     </fieldset>
   {/if}
   {#if of === 'board' && session.pages.heads.some(({ hidden }) => hidden)}
