@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import io
 import time
 
-from sunroom.boards.models import LoggedStep, Recording, RecordingPiece
+import av
+
+from sunroom.boards.models import Board, LoggedStep, Recording, RecordingPiece
 from tests.browser.base import Browser
 from tests.browser.test_board import BoardTest
 from tests.browser.test_tools import LINE
@@ -21,6 +24,7 @@ for (let at = 0; at < data.length; at += 4) if (data[at + 3] > 200 && data[at] +
 return dark
 """
 READY = "return document.querySelector('[data-testid=again] audio')?.readyState > 0"
+PICTURED = "return document.querySelector('article img').naturalWidth > 0"
 SEEK = """
 const [seconds, done] = arguments
 const audio = document.querySelector('[data-testid=again] audio')
@@ -29,6 +33,18 @@ const place = document.querySelector('[data-testid=again] input[type=range]')
 place.value = seconds * 1000
 place.dispatchEvent(new Event('input', { bubbles: true }))
 """
+#: As ``SEEK``, in a file; then how many strokes are seen.
+SEEK_FILE = """
+const [seconds, done] = arguments
+const audio = document.querySelector('audio')
+const seek = () => {
+  audio.addEventListener('seeked', () => requestAnimationFrame(() => requestAnimationFrame(done)), { once: true })
+  audio.currentTime = seconds
+}
+if (audio.readyState) seek()
+else audio.addEventListener('loadedmetadata', seek, { once: true })
+"""
+DRAWN = "return [...document.querySelectorAll('[data-s]')].filter((group) => getComputedStyle(group).display !== 'none').length"
 
 
 class Recordings(BoardTest):
@@ -81,7 +97,58 @@ class Recordings(BoardTest):
         self.assertGreaterEqual(still_one, one, seen)
         self.tutor.press("[data-testid=again] label", "Students may listen")
         self.tutor.wait(lambda: Recording.objects.filter(heard=True).first(), "students to be let listen")
+        student = noor.driver.current_url
+        noor.open(student.rstrip("/") + "/found")
+        noor.press("article audio")
+        noor.driver.execute_script("document.querySelector('article audio').play()")
+        noor.find("article img[alt='Page 1']")
+        noor.wait(lambda: noor.driver.execute_script(PICTURED) or None, "the page's picture")
+        self.assertFalse(noor.all("article input"), "who may listen is not theirs to say")
         self.tutor.press("[data-testid=again] button", "Remove the recording")
         self.tutor.wait_text("[data-testid=again]", "No voice has been recorded")
         self.assertFalse(Recording.objects.exists())
         self.assertEqual(self.tutor.problems() + noor.problems(), [])
+
+    def test_a_lost_net_and_a_restart_lose_nothing_of_it(self) -> None:
+        self.record()
+        before = self.wait_pieces(0)
+        self.tutor.driver.execute_cdp_cmd("Network.enable", {})
+        offline = {"offline": True, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
+        self.tutor.driver.execute_cdp_cmd("Network.emulateNetworkConditions", offline)
+        time.sleep(7)
+        self.assertEqual(self.pieces(), before, "nothing comes through")
+        self.tutor.driver.execute_cdp_cmd("Network.emulateNetworkConditions", {**offline, "offline": False})
+        before = self.wait_pieces(before)
+        self.restart()
+        self.wait_pieces(before)
+        self.tutor.press("[aria-label='Your voice is recorded']")
+        self.tutor.press("[role=dialog] button", "Stop recording")
+        row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
+        numbers = list(RecordingPiece.objects.order_by("number").values_list("number", flat=True))
+        self.assertEqual(numbers, list(range(len(numbers))))
+        sound = self.tutor.fetch(f"{self.server.url}/recordings/{row.uid}/voice")
+        with av.open(io.BytesIO(sound)) as file:
+            seconds = (file.duration or 0) / 1_000_000
+        self.assertAlmostEqual(seconds, row.length_ms / 1000, delta=0.2)
+        self.assertEqual(Recording.objects.count(), 1)
+
+    def test_the_web_page_plays_it_from_a_disk(self) -> None:
+        self.record()
+        self.tutor.draw(LINE)
+        self.tutor.kept()
+        self.wait_pieces(0)
+        self.tutor.press("[aria-label='Your voice is recorded']")
+        self.tutor.press("[role=dialog] button", "Stop recording")
+        row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
+        at_ms = LoggedStep.objects.order_by("-seq").values_list("at_ms", flat=True)[0]
+        board = Board.objects.get().uid
+        page = self.tutor.fetch(f"{self.server.url}/boards/{board}/board.html?making&voice")
+        file = self.tutor.downloads.parent / "board.html"
+        file.write_bytes(page)
+        self.tutor.open(file.as_uri())
+        seen = []
+        for seconds in ((at_ms - row.begun_ms - 900) / 1000, (at_ms - row.begun_ms + 100) / 1000):
+            self.tutor.driver.execute_async_script(SEEK_FILE, max(seconds, 0.0))
+            seen.append(self.tutor.driver.execute_script(DRAWN))
+        self.assertEqual(seen, [0, 1])
+        self.assertEqual(self.tutor.problems(), [])

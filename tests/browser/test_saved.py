@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import io
 import tempfile
-import urllib.request
 from pathlib import Path
 
 import numpy as np
@@ -28,12 +27,6 @@ def grey(picture: Image.Image) -> NDArray[np.float64]:
 
 
 class Saved(Tools):
-    def fetched(self, address: str) -> bytes:
-        """A file as the tutor's browser gets it."""
-        cookies = "; ".join(f"{c['name']}={c['value']}" for c in self.tutor.driver.get_cookies())
-        with urllib.request.urlopen(urllib.request.Request(address, headers={"Cookie": cookies})) as answer:
-            return bytes(answer.read())
-
     def sheet(self) -> Image.Image:
         """The page on the screen, shown wholly; it is a sheet."""
         self.tutor.press("[aria-label^='View']")
@@ -67,14 +60,14 @@ class Saved(Tools):
         base = f"{self.server.url}/boards/{models.Board.objects.get().uid}"
         page = self.page(1).head.id
         saved = {
-            "png": Image.open(io.BytesIO(self.fetched(f"{base}/pages/{page}/page.png?width=1600"))),
-            "pdf": pypdfium2.PdfDocument(self.fetched(f"{base}/board.pdf?page={page}"))[0]
+            "png": Image.open(io.BytesIO(self.tutor.fetch(f"{base}/pages/{page}/page.png?width=1600"))),
+            "pdf": pypdfium2.PdfDocument(self.tutor.fetch(f"{base}/board.pdf?page={page}"))[0]
             .render(scale=2)
             .to_pil(),
         }
         noor = self.browser(shown.width + 20, shown.height + 20)
         with tempfile.NamedTemporaryFile(suffix=".svg") as file:
-            Path(file.name).write_bytes(self.fetched(f"{base}/pages/{page}/page.svg"))
+            Path(file.name).write_bytes(self.tutor.fetch(f"{base}/pages/{page}/page.svg"))
             noor.open(f"file://{file.name}")
             size = (self.page(1).head.paper.width, self.page(1).head.paper.height)
             noor.resize(round(size[0]), round(size[1]))

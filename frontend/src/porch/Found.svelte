@@ -5,6 +5,7 @@
   import { ask } from '../wire/api'
   import type { Afterwards, Task } from '../wire/generated'
   import HandIn from './HandIn.svelte'
+  import Voices from '../rooms/Voices.svelte'
   import { clockTime, longDay } from '../words/time'
   import { t } from '../words/words.svelte'
 
@@ -97,6 +98,7 @@
         {:else}
           <p class="muted">{t('found-closed')}</p>
         {/if}
+        {#if found.open && found.boards[0]}<Voices board={found.boards[0].id} />{/if}
       </section>
     {:else if !problem}
       <p class="muted">{t('finding-the-room')}</p>

@@ -12,6 +12,7 @@
   import LastLesson from './LastLesson.svelte'
   import PlanForm from './PlanForm.svelte'
   import RoomSide, { type Changes } from './RoomSide.svelte'
+  import Voices from './Voices.svelte'
   import WordSearch from './WordSearch.svelte'
   import { t } from '../words/words.svelte'
 
@@ -186,6 +187,7 @@
           </details>
         {/if}
         <LastLesson {home} />
+        {#if home.boards[0]}<Voices board={home.boards[0].id} owner />{/if}
         <p><a class="take" href="/rooms/{link}/wrap-up">{t('wrap-up-page')}</a></p>
       </section>
       <RoomSide {home} {me} onchange={change} onclaim={claim} />

@@ -91,7 +91,7 @@
       >
     {/if}
   </div>
-  <RecordingMark {session} short={level >= 2} />
+  <RecordingMark {session} short={level >= 1} />
   <Clocks {session} short={level >= 3} />
   <span
     class="kept"

@@ -7,6 +7,7 @@
   import { clockTime, longDay } from '../../words/time'
   import { t } from '../../words/words.svelte'
   import LastLesson from '../LastLesson.svelte'
+  import Voices from '../Voices.svelte'
   import PlanForm from '../PlanForm.svelte'
   import type { Changes } from '../RoomSide.svelte'
   import Homework from './Homework.svelte'
@@ -125,7 +126,10 @@
               {/each}
             </fieldset>
           </section>
-          <section class="last"><LastLesson {home} /></section>
+          <section class="last">
+            <LastLesson {home} />
+            {#if home.boards[0]}<Voices board={home.boards[0].id} owner />{/if}
+          </section>
         </div>
         <div>
           <section>
