@@ -127,7 +127,8 @@ def append(board_id: int, rows: Sequence[tuple[Logged, Step]]) -> None:
     """Write steps with their inverses to the log, all or none; raises GapError when they do not follow its last."""
     first, last = rows[0][0].seq, rows[-1][0].seq
     bodies = [(encode_kept(logged.step), encode_kept(inverse)) for logged, inverse in rows]
-    with transaction.atomic():
+    # Within the keeper's transaction, a point of return of its own would be two more turns at the interpreter.
+    with transaction.atomic(savepoint=False):
         board = models.Board.objects.filter(id=board_id, seq=first - 1)
         follows = board.update(
             seq=last,

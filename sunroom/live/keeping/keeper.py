@@ -11,20 +11,28 @@ from __future__ import annotations
 
 import asyncio
 import logging
+import sqlite3
 import time
 from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from itertools import groupby
+from threading import current_thread
 from typing import Any, NamedTuple
 
 from django.db import InterfaceError, OperationalError, connection, transaction
+from django.db.backends.base.base import BaseDatabaseWrapper
+from django.db.backends.signals import connection_created
+from django.dispatch import receiver
 
 from sunroom.core.sentences import Sentence, said
 
 logger = logging.getLogger(__name__)
 
 #: All writing of all rooms goes through one thread: SQLite has one writer anyway.
-writer = ThreadPoolExecutor(max_workers=1, thread_name_prefix="keeper")
+WRITER = "keeper"
+writer = ThreadPoolExecutor(max_workers=1, thread_name_prefix=WRITER)
+#: How often it is tried while a request is writing, and for how long.
+LOOK_AGAIN_S, PATIENCE_S = 0.0005, 20.0
 
 RETRY_S = (0.1, 0.5, 2.0, 5.0)
 #: What may wait for the disk: about a minute of a whole class writing.
@@ -159,7 +167,7 @@ def _write(batch: list[Waiting]) -> set[int]:
     closed, for the fault may be its own.
     """
     try:
-        _write_all(batch)
+        _as_soon_as_free(batch)
         return set()
     except PASSING:
         connection.close()
@@ -179,6 +187,27 @@ def _write(batch: list[Waiting]) -> set[int]:
                 logger.error("A row can never be kept: %s", error)
                 lost.add(number)
     return lost
+
+
+def _as_soon_as_free(batch: list[Waiting]) -> None:
+    """Write a batch as soon as no request is writing: SQLite itself would look again ever more seldom (its busy timeout)."""
+    since = time.monotonic()
+    while True:
+        try:
+            return _write_all(batch)
+        except OperationalError as error:
+            taken = getattr(error.__cause__, "sqlite_errorcode", 0) & 0xFF == sqlite3.SQLITE_BUSY
+            if not taken or time.monotonic() - since > PATIENCE_S:
+                raise
+        time.sleep(LOOK_AGAIN_S)
+
+
+@receiver(connection_created)
+def _impatient(connection: BaseDatabaseWrapper, **_: object) -> None:
+    """The writer's own connection does not wait: the writer does."""
+    if current_thread().name.startswith(WRITER):
+        with connection.cursor() as cursor:
+            cursor.execute("PRAGMA busy_timeout = 0")
 
 
 def _write_all(batch: list[Waiting]) -> None:
