@@ -20,7 +20,7 @@ from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
 from sunroom.resources import written_reader
 
-HANDS = Path(__file__).parent / "hands"
+HANDS = Path(__file__).parent / "hands" / "maths"
 TYPED = (
     "x^2+2x-3=0", "x_(1,2)=(-b+-sqrt(b^2-4ac))/(2a)", "sum_(k=1)^n k=n(n+1)/2", "int_0^oo e^(-x^2) dx=sqrt(pi)/2", "s=h/tan(theta)",
     r"f(x)=\begin{cases}x^2&x>0\\0&x\le 0\end{cases}", r"\begin{pmatrix}1&2\\3&4\end{pmatrix}\begin{pmatrix}x\\y\end{pmatrix}",

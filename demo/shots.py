@@ -225,7 +225,7 @@ def set_as_maths(stage: Stage) -> None:
     tutor = stage.person("tutor")
     tutor.press(NEXT)
     tutor.press(NEXT)
-    rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "formulas.json").read_text())
+    rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "maths" / "formulas.json").read_text())
     row = next(row for row in rows if row["latex"] == r"s=\frac{h}{\tan\theta}")
     strokes = [np.array(flat, float).reshape(-1, 2) * 0.045 for flat in row["strokes"]]
     low = np.vstack(strokes).min(axis=0)

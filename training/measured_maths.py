@@ -1,4 +1,4 @@
-"""Formulas that the reader of written maths is measured on: bench/hands/formulas.json and formulas-last.json.
+"""Formulas that the reader of written maths is measured on: bench/hands/maths.
 
 Hands, real digits and expressions (formulas.txt) are none that training has; how they are laid out is another's work,
 too: each sign stands where a printer would set it (ziamath), and is then drawn by hand.
@@ -20,7 +20,7 @@ from sunroom.core.maths.typed import read_formula
 from training import signs
 from training.written_maths import GREEK_FONTS, KEY_OF, Writer, _hershey, varied
 
-OUT = Path(__file__).parents[1] / "bench" / "hands"
+OUT = Path(__file__).parents[1] / "bench" / "hands" / "maths"
 FORMULAS = Path(__file__).with_name("formulas.txt")
 HANDS = {
     "formulas": (

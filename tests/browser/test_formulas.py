@@ -12,7 +12,7 @@ from selenium.webdriver.support.select import Select
 from sunroom.core.board import FormulaItem, GraphItem, InkItem, ShapeItem, TextItem
 from tests.browser.test_tools import Tools
 
-HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"
 NEW_LINE = Keys.SHIFT + Keys.ENTER + Keys.NULL
 
 

@@ -45,7 +45,7 @@ from sunroom.core.maths.written import MAX_STROKES
 from sunroom.resources import written_reader
 from sunroom.words import LANGUAGES, catalogue, say
 
-HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"
 NAMES = ["x", "y", "a", "B", r"\alpha", r"\Delta", r"\infty", r"\mathbb{R}"]
 BETWEEN = ["+", "-", r"\cdot", "=", r"\le", r"\in", r"\rightarrow", r"\pm"]
 

@@ -23,7 +23,7 @@ from sunroom.live.doors import formulas
 from sunroom.live.wire.messages import Read, Readings
 from tests.server.test_out import OutTest
 
-HANDS = Path(__file__).parents[2] / "bench" / "hands" / "formulas.json"
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"
 
 
 def bars() -> tuple[InkItem, ...]:

@@ -72,8 +72,9 @@ from sunroom.live.wire.messages import (
 
 logger = logging.getLogger(__name__)
 
-#: Everything that happens within a tick goes out as one frame: one picture of a 60 Hz screen.
-TICK_S = 0.016
+#: Everything that happens within a tick goes out as one frame: one picture of a 60 Hz screen. What was kept on the
+#: disk has waited already, and goes out sooner.
+TICK_S, SOON_S = 0.016, 0.004
 
 
 class LiveRoom:
@@ -361,9 +362,17 @@ class LiveRoom:
 
     def flush_soon(self) -> None:
         if self._flush_handle is None:
-            loop = asyncio.get_running_loop()
-            delay_s = max(0.0, self._flushed_at + TICK_S - loop.time())
-            self._flush_handle = loop.call_later(delay_s, self._flush)
+            self._flush_after(TICK_S)
+
+    def flush_kept(self) -> None:
+        if self._flush_handle:
+            self._flush_handle.cancel()
+        self._flush_after(SOON_S)
+
+    def _flush_after(self, since_last_s: float) -> None:
+        loop = asyncio.get_running_loop()
+        delay_s = max(0.0, self._flushed_at + since_last_s - loop.time())
+        self._flush_handle = loop.call_later(delay_s, self._flush)
 
     def _flush(self) -> None:
         """One frame for each board with all that happened since the last, encoded once for all who see the same."""

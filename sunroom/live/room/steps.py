@@ -209,7 +209,7 @@ class Steps:
             logged,
             (invert(board.board, step), apply(board.board, step)),
             self._inside.keeper,
-            self._inside.flush_soon,
+            self._inside.flush_kept,
             partial(self._lost, member, board, message.id),
         )
         if isinstance(step, ChangePage):
@@ -279,7 +279,7 @@ class Steps:
         kept: asyncio.Future[bool] = asyncio.get_running_loop().create_future()
 
         def ended(is_kept: bool) -> None:
-            self._inside.flush_soon()
+            self._inside.flush_kept()
             if not is_kept:
                 self._read_again(board)
             if not kept.done():  # whoever asked may be gone
