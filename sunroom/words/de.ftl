@@ -2596,3 +2596,24 @@ remove-recording = Aufnahme entfernen
 recordings = Aufgenommene Stimme
 take-voice = Mit der aufgenommenen Stimme
 lesson-again-hint = Eine aufgenommene Stimme, und im Takt dazu die Seiten, wie sie entstanden.
+check-desks = Rechenwege auf allen Pulten prüfen
+desks-checked = Rechenwege auf den Pulten
+no-desks-here = Auf dieser Tafel hat niemand ein Pult.
+desks-looked-at =
+    { $count ->
+        [one] Ein Pult
+       *[other] { $count } Pulte
+    }
+desks-looking = Pult { $at } von { $count } …
+desk-waits = noch nicht angesehen
+desk-without-working = kein Rechenweg
+desk-does-not =
+    { $count ->
+        [one] eine Zeile folgt nicht
+       *[other] { $count } Zeilen folgen nicht
+    }
+desk-cannot-tell = nicht bei allen Zeilen zu sagen
+desk-follows = alle { $count } Zeilen folgen
+go-to-desk = Hingehen
+check-again = Noch einmal prüfen
+mark-all-desks = Zeichen auf allen setzen

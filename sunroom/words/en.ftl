@@ -2596,3 +2596,24 @@ remove-recording = Remove the recording
 recordings = Recorded voice
 take-voice = With the recorded voice
 lesson-again-hint = A recorded voice, and in step with it the pages as they came to be.
+check-desks = Check the working on all desks
+desks-checked = Working on the desks
+no-desks-here = Nobody has a desk on this board.
+desks-looked-at =
+    { $count ->
+        [one] One desk
+       *[other] { $count } desks
+    }
+desks-looking = Desk { $at } of { $count } …
+desk-waits = not looked at yet
+desk-without-working = no lines of working
+desk-does-not =
+    { $count ->
+        [one] one line does not follow
+       *[other] { $count } lines do not follow
+    }
+desk-cannot-tell = cannot tell for all lines
+desk-follows = all { $count } lines follow
+go-to-desk = Go there
+check-again = Check again
+mark-all-desks = Set the marks on all

@@ -2596,3 +2596,24 @@ remove-recording = Quitar la grabación
 recordings = Voz grabada
 take-voice = Con la voz grabada
 lesson-again-hint = Una voz grabada y, a la par, las páginas tal como surgieron.
+check-desks = Comprobar el desarrollo en todos los pupitres
+desks-checked = Desarrollo en los pupitres
+no-desks-here = Nadie tiene pupitre en esta pizarra.
+desks-looked-at =
+    { $count ->
+        [one] Un pupitre
+       *[other] { $count } pupitres
+    }
+desks-looking = Pupitre { $at } de { $count } …
+desk-waits = aún sin mirar
+desk-without-working = sin desarrollo
+desk-does-not =
+    { $count ->
+        [one] una línea no se sigue
+       *[other] { $count } líneas no se siguen
+    }
+desk-cannot-tell = no se sabe para todas las líneas
+desk-follows = las { $count } líneas se siguen
+go-to-desk = Ir allí
+check-again = Comprobar otra vez
+mark-all-desks = Poner las marcas en todas

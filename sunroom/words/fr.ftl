@@ -2596,3 +2596,24 @@ remove-recording = Supprimer l’enregistrement
 recordings = Voix enregistrée
 take-voice = Avec la voix enregistrée
 lesson-again-hint = Une voix enregistrée et, en même temps, les pages telles qu’elles sont nées.
+check-desks = Vérifier les calculs sur tous les pupitres
+desks-checked = Calculs sur les pupitres
+no-desks-here = Personne n’a de pupitre sur cette planche.
+desks-looked-at =
+    { $count ->
+        [one] Un pupitre
+       *[other] { $count } pupitres
+    }
+desks-looking = Pupitre { $at } sur { $count } …
+desk-waits = pas encore vu
+desk-without-working = pas de calcul
+desk-does-not =
+    { $count ->
+        [one] une ligne ne suit pas
+       *[other] { $count } lignes ne suivent pas
+    }
+desk-cannot-tell = impossible à dire pour toutes les lignes
+desk-follows = les { $count } lignes suivent
+go-to-desk = Y aller
+check-again = Vérifier encore
+mark-all-desks = Mettre les marques sur tous

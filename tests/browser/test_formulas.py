@@ -10,6 +10,7 @@ from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.support.select import Select
 
 from sunroom.core.board import FormulaItem, GraphItem, InkItem, ShapeItem, TextItem
+from tests.browser.base import Browser
 from tests.browser.test_tools import Tools
 
 HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"
@@ -20,14 +21,15 @@ class Formulas(Tools):
     def formulas(self) -> list[FormulaItem]:
         return [item for item in self.items() if isinstance(item, FormulaItem)]
 
-    def type_formula(self, typed: str, x: float, y: float) -> None:
-        self.tutor.key("x")
-        self.tutor.draw([(x, y)], "mouse")
-        field = self.tutor.find("[data-testid=formula-field]")
+    def type_formula(self, typed: str, x: float, y: float, by: Browser | None = None) -> None:
+        by = by or self.tutor
+        by.key("x")
+        by.draw([(x, y)], "mouse")
+        field = by.find("[data-testid=formula-field]")
         field.send_keys(typed)
-        self.tutor.find("dialog svg path")
+        by.find("dialog svg path")
         field.send_keys(Keys.ENTER)
-        self.tutor.wait(lambda: not self.tutor.all("dialog"), "the window to close")
+        by.wait(lambda: not by.all("dialog"), "the window to close")
 
     def test_a_formula_is_typed_changed_and_taken_back(self) -> None:
         self.type_formula("(a+b)/2", 300, 200)
@@ -77,18 +79,19 @@ class Formulas(Tools):
         marks = [item.figure for item in self.items() if isinstance(item, ShapeItem)]
         self.assertEqual(marks, ["cross", "tick"])
 
-    def write_formulas(self, *latex: str) -> None:
+    def write_formulas(self, *latex: str, by: Browser | None = None) -> None:
         """Write formulas of an unseen hand below each other, and select all."""
+        by = by or self.tutor
         rows = json.loads(HANDS.read_text())
         top = 110.0
         for each in latex:
             row = next(row for row in rows if row["latex"] == each)
             strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
             low, high = np.vstack(strokes).min(axis=0), np.vstack(strokes).max(axis=0)
-            self.tutor.write([(stroke - low) * 0.08 + (150, top) for stroke in strokes])
+            by.write([(stroke - low) * 0.08 + (150, top) for stroke in strokes])
             top += (high[1] - low[1]) * 0.08 + 40
-        self.tutor.tool("Select")
-        self.tutor.key(Keys.CONTROL, "a")
+        by.tool("Select")
+        by.key(Keys.CONTROL, "a")
 
     def hears(self, words: str) -> None:
         """The page in words says so."""
@@ -151,6 +154,35 @@ class Formulas(Tools):
         self.tutor.find("[data-verdict=does_not], [data-verdict=cannot_tell]")
         self.tutor.press("button", "Set marks beside the lines")
         self.tutor.wait_items(23)
+
+    def test_the_working_on_all_desks_is_checked_and_marked(self) -> None:
+        noor, tomasz = self.come_in(self.link, "Noor"), self.come_in(self.link, "Tomasz")
+        self.tutor.page_panel()
+        self.tutor.press("[role=dialog] button", "A desk for each of 2")
+        self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "two desks")
+        self.tutor.close_panels()
+        for student in (noor, tomasz):
+            student.wait_text("[data-testid=pens-state]", "You can write on this page")
+        self.type_formula(f"2x+3=7{NEW_LINE}2x=10{NEW_LINE}x=5", 300, 220, noor)
+        self.write_formulas(r"x^{2}-5x+6=0", "3x+2>11", by=tomasz)
+        for student in (noor, tomasz):
+            student.kept()
+        self.tutor.class_panel()
+        self.tutor.press("[role=dialog] button", "Check the working on all desks")
+        desks = "[data-testid=desks] li"
+        self.tutor.find(f"{desks}[data-sign='✗']", "one line does not follow")
+        self.tutor.wait_text("[data-testid=desks]", "2 desks")
+        self.tutor.find(desks, "Tomasz")
+        self.assertEqual(len(self.tutor.all(f"{desks}[data-sign='']")), 0, "ink is checked, too")
+        self.tutor.press("[data-testid=desks] summary", "Noor")
+        self.tutor.find("[data-testid=desks] [data-verdict=does_not]", "x = 5")
+        self.tutor.press("[data-testid=desks] button", "Set the marks on all")
+        self.tutor.press(desks + " button", "Go there")
+        self.tutor.wait_items(3)
+        noor.wait_items(3)
+        marks = [item.figure for item in self.page(1).in_order() if isinstance(item, ShapeItem)]
+        self.assertEqual(marks, ["cross", "tick"])
+        self.assertEqual(self.tutor.problems(), [])
 
     def test_lines_of_working_become_a_formula_each(self) -> None:
         self.write_formulas(r"x^{2}-5x+6=0", "y=mx+b")

@@ -267,6 +267,12 @@
       props={{ session, head: session.past.page, onclose: () => (session.past = null) }}
     />
   {/if}
+  {#if session.desksShown}
+    <Later
+      load={() => import('./pages/DesksChecked.svelte')}
+      props={{ session, onclose: () => (session.desksShown = false) }}
+    />
+  {/if}
   {#if session.readying}
     <Later
       load={() => import('./pages/Templates.svelte')}

@@ -68,10 +68,10 @@ export class Selection {
     return union(this.items(action).flatMap((item) => this.#inside.pages.now?.entries.get(item.id) ?? []))
   }
 
-  /** Ask what some ink of this page could be; the number that comes back with the answer. */
-  askAbout(ids: string[], unasked = false): number {
-    const chosen = unasked ? [] : this.#corrected
-    this.#inside.send({ type: 'read', ref: ++this.#ref, page: this.#inside.pages.id, ids, unasked, chosen })
+  /** Ask what some ink of a page, this one when none is named, could be; the number that comes back with the answer. */
+  askAbout(ids: string[], unasked = false, page = this.#inside.pages.id): number {
+    const chosen = unasked || page !== this.#inside.pages.id ? [] : this.#corrected
+    this.#inside.send({ type: 'read', ref: ++this.#ref, page, ids, unasked, chosen })
     return this.#ref
   }
 

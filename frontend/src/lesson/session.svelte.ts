@@ -33,6 +33,7 @@ import { Charts } from './charts.svelte'
 import { Graphs } from './graphs.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
+import { Desks } from './desks.svelte'
 import { Documents } from './documents.svelte'
 import type { Editing } from './editing.svelte'
 import type { Door, Inside, SurfaceEvents } from './inside'
@@ -70,6 +71,7 @@ export class Session implements Inside {
   readonly cards = new Cards(this)
   readonly formulas = new Formulas(this)
   readonly charts = new Charts(this)
+  readonly desks = new Desks(this, this.selection, this.formulas)
   readonly graphs = new Graphs(this)
   readonly call: Call
   readonly asYouGo = new AsYouGo(this, this.selection, this.chosen)
@@ -82,6 +84,8 @@ export class Session implements Inside {
   /** Difference of the server's clock to ours. */
   clockSkewMs = $state.raw(0)
   keptMs = $state.raw(0)
+  /** What stands on the desks is being looked at. */
+  desksShown = $state(false)
   /** Ready pages are being looked through. */
   readying = $state.raw(false)
   /** What is looked at of times gone by: a board's moments, how a page was made, or the lesson with its voice. */
@@ -323,7 +327,7 @@ export class Session implements Inside {
       case 'viewed':
         return this.attention.viewed(message)
       case 'readings':
-        if (!this.asYouGo.hear(message)) this.selection.hear(message)
+        if (!this.desks.hear(message) && !this.asYouGo.hear(message)) this.selection.hear(message)
         return
       case 'goodbye':
         this.goodbye = message

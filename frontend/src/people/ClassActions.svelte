@@ -60,6 +60,9 @@
     {#if many && !session.call.on}
       <MenuButton onclick={then(() => void session.call.begin())}>{t('call-join')}</MenuButton>
     {/if}
+    {#if session.desks.heads.length}
+      <MenuButton onclick={then(() => (session.desksShown = true))}>{t('check-desks')}</MenuButton>
+    {/if}
     <MenuButton aria-pressed={session.classroom.writersShown} onclick={then(showWriters)}
       >{session.classroom.writersShown ? t('hide-writers') : t('show-writers')}</MenuButton
     >

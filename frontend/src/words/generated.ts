@@ -287,7 +287,9 @@ export interface Words {
   'chart-stacked': null
   'chart-stems': null
   'chat': null
+  'check-again': null
   'check-asking': null
+  'check-desks': null
   'check-devices': null
   'check-line': null
   'check-pen': null
@@ -379,7 +381,15 @@ export interface Words {
   'delete-named': { title: string | number }
   'delete-the-account': null
   'delete-the-room': null
+  'desk-cannot-tell': null
+  'desk-does-not': { count: string | number }
+  'desk-follows': { count: string | number }
   'desk-of': { name: string | number }
+  'desk-waits': null
+  'desk-without-working': null
+  'desks-checked': null
+  'desks-looked-at': { count: string | number }
+  'desks-looking': { at: string | number; count: string | number }
   'details': null
   'device-camera': null
   'device-made-up-face': null
@@ -788,6 +798,7 @@ export interface Words {
   'give-up': null
   'go-on': null
   'go-on-with-lesson': null
+  'go-to-desk': null
   'go-to-the-lesson': null
   'gone-since': { time: string | number }
   'graph-add': null
@@ -1060,6 +1071,7 @@ export interface Words {
   'make-link': null
   'make-the-account': null
   'many-files-are-being-made': null
+  'mark-all-desks': null
   'mark-on-board': null
   'may-change-answer': null
   'measure': null
@@ -1121,6 +1133,7 @@ export interface Words {
   'nib-wide': null
   'no-account-is-needed-this': null
   'no-camera-there': null
+  'no-desks-here': null
   'no-figure-seen': null
   'no-ink-seen': null
   'no-lesson-yet': null
