@@ -14,10 +14,10 @@ from django.contrib.sessions.models import Session
 from sunroom.boards import models, store
 from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
-from sunroom.core.lesson import OpenLesson, SetPens
+from sunroom.core.lesson import AskCheck, OpenLesson, SetPens
 from sunroom.live.doors import rehearsals
 from sunroom.live.doors.rehearsals import forget_all
-from sunroom.live.wire.messages import Frame, Goodbye, Join, Tell
+from sunroom.live.wire.messages import CheckAnswers, Frame, Goodbye, Join, Tell
 from sunroom.live.work import rehearsal
 from sunroom.rooms.models import Room, Seat
 from tests.server.client import Line
@@ -92,6 +92,15 @@ class Rehearsals(OutTest):
             1,
             "the room itself is as it was",
         )
+
+    def test_students_answer_a_question_each_once(self) -> None:
+        _, line = self.start()
+        line.hear(Frame, lambda frame: frame.people is not None and len(frame.people) == 4)
+        line.send(Tell("open-it-1", OpenLesson()))
+        line.send(Tell("ask-1", AskCheck("check-1", "Noon?", ("12", "13", "11"))))
+        answered = line.hear(CheckAnswers, lambda told: len(told.answers) == 3)
+        self.assertEqual(len({seat for seat, _ in answered.answers}), 3)
+        self.assertTrue(all(0 <= option < 3 for _, option in answered.answers))
 
     def test_a_rehearsal_that_is_kept_is_a_room_of_its_own(self) -> None:
         link, line = self.start(1)

@@ -18,9 +18,12 @@ from websockets.exceptions import WebSocketException
 from sunroom.core.board.items import InkItem
 from sunroom.core.board.steps import AddItems
 from sunroom.core.ink import pack_samples
-from sunroom.core.lesson.commands import LowerHand, RaiseHand
+from sunroom.core.lesson import Lesson
+from sunroom.core.lesson.commands import AnswerCheck, LowerHand, RaiseHand
+from sunroom.core.lesson.state import Check
 from sunroom.live.wire.messages import (
     Do,
+    Frame,
     FromBrowser,
     Goodbye,
     Join,
@@ -50,6 +53,9 @@ HEIGHT, SAMPLES, SAMPLE_MS = 26.0, 48, 16
 IDLE = (("hand", 4), ("say", 2), ("react", 4), ("nothing", 8), ("lost", 1))
 WRITING = (("write", 12), ("hand", 1), ("say", 1), ("react", 2), ("nothing", 4), ("lost", 1))
 
+#: How likely it is that a question is answered next; some let it be for a while, or for good.
+ANSWERING = 0.5
+
 _decoder: msgspec.msgpack.Decoder[Any] = msgspec.msgpack.Decoder(ToBrowser)
 
 
@@ -70,6 +76,9 @@ class Student:
         self._random = random.Random(number)
         self._page, self._may_write, self._hand_up = "", False, False
         self._written = 0
+        #: The question that is put to all, while it is not answered.
+        self._asked: Check | None = None
+        self._answered = ""
 
     async def run(self) -> None:
         """Come in, and again whenever the net was lost, until it is cancelled or sent out."""
@@ -102,6 +111,8 @@ class Student:
         return False
 
     async def _heard(self, line: ClientConnection, message: Any) -> None:
+        if isinstance(message, Welcome | Frame) and message.lesson:
+            self._hear_lesson(message.lesson)
         if isinstance(message, Welcome):
             pages = [page.id for page in message.pages or ()]
             self._page = self._page if self._page in pages else (pages[0] if pages else self._page)
@@ -112,9 +123,16 @@ class Student:
             self._page = message.page
             await self._send(line, Look(self._page, along=True))
 
+    def _hear_lesson(self, lesson: Lesson) -> None:
+        check = lesson.check
+        self._asked = check if check and check.id != self._answered else None
+
     async def _act(self, line: ClientConnection) -> None:
         while True:
             await asyncio.sleep(self._random.uniform(*DOING_S))
+            if self._asked and self._random.random() < ANSWERING:
+                await self._answer(line, self._asked)
+                continue
             ways, weights = zip(*(WRITING if self._may_write else IDLE), strict=True)
             match self._random.choices(ways, weights)[0]:
                 case "write" if self._page:
@@ -132,6 +150,11 @@ class Student:
                 case "lost":
                     await line.close()
                     return
+
+    async def _answer(self, line: ClientConnection, check: Check) -> None:
+        self._answered, self._asked = check.id, None
+        option = self._random.randrange(len(check.options))
+        await self._send(line, Tell(self._id("answer"), AnswerCheck(check.id, option)))
 
     async def _write(self, line: ClientConnection) -> None:
         """A word that says nothing, in a place of its own, seen while it is written."""
