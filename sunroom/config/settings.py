@@ -14,6 +14,8 @@ SUNROOM_SCHOOL_SHELF  whose things may stand on the shelf of all tutors: "staff"
                or "everybody" with an account
 SUNROOM_OFFICE the program that makes PDFs of office documents (default: soffice, when it is installed)
 SUNROOM_STUN, SUNROOM_TURN, SUNROOM_TURN_SECRET  helpers on the way between two browsers in a call
+SUNROOM_MEDIA, SUNROOM_MEDIA_SECRET  a media server for calls of more than a few: the websocket of a Janus, as
+               ws://127.0.0.1:8188, and its api_secret (default: none, browsers speak to each other)
 SUNROOM_PROXY  comma-separated addresses of web servers before this one, whose word is taken for who asks and
                whether over https (default: none; nothing is believed from a header)
 """
@@ -185,3 +187,6 @@ LOGGING = {
 STUN = os.environ.get("SUNROOM_STUN", "")
 TURN = os.environ.get("SUNROOM_TURN", "")
 TURN_SECRET = os.environ.get("SUNROOM_TURN_SECRET", "")
+#: The websocket of a Janus through which calls go, and what that asks for as api_secret.
+MEDIA = os.environ.get("SUNROOM_MEDIA", "")
+MEDIA_SECRET = os.environ.get("SUNROOM_MEDIA_SECRET", "")

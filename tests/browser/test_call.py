@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 from typing import Any
+from unittest import skipUnless
 
+from django.test import override_settings
 from selenium.webdriver import ActionChains
 
 from tests.browser.base import Browser
 from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
+from tests.janus import INSTALLED, SECRET, JanusServer
 
 #: Of each person in the call as this browser shows them: whether their picture moves.
 FACES = """
@@ -145,3 +148,31 @@ class Calls(Tools):
         elio.wait(
             lambda: self.faces(elio).get("Noor") or None, "to see the others without a camera of one's own"
         )
+
+
+@skipUnless(INSTALLED, "Debian's janus is not installed: calls by way of a media server are not tested")
+class CallsByMediaServer(Calls):
+    """The same calls, each browser sending once."""
+
+    def setUp(self) -> None:
+        self.janus = JanusServer()
+        self.addCleanup(self.janus.close)
+        setting = override_settings(MEDIA=self.janus.url, MEDIA_SECRET=SECRET)
+        setting.enable()
+        self.addCleanup(setting.disable)
+        super().setUp()
+
+    def test_the_call_goes_on_over_a_restart_of_the_server_and_to_another_board(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.call(self.tutor, noor)
+        for browser in (self.tutor, noor):
+            self.wait_faces(browser, Imani=True, Noor=True)
+        self.restart()
+        for browser in (self.tutor, noor):
+            browser.kept()
+        for browser in (self.tutor, noor):
+            self.wait_faces(browser, Imani=True, Noor=True)
+        self.janus.stop()
+        self.janus.start()
+        for browser in (self.tutor, noor):
+            self.wait_faces(browser, Imani=True, Noor=True)

@@ -6,13 +6,17 @@ import base64
 import hashlib
 import hmac
 import json
-from unittest import mock
+from unittest import mock, skipUnless
+
+from django.test import override_settings
 
 from sunroom.core.lesson import PassPen, SendAway, SetCaller, SetPens, SetVoices
 from sunroom.live.room import calling
 from sunroom.live.room.calling import MAX_SIGNAL
 from sunroom.live.wire.messages import Call, Caller, Callers, CallWays, Ping, Pong, Refused, Signal
+from sunroom.live.work.media_server import MEDIA
 from tests.browser.base import wait_for
+from tests.janus import INSTALLED, SECRET, JanusServer
 from tests.server.client import Line, Web
 from tests.server.test_out import OutTest
 
@@ -56,6 +60,15 @@ class Calling(OutTest):
         self.assertEqual(
             ({c.id for c in told.callers}, told.gone), ({TUTOR}, ()), "it may come back on another line"
         )
+
+    @override_settings(MEDIA="ws://127.0.0.1:9/")
+    def test_without_the_media_server_that_is_set_browsers_find_each_other_themselves(self) -> None:
+        _, noor, _ = self.come()
+        for line, uid in ((self.tutor, TUTOR), (noor, NOOR)):
+            self.call(line, uid, voice=True)
+            self.assertEqual(line.hear(CallWays).media, "")
+        noor.send(Signal(TUTOR, "offer", "{}", by=NOOR))
+        self.assertEqual(self.tutor.hear(Signal).by, NOOR)
 
     def test_signals_stay_in_the_call_and_are_bounded(self) -> None:
         _, noor, _ = self.come()
@@ -171,3 +184,41 @@ class Calling(OutTest):
         self.assertEqual((stun.urls, stun.username), ("stun:turn.example.org:3478", ""))
         digest = hmac.new(b"noon", turn.username.encode(), hashlib.sha1).digest()
         self.assertEqual(turn.credential, base64.b64encode(digest).decode())
+
+
+@skipUnless(INSTALLED, "Debian's janus is not installed: calls by way of a media server are not tested")
+class ByMediaServer(OutTest):
+    """What forged browsers say to a media server, through the room."""
+
+    def setUp(self) -> None:
+        self.janus = JanusServer()
+        self.addCleanup(self.janus.close)
+        setting = override_settings(MEDIA=self.janus.url, MEDIA_SECRET=SECRET)
+        setting.enable()
+        self.addCleanup(setting.disable)
+        super().setUp()
+
+    def test_signals_that_are_none_end_nothing_and_nobody_speaks_as_another(self) -> None:
+        _, noor, _ = self.come()
+        for line, uid in ((self.tutor, TUTOR), (noor, NOOR)):
+            line.send(Call(uid, voice=True))
+            self.assertTrue(line.hear(CallWays).media)
+        bad = (
+            "",
+            "null",
+            "[" * 9_000,
+            '{"type": "offer"}',
+            '{"type": "offer", "sdp": "v=0"}',
+            '{"candidate": 1}',
+        )
+        for data in bad:
+            for kind in ("offer", "answer", "candidate"):
+                for by, to in ((NOOR, MEDIA), (NOOR, TUTOR), (TUTOR, MEDIA)):
+                    noor.send(Signal(to, kind, data, by=by))  # type: ignore[arg-type]
+        elio = self.come("Elio")[1]
+        elio.send(Call("call-of-elio", voice=True))
+        media = elio.hear(CallWays).media
+        self.assertTrue(media, "it goes on")
+        noor.send(Call(NOOR, on=False))
+        noor.send(Call(NOOR, voice=True))
+        self.assertEqual(noor.hear(CallWays).media, media, "the same call")

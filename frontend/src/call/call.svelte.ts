@@ -21,6 +21,8 @@ import { Recorder } from './recorder.svelte'
 const GRACE_MS = 20_000
 /** A microphone from which nothing comes for so long does not work. */
 const SILENT_MS = 8_000
+/** The other end of what goes to a media server (sunroom/live/work/media_server.py). */
+const MEDIA = 'media-server'
 /** With more than this pictures are small. */
 const MANY = 3
 
@@ -64,6 +66,8 @@ export class Call {
   #wanted: Record<Kind, boolean> = { voice: false, face: false }
   #around: Around | null = null
   #servers: readonly IceServer[] = []
+  /** The media server's call by which everybody is met; "" when each browser meets each other. */
+  #media = ''
   /** Those whom the room names just now. */
   #named: ReadonlySet<string> = new Set()
   /** By this browser's id and the other's. */
@@ -219,6 +223,9 @@ export class Call {
         return true
       case 'call_ways':
         this.#servers = message.servers
+        // Another call there knows nothing of the ways of before.
+        if (message.media !== this.#media) this.#drop([...this.#peers.keys()], true)
+        this.#media = message.media
         this.#meet()
         return true
       case 'signal':
@@ -258,8 +265,11 @@ export class Call {
       ({ id }) => this.#named.has(id) && id !== this.id && id !== this.showId,
     )
     const named = new Set(theirs.map(({ id }) => `${this.id} ${id}`))
-    if (this.showing && this.callers.some(({ id }) => id === this.showId))
-      for (const { id, shows } of theirs) if (!shows) named.add(`${this.showId} ${id}`)
+    const shows = this.showing && this.callers.some(({ id }) => id === this.showId)
+    if (this.#media) {
+      named.add(`${this.id} ${MEDIA}`)
+      if (shows) named.add(`${this.showId} ${MEDIA}`)
+    } else if (shows) for (const { id, shows } of theirs) if (!shows) named.add(`${this.showId} ${id}`)
     for (const key of named) {
       clearTimeout(this.#missing.get(key))
       this.#missing.delete(key)
@@ -279,7 +289,9 @@ export class Call {
 
   #peer(key: string): Peer {
     const [own, id] = key.split(' ') as [string, string]
-    return new Peer(own > id, this.#servers, this.#sent(key), {
+    // What is sent to a media server is offered to it; what comes from there is offered by it.
+    const first = this.#media ? id === MEDIA : own > id
+    return new Peer(first, this.#servers, this.#sent(key), {
       signal: (kind, data) => this.#around?.send({ type: 'signal', to: id, kind, data, by: own }),
       came: (track) => {
         if (own !== this.id) return
@@ -299,7 +311,8 @@ export class Call {
     })
   }
 
-  #drop(keys: string[]): void {
+  /** End ways; ``again`` when others to the same browsers are looked for at once. */
+  #drop(keys: string[], again = false): void {
     for (const key of keys) {
       const [own, id] = key.split(' ') as [string, string]
       clearTimeout(this.#missing.get(key))
@@ -310,7 +323,7 @@ export class Call {
       this.#levels.forget(id)
       for (const gone of [this.voices, this.faces, this.lost, this.speaking]) gone.delete(id)
       if (this.large === id) this.large = ''
-      if (!this.#named.has(id)) this.callers = this.callers.filter((caller) => caller.id !== id)
+      if (!again && !this.#named.has(id)) this.callers = this.callers.filter((caller) => caller.id !== id)
     }
   }
 
@@ -343,6 +356,7 @@ export class Call {
   #sent(key: string): Sent {
     const [own, id] = key.split(' ')
     const rest = { small: false, low: this.kept.low }
+    if (this.#media && id !== MEDIA) return { ...rest, voice: null, face: null }
     if (own === this.showId) return { ...rest, voice: null, face: this.showing?.getVideoTracks()[0] ?? null }
     const listens = !this.callers.find((caller) => caller.id === id)?.shows
     return {

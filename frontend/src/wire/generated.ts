@@ -209,6 +209,7 @@ export interface Call {
 export interface CallWays {
   type: 'call_ways'
   servers: IceServer[]
+  media: string
 }
 
 export interface Caller {

@@ -7,6 +7,7 @@ Sound and pictures go from browser to browser; the room only says who is there. 
 from __future__ import annotations
 
 import re
+from collections.abc import Callable
 
 import msgspec
 
@@ -16,9 +17,11 @@ from sunroom.core.sentences import said
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
 from sunroom.live.wire.messages import Call, Caller, Callers, CallWays, IceServer, Signal, encode
+from sunroom.live.work.media_server import MEDIA, MediaCall
 
 #: Each browser sends to each other one: more than this is for a media server.
 MAX_CALLERS = 30
+MAX_WITH_MEDIA = 120
 #: With more in the call only the tutor side, who has a pen, and who was called up send pictures.
 MAX_FACES = 6
 #: A description of a session with a voice and a picture has about 8,000 characters, a candidate about 200.
@@ -26,11 +29,16 @@ MAX_SIGNAL = {"offer": 20_000, "answer": 20_000, "candidate": 1_500}
 ID = re.compile(r"[A-Za-z0-9_-]{8,32}")
 
 
-class Calling:
-    """The call of one live room; ``servers`` help browsers on the way to each other."""
+#: What is made by it is given each signal for a browser.
+MakeMedia = Callable[[Callable[[Signal], None]], MediaCall]
 
-    def __init__(self, inside: Inside) -> None:
-        self._inside = inside
+
+class Calling:
+    """The call of one live room; ``servers`` help browsers on the way to each other, ``media`` takes them to a media server."""
+
+    def __init__(self, inside: Inside, media: MakeMedia | None = None) -> None:
+        self._inside, self._make_media = inside, media
+        self._media: MediaCall | None = None
         self._calls: dict[str, tuple[Member, Call]] = {}
         self._told: tuple[Caller, ...] = ()
 
@@ -53,12 +61,24 @@ class Calling:
         holder = self._calls.get(message.id)
         if holder and holder[0].actor.seat != member.actor.seat:
             return self._inside.refuse(member, "", "taken", said("call-place-is-taken"))
-        if holder is None and len(self._calls) >= MAX_CALLERS:
-            return self._inside.refuse(member, "", "call_full", said("call-is-full", most=MAX_CALLERS))
-        if holder is None or holder[0] is not member:
-            member.put(encode(CallWays(servers)))
+        most = MAX_WITH_MEDIA if self._make_media else MAX_CALLERS
+        if holder is None and len(self._calls) >= most:
+            return self._inside.refuse(member, "", "call_full", said("call-is-full", most=most))
         self._calls[message.id] = (member, message)
+        if holder is None or holder[0] is not member:
+            self._tell_ways(member, message.id, servers)
         self.changed()
+
+    def _tell_ways(self, member: Member, uid: str, servers: tuple[IceServer, ...]) -> None:
+        """How a browser finds the others: by a media server, where there is one, or each of them itself."""
+
+        def tell(media: str) -> None:
+            member.put(encode(CallWays(servers, media)))
+
+        if self._make_media is None:
+            return tell("")
+        self._media = self._media or self._make_media(self._from_media)
+        self._media.join(uid, tell)
 
     def _of(self, member: Member) -> dict[str, Call]:
         """What a browser has in the call: itself, and what it shows."""
@@ -70,6 +90,8 @@ class Calling:
             return self.left(member)
         for uid in self._of(member):
             del self._calls[uid]
+            if self._media:
+                self._media.lost(uid)
         self.changed()
 
     def left(self, member: Member, only: str = "") -> None:
@@ -77,16 +99,30 @@ class Calling:
         gone = tuple(uid for uid in self._of(member) if only in ("", uid))
         for uid in gone:
             del self._calls[uid]
+            if self._media:
+                self._media.leave(uid)
         if gone:
             self.changed(gone)
 
     def signal(self, member: Member, message: Signal) -> None:
         """Pass a signal on, within this call, in the sender's own name; what is none is let fall."""
         to = self._calls.get(message.to)
-        if message.by not in self._of(member) or to is None or to[0] is member:
+        if message.by not in self._of(member) or len(message.data) > MAX_SIGNAL[message.kind]:
             return
-        if len(message.data) <= MAX_SIGNAL[message.kind]:
+        if self._media and self._media.id and (message.to == MEDIA or to):
+            self._media.signal(message)
+        elif to and to[0] is not member:
             to[0].put(encode(message))
+
+    def _from_media(self, message: Signal) -> None:
+        """Pass a signal of the media server on to whom it is for."""
+        to = self._calls.get(message.to)
+        if to:
+            to[0].put(encode(message))
+
+    async def close(self) -> None:
+        if self._media:
+            await self._media.close()
 
     def callers(self) -> tuple[Caller, ...]:
         """Everybody in the call, with what they may do by the rule book of this moment."""

@@ -6,6 +6,9 @@ import asyncio
 import logging
 import time
 from collections import defaultdict
+from functools import partial
+
+from django.conf import settings
 
 from sunroom.boards.services import boards_of
 from sunroom.boards.space import most_bytes, used_bytes
@@ -18,6 +21,7 @@ from sunroom.live.room.room import LiveRoom
 from sunroom.live.room.seats import MOST_GONE
 from sunroom.live.wire.messages import BoardCard, Goodbye
 from sunroom.live.wire.pace import Paces
+from sunroom.live.work.media_server import MediaCall
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 
@@ -121,6 +125,7 @@ class Registry:
             away=[Actor(seat.uid, seat.role, seat.name) for seat in away],  # type: ignore[arg-type]
             free=most_bytes() - used,
             rehearsal=row.rehearses_id is not None,
+            media=partial(MediaCall, settings.MEDIA, settings.MEDIA_SECRET) if settings.MEDIA else None,
         )
 
     def left(self, live: LiveRoom) -> None:

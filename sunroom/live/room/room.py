@@ -42,7 +42,7 @@ from sunroom.core.sentences import Sentence, said
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.keeping.room_store import RoomStore
 from sunroom.live.room.board import LiveBoard, heard
-from sunroom.live.room.calling import Calling
+from sunroom.live.room.calling import Calling, MakeMedia
 from sunroom.live.room.fleeting import Fleeting
 from sunroom.live.room.lesson import LiveLesson
 from sunroom.live.room.member import Member
@@ -98,6 +98,8 @@ class LiveRoom:
         Bytes of the disk that the room may still use.
     rehearsal : bool
         Its students are made up.
+    media : callable, optional
+        Makes the call by way of a media server.
     """
 
     def __init__(
@@ -112,6 +114,7 @@ class LiveRoom:
         away: Sequence[Actor] = (),
         free: float = math.inf,
         rehearsal: bool = False,
+        media: MakeMedia | None = None,
     ) -> None:
         self.rehearsal = rehearsal
         self.room_id, self.title, self.link = room_id, title, link
@@ -128,7 +131,7 @@ class LiveRoom:
         self.seats = Seats(self, self.porch, names or {}, away)
         self.talk = Talk(self, chat or [])
         self.playing = Playing(self)
-        self.calling = Calling(self)
+        self.calling = Calling(self, media)
         self.fleeting = Fleeting(self)
         self.steps = Steps(self, self.fleeting, free)
         self._told_lesson: Lesson | None = None
@@ -439,4 +442,5 @@ class LiveRoom:
         for board in self.boards.values():
             if not board.broken:
                 board.keep_snapshot(self.keeper, after_steps=1)
+        await self.calling.close()
         await self.keeper.close()

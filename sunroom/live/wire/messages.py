@@ -358,9 +358,10 @@ class IceServer(msgspec.Struct, frozen=True):
 
 
 class CallWays(msgspec.Struct, frozen=True, tag_field="type", tag="call_ways"):
-    """To who comes into the call: helpers on the way to the others."""
+    """To who comes into the call: helpers on the way to the others, and the media server's call, "" when there is none."""
 
     servers: tuple[IceServer, ...]
+    media: str = ""
 
 
 class Person(msgspec.Struct, frozen=True):
