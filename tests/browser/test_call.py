@@ -176,3 +176,14 @@ class CallsByMediaServer(Calls):
         self.janus.start()
         for browser in (self.tutor, noor):
             self.wait_faces(browser, Imani=True, Noor=True)
+
+    def test_who_leaves_is_gone_for_the_others(self) -> None:
+        people = {name: self.come_in(self.link, name) for name in ("Noor", "Tomasz")}
+        self.call(self.tutor, *people.values())
+        everybody = dict.fromkeys(("Imani", *people), True)
+        for browser in (self.tutor, *people.values()):
+            self.wait_faces(browser, **everybody)
+        people["Tomasz"].press("[aria-label='About the call']")
+        people["Tomasz"].press("[role=dialog] button", "Leave the call")
+        for browser in (self.tutor, people["Noor"]):
+            self.wait_faces(browser, Imani=True, Noor=True)
