@@ -27,6 +27,7 @@ from tests.server.client import Web
 from tests.server.test_out import OutTest
 
 RAW = webm(4.0)
+VOICE, ANOTHER = "voice-of-one", "voice-of-another"
 PIECES = [RAW[:3_000], RAW[3_000:9_000], RAW[9_000:]]
 
 
@@ -36,7 +37,7 @@ class RecordingTest(OutTest):
 
     def tell(self) -> None:
         """Everybody hears that the tutor's voice is recorded."""
-        self.tutor.send(SetRecording(True))
+        self.tutor.send(SetRecording(True, VOICE))
         self.tutor.hear(Recorded, lambda told: told.seat)
 
     def ask(
@@ -88,7 +89,7 @@ class Telling(RecordingTest):
         self.assertEqual(told.name, "Imani")
         _, line, _ = self.come("Elio")
         self.assertEqual(next(m for m in line.heard if isinstance(m, Welcome)).recorded, told)
-        self.tutor.send(SetRecording(False))
+        self.tutor.send(SetRecording(False, VOICE))
         self.assertEqual(noor.hear(Recorded).seat, "")
         wait_for(
             lambda: self.room().record.filter(text="did-record-voice", name="Imani").count() == 1,
@@ -97,16 +98,17 @@ class Telling(RecordingTest):
 
     def test_students_and_helpers_record_nobody(self) -> None:
         web, noor, seat = self.come()
-        noor.send(SetRecording(True))
+        noor.send(SetRecording(True, VOICE))
         self.assertEqual(noor.hear(Refused).reason, "tutor_side_only")
         self.tutor.send(Tell("a", SetRole(seat, "helper")))
         wait_for(
-            lambda: noor.send(SetRecording(True)) or noor.hear(Refused).reason == "tutor_only", "a refusal"
+            lambda: noor.send(SetRecording(True, VOICE)) or noor.hear(Refused).reason == "tutor_only",
+            "a refusal",
         )
         self.assertEqual(self.begin(web)[0], 409)
         self.tell()
         self.assertEqual(self.begin(web)[0], 409, "what is told is another's voice")
-        noor.send(SetRecording(False))
+        noor.send(SetRecording(False, VOICE))
         self.assertEqual(self.begin()[0], 201, "nobody ends another's")
 
     def test_it_ends_with_the_lesson_and_with_being_the_tutor(self) -> None:
@@ -116,7 +118,7 @@ class Telling(RecordingTest):
         self.tutor.send(Tell("a", SetRole(seat, "helper")))
         self.tutor.send(Tell("b", HandOver(seat)))
         self.assertEqual(noor.hear(Recorded).seat, "")
-        noor.send(SetRecording(True))
+        noor.send(SetRecording(True, VOICE))
         self.assertEqual(self.tutor.hear(Recorded, lambda told: told.seat).name, "Noor")
         noor.send(Tell("c", EndLesson()))
         self.assertEqual(self.tutor.hear(Recorded).seat, "")
@@ -127,24 +129,34 @@ class Telling(RecordingTest):
         noor.hear(Recorded)
         other = self.line("tutor", self.tutor_web)
         other.welcome()
-        other.send(SetRecording(True))
+        other.send(SetRecording(True, ANOTHER))
         self.assertEqual(other.hear(Refused).reason, "taken")
+        other.send(SetRecording(True, VOICE))
+        self.assertEqual(
+            other.hear(Recorded).id, VOICE, "the same one on another line, however long the first lasts"
+        )
+        other.send(SetRecording(False, ANOTHER))
+        self.tutor.send(SetRecording(True, VOICE))
+        self.tutor.hear(Recorded)
         self.tutor.close()
-        wait_for(lambda: other.send(SetRecording(True)) or self.heard_mine(other), "the other device's turn")
+        wait_for(
+            lambda: other.send(SetRecording(True, ANOTHER)) or self.heard_mine(other),
+            "the other device's turn",
+        )
         with mock.patch.object(recording, "AWAY_S", 0.1):
             other.close()
             self.assertEqual(noor.hear(Recorded, lambda told: not told.seat).seat, "")
 
     def heard_mine(self, line: Any) -> bool:
-        mine = next(m for m in line.heard if isinstance(m, Welcome)).connection
+        mine = next(m for m in line.heard if isinstance(m, Welcome)).seat
         told = line.hear(Refused | Recorded)  # type: ignore[arg-type]
-        return isinstance(told, Recorded) and told.connection == mine
+        return isinstance(told, Recorded) and told.seat == mine
 
     def test_who_is_sent_away_takes_nothing_down(self) -> None:
         _, noor, seat = self.come()
         self.tutor.send(Tell("a", SetRole(seat, "helper")))
         self.tutor.send(Tell("b", HandOver(seat)))
-        wait_for(lambda: noor.send(SetRecording(True)) or self.heard_mine(noor), "Noor's voice")
+        wait_for(lambda: noor.send(SetRecording(True, VOICE)) or self.heard_mine(noor), "Noor's voice")
         self.tutor.send(Tell("c", HandOver("")))  # the owner takes the room back
         self.assertEqual(noor.hear(Recorded).seat, "")
         self.tutor.send(Tell("d", SendAway(seat)))

@@ -1,6 +1,7 @@
 /** The tutor's voice, taken down in this browser and sent up in pieces; the room tells everybody for as long as it is. */
 import { ask, Problem } from '../wire/api'
 import type { Recorded, RecordingBegun, SetRecording } from '../wire/generated'
+import { newId } from '../wire/codec'
 import { t } from '../words/words.svelte'
 import { keptChoices, openDevice, whyOff, type Device } from './devices'
 
@@ -51,7 +52,7 @@ export class Recorder {
   #sending = false
   #turns: { at: number; board: string; page: string }[] = []
   #begunMs = 0
-
+  #id = ''
   /** What the call hears of this person; null when it hears nothing, undefined when there is no call. */
   #callVoice: () => MediaStreamTrack | null | undefined
 
@@ -70,29 +71,34 @@ export class Recorder {
     if (!('MediaRecorder' in globalThis) || !KINDS.some((kind) => MediaRecorder.isTypeSupported(kind)))
       return this.#around?.warn(t('recording-cannot'))
     this.on = true
+    this.#id = newId()
     this.paused = false
-    if (!(await this.#hearOwn())) return this.#shut()
-    this.#around?.send({ type: 'set_recording', on: true })
+    if (await this.#hearOwn()) this.#tell(true)
+    else this.#shut()
   }
 
   /** End it; what was not sent yet is sent. */
   stop(): void {
     if (!this.on) return
-    this.#around?.send({ type: 'set_recording', on: false })
+    this.#tell(false)
     this.#shut()
   }
 
   /** The line is there, again or for the first time. */
   joined(now: Recorded): void {
     this.now = now.seat ? now : null
-    if (this.on) this.#around?.send({ type: 'set_recording', on: true })
+    if (this.on) this.#tell(true)
   }
 
-  /** What the room says about it, with the connection that this browser has. */
-  hear(message: Recorded, connection: string): void {
+  #tell(on: boolean): void {
+    this.#around?.send({ type: 'set_recording', on, id: this.#id })
+  }
+
+  /** What the room says about it. */
+  hear(message: Recorded): void {
     this.now = message.seat ? message : null
     if (!this.on) return
-    if (message.connection !== connection) return this.#shut()
+    if (message.id !== this.#id) return this.#shut()
     if (!this.#recorder) this.#begin()
   }
 
@@ -204,6 +210,7 @@ export class Recorder {
         if (this.on) this.#begin()
       }
     }
+    recorder.onerror = () => this.stop()
     recorder.onstop = () => this.#put(of, '/end')
     recorder.start(PIECE_MS)
   }

@@ -48,6 +48,7 @@
   let triedKey = false
 
   onDestroy(() => {
+    session.call.recorder.stop()
     session.call.end()
     session.close()
   })

@@ -402,7 +402,7 @@ export class Session implements Inside {
     const { recorder } = this.call
     const name = message.name || recorder.now?.name
     const news = Boolean(message.seat) !== Boolean(recorder.now)
-    recorder.hear(message, this.welcome?.connection ?? '')
+    recorder.hear(message)
     if (news && name && !recorder.on)
       this.say(message.seat ? t('recording-begun', { name }) : t('recording-over', { name }))
   }
@@ -491,6 +491,7 @@ export class Session implements Inside {
 
   /** A page that the browser puts aside is not in the room any more. */
   #hide = (): void => {
+    this.call.recorder.stop()
     this.call.end()
     this.#line?.close()
   }

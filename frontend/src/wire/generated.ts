@@ -1346,7 +1346,7 @@ export interface Recorded {
   type: 'recorded'
   seat: string
   name: string
-  connection: string
+  id: string
 }
 
 export interface RecordingBegun {
@@ -1596,6 +1596,7 @@ export interface SetPointing {
 export interface SetRecording {
   type: 'set_recording'
   on: boolean
+  id: string
 }
 
 export interface SetRights {

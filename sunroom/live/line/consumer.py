@@ -227,7 +227,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             case Play():
                 room.playing.play(member, message)
             case SetRecording():
-                room.recording.record(member, message.on)
+                room.recording.record(member, message)
             case Say():
                 room.talk.say(member, message)
             case Tell():

@@ -142,17 +142,18 @@ class Lead(msgspec.Struct, frozen=True, tag_field="type", tag="lead"):
 
 
 class SetRecording(msgspec.Struct, frozen=True, tag_field="type", tag="set_recording"):
-    """From now on this browser takes down its person's voice, or does not any more."""
+    """From now on this browser takes down its person's voice, or does not any more; ``id`` is that taking-down's own."""
 
     on: bool
+    id: str
 
 
 class Recorded(msgspec.Struct, frozen=True, tag_field="type", tag="recorded"):
-    """Whose voice is being taken down, and by which connection; "" when nobody's is."""
+    """Whose voice is being taken down, and which taking-down that is; "" when nobody's is."""
 
     seat: str = ""
     name: str = ""
-    connection: str = ""
+    id: str = ""
 
 
 class Play(msgspec.Struct, frozen=True, tag_field="type", tag="play"):

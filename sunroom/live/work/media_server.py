@@ -33,6 +33,7 @@ KEEP_ALIVE_S, ANSWER_S = 25.0, 8.0
 BACK_WITHIN_S = 20.0
 #: Jobs that wait: more come from nobody honest.
 MAX_JOBS = 4_000
+MAX_PUBLISHERS = 1_000
 BITS_PER_S = 700_000
 PLUGIN = "janus.plugin.videoroom"
 
@@ -78,7 +79,8 @@ class MediaCall:
         self._line: ClientConnection | None = None
         self._tasks: list[asyncio.Task[None]] = []
         self._answers: dict[str, asyncio.Future[Ask]] = {}
-        self._session, self._room = 0, 0
+        #: At the server: the session, the handle by which the video room was made, and that.
+        self._session, self._own, self._room = 0, 0, 0
         self._room_secret, self._pin = secrets.token_hex(16), secrets.token_hex(16)
         #: Of each browser the handle by which it sends, and of each two the one by which one is sent the other's.
         self._sends: dict[str, int] = {}
@@ -229,9 +231,8 @@ class MediaCall:
         """Nobody is in it any more: the video room goes."""
         with suppress(MediaError, OSError, WebSocketException, TimeoutError):
             if self._line:
-                await self._ask(
-                    self._plugin({"request": "destroy", "room": self._room, "secret": self._room_secret})
-                )
+                gone = {"request": "destroy", "room": self._room, "secret": self._room_secret}
+                await self._ask(self._plugin(gone, self._own))
         await self._end()
 
     # The line
@@ -246,18 +247,10 @@ class MediaCall:
         try:
             self._session = (await self._ask({"janus": "create"}))["data"]["id"]
             self._numbers.clear()
-            made = await self._ask(
-                self._plugin(
-                    {
-                        "request": "create",
-                        "secret": self._room_secret,
-                        "pin": self._pin,
-                        "publishers": 1_000,
-                        "is_private": True,
-                    },
-                    await self._attach(),
-                )
-            )
+            self._own = await self._attach()
+            room = {"request": "create", "secret": self._room_secret, "pin": self._pin}
+            room |= {"publishers": MAX_PUBLISHERS, "is_private": True}
+            made = await self._ask(self._plugin(room, self._own))
             self._room = made["plugindata"]["data"]["room"]
         except (MediaError, KeyError):
             await self._end()
@@ -298,12 +291,10 @@ class MediaCall:
                 await self._send({"janus": "keepalive"})
 
     async def _attach(self) -> int:
-        made = await self._ask({"janus": "attach", "plugin": PLUGIN})
-        self._handle = cast(int, made["data"]["id"])
-        return self._handle
+        return cast(int, (await self._ask({"janus": "attach", "plugin": PLUGIN}))["data"]["id"])
 
-    def _plugin(self, body: Ask, handle: int = 0) -> Ask:
-        return {"janus": "message", "body": body, "handle_id": handle or self._handle}
+    def _plugin(self, body: Ask, handle: int) -> Ask:
+        return {"janus": "message", "body": body, "handle_id": handle}
 
     async def _send(self, message: Ask) -> str:
         if self._line is None:
