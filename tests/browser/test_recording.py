@@ -6,6 +6,7 @@ import io
 import time
 
 import av
+import numpy as np
 
 from sunroom.boards.models import Board, LoggedStep, Recording, RecordingPiece
 from tests.browser.base import Browser
@@ -33,6 +34,23 @@ const place = document.querySelector('[data-testid=again] input[type=range]')
 place.value = seconds * 1000
 place.dispatchEvent(new Event('input', { bubbles: true }))
 """
+#: A microphone that hears what the test lets it hear, and the times of day at which that was.
+BEEPING = """
+const context = new AudioContext()
+const tone = context.createOscillator()
+const loud = context.createGain()
+loud.gain.value = 0
+const out = context.createMediaStreamDestination()
+tone.connect(loud).connect(out)
+tone.start()
+navigator.mediaDevices.getUserMedia = async () => (await context.resume(), out.stream)
+window.beeps = []
+window.beep = () => {
+  window.beeps.push(Date.now())
+  loud.gain.setValueAtTime(0.8, context.currentTime)
+  loud.gain.setValueAtTime(0, context.currentTime + 0.2)
+}
+"""
 #: As ``SEEK``, in a file; then how many strokes are seen.
 SEEK_FILE = """
 const [seconds, done] = arguments
@@ -45,6 +63,16 @@ if (audio.readyState) seek()
 else audio.addEventListener('loadedmetadata', seek, { once: true })
 """
 DRAWN = "return [...document.querySelectorAll('[data-s]')].filter((group) => getComputedStyle(group).display !== 'none').length"
+
+
+def onsets(sound: bytes) -> list[float]:
+    """Where in a recording something begins to be heard, in ms."""
+    with av.open(io.BytesIO(sound)) as file:
+        rate = file.streams.audio[0].rate
+        heard = np.concatenate([np.abs(frame.to_ndarray()).max(axis=0) for frame in file.decode(audio=0)])
+    (loud,) = np.nonzero(heard > 0.05)
+    firsts = loud[np.flatnonzero(np.diff(loud, prepend=-rate) > rate // 2)]
+    return [1000 * float(first) / rate for first in firsts]
 
 
 class Recordings(BoardTest):
@@ -108,6 +136,24 @@ class Recordings(BoardTest):
         self.tutor.wait_text("[data-testid=again]", "No voice has been recorded")
         self.assertFalse(Recording.objects.exists())
         self.assertEqual(self.tutor.problems() + noor.problems(), [])
+
+    def test_what_is_heard_was_said_at_that_time(self) -> None:
+        self.tutor.driver.execute_script(BEEPING)
+        self.tutor.press("[aria-label='Take away']")
+        self.tutor.press("[role=dialog] button", "Record my voice")
+        self.tutor.find("[aria-label='Your voice is recorded']")
+        for _ in range(5):
+            time.sleep(1.0)
+            self.tutor.driver.execute_script("window.beep()")
+        self.wait_pieces(0)
+        self.tutor.press("[aria-label='Your voice is recorded']")
+        self.tutor.press("[role=dialog] button", "Stop recording")
+        row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
+        beeps = self.tutor.driver.execute_script("return window.beeps")
+        sound = self.tutor.fetch(f"{self.server.url}/recordings/{row.uid}/voice")
+        late = [at - beep + row.begun_ms for at, beep in zip(onsets(sound), beeps, strict=False)]
+        self.assertGreaterEqual(len(late), 3)
+        self.assertLess(abs(float(np.median(late))), 100, late)
 
     def test_a_lost_net_and_a_restart_lose_nothing_of_it(self) -> None:
         self.record()

@@ -9,6 +9,8 @@ const PIECE_MS = 5_000
 const BITS_PER_S = 32_000
 /** A recording whose sound is further than this from the clock ends, and another begins. */
 const APART_MS = 80
+/** Sound is in a recording so much later than it was made: microphone, browser and recorder take their time (measured). */
+const SOUND_LATE_MS = 60
 const RETRY_MS = [1_000, 2_000, 5_000, 10_000]
 const KINDS = ['audio/webm;codecs=opus', 'audio/mp4']
 
@@ -190,7 +192,7 @@ export class Recorder {
     recorder.onstart = () => {
       clock = performance.now()
       sound = context.currentTime
-      this.#begunMs = around.nowMs()
+      this.#begunMs = around.nowMs() - SOUND_LATE_MS
       this.#turns = []
       this.turned()
       const begin = { mime: mimeType.split(';')[0]!, begun_ms: Math.round(this.#begunMs) }
