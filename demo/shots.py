@@ -21,6 +21,12 @@ from tests.browser.base import Browser, wait_for  # noqa: E402
 NEXT = "[aria-label='The page after']"
 OUT = Path(__file__).parents[1] / "docs" / "screenshots"
 
+#: Put a slider to a part of its way.
+PUT_TO = """
+const place = document.querySelector(arguments[0])
+place.value = arguments[1] * place.max
+place.dispatchEvent(new Event('input', { bubbles: true }))
+"""
 #: A word that fits beside the demo's drawings, in px of the board.
 WORD = Hand(9, 0.4).write("midday", 600, 684, 54)
 
@@ -156,25 +162,41 @@ def phone(stage: Stage) -> None:
 
 
 def evening(stage: Stage) -> None:
-    """The evening's light, the people folded away."""
+    """The evening's light, in German, the people folded away."""
     tutor = stage.person("tutor")
     stage.person("tomasz")
     tutor.press("[aria-label='Your menu']")
     tutor.press("[aria-label=Light] input", "Evening")
     tutor.close_panels()
     tutor.press("[aria-label='Fold the people away']")
+    tutor.press("[aria-label='Your menu']")
+    tutor.press("[role=dialog] select option[value=de]")
+    tutor.find("[aria-label='Alle Werkzeuge']")
+    tutor.close_panels()
     stage.keep(tutor, "evening")
 
 
-def german(stage: Stage) -> None:
-    """All tools, in German."""
+def again(stage: Stage) -> None:
+    """A recorded voice, played with the pages as they came to be."""
     tutor = stage.person("tutor")
-    stage.person("noor")
-    tutor.press("[aria-label='Your menu']")
-    tutor.press("[role=dialog] select option[value=de]")
-    tutor.press("[aria-label='Alle Werkzeuge']")
-    tutor.find("[role=dialog][aria-label='Alle Werkzeuge']")
-    stage.keep(tutor, "german")
+    tutor.made_up()
+    tutor.press("[aria-label='Take away']")
+    tutor.press("[role=dialog] button", "Record my voice")
+    tutor.find("[aria-label='Your voice is recorded']")
+    tutor.close_panels()
+    tutor.write(WORD)
+    tutor.press(NEXT)
+    tutor.wait(lambda: tutor.items > 50 or None, "the second page")
+    tutor.draw([(700, 560), (760, 566), (830, 560), (900, 564)])
+    tutor.kept()
+    tutor.press("[aria-label='Your voice is recorded']")
+    tutor.press("[role=dialog] button", "Stop recording")
+    tutor.wait(lambda: not tutor.all("[aria-label='Your voice is recorded']") or None, "it to end")
+    tutor.press("[aria-label='Take away']")
+    tutor.press("[role=dialog] button", "The lesson again")
+    tutor.press("[data-testid=again] li:last-child button")
+    tutor.driver.execute_script(PUT_TO, "[data-testid=again] input[type=range]", 0.6)
+    stage.keep(tutor, "again")
 
 
 def question(stage: Stage) -> None:
@@ -294,7 +316,7 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "pages": pages,
     "phone": phone,
     "evening": evening,
-    "german": german,
+    "again": again,
     "question": question,
     "measured": measured,
     "graph": graph,

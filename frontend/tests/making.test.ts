@@ -74,6 +74,23 @@ describe('the making of a page', () => {
     )
   })
 
+  test('by the time of day each step comes when it was taken, also after a clock that was put back', () => {
+    fc.assert(
+      fc.property(logs, fc.nat(90_000), (log, back) => {
+        const making = new Making(HEAD)
+        const [first, ...rest] = log
+        making.add([{ ...first!, at_ms: first!.at_ms + back }, ...rest])
+        for (const [i, { at_ms }] of rest.entries()) {
+          if (at_ms < first!.at_ms + back) continue
+          const came = making.stepAt(making.clockAt(at_ms), false)
+          expect(came).toBeGreaterThanOrEqual(i + 2)
+          expect(log.slice(0, came).every((step) => step.at_ms <= at_ms || step === first)).toBe(true)
+        }
+      }),
+      { numRuns: 60 },
+    )
+  })
+
   test('only what comes on top is told as such', () => {
     const making = new Making(HEAD)
     const log = [stroke('a', 1), stroke('b', 2)].map((item, i): Logged => ({

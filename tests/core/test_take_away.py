@@ -44,8 +44,9 @@ from sunroom.core.formats.drawing import Parts, page_box
 from sunroom.core.formats.inkml import page_inkml, read_inkml, write_inkml
 from sunroom.core.formats.making import MAX_STATES, Done, making_of
 from sunroom.core.formats.package import write_package
+from sunroom.core.formats.recorded import Recorded
 from sunroom.core.formats.svg import Fonts, page_svg
-from sunroom.core.formats.web_page import Controls, board_html
+from sunroom.core.formats.web_page import Controls, Voice, board_html
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.text import Span
 from sunroom.resources import playing_script, typesetter
@@ -134,6 +135,20 @@ class WebPage(TestCase):
         self.assertIn("<li>noon</li>", found, "what ink reads as is told")
         self.assertIn('<html lang="en">', found)
 
+    def test_a_recorded_voice_is_told_with_its_pages_and_titles_are_text(self) -> None:
+        page = page_with(text("noon"))
+        making = making_of(page.head, [(4_000, AddItems("page-1", (text("noon"),)))])
+        controls = Controls("Play", "Pause", "Place", "Speed", "Shorten", playing_script())
+        voice = Voice(Recorded("audio/webm", b"sound", 61_000), NASTY, 3_500, ((0, 0), (60_500, 0)))
+        found = board_html(
+            [page], [NASTY], [[]], typesetter(), "", {}, "en", Parts(), [making], controls, [voice]
+        )
+        self.assertIn('data-begun="3500"', found)
+        self.assertIn("data:audio/webm;base64,c291bmQ=", found)
+        self.assertIn('<button data-at="60500" data-page="0">1:00 ', found)
+        self.assertEqual(len(re.findall("<script", found)), 1)
+        self.assertNotIn("media-src", board_html([page], ["Noon"], [[]], typesetter(), "", {}, "en"))
+
     def test_it_plays_how_it_was_made_by_the_projects_own_script_alone(self) -> None:
         first, second = text("noon"), text(NASTY)
         done: list[Done] = [
@@ -144,6 +159,7 @@ class WebPage(TestCase):
         making = making_of(PageHead("page-1"), done)
         self.assertEqual(making.times, (0, 8_000, 8_500))
         self.assertEqual(making.short_times, (0, 1_200, 1_700))
+        self.assertEqual(making.first_ms, 1_000)
         self.assertEqual(
             making.marks,
             {

@@ -66,8 +66,9 @@ export class Making {
 
   /** The time in a playing without shortened pauses at which it was this time of day. */
   clockAt(ms: number): number {
-    const [first] = this.#steps
-    return first ? ms - first.at_ms + this.#times[0]! : 0
+    // From the last step: a clock that was put back makes pauses of nothing before it.
+    const last = this.#steps.at(-1)
+    return last ? ms - last.at_ms + this.length(false) : 0
   }
 
   /** How many steps have come by then. */

@@ -83,7 +83,8 @@ def making_of(head: PageHead, done: Sequence[Done]) -> Making:
     for uid in [*since]:
         close(uid, None)
     whole = Page(head, immutables.Map(states))
-    first_ms = done[0][0] - times[0] if done else 0
+    # From the last step: a clock that was put back makes pauses of nothing before it.
+    first_ms = done[-1][0] - times[-1] if done else 0
     return Making(whole, marks, tuple(times), tuple(short_times), first_ms)
 
 
