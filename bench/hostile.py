@@ -42,12 +42,12 @@ from sunroom.live.wire.messages import (
     Point,
     Pong,
     React,
-    Read,
     Say,
     Tell,
     View,
     Wet,
 )
+from sunroom.live.wire.readings import Read
 from tests.server.client import Web
 from tests.server.test_live import stroke
 

@@ -13,7 +13,7 @@ from sunroom.core.board import Board, InkItem, PageHead, TextItem, apply
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading.reader import MAX_STROKES
-from sunroom.live.wire.messages import LineTaught, Read, Readings, Teach
+from sunroom.live.wire.readings import LineTaught, Read, Readings, Teach
 from sunroom.live.work import reading, workers
 from tests.server.test_live import stroke
 from tests.words import in_words

@@ -13,7 +13,8 @@ from django.test import override_settings
 from sunroom.core.lesson import PassPen, SendAway, SetCaller, SetPens, SetVoices
 from sunroom.live.room import calling
 from sunroom.live.room.calling import MAX_SIGNAL
-from sunroom.live.wire.messages import Call, Caller, Callers, CallWays, Ping, Pong, Refused, Signal
+from sunroom.live.wire.calls import Call, Caller, Callers, CallWays, Signal
+from sunroom.live.wire.messages import Ping, Pong, Refused
 from sunroom.live.work.media_server import MEDIA
 from tests.browser.base import wait_for
 from tests.janus import INSTALLED, SECRET, JanusServer

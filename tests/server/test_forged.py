@@ -31,13 +31,7 @@ from sunroom.core.lesson import (
     SetRights,
     SetRole,
 )
-from sunroom.live.wire.messages import (
-    Frame,
-    Ping,
-    Pong,
-    Refused,
-    Wet,
-)
+from sunroom.live.wire.messages import Frame, Ping, Pong, Refused, Wet
 from tests.server.test_class import ClassTest
 from tests.server.test_live import stroke
 from tests.words import in_words

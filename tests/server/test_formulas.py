@@ -20,7 +20,7 @@ from sunroom.core.lesson import SetPens, SetRights
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLine
 from sunroom.live.doors import formulas
-from sunroom.live.wire.messages import Read, Readings
+from sunroom.live.wire.readings import Read, Readings
 from tests.server.test_out import OutTest
 
 HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"

@@ -16,7 +16,7 @@ from sunroom.core.board.steps import AddItems
 from sunroom.core.formats.inkml import read_inkml, write_inkml
 from sunroom.core.ink import pack_samples
 from sunroom.live.doors.hands import MAX_FILE_BYTES
-from sunroom.live.wire.messages import LineTaught, Read, Readings, Teach
+from sunroom.live.wire.readings import LineTaught, Read, Readings, Teach
 from sunroom.rooms import models
 from sunroom.rooms.hands import MOST_OF_A_CHARACTER
 from tests.browser.base import wait_for

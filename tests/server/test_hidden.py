@@ -21,11 +21,11 @@ from sunroom.live.wire.messages import (
     Ping,
     Point,
     Pong,
-    Read,
     Refused,
     Wet,
     You,
 )
+from sunroom.live.wire.readings import Read
 from tests.browser.base import LiveServer
 from tests.server.client import Line, Web
 from tests.server.test_live import LiveTest, stroke

@@ -16,6 +16,7 @@ from pathlib import Path
 from typing import Any
 from unittest import TestCase
 from urllib.error import URLError
+from urllib.request import Request
 
 import numpy as np
 import psutil
@@ -40,12 +41,15 @@ from sunroom.core.board.requests import (
     SetMaths,
 )
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
+from sunroom.core.formats.recorded import whole
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetCaller, SetVoices
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphLine
 from sunroom.core.text import Span
-from sunroom.live.wire.messages import Answered, Call, Callers, Do, Frame, PageItems, Tell
+from sunroom.live.wire.calls import Call, Callers, Recorded, SetRecording
+from sunroom.live.wire.messages import Answered, Do, Frame, PageItems, Tell
+from tests.recorded import webm
 from tests.server.client import Line, Web
 from tests.server.test_afterwards import asked
 from tests.server.test_media import sound, take_sound
@@ -111,6 +115,35 @@ class Killed(TestCase):
         (card,) = line.hear(PageItems).items
         self.assertEqual(card.file, uid)
         self.assertEqual(web.get(f"/boards/{board}/media/{uid}"), data)
+
+    def test_what_was_answered_of_a_voice_is_there_after_kill_9_and_it_goes_on(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        board = line.welcome().board.id
+        raw, on = webm(4.0), SetRecording(True, "voice-of-one")
+        line.send(on)
+        line.hear(Recorded)
+        uid = web.post(f"/api/boards/{board}/recordings", {"mime": "audio/webm", "begun_ms": 0})["id"]
+
+        def piece(number: int, data: bytes) -> None:
+            headers = {"X-CSRFToken": web.cookies["csrftoken"], "Referer": self.base}
+            path = f"{self.base}/api/recordings/{uid}/pieces/{number}?until={2_000 * (number + 1)}"
+            self.assertEqual(web.open(Request(path, data, headers)).status, 200)
+
+        piece(0, raw[:8_000])
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        self.assertEqual(line.welcome().recorded.seat, "", "nobody is told of what goes on no more")
+        line.send(on)
+        self.assertEqual(line.hear(Recorded).id, on.id)
+        piece(0, raw[:8_000])  # its answer was lost
+        piece(1, raw[8_000:])
+        web.post(f"/api/recordings/{uid}/end", {})
+        self.assertAlmostEqual(
+            whole("audio/webm", web.get(f"/recordings/{uid}/voice")).length_ms, 4_000, delta=40
+        )
 
     def test_a_formula_and_a_graph_are_there_as_they_were_set_after_kill_9(self) -> None:
         web = Web(self.base)

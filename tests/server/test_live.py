@@ -48,14 +48,13 @@ from sunroom.live.wire.messages import (
     Ping,
     Point,
     Pong,
-    Read,
-    Readings,
     Refused,
     Say,
     Tell,
     Wet,
     You,
 )
+from sunroom.live.wire.readings import Read, Readings
 from tests.browser.base import LiveServer, wait_for
 from tests.server.client import Line, Web
 from tests.words import in_words, said_by

@@ -20,7 +20,8 @@ from sunroom.core.board.requests import EditPage
 from sunroom.core.board.steps import AddPage
 from sunroom.core.lesson import EndLesson, HandOver, SendAway, SetRole
 from sunroom.live.room import recording
-from sunroom.live.wire.messages import Recorded, Refused, SetRecording, Tell, Welcome
+from sunroom.live.wire.calls import Recorded, SetRecording
+from sunroom.live.wire.messages import Refused, Tell, Welcome
 from tests.browser.base import wait_for
 from tests.recorded import webm
 from tests.server.client import Web

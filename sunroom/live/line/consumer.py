@@ -26,10 +26,10 @@ from sunroom.live.room.access import Entrant, entrant_of_session
 from sunroom.live.room.member import Member
 from sunroom.live.room.registry import MOST_OF_ADDRESS, MOST_OF_SEAT, Registry, registry
 from sunroom.live.room.room import LiveRoom
+from sunroom.live.wire.calls import Call, SetRecording, Signal
 from sunroom.live.wire.messages import (
     WIRE,
     AtPorch,
-    Call,
     ClearPointers,
     Do,
     Follow,
@@ -47,15 +47,10 @@ from sunroom.live.wire.messages import (
     Point,
     Pong,
     React,
-    Read,
-    Readings,
     Refused,
     Say,
     SeeAs,
-    SetRecording,
-    Signal,
     Slide,
-    Teach,
     Tell,
     Trace,
     Travel,
@@ -64,6 +59,7 @@ from sunroom.live.wire.messages import (
     encode,
 )
 from sunroom.live.wire.pace import MAX_SMALL_MESSAGE, Pace
+from sunroom.live.wire.readings import Read, Readings, Teach
 from sunroom.live.work import reading
 from sunroom.rooms.services import NoRoom
 

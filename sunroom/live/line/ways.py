@@ -9,7 +9,7 @@ import time
 
 from django.conf import settings
 
-from sunroom.live.wire.messages import IceServer
+from sunroom.live.wire.calls import IceServer
 
 #: Credentials of a TURN server are good for so long: longer than any lesson.
 GOOD_FOR_S = 12 * 3600

@@ -16,7 +16,8 @@ from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
-from sunroom.live.wire.messages import Call, Caller, Callers, CallWays, IceServer, Signal, encode
+from sunroom.live.wire.calls import Call, Caller, Callers, CallWays, IceServer, Signal
+from sunroom.live.wire.messages import encode
 from sunroom.live.work.media_server import MEDIA, MediaCall
 
 #: Each browser sends to each other one: more than this is for a media server.

@@ -9,7 +9,8 @@ from sunroom.core.sentences import said
 from sunroom.live.room.calling import ID
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
-from sunroom.live.wire.messages import Recorded, SetRecording, encode
+from sunroom.live.wire.calls import Recorded, SetRecording
+from sunroom.live.wire.messages import encode
 
 #: A browser goes on without its line: everybody is told of it for so long after the line was lost.
 AWAY_S = 300.0

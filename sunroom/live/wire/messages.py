@@ -18,20 +18,18 @@ from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphPaths
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
-from sunroom.core.reading import Reading, Taken
 from sunroom.core.sentences import Sentence
-from sunroom.core.shapes import Figure
+from sunroom.live.wire.calls import Call, Caller, Callers, CallWays, Recorded, SetRecording, Signal
+from sunroom.live.wire.readings import Read, Readings, Teach
 
 Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
-#: What does not work in somebody's call: no microphone, a silent one, no camera, no way to somebody.
-CallTrouble = Literal["", "no_voice", "silent", "no_face", "no_way"]
 #: How well messages travel to and from a person.
 Travel = Literal["good", "slow", "poor", "flooding"]
 
 InstrumentKind = Literal["ruler", "protractor", "square_45", "square_60", "compasses"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 7
+WIRE = 8
 
 # From the browser
 
@@ -141,21 +139,6 @@ class Lead(msgspec.Struct, frozen=True, tag_field="type", tag="lead"):
     name: str = ""
 
 
-class SetRecording(msgspec.Struct, frozen=True, tag_field="type", tag="set_recording"):
-    """From now on this browser takes down its person's voice, or does not any more; ``id`` is that taking-down's own."""
-
-    on: bool
-    id: str
-
-
-class Recorded(msgspec.Struct, frozen=True, tag_field="type", tag="recorded"):
-    """Whose voice is being taken down, and which taking-down that is; "" when nobody's is."""
-
-    seat: str = ""
-    name: str = ""
-    id: str = ""
-
-
 class Play(msgspec.Struct, frozen=True, tag_field="type", tag="play"):
     """The sound or video of a card to everybody: from ``at_s`` on, or (``going`` False) standing there; ``item`` "" ends it.
 
@@ -191,41 +174,6 @@ class Tell(msgspec.Struct, frozen=True, tag_field="type", tag="tell"):
 
     id: str
     command: Command
-
-
-class ChosenSign(msgspec.Struct, frozen=True):
-    """What a sign of written maths, some strokes by id, was said to be, by its name in LaTeX."""
-
-    ids: tuple[str, ...]
-    name: str
-
-
-class Read(msgspec.Struct, frozen=True, tag_field="type", tag="read"):
-    """What could these strokes be? ``ref`` comes back with the answer.
-
-    ``unasked``: it is read while somebody writes, beside what that person has selected. ``chosen``: signs of the formula
-    that somebody has corrected.
-    """
-
-    ref: int
-    page: str
-    ids: tuple[str, ...]
-    unasked: bool = False
-    chosen: tuple[ChosenSign, ...] = ()
-
-
-class LineTaught(msgspec.Struct, frozen=True):
-    """What a line of ink, some strokes by id, really says."""
-
-    ids: tuple[str, ...]
-    text: str
-
-
-class Teach(msgspec.Struct, frozen=True, tag_field="type", tag="teach"):
-    """Readings that this person corrected, from which their own hand is learned."""
-
-    page: str
-    lines: tuple[LineTaught, ...]
 
 
 class Ping(msgspec.Struct, frozen=True, tag_field="type", tag="ping"):
@@ -268,34 +216,6 @@ class Inspect(msgspec.Struct, frozen=True, tag_field="type", tag="inspect"):
     id: str
 
 
-class Call(msgspec.Struct, frozen=True, tag_field="type", tag="call"):
-    """This browser is in the call under an ``id`` of its own making, by which it keeps its place when its line was lost; or
-    (``on`` False) no longer.
-
-    ``voice``, ``face``: its microphone, its camera is on; ``trouble``: what does not work there. ``shows``: this is a second
-    picture beside the person's own, of a sheet of paper or a window, for everybody over the board.
-    """
-
-    id: str
-    on: bool = True
-    voice: bool = False
-    face: bool = False
-    trouble: CallTrouble = ""
-    shows: bool = False
-
-
-class Signal(msgspec.Struct, frozen=True, tag_field="type", tag="signal"):
-    """From one browser in the call to another: WebRTC's description of a session, or a candidate of a way, as JSON.
-
-    ``by`` is who sends it, one of the sender's own ids in the call.
-    """
-
-    to: str
-    kind: Literal["offer", "answer", "candidate"]
-    data: str
-    by: str = ""
-
-
 FromBrowser = (
     Join
     | Do
@@ -323,46 +243,6 @@ FromBrowser = (
 )
 
 # To the browser
-
-
-class Caller(msgspec.Struct, frozen=True):
-    """A browser in the call. What it ``may_voice`` and ``may_face`` the others play; nothing else of it.
-
-    ``no_voice`` and ``no_face`` say why it may not.
-    """
-
-    id: str
-    seat: str
-    voice: bool
-    face: bool
-    may_voice: bool
-    may_face: bool
-    trouble: CallTrouble = ""
-    shows: bool = False
-    no_voice: Sentence | None = None
-    no_face: Sentence | None = None
-
-
-class Callers(msgspec.Struct, frozen=True, tag_field="type", tag="callers"):
-    """Everybody in the call; those in ``gone`` have left it, whom nobody waits for."""
-
-    callers: tuple[Caller, ...]
-    gone: tuple[str, ...] = ()
-
-
-class IceServer(msgspec.Struct, frozen=True):
-    """A server that helps two browsers to a way between them; the credential is good for hours."""
-
-    urls: str
-    username: str = ""
-    credential: str = ""
-
-
-class CallWays(msgspec.Struct, frozen=True, tag_field="type", tag="call_ways"):
-    """To who comes into the call: helpers on the way to the others, and the media server's call, "" when there is none."""
-
-    servers: tuple[IceServer, ...]
-    media: str = ""
 
 
 class Person(msgspec.Struct, frozen=True):
@@ -516,99 +396,6 @@ class You(msgspec.Struct, frozen=True, tag_field="type", tag="you"):
 
     page: str
     standing: Standing
-
-
-class LineRead(msgspec.Struct, frozen=True):
-    """A line of the ink that was asked about: what it may say, its strokes by id, where it lies, and how it runs."""
-
-    rivals: tuple[Reading, ...]
-    ids: tuple[str, ...]
-    box: Box
-    angle_rad: float
-
-
-class SketchPart(msgspec.Struct, frozen=True):
-    """A figure of a sketch: its strokes by id, and the parts (by number, -1: none) that its ends hold on to."""
-
-    figure: Figure
-    ids: tuple[str, ...]
-    holds: tuple[int, int]
-
-
-class MapLabel(msgspec.Struct, frozen=True):
-    """A word of a mind map in ink: its strokes by id, and what they say."""
-
-    ids: tuple[str, ...]
-    text: str
-
-
-class MapLine(msgspec.Struct, frozen=True):
-    """A line between two labels, by number (-1: the one that is on the board); no strokes when none is drawn."""
-
-    ids: tuple[str, ...]
-    ends: tuple[int, int]
-
-
-class MindMap(msgspec.Struct, frozen=True):
-    """Ink that may be a mind map, or with ``of``, an item of the board, branches of one."""
-
-    labels: tuple[MapLabel, ...]
-    lines: tuple[MapLine, ...]
-    centre: int
-    of: str = ""
-
-
-class SignName(msgspec.Struct, frozen=True):
-    """A sign by its name in LaTeX, and as a person knows it."""
-
-    name: str
-    shown: str
-
-
-class SignRead(msgspec.Struct, frozen=True):
-    """A sign of a formula that was read: its strokes by id, the number of its line, and what else it may be."""
-
-    sign: SignName
-    ids: tuple[str, ...]
-    line: int
-    rivals: tuple[SignName, ...]
-
-
-class FormulaRead(msgspec.Struct, frozen=True):
-    """A formula that ink may be, how likely it is among its rivals, and how it looks at size 1 (core.maths.setting).
-
-    ``signs``: from the left, line by line; of the likeliest formula only.
-    """
-
-    formula: str
-    score: float
-    outline: str
-    width: float
-    height: float
-    signs: tuple[SignRead, ...] = ()
-
-
-class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
-    """What ink could be: texts and figures, best first; ``problem`` when it could not be read.
-
-    ``figure_first``: the figure is likelier meant; ``unasked``: what may be made of it for whoever always takes what
-    is sure. ``sketch`` has its figures when there are several,
-    ``even`` the same made even, when they nearly are. ``formulas`` are the same ink as written maths, ``maths_first`` when it
-    is rather that than words.
-    """
-
-    ref: int
-    readings: tuple[Reading, ...] = ()
-    lines: tuple[LineRead, ...] = ()
-    figures: tuple[Figure, ...] = ()
-    sketch: tuple[SketchPart, ...] = ()
-    even: tuple[SketchPart, ...] = ()
-    figure_first: bool = False
-    formulas: tuple[FormulaRead, ...] = ()
-    maths_first: bool = False
-    mind_map: MindMap | None = None
-    problem: Sentence | None = None
-    unasked: Taken = ""
 
 
 class Heard(msgspec.Struct, frozen=True, tag_field="type", tag="heard"):

@@ -21,7 +21,7 @@ from websockets.asyncio.client import ClientConnection, connect
 from websockets.exceptions import WebSocketException
 from websockets.typing import Subprotocol
 
-from sunroom.live.wire.messages import Signal
+from sunroom.live.wire.calls import Signal
 
 logger = logging.getLogger(__name__)
 
@@ -248,7 +248,7 @@ class MediaCall:
             self._session = (await self._ask({"janus": "create"}))["data"]["id"]
             self._numbers.clear()
             self._own = await self._attach()
-            room = {"request": "create", "secret": self._room_secret, "pin": self._pin}
+            room: Ask = {"request": "create", "secret": self._room_secret, "pin": self._pin}
             room |= {"publishers": MAX_PUBLISHERS, "is_private": True}
             made = await self._ask(self._plugin(room, self._own))
             self._room = made["plugindata"]["data"]["room"]

@@ -18,7 +18,7 @@ from sunroom.core.reading.own_hand import Sample
 from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.core.sentences import said
 from sunroom.core.shapes.even import Neighbour
-from sunroom.live.wire.messages import (
+from sunroom.live.wire.readings import (
     FormulaRead,
     LineRead,
     MapLabel,
