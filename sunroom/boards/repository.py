@@ -61,6 +61,12 @@ def keep_files(room_id: int, files: Mapping[str, CleanPicture | Medium]) -> dict
     }
 
 
+def drop_files(room_id: int, uids: set[str]) -> None:
+    """What was kept for a board that did not come to be."""
+    models.Picture.objects.filter(room_id=room_id, uid__in=uids).delete()
+    models.Medium.objects.filter(room_id=room_id, uid__in=uids).delete()
+
+
 def pictures(room_id: int, uids: set[str], vectors: bool = False) -> dict[str, bytes]:
     """Files of those of the room's pictures that are there; with ``vectors`` PDFs of pages of documents."""
     rows = models.Picture.objects.filter(room_id=room_id, uid__in=uids).values_list("uid", "data", "vector")

@@ -28,12 +28,19 @@ def create_board(room: Room, title: str, now_ms: int) -> Board:
 def unpack_board(
     room: Room, packed: Packed, files: Mapping[str, CleanPicture | Medium], now_ms: int
 ) -> Board:
-    """A board as it was in a package, with its files; all of it or nothing."""
-    with transaction.atomic():
-        uids = repository.keep_files(room.pk, files)
+    """A board as it was in a package, with its files; all of it or nothing.
+
+    The files are written one after the other, so that ink is kept between them.
+    """
+    uids = repository.keep_files(room.pk, files)
+    try:
         pages = [with_files(page, uids) for page in packed.pages]
         steps = [AddPage(page.head, at, page.items) for at, page in enumerate(pages)]
-        return _made(room, packed.title, steps, now_ms)
+        with transaction.atomic():
+            return _made(room, packed.title, steps, now_ms)
+    except Exception:
+        repository.drop_files(room.pk, set(uids.values()))
+        raise
 
 
 def boards_of(room_id: int) -> QuerySet[Board]:

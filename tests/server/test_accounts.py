@@ -5,12 +5,15 @@ from __future__ import annotations
 import io
 import json
 import re
+import threading
+import time
 import urllib.error
 import urllib.request
 import zipfile
 from datetime import timedelta
 from pathlib import Path
 from typing import Any
+from unittest import mock
 
 from django.conf import settings
 from django.contrib.auth import get_user_model
@@ -23,8 +26,11 @@ from sunroom.boards import handed, models, shelf, store
 from sunroom.boards.moments import make
 from sunroom.core.board.steps import AddItems
 from sunroom.core.formats.package import read_package
+from sunroom.core.sentences import Sentence
 from sunroom.lessons.models import Homework, Posted
+from sunroom.live.doors import rooms as whole_rooms
 from sunroom.live.wire.messages import Do, Frame, Goodbye, Join
+from sunroom.live.work import workers
 from sunroom.resources import typesetter
 from sunroom.rooms import accounts, tidy
 from sunroom.rooms.models import Browser, Pairing, Room, Seat
@@ -250,6 +256,39 @@ class WholeRooms(LiveTest):
             self.assertEqual(status, 400)
             self.assertTrue(in_words(told["problem"]).endswith("."))
         self.assertEqual(Room.objects.count(), 2, "nothing is left of what could not be brought in")
+
+    def test_ink_is_kept_while_a_room_comes_in_and_nothing_is_left_of_one_that_breaks_off(self) -> None:
+        self.tutor_web.post(f"/api/rooms/{self.link}/boards", {"title": "Hour lines"})
+        file = self.tutor_web.get(f"/rooms/{self.link}/room.zip")
+        elsewhere = Asking(self.server.url)
+        begun, taken = threading.Event(), whole_rooms.made
+
+        def slowly(job: Any, *arguments: Any) -> Any:
+            if job is workers.take_package:
+                begun.set()
+                time.sleep(1.5)
+            return taken(job, *arguments)
+
+        with mock.patch.object(whole_rooms, "made", slowly):
+            coming = threading.Thread(target=elsewhere.ask, args=("POST", "/api/whole-rooms", file))
+            coming.start()
+            self.assertTrue(begun.wait(10))
+            start = time.monotonic()
+            self.do(self.tutor, AddItems(self.page, (stroke("stroke-meanwhile"),)))
+            self.assertLess(time.monotonic() - start, 1.0, "its room's keeper waits for nobody")
+            coming.join()
+        before = Room.objects.count()
+        calls = iter((taken, None))
+
+        def once(job: Any, *arguments: Any) -> Any:
+            if job is not workers.take_package:
+                return taken(job, *arguments)
+            made = next(calls)
+            return made(job, *arguments) if made else Sentence("that-is-too-large-a")
+
+        with mock.patch.object(whole_rooms, "made", once):
+            self.assertEqual(elsewhere.ask("POST", "/api/whole-rooms", file)[0], 400)
+        self.assertEqual(Room.objects.count(), before)
 
     def test_a_room_is_deleted_only_by_its_owner_and_by_name(self) -> None:
         path = f"/api/rooms/{self.link}/all"

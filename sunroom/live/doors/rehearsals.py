@@ -4,8 +4,10 @@ from __future__ import annotations
 
 import asyncio
 import tempfile
+import threading
 import time
 from collections.abc import Iterator
+from contextlib import contextmanager
 from http.cookies import SimpleCookie
 from pathlib import Path
 
@@ -43,6 +45,9 @@ PHRASES = ("rehearsal-says-louder", "rehearsal-says-again", "rehearsal-says-why"
 
 #: The students of each rehearsal, and the sessions of their browsers.
 _stages: dict[int, tuple[Rehearsal, list[str]]] = {}
+#: Rehearsals that are being made.
+_starting = 0
+_counting = threading.Lock()
 
 
 class StartRehearsal(msgspec.Struct, frozen=True):
@@ -74,16 +79,39 @@ def start(request: HttpRequest, link: str) -> HttpResponse:
         raise Problem(400, said("a-rehearsal-has-students", most=MOST_STUDENTS))
     async_to_sync(settle)(row.pk)
     _end(list(row.rehearsals.all()))
-    if len(_stages) >= MAX_AT_ONCE:
-        raise Problem(503, said("enough-rehearsals-are-on"))
-    copy, owner_key = _copied(request, row)
-    sessions = [_session(copy, number) for number in range(students)]
-    phrases = tuple(say(phrase, None, copy.language) for phrase in PHRASES)
-    way = _way(request)
-    made_up = [Student(way, copy.link, _cookie(key), number, phrases) for number, key in enumerate(sessions)]
-    async_to_sync(_raise)(copy.pk, made_up, sessions)
+    with _place():
+        copy, owner_key = _room_like(request, row)
+        sessions: list[str] = []
+        try:
+            _copy_boards(request, row, copy)
+            sessions += [_session(copy, number) for number in range(students)]
+            phrases = tuple(say(phrase, None, copy.language) for phrase in PHRASES)
+            way = _way(request)
+            made_up = [
+                Student(way, copy.link, _cookie(key), number, phrases) for number, key in enumerate(sessions)
+            ]
+            async_to_sync(_raise)(copy.pk, made_up, sessions)
+        except Exception:
+            Session.objects.filter(session_key__in=sessions).delete()
+            _end([copy])
+            raise
     board = boards_of(copy.pk).first()
     return answer(RehearsalStarted(copy.link, board.uid if board else "", owner_key), 201)
+
+
+@contextmanager
+def _place() -> Iterator[None]:
+    """One of the places that this server has for rehearsals; raises Problem when all are taken."""
+    global _starting
+    with _counting:
+        if len(_stages) + _starting >= MAX_AT_ONCE:
+            raise Problem(503, said("enough-rehearsals-are-on"))
+        _starting += 1
+    try:
+        yield
+    finally:
+        with _counting:
+            _starting -= 1
 
 
 @require_http_methods(["POST", "DELETE"])
@@ -109,26 +137,30 @@ def forget_all() -> None:
     Room.objects.filter(rehearses__isnull=False).delete()
 
 
-def _copied(request: HttpRequest, row: Room) -> tuple[Room, str]:
-    """A room with the same boards, language and rules, all of it or nothing."""
+def _room_like(request: HttpRequest, row: Room) -> tuple[Room, str]:
+    """A room with the same language and rules, and its owner key."""
+    with transaction.atomic():
+        copy, key = services.create_room(row.title, request.user, request.session)
+        copy.language, copy.rehearses = row.language, row
+        copy.save(update_fields=["language", "rehearses"])
+        before, lesson = lessons.load(row), lessons.load(copy)
+        facts = msgspec.structs.replace(
+            lesson.facts, kit=before.facts.room_kit, room_kit=before.facts.room_kit
+        )
+        lessons.keep(copy.pk, msgspec.structs.replace(lesson, facts=facts))
+    return copy, key
+
+
+def _copy_boards(request: HttpRequest, row: Room, copy: Room) -> None:
+    """The same boards. Nobody's ink waits meanwhile: each is taken by a worker first, and written then."""
+    seat = services.take_seat(copy, "tutor", services.tutor_name(row) or "Tutor", request.session)
     with making(), tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="rehearsal-") as folder:
         files = [_file(folder, number, data) for number, data in enumerate(_packages(request, row))]
-        with transaction.atomic():
-            copy, key = services.create_room(row.title, request.user, request.session)
-            copy.language, copy.rehearses = row.language, row
-            copy.save(update_fields=["language", "rehearses"])
-            seat = services.take_seat(copy, "tutor", services.tutor_name(row) or "Tutor", request.session)
-            for file in files:
-                taken = made(workers.take_package, file, seat.uid)
-                if isinstance(taken, Sentence):
-                    raise Problem(400, taken)
-                unpack_board(copy, *taken, int(time.time() * 1000))
-            before, lesson = lessons.load(row), lessons.load(copy)
-            facts = msgspec.structs.replace(
-                lesson.facts, kit=before.facts.room_kit, room_kit=before.facts.room_kit
-            )
-            lessons.keep(copy.pk, msgspec.structs.replace(lesson, facts=facts))
-    return copy, key
+        for file in files:
+            taken = made(workers.take_package, file, seat.uid)
+            if isinstance(taken, Sentence):
+                raise Problem(400, taken)
+            unpack_board(copy, *taken, int(time.time() * 1000))
 
 
 def _packages(request: HttpRequest, row: Room) -> Iterator[bytes]:

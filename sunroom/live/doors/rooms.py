@@ -185,9 +185,12 @@ def bring_in(request: HttpRequest) -> HttpResponse:
 
 
 def _room_of(request: HttpRequest, facts: RoomFacts, files: list[str]) -> RoomBroughtIn:
-    """A new room with these boards, all of it or nothing."""
-    with transaction.atomic():
-        row, key = services.create_room(facts.title, request.user, request.session)
+    """A new room with these boards, all of it or nothing.
+
+    It takes long, and nobody's ink may wait for it: each board is a transaction of its own.
+    """
+    row, key = services.create_room(facts.title, request.user, request.session)
+    try:
         row.language = facts.language
         row.save(update_fields=["language"])
         seat = services.take_seat(row, "tutor", _name(request), request.session)
@@ -196,10 +199,14 @@ def _room_of(request: HttpRequest, facts: RoomFacts, files: list[str]) -> RoomBr
             if isinstance(taken, Sentence):
                 raise Problem(400, taken)
             unpack_board(row, *taken, int(time.time() * 1000))
-        _give_tasks(row, facts)
-        lesson = lessons.load(row)
-        kit = msgspec.structs.replace(lesson.facts, kit=facts.kit, room_kit=facts.kit)
-        lessons.keep(row.pk, msgspec.structs.replace(lesson, plan=facts.plan, facts=kit))
+        with transaction.atomic():
+            _give_tasks(row, facts)
+            lesson = lessons.load(row)
+            kit = msgspec.structs.replace(lesson.facts, kit=facts.kit, room_kit=facts.kit)
+            lessons.keep(row.pk, msgspec.structs.replace(lesson, plan=facts.plan, facts=kit))
+    except Exception:
+        row.delete()
+        raise
     return RoomBroughtIn(row.link, key, len(files))
 
 
