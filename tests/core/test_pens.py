@@ -88,6 +88,9 @@ class Table(TestCase):
             (HELPER, "hand_over", Target(), UP, False, "tutor_only"),
             (OWNER, "hand_over", Target(), UP, True, "allowed"),
             (OWNER, "end_lesson", Target(), UP, False, "tutor_only"),
+            (TUTOR, "record_voice", Target(), Facts(open=False), True, "allowed"),
+            (HELPER, "record_voice", Target(), UP, False, "tutor_only"),
+            (NOOR, "record_voice", Target(), UP, False, "tutor_side_only"),
             (NOOR, "answer_check", Target(), DOWN, True, "allowed"),
             (NOOR, "react", Target(), Facts(kit=("write",)), False, "no_chat"),
             (NOOR, "admit", Target(), UP, False, "tutor_side_only"),
@@ -220,8 +223,8 @@ def forbidden(actor: Actor, action: str, target: Target, facts: Facts, now: int)
     if target.locked and actor.role != "tutor":
         return "a lock always refuses; helpers do not remove the tutor's locks"
     if actor.role in ("tutor", "helper"):
-        if actor.role == "helper" and action in ("end_lesson", "set_between", "set_role"):
-            return "ending, settings and roles are the tutor's"
+        if actor.role == "helper" and action in ("end_lesson", "set_between", "set_role", "record_voice"):
+            return "ending, settings, roles and recording are the tutor's"
         if actor.role == "helper" and action == "hand_over" and not actor.owner:
             return "only the tutor hands over, and only the owner takes back"
         return ""
