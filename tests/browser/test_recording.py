@@ -65,11 +65,16 @@ else audio.addEventListener('loadedmetadata', seek, { once: true })
 DRAWN = "return [...document.querySelectorAll('[data-s]')].filter((group) => getComputedStyle(group).display !== 'none').length"
 
 
+def loudness(sound: bytes) -> tuple[np.ndarray, int]:
+    """How loud a recording is at each sample, and samples in a second."""
+    with av.open(io.BytesIO(sound)) as file:
+        heard = [np.abs(frame.to_ndarray()).max(axis=0) for frame in file.decode(audio=0)]
+        return np.concatenate(heard), file.streams.audio[0].rate
+
+
 def onsets(sound: bytes) -> list[float]:
     """Where in a recording something begins to be heard, in ms."""
-    with av.open(io.BytesIO(sound)) as file:
-        rate = file.streams.audio[0].rate
-        heard = np.concatenate([np.abs(frame.to_ndarray()).max(axis=0) for frame in file.decode(audio=0)])
+    heard, rate = loudness(sound)
     (loud,) = np.nonzero(heard > 0.05)
     firsts = loud[np.flatnonzero(np.diff(loud, prepend=-rate) > rate // 2)]
     return [1000 * float(first) / rate for first in firsts]
@@ -82,6 +87,15 @@ class Recordings(BoardTest):
         self.tutor.press("[role=dialog] button", "Record my voice")
         self.tutor.find("[aria-label='Your voice is recorded']")
         self.tutor.close_panels()
+
+    def pause(self, word: str) -> None:
+        self.tutor.press("[aria-label='Your voice is recorded']")
+        self.tutor.press("[role=dialog] button", word)
+        self.tutor.close_panels()
+
+    def stop(self) -> None:
+        self.tutor.press("[aria-label='Your voice is recorded']")
+        self.tutor.press("[role=dialog] button", "Stop recording")
 
     def pieces(self) -> int:
         return RecordingPiece.objects.count()
@@ -107,8 +121,7 @@ class Recordings(BoardTest):
         self.tutor.draw([(x, y + 120) for x, y in LINE])
         self.tutor.kept()
         self.wait_pieces(0)
-        self.tutor.press("[aria-label='Your voice is recorded']")
-        self.tutor.press("[role=dialog] button", "Stop recording")
+        self.stop()
         noor.wait_text("body", "The recording of Imani has ended")
         noor.wait(lambda: not noor.all(MARK) or None, "the mark to go")
         row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
@@ -146,14 +159,43 @@ class Recordings(BoardTest):
             time.sleep(1.0)
             self.tutor.driver.execute_script("window.beep()")
         self.wait_pieces(0)
-        self.tutor.press("[aria-label='Your voice is recorded']")
-        self.tutor.press("[role=dialog] button", "Stop recording")
+        self.stop()
         row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
         beeps = self.tutor.driver.execute_script("return window.beeps")
         sound = self.tutor.fetch(f"{self.server.url}/recordings/{row.uid}/voice")
         late = [at - beep + row.begun_ms for at, beep in zip(onsets(sound), beeps, strict=False)]
         self.assertGreaterEqual(len(late), 3)
         self.assertLess(abs(float(np.median(late))), 100, late)
+
+    def test_of_who_is_muted_in_the_call_nothing_is_recorded_and_a_pause_is_silence(self) -> None:
+        self.tutor.made_up()
+        self.tutor.driver.refresh()
+        self.tutor.press(".bar button", "Join the call")
+        microphone = "[aria-label=Microphone][aria-pressed={}]"
+        self.tutor.find(microphone.format("true"))
+        self.record()
+        silent: list[tuple[float, float]] = []
+        for off, on in (
+            (
+                lambda: self.tutor.press(microphone.format("true")),
+                lambda: self.tutor.press(microphone.format("false")),
+            ),
+            (lambda: self.pause("Pause"), lambda: self.pause("Go on recording")),
+        ):
+            time.sleep(2.5)
+            off()
+            begun = time.time()
+            time.sleep(2.5)
+            silent.append((begun, time.time()))
+            on()
+        time.sleep(2.5)
+        self.stop()
+        row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
+        heard, rate = loudness(self.tutor.fetch(f"{self.server.url}/recordings/{row.uid}/voice"))
+        for begun, ended in silent:
+            start, end = (int((at - row.begun_ms / 1000) * rate) for at in (begun + 0.4, ended - 0.1))
+            self.assertLess(heard[start:end].max(), 0.005)
+            self.assertGreater(heard[end:].max(), 0.02, "and it is heard again")
 
     def test_a_lost_net_and_a_restart_lose_nothing_of_it(self) -> None:
         self.record()
@@ -167,8 +209,7 @@ class Recordings(BoardTest):
         before = self.wait_pieces(before)
         self.restart()
         self.wait_pieces(before)
-        self.tutor.press("[aria-label='Your voice is recorded']")
-        self.tutor.press("[role=dialog] button", "Stop recording")
+        self.stop()
         row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
         numbers = list(RecordingPiece.objects.order_by("number").values_list("number", flat=True))
         self.assertEqual(numbers, list(range(len(numbers))))
@@ -183,8 +224,7 @@ class Recordings(BoardTest):
         self.tutor.draw(LINE)
         self.tutor.kept()
         self.wait_pieces(0)
-        self.tutor.press("[aria-label='Your voice is recorded']")
-        self.tutor.press("[role=dialog] button", "Stop recording")
+        self.stop()
         row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
         at_ms = LoggedStep.objects.order_by("-seq").values_list("at_ms", flat=True)[0]
         board = Board.objects.get().uid
