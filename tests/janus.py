@@ -8,9 +8,12 @@ import subprocess
 import tempfile
 from pathlib import Path
 
+from django.test import TransactionTestCase, override_settings
+
 from tests.browser.base import wait_for
 
 INSTALLED = shutil.which("janus") is not None
+NOT_INSTALLED = "Debian's janus is not installed: calls by way of a media server are not tested"
 SECRET = "only-for-tests"
 _OTHERS = (
     "audiobridge duktape echotest lua nosip recordplay sip streaming textroom videocall voicemail".split()
@@ -60,3 +63,15 @@ class JanusServer:
     def close(self) -> None:
         self.stop()
         self._folder.cleanup()
+
+
+class WithJanus(TransactionTestCase):
+    """Calls go by way of a media server."""
+
+    def setUp(self) -> None:
+        self.janus = JanusServer()
+        self.addCleanup(self.janus.close)
+        setting = override_settings(MEDIA=self.janus.url, MEDIA_SECRET=SECRET)
+        setting.enable()
+        self.addCleanup(setting.disable)
+        super().setUp()

@@ -5,13 +5,12 @@ from __future__ import annotations
 from typing import Any
 from unittest import skipUnless
 
-from django.test import override_settings
 from selenium.webdriver import ActionChains
 
 from tests.browser.base import Browser
 from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
-from tests.janus import INSTALLED, SECRET, JanusServer
+from tests.janus import INSTALLED, NOT_INSTALLED, WithJanus
 
 #: Of each person in the call as this browser shows them: whether their picture moves.
 FACES = """
@@ -150,17 +149,9 @@ class Calls(Tools):
         )
 
 
-@skipUnless(INSTALLED, "Debian's janus is not installed: calls by way of a media server are not tested")
-class CallsByMediaServer(Calls):
+@skipUnless(INSTALLED, NOT_INSTALLED)
+class CallsByMediaServer(WithJanus, Calls):
     """The same calls, each browser sending once."""
-
-    def setUp(self) -> None:
-        self.janus = JanusServer()
-        self.addCleanup(self.janus.close)
-        setting = override_settings(MEDIA=self.janus.url, MEDIA_SECRET=SECRET)
-        setting.enable()
-        self.addCleanup(setting.disable)
-        super().setUp()
 
     def test_the_call_goes_on_over_a_restart_of_the_server_and_to_another_board(self) -> None:
         noor = self.come_in(self.link, "Noor")

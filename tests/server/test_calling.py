@@ -17,7 +17,7 @@ from sunroom.live.wire.calls import Call, Caller, Callers, CallWays, Signal
 from sunroom.live.wire.messages import Ping, Pong, Refused
 from sunroom.live.work.media_server import MEDIA
 from tests.browser.base import wait_for
-from tests.janus import INSTALLED, SECRET, JanusServer
+from tests.janus import INSTALLED, NOT_INSTALLED, WithJanus
 from tests.server.client import Line, Web
 from tests.server.test_out import OutTest
 
@@ -187,17 +187,9 @@ class Calling(OutTest):
         self.assertEqual(turn.credential, base64.b64encode(digest).decode())
 
 
-@skipUnless(INSTALLED, "Debian's janus is not installed: calls by way of a media server are not tested")
-class ByMediaServer(OutTest):
+@skipUnless(INSTALLED, NOT_INSTALLED)
+class ByMediaServer(WithJanus, OutTest):
     """What forged browsers say to a media server, through the room."""
-
-    def setUp(self) -> None:
-        self.janus = JanusServer()
-        self.addCleanup(self.janus.close)
-        setting = override_settings(MEDIA=self.janus.url, MEDIA_SECRET=SECRET)
-        setting.enable()
-        self.addCleanup(setting.disable)
-        super().setUp()
 
     def test_signals_that_are_none_end_nothing_and_nobody_speaks_as_another(self) -> None:
         _, noor, _ = self.come()

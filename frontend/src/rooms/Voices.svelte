@@ -1,11 +1,11 @@
 <script lang="ts">
   /** Recorded voices of a room, to be listened to beside the pages that they go with; the owner decides who may. */
   import { onMount, untrack } from 'svelte'
-  import Button from '../ui/Button.svelte'
   import { ask } from '../wire/api'
   import type { RecordingCard, Recordings } from '../wire/generated'
   import { elapsed, when } from '../words/time'
   import { t } from '../words/words.svelte'
+  import RecordingControls from './RecordingControls.svelte'
 
   /** ``board`` is any of the room's. */
   let { board, owner = false }: { board: string; owner?: boolean } = $props()
@@ -16,15 +16,17 @@
   let heard = $state('')
   let at = $state(0)
 
-  onMount(() => hear('GET', `/api/boards/${untrack(() => board)}/recordings`))
-
-  async function hear(method: 'GET' | 'PATCH' | 'DELETE', path: string, body?: object) {
-    problem = ''
+  onMount(async () => {
     try {
-      cards = (await ask<Recordings>(method, path, body)).recordings
+      take((await ask<Recordings>('GET', `/api/boards/${untrack(() => board)}/recordings`)).recordings)
     } catch (error) {
       problem = (error as Error).message
     }
+  })
+
+  function take(found: RecordingCard[]) {
+    problem = ''
+    cards = found
   }
 
   function turnOf(card: RecordingCard) {
@@ -75,19 +77,7 @@
       {/if}
       {#if owner}
         <div class="row">
-          <label
-            ><input
-              type="checkbox"
-              bind:checked={
-                () => card.heard, (may) => void hear('PATCH', `/api/recordings/${card.id}`, { heard: may })
-              }
-            />
-            {t('students-may-listen')}</label
-          >
-          <a href="/recordings/{card.id}/voice?kept" download>{t('take-recording')}</a>
-          <Button onclick={() => void hear('DELETE', `/api/recordings/${card.id}`)}
-            >{t('remove-recording')}</Button
-          >
+          <RecordingControls {card} onchange={take} onproblem={(told) => (problem = told)} />
         </div>
       {/if}
     </article>
@@ -143,17 +133,5 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 4px 14px;
-  }
-  label {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: 40px;
-  }
-  a {
-    color: var(--leaf-dark);
-    min-height: 40px;
-    display: inline-grid;
-    align-items: center;
   }
 </style>

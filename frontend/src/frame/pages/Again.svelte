@@ -6,13 +6,14 @@
   import { ask } from '../../wire/api'
   import type { PageHead, RecordingCard, Recordings } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
-  import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Select from '../../ui/Select.svelte'
   import { elapsed, when } from '../../words/time'
   import { t } from '../../words/words.svelte'
+  import RecordingControls from '../../rooms/RecordingControls.svelte'
   import MadePage from './MadePage.svelte'
+  import PlayBar from './PlayBar.svelte'
   import { each } from './making'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
@@ -36,7 +37,7 @@
   const page = $derived(turn && turn.board === session.boardId ? (made.get(turn.page) ?? null) : null)
 
   onMount(() => {
-    void hear('GET', `/api/boards/${session.boardId}/recordings`)
+    void hear()
     let frame = requestAnimationFrame(tick)
     function tick() {
       frame = requestAnimationFrame(tick)
@@ -49,14 +50,18 @@
     if (audio) audio.playbackRate = Number(speed)
   })
 
-  async function hear(method: 'GET' | 'PATCH' | 'DELETE', path: string, body?: object) {
-    problem = ''
+  async function hear() {
     try {
-      cards = (await ask<Recordings>(method, path, body)).recordings
-      if (!cards.some(({ id }) => id === chosen)) choose(cards.at(-1)?.id ?? '')
+      take((await ask<Recordings>('GET', `/api/boards/${session.boardId}/recordings`)).recordings)
     } catch (error) {
       problem = (error as Error).message
     }
+  }
+
+  function take(found: RecordingCard[]) {
+    problem = ''
+    cards = found
+    if (!found.some(({ id }) => id === chosen)) choose(found.at(-1)?.id ?? '')
   }
 
   function choose(id: string) {
@@ -151,35 +156,10 @@
         onerror={() => (problem = t('recording-unplayable'))}
       ></audio>
     {/key}
-    <div class="row">
-      <Button kind="go" onclick={toggle}>{playing ? t('pause') : t('play')}</Button>
-      <input
-        type="range"
-        aria-label={t('place-in-time')}
-        aria-valuetext={t('time-of', { at: elapsed(at), all: elapsed(card.length_ms) })}
-        min="0"
-        max={card.length_ms}
-        step="any"
-        bind:value={() => at, go}
-      />
-      <span class="time">{t('time-of', { at: elapsed(at), all: elapsed(card.length_ms) })}</span>
-    </div>
+    <PlayBar {playing} bind:at={() => at, go} length={card.length_ms} ontoggle={toggle} />
     <div class="row">
       <Choice label={t('speed-word')} options={SPEEDS} bind:value={speed} />
-      <label
-        ><input
-          type="checkbox"
-          bind:checked={
-            () => card.heard, (heard) => void hear('PATCH', `/api/recordings/${card.id}`, { heard })
-          }
-        />
-        {t('students-may-listen')}</label
-      >
-      <a href="/recordings/{card.id}/voice?kept" download>{t('take-recording')}</a>
-      <a href="/recordings/{card.id}/chapters.vtt" download>{t('take-chapters')}</a>
-      <Button onclick={() => void hear('DELETE', `/api/recordings/${card.id}`)}
-        >{t('remove-recording')}</Button
-      >
+      <RecordingControls {card} onchange={take} onproblem={(told) => (problem = told)} />
     </div>
   {:else if !problem}
     <p role="status">{t('fetching-moment')}</p>
@@ -221,8 +201,7 @@
     background: var(--sand);
     font-weight: 600;
   }
-  ol span,
-  .time {
+  ol span {
     font-variant-numeric: tabular-nums;
     color: var(--muted);
     font-size: 14px;
@@ -244,24 +223,6 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 8px 14px;
-  }
-  input[type='range'] {
-    flex: 1;
-    min-width: 120px;
-    min-height: 40px;
-    accent-color: var(--leaf);
-  }
-  label {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: 40px;
-  }
-  a {
-    color: var(--leaf-dark);
-    min-height: 40px;
-    display: inline-grid;
-    align-items: center;
   }
   @media (max-width: 700px) {
     .both {

@@ -5,13 +5,12 @@
   import { each } from './making'
   import type { Making as Part, PageHead } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
-  import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Choice from '../../ui/Choice.svelte'
   import Select from '../../ui/Select.svelte'
-  import { elapsed } from '../../words/time'
   import { t } from '../../words/words.svelte'
   import MadePage from './MadePage.svelte'
+  import PlayBar from './PlayBar.svelte'
 
   let { session, head, onclose }: { session: Session; head: PageHead; onclose: () => void } = $props()
   const SPEEDS = [1, 2, 5, 20].map((value) => ({ value: String(value), label: t('speed', { value }) }))
@@ -84,19 +83,7 @@
   {#if problem}<p role="alert">{problem}</p>{/if}
   {#if whole && !count}<p>{t('nothing-made-yet')}</p>{/if}
   <MadePage {making} {head} {count} {clock} {short} {person} />
-  <div class="row">
-    <Button kind="go" disabled={!count} onclick={toggle}>{playing ? t('pause') : t('play')}</Button>
-    <input
-      type="range"
-      aria-label={t('place-in-time')}
-      aria-valuetext={t('time-of', { at: elapsed(clock), all: elapsed(length) })}
-      min="0"
-      max={length}
-      step="any"
-      bind:value={clock}
-    />
-    <span class="time">{t('time-of', { at: elapsed(clock), all: elapsed(length) })}</span>
-  </div>
+  <PlayBar {playing} bind:at={clock} {length} disabled={!count} ontoggle={toggle} />
   <div class="row">
     <Choice label={t('speed-word')} options={SPEEDS} bind:value={speed} />
     <label><input type="checkbox" bind:checked={short} /> {t('shorten-pauses')}</label>
@@ -121,17 +108,6 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 8px 14px;
-  }
-  input[type='range'] {
-    flex: 1;
-    min-width: 120px;
-    min-height: 40px;
-    accent-color: var(--leaf);
-  }
-  .time {
-    font-variant-numeric: tabular-nums;
-    color: var(--muted);
-    font-size: 14px;
   }
   label {
     display: flex;
