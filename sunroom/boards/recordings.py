@@ -5,7 +5,8 @@ from __future__ import annotations
 from datetime import timedelta
 
 from django.db import transaction
-from django.db.models import Max, Q, QuerySet
+from django.db.models import Count, Q, QuerySet, Sum
+from django.db.models.functions import Coalesce, Length
 from django.utils.timezone import now
 
 from sunroom.boards import media, models
@@ -47,10 +48,11 @@ def take(
     """Keep the piece with this number; one that is there already is let be. Raises Problem."""
     with transaction.atomic():
         row = models.Recording.objects.get(pk=row.pk)
-        have = (row.pieces.aggregate(last=Max("number"))["last"] or 0) + 1 if row.pieces.exists() else 0
-        if number < have:
+        there = row.pieces.aggregate(count=Count("id"), size=Coalesce(Sum(Length("data")), 0))
+        if number < there["count"]:
             return
-        if row.ended or number > have or number >= MAX_PIECES:
+        full = number >= MAX_PIECES or there["size"] + len(data) > MAX_BYTES
+        if row.ended or number > there["count"] or full:
             raise Problem(409, said("recording-has-ended"))
         if number == 0 and not begins_as(row.mime, data):
             raise Problem(400, said("recording-not-readable"))
@@ -80,8 +82,7 @@ def data_of(row: models.Recording) -> bytes:
     """All of it that is there, as it came or made whole."""
     if row.medium:
         return b"".join(media.read(row.medium, 0, row.medium.size))
-    data = b"".join(bytes(piece) for piece in row.pieces.order_by("number").values_list("data", flat=True))
-    return data[:MAX_BYTES]
+    return b"".join(bytes(piece) for piece in row.pieces.order_by("number").values_list("data", flat=True))
 
 
 def keep_whole(row: models.Recording, whole: Recorded) -> models.Medium:

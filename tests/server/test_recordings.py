@@ -14,7 +14,7 @@ import av
 from django.test import override_settings
 from django.utils.timezone import now
 
-from sunroom.boards import models
+from sunroom.boards import models, recordings
 from sunroom.core.board import PageHead
 from sunroom.core.board.requests import EditPage
 from sunroom.core.board.steps import AddPage
@@ -219,6 +219,8 @@ class Keeping(RecordingTest):
         self.assertEqual(self.ask(f"/api/recordings/{uid}/end", web=web)[0], 404)
         with override_settings(ROOM_MB=0.001):
             self.assertEqual(self.piece(uid, 0, PIECES[0]), 409)
+        with mock.patch.object(recordings, "MAX_BYTES", 2_000):
+            self.assertEqual(self.piece(uid, 0, PIECES[0]), 409, "longer than a lesson is")
         self.assertEqual(self.piece(uid, 0, b"\x1aE\xdf\xa3 and nothing else"), 200)
         self.assertEqual(self.ask(f"/api/recordings/{uid}/end")[0], 200)
         self.assertEqual(self.voice(uid)[0], 422, "said, and nothing hangs")

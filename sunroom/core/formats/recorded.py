@@ -21,8 +21,8 @@ KINDS: dict[str, tuple[str, int, bytes]] = {
     "audio/webm": ("webm", 0, b"\x1aE\xdf\xa3"),
     "audio/mp4": ("mp4", 4, b"ftyp"),
 }
-#: What a recording may be: some five hours of speech.
-MAX_BYTES = 100_000_000
+#: What a recording may be: some four hours of speech.
+MAX_BYTES = 60_000_000
 MAX_CHAPTERS = 500
 
 
