@@ -91,6 +91,7 @@ export function welcome(more: object = {}): ToBrowser {
     arrows: [],
     lead: null,
     callers: [],
+    recorded: { type: 'recorded', seat: '', name: '', id: '' },
     pages: [head(), head('page-two')],
     missed: [],
     seq: 0,

@@ -151,7 +151,10 @@ class Calls(Tools):
 
 @skipUnless(INSTALLED, NOT_INSTALLED)
 class CallsByMediaServer(WithJanus, Calls):
-    """The same calls, each browser sending once."""
+    """The same calls, each browser sending once; what has nothing to do with the way is tried without."""
+
+    test_four_people_meet_each_of_the_others_and_the_board_goes_on = None  # type: ignore[assignment]
+    test_the_porch_tries_devices_and_somebody_without_any_comes_in_too = None  # type: ignore[assignment]
 
     def test_the_call_goes_on_over_a_restart_of_the_server_and_to_another_board(self) -> None:
         noor = self.come_in(self.link, "Noor")
