@@ -167,12 +167,12 @@ class Converting(Inking):
         self.tutor.press("[aria-label='Your menu']")
         self.tutor.press("[aria-label='Read as I write'] input", "Always take")
         self.tutor.key(Keys.ESCAPE)
-        self.write("shadow", 200, 230)
+        self.write("hour", 200, 230)
         self.tutor.wait(
             lambda: [item for item in self.items() if isinstance(item, TextItem)] or None, "the typed word"
         )
         at = np.linspace(0, 6.5, 24)
-        self.tutor.draw(np.column_stack([430 + 14 * np.cos(at), 215 + 14 * np.sin(at)]))
+        self.tutor.draw(np.column_stack([350 + 14 * np.cos(at), 215 + 14 * np.sin(at)]))
         self.tutor.find("[aria-label='What was written last']")
         self.assertFalse([item for item in self.items() if isinstance(item, ShapeItem)])
 
