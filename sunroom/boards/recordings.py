@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import timedelta
 
 from django.db import transaction
-from django.db.models import Count, Q, QuerySet, Sum
+from django.db.models import Count, QuerySet, Sum
 from django.db.models.functions import Coalesce, Length
 from django.utils.timezone import now
 
@@ -75,7 +75,7 @@ def of_room(room_id: int) -> QuerySet[models.Recording]:
     gone = models.Recording.objects.filter(ended=False, changed_at__lt=now() - GONE_AFTER)
     for row in gone.filter(room_id=room_id):
         end(row)
-    return models.Recording.objects.filter(Q(room_id=room_id), Q(length_ms__gt=0)).order_by("begun_ms")
+    return models.Recording.objects.filter(room_id=room_id, length_ms__gt=0).order_by("begun_ms")
 
 
 def data_of(row: models.Recording) -> bytes:
@@ -96,6 +96,7 @@ def keep_whole(row: models.Recording, whole: Recorded) -> models.Medium:
 
 def remove(row: models.Recording) -> None:
     """A recording and its sound."""
-    if row.medium:
-        row.medium.delete()
-    row.delete()
+    with transaction.atomic():
+        if row.medium:
+            row.medium.delete()
+        row.delete()

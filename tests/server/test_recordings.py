@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 import json
 import urllib.request
+from concurrent.futures import ThreadPoolExecutor
 from datetime import timedelta
 from typing import Any
 from unittest import mock
@@ -194,6 +195,14 @@ class Keeping(RecordingTest):
         with av.open(io.BytesIO(kept)) as file:
             self.assertEqual([c["metadata"]["title"] for c in file.chapters()], ["Page 1"])
         self.assertIn(b"WEBVTT", self.ask(f"/recordings/{uid}/chapters.vtt", method="GET")[1])
+
+    def test_a_player_that_asks_twice_at_once_gets_the_same_and_it_is_kept_once(self) -> None:
+        uid = self.recorded()
+        with ThreadPoolExecutor(4) as players:
+            found = list(players.map(lambda _: self.voice(uid), range(4)))
+        self.assertEqual({status for status, _ in found}, {200})
+        self.assertEqual(len({data for _, data in found}), 1)
+        self.assertEqual(models.Medium.objects.count(), 1)
 
     def test_a_recorder_that_is_gone_leaves_what_it_sent(self) -> None:
         self.tell()

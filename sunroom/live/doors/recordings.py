@@ -235,7 +235,7 @@ def sound(request: HttpRequest, uid: str) -> HttpResponse:
     allow(request, "medium-part", 600, 60)
     if "kept" not in request.GET:
         if row.ended or row.medium:
-            return ranged(request, row.medium or _keep_whole(row))
+            return ranged(request, row.medium or _medium(row))
         found = whole_of(row)
         return HttpResponse(found.data, content_type=found.mime)
     allow(request, "medium-whole", 20, 60)
@@ -265,14 +265,22 @@ def _chapters(request: HttpRequest, row: models.Recording) -> list[Chapter]:
     return [Chapter(turn.at_ms, turn.title) for turn in _turns(row, {}, language_of(request), hidden=owner)]
 
 
-def _keep_whole(row: models.Recording) -> models.Medium:
-    return recordings.keep_whole(row, whole_of(row))
+def _medium(row: models.Recording) -> models.Medium:
+    """The whole of an ended recording. Players ask for it twice at once: it is made by the first, and there for the second."""
+    with making():
+        row.refresh_from_db(fields=["medium", "ended"])
+        return row.medium or recordings.keep_whole(row, _whole(row))
 
 
 def whole_of(row: models.Recording, chapters: list[Chapter] | None = None) -> Recorded:
-    """A recording as one file, made by a worker; raises Problem."""
+    """A recording as one file with its chapters, as far as it has come; raises Problem."""
     with making():
-        found = made(workers.whole_recording, row.mime, recordings.data_of(row), chapters or [])
+        row.refresh_from_db(fields=["medium", "ended"])
+        return _whole(row, chapters)
+
+
+def _whole(row: models.Recording, chapters: list[Chapter] | None = None) -> Recorded:
+    found = made(workers.whole_recording, row.mime, recordings.data_of(row), chapters or [])
     if isinstance(found, Sentence):
         raise Problem(422, found)
     return found

@@ -17,7 +17,7 @@ from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from itertools import groupby
 from threading import current_thread
-from typing import Any, NamedTuple
+from typing import Any, NamedTuple, TypeVar
 
 from django.db import InterfaceError, OperationalError, connection, transaction
 from django.db.backends.base.base import BaseDatabaseWrapper
@@ -27,6 +27,8 @@ from django.dispatch import receiver
 from sunroom.core.sentences import Sentence, said
 
 logger = logging.getLogger(__name__)
+
+T = TypeVar("T")
 
 #: All writing of all rooms goes through one thread: SQLite has one writer anyway.
 WRITER = "keeper"
@@ -167,7 +169,7 @@ def _write(batch: list[Waiting]) -> set[int]:
     closed, for the fault may be its own.
     """
     try:
-        _as_soon_as_free(batch)
+        _as_soon_as_free(lambda: _write_all(batch))
         return set()
     except PASSING:
         connection.close()
@@ -175,6 +177,11 @@ def _write(batch: list[Waiting]) -> set[int]:
     except Exception:
         connection.close()
         logger.exception("A batch of %d rows has one that cannot be kept", len(batch))
+    return _as_soon_as_free(lambda: _write_each(batch))
+
+
+def _write_each(batch: list[Waiting]) -> set[int]:
+    """All that can be kept; the numbers of those that cannot."""
     lost = set()
     with transaction.atomic():
         for number, waiting in enumerate(batch):
@@ -189,12 +196,12 @@ def _write(batch: list[Waiting]) -> set[int]:
     return lost
 
 
-def _as_soon_as_free(batch: list[Waiting]) -> None:
-    """Write a batch as soon as no request is writing: SQLite itself would look again ever more seldom (its busy timeout)."""
+def _as_soon_as_free(write: Callable[[], T]) -> T:
+    """Write as soon as no request is writing: SQLite itself would look again ever more seldom (its busy timeout)."""
     since = time.monotonic()
     while True:
         try:
-            return _write_all(batch)
+            return write()
         except OperationalError as error:
             taken = getattr(error.__cause__, "sqlite_errorcode", 0) & 0xFF == sqlite3.SQLITE_BUSY
             if not taken or time.monotonic() - since > PATIENCE_S:
