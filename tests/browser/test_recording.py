@@ -26,6 +26,11 @@ return dark
 """
 READY = "return document.querySelector('[data-testid=again] audio')?.readyState > 0"
 PICTURED = "return document.querySelector('article img').naturalWidth > 0"
+#: Nothing of the header is cut off, while somebody is recorded either.
+FITS = """
+const header = document.querySelector('header')
+return header.scrollWidth <= header.clientWidth
+"""
 SEEK = """
 const [seconds, done] = arguments
 const audio = document.querySelector('[data-testid=again] audio')
@@ -114,6 +119,12 @@ class Recordings(BoardTest):
         self.record()
         noor.wait_text(MARK, "Imani is recorded")
         noor.wait_text("body", "Yours is not recorded")
+        for browser in (self.tutor, noor):
+            for size in ((820, 1180), (390, 844), (1280, 800)):
+                browser.resize(*size)
+                browser.wait(
+                    lambda browser=browser: browser.driver.execute_script(FITS) or None, f"room at {size}"
+                )
         time.sleep(1.5)
         self.tutor.draw(LINE)
         self.tutor.kept()

@@ -91,8 +91,8 @@
       >
     {/if}
   </div>
-  <RecordingMark {session} short={level >= 1} />
-  <Clocks {session} short={level >= 3} />
+  <RecordingMark {session} short={level >= 1} bare={level >= MOST} />
+  {#if level < MOST || !session.call.recorder.on}<Clocks {session} short={level >= 3} />{/if}
   <span
     class="kept"
     class:uneasy

@@ -5,7 +5,13 @@
   import Popover from '../../ui/Popover.svelte'
   import { t } from '../../words/words.svelte'
 
-  let { session, short = false }: { session: Session; short?: boolean } = $props()
+  interface Props {
+    session: Session
+    short?: boolean
+    /** There is room for the sign alone, on the screen of whoever is recorded: the others are told in words. */
+    bare?: boolean
+  }
+  let { session, short = false, bare = false }: Props = $props()
   const { recorder } = $derived(session.call)
   const mine = $derived(recorder.on && recorder.now?.seat === session.rights.seat)
   const words = $derived(
@@ -27,7 +33,8 @@
 <svelte:window {onbeforeunload} />
 
 {#snippet face()}
-  <i class:still={recorder.paused}></i>{words}{#if recorder.waitingMs > WAITS_MS}
+  <i class:still={recorder.paused}></i><span class:unseen={bare && mine}>{words}</span
+  >{#if recorder.waitingMs > WAITS_MS}
     · {t('recording-waits', { seconds: Math.round(recorder.waitingMs / 1000) })}{/if}
 {/snippet}
 
@@ -44,13 +51,16 @@
     {/snippet}
   </Popover>
 {:else if recorder.now}
-  <span role="status" title={t('recorded-hint', { name: recorder.now.name })} data-testid="recorded"
-    >{@render face()}</span
+  <span
+    class="mark"
+    role="status"
+    title={t('recorded-hint', { name: recorder.now.name })}
+    data-testid="recorded">{@render face()}</span
   >
 {/if}
 
 <style>
-  span {
+  .mark {
     display: flex;
     align-items: center;
     gap: 7px;
