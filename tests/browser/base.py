@@ -31,6 +31,7 @@ from selenium.webdriver.common.actions.pointer_input import PointerInput
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.command import Command
+from selenium.webdriver.remote.errorhandler import ErrorHandler
 from selenium.webdriver.remote.webelement import WebElement
 
 from sunroom.config.asgi import application
@@ -94,6 +95,18 @@ class LiveServer:
         keeper.writer.submit(lambda: None).result(10)
 
 
+class Gone(ErrorHandler):
+    """A part that the page drew anew while it was asked about is stale, whichever way the driver says so."""
+
+    def check_response(self, response: dict[str, Any]) -> None:
+        try:
+            super().check_response(response)
+        except WebDriverException as error:
+            if "does not belong to the document" in str(error.msg):
+                raise StaleElementReferenceException(error.msg) from None
+            raise
+
+
 class Browser:
     """One person's browser."""
 
@@ -110,6 +123,7 @@ class Browser:
         options.add_experimental_option("prefs", {"download.default_directory": str(self.downloads)})
         options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
         self.driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
+        self.driver.error_handler = Gone()
         self.resize(width, height)
 
     def resize(self, width: int, height: int) -> None:
@@ -185,7 +199,11 @@ class Browser:
 
     def text(self, css: str) -> str:
         """Text of the first match; "" when there is none."""
-        return next((element.text for element in self.all(css)), "")
+
+        def look() -> tuple[str]:
+            return (next((element.text for element in self.all(css)), ""),)
+
+        return self.wait(look, css)[0]
 
     def wait(self, look: Callable[[], T | None], what: str, seconds: float = WAIT_S) -> T:
         def patiently() -> T | None:
@@ -228,7 +246,8 @@ class Browser:
     @property
     def percent(self) -> int:
         """How large the page is shown."""
-        return int(re.sub(r"\D", "", self.find("[data-testid=zoom]").text))
+        self.find("[data-testid=zoom]")
+        return int(re.sub(r"\D", "", self.text("[data-testid=zoom]")))
 
     @property
     def whole(self) -> bool:
@@ -237,7 +256,8 @@ class Browser:
 
     @property
     def page_count(self) -> int:
-        return int(self.find("nav[aria-label=Pages] b").text.split()[-1])
+        self.find("nav[aria-label=Pages] b")
+        return int(self.text("nav[aria-label=Pages] b").split()[-1])
 
     # Doing
 

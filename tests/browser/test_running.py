@@ -247,7 +247,8 @@ class Devices(Running):
         self.tutor.press("input[type=radio]", "Pens up")
         self.noor.press("[aria-label='Your menu']")
         self.noor.press("[role=dialog] button", "Pair a device")
-        code = self.noor.find("[role=dialog] .code").text
+        self.noor.find("[role=dialog] .code")
+        code = self.noor.text("[role=dialog] .code")
         tablet = self.browser(820, 1180)
         tablet.open(f"{self.server.url}/pair")
         tablet.find("form input").send_keys(code, Keys.ENTER)

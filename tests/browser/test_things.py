@@ -343,7 +343,7 @@ class Things(Tools):
         address, title = self.tutor.all("dialog input")[:2]
         address.send_keys("dials here")
         self.tutor.press("dialog button", "Put it on the page")
-        self.assertIn("begins with", self.tutor.find("dialog [role=alert]").text)
+        self.tutor.wait_text("dialog [role=alert]", "begins with")
         address.clear()
         address.send_keys("dials.example/noon")
         title.send_keys("Sundials", Keys.ENTER)
