@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import './stub'
 import { Call } from '../src/call/call.svelte'
 import type { Kind } from '../src/call/devices'
-import type { Call as CallMessage, Caller, Signal } from '../src/wire/generated'
+import type { Call as CallMessage, Caller, Caption, Signal } from '../src/wire/generated'
 
 /** A way to another browser that never leaves this one. */
 class FakeLine {
@@ -77,7 +77,7 @@ class FakeTrack extends EventTarget {
 }
 
 let call: Call
-let sent: (CallMessage | Signal)[]
+let sent: (CallMessage | Signal | Caption)[]
 let said: string[]
 let tracks: FakeTrack[]
 let opens: (() => void)[]

@@ -5,12 +5,12 @@ from __future__ import annotations
 from typing import Any
 from unittest import skipUnless
 
-from selenium.webdriver import ActionChains
+from selenium.webdriver import ActionChains, Keys
 
 from tests.browser.base import Browser
 from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
-from tests.janus import INSTALLED, NOT_INSTALLED, WithJanus
+from tests.call_servers import JANUS, NO_JANUS, NO_TURN, TURN, WithJanus, WithTurn
 
 #: Of each person in the call as this browser shows them: whether their picture moves.
 FACES = """
@@ -24,6 +24,24 @@ setTimeout(() => done(Object.fromEntries(tiles.map((tile) => {
 """
 #: What is heard of the others: the loudspeakers that are on, and what they were sent in a while.
 SOUNDS = "return [...document.querySelectorAll('audio')].map((audio) => !audio.muted && !audio.paused)"
+#: Browsers that do not reach each other, and by which ways they found each other all the same.
+ONLY_PASSED_ON = """
+window.lines = []
+window.RTCPeerConnection = class extends RTCPeerConnection {
+  constructor(options) {
+    super({ ...options, iceTransportPolicy: 'relay' })
+    window.lines.push(this)
+  }
+}
+"""
+WAYS = """
+const done = arguments[0]
+Promise.all(window.lines.map(async (line) => {
+  const stats = await line.getStats()
+  const used = [...stats.values()].find(({ type, nominated }) => type === 'candidate-pair' && nominated)
+  return stats.get(used?.localCandidateId)?.candidateType
+})).then(done)
+"""
 
 
 class Calls(Tools):
@@ -74,6 +92,27 @@ class Calls(Tools):
         noor.press("[role=dialog] button", "Leave the call")
         self.wait_faces(self.tutor, Imani=True)
         self.assertEqual(self.tutor.problems() + noor.problems(), [])
+
+    def test_what_is_said_is_written_down_for_those_who_wish_to_read_it(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.tutor.press("[aria-label='Your menu']")
+        self.tutor.press("[role=dialog] button", "Write captions")
+        field = self.tutor.find("input[placeholder='What is being said']")
+        for line in ("Shadows are longest at dawn.", "Why is that?", "Look at noon.", "Now measure."):
+            field.send_keys(line, Keys.ENTER)
+            noor.wait_text("[data-testid=captions]", line)
+        self.assertEqual(noor.text("[data-testid=captions]").split("\n")[0], "Look at noon.")
+        field.send_keys(Keys.ESCAPE)
+        self.tutor.wait(
+            lambda: not self.tutor.all("input[placeholder='What is being said']") or None, "it gone"
+        )
+        noor.press("[aria-label^='Hide the captions']")
+        self.assertEqual(noor.text("[data-testid=captions]"), "")
+        noor.driver.refresh()
+        noor.press("[aria-label='Your menu']")
+        self.assertFalse([b for b in noor.all("[role=dialog] button") if "Write captions" in b.text])
+        noor.press("[role=dialog] label", "Captions")
+        self.assertEqual(noor.problems(), [])
 
     def test_four_people_meet_each_of_the_others_and_the_board_goes_on(self) -> None:
         others = [self.come_in(self.link, name) for name in ("Noor", "Elio", "Saskia")]
@@ -149,10 +188,35 @@ class Calls(Tools):
         )
 
 
-@skipUnless(INSTALLED, NOT_INSTALLED)
+@skipUnless(TURN, NO_TURN)
+class CallsPassedOn(WithTurn, Tools):
+    """Between browsers that find no way to each other but by a TURN server."""
+
+    call, faces, wait_faces = Calls.call, Calls.faces, Calls.wait_faces
+
+    def browser(self, width: int = 1280, height: int = 800) -> Browser:
+        browser = super().browser(width, height)
+        browser.spoiled = True
+        browser.driver.execute_cdp_cmd("Page.addScriptToEvaluateOnNewDocument", {"source": ONLY_PASSED_ON})
+        return browser
+
+    def test_two_people_see_and_hear_each_other(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.call(self.tutor, noor)
+        for browser in (self.tutor, noor):
+            self.wait_faces(browser, Imani=True, Noor=True)
+            browser.wait(
+                lambda browser=browser: browser.driver.execute_script(SOUNDS) == [True] or None, "a voice"
+            )
+            self.assertEqual(browser.driver.execute_async_script(WAYS), ["relay"])
+        self.assertEqual(self.tutor.problems() + noor.problems(), [])
+
+
+@skipUnless(JANUS, NO_JANUS)
 class CallsByMediaServer(WithJanus, Calls):
     """The same calls, each browser sending once; what has nothing to do with the way is tried without."""
 
+    test_what_is_said_is_written_down_for_those_who_wish_to_read_it = None  # type: ignore[assignment]
     test_four_people_meet_each_of_the_others_and_the_board_goes_on = None  # type: ignore[assignment]
     test_the_porch_tries_devices_and_somebody_without_any_comes_in_too = None  # type: ignore[assignment]
 

@@ -17,7 +17,7 @@ from sunroom.live.wire.calls import Call, Caller, Callers, CallWays, Signal
 from sunroom.live.wire.messages import Ping, Pong, Refused
 from sunroom.live.work.media_server import MEDIA
 from tests.browser.base import wait_for
-from tests.janus import INSTALLED, NOT_INSTALLED, WithJanus
+from tests.call_servers import JANUS, NO_JANUS, WithJanus
 from tests.server.client import Line, Web
 from tests.server.test_out import OutTest
 
@@ -187,7 +187,7 @@ class Calling(OutTest):
         self.assertEqual(turn.credential, base64.b64encode(digest).decode())
 
 
-@skipUnless(INSTALLED, NOT_INSTALLED)
+@skipUnless(JANUS, NO_JANUS)
 class ByMediaServer(WithJanus, OutTest):
     """What forged browsers say to a media server, through the room."""
 

@@ -38,6 +38,7 @@ from sunroom.core.lesson import (
     TakePen,
 )
 from sunroom.core.sentences import Sentence
+from sunroom.live.wire.calls import Caption, Captioned
 from sunroom.live.wire.messages import (
     Answered,
     Do,
@@ -313,6 +314,19 @@ class Pens(LiveTest):
         self.assertEqual(line.hear(Refused).reason, "onlooker")
         frames = [message for message in self.tutor.heard if isinstance(message, Frame)]
         self.assertFalse(any(frame.wet or frame.pointing for frame in frames))
+
+    def test_captions_are_written_by_the_tutor_side_for_everybody_who_is_there(self) -> None:
+        noor, _ = self.student()
+        self.tutor.send(Caption("Shadows are \u202elongest\x07 at dawn."))
+        for line in (noor, self.tutor):
+            self.assertEqual(line.hear(Captioned).text, "Shadows are longest at dawn.")
+        noor.send(Caption("There is no homework."))
+        self.assertEqual(noor.hear(Refused).reason, "tutor_side_only")
+        for text in (" ", "x" * 1_001):
+            self.tutor.send(Caption(text))
+            self.assertEqual(self.tutor.hear(Refused).reason, "malformed")
+        self.tutor.send(Caption("Now measure."))
+        self.assertEqual(self.tutor.hear(Captioned).text, "Now measure.", "nobody else's, nor what is none")
 
     def test_private_words_reach_only_those_they_are_for(self) -> None:
         noor, noor_seat = self.student()

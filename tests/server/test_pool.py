@@ -9,7 +9,7 @@ import time
 from unittest import TestCase, mock
 
 from sunroom.live.work import pool
-from sunroom.live.work.pool import JobError, Pool
+from sunroom.live.work.pool import JobError, Pool, needs_later
 
 
 def nothing() -> None:
@@ -37,6 +37,20 @@ def dying() -> None:
     os._exit(3)
 
 
+_known: list[str] = []
+
+
+def learn() -> None:
+    """What takes longer than its jobs may."""
+    time.sleep(1.5)
+    _known.append("algebra")
+
+
+@needs_later
+def known() -> list[str]:
+    return _known
+
+
 class Jobs(TestCase):
     def setUp(self) -> None:
         self.pool = Pool(2, nothing)
@@ -55,6 +69,12 @@ class Jobs(TestCase):
             self.assertIsInstance(found, JobError)
             self.assertIn(words, str(found))
         self.assertIsInstance(error, ValueError)
+
+    def test_what_a_job_needs_is_loaded_once_and_does_not_count_as_its_time(self) -> None:
+        learning = Pool(1, nothing, learn)
+        self.addCleanup(learning.stop)
+        for _ in range(2):
+            self.assertEqual(asyncio.run(learning.run(known, limit_s=1.0)), ["algebra"])
 
     def test_slow_jobs_leave_a_process_to_the_quick_ones(self) -> None:
         async def both() -> int:

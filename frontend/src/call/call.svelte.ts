@@ -1,6 +1,6 @@
 /** The call of a lesson: who is in it, and sound and pictures between the browsers. The room's line carries its signals. */
 import { SvelteMap, SvelteSet } from 'svelte/reactivity'
-import type { Call as CallMessage, Caller, IceServer, Signal, ToBrowser } from '../wire/generated'
+import type { Call as CallMessage, Caller, Caption, IceServer, Signal, ToBrowser } from '../wire/generated'
 import { newId } from '../wire/codec'
 import { t, told } from '../words/words.svelte'
 import {
@@ -13,6 +13,7 @@ import {
   type Kept,
   type Kind,
 } from './devices'
+import { Captions } from './captions.svelte'
 import { Levels } from './levels'
 import { Peer, type Sent } from './peer'
 import { Recorder } from './recorder.svelte'
@@ -29,7 +30,7 @@ const MANY = 3
 export type Trouble = CallMessage['trouble']
 /** What the call needs of the lesson. */
 export interface Around {
-  send(message: CallMessage | Signal): boolean
+  send(message: CallMessage | Signal | Caption): boolean
   may(kind: Kind): boolean
   /** Why a device could not be switched on, or was switched off. */
   say(sentence: string): void
@@ -60,6 +61,7 @@ export class Call {
   showing = $state.raw<MediaStream | null>(null)
   /** The microphone is on only while a key is held. */
   #held = false
+  readonly captions = new Captions((message) => this.#around?.send(message) ?? false)
   /** Takes this person's voice down, in the call or without one. */
   readonly recorder = new Recorder(() => (this.on ? (this.#devices.voice?.track ?? null) : undefined))
   /** What was pressed last: a device may come later than it is wanted. */
@@ -230,6 +232,9 @@ export class Call {
         return true
       case 'signal':
         void this.#peers.get(`${message.to} ${message.by}`)?.hear(message.kind, message.data)
+        return true
+      case 'captioned':
+        this.captions.hear(message.text)
         return true
       case 'goodbye':
         // Who is out is out of the call, too.

@@ -3,6 +3,7 @@
   import BoardPane from './board/BoardPane.svelte'
   import type { Surface } from './board/surface.svelte'
   import CallBar from '../people/CallBar.svelte'
+  import Captions from '../people/Captions.svelte'
   import CallSound from '../people/CallSound.svelte'
   import Faces from '../people/Faces.svelte'
   import LargeFace from '../people/LargeFace.svelte'
@@ -102,6 +103,9 @@
     if (projector && session.line === 'open' && tutorSeat) untrack(() => session.attention.follow(tutorSeat))
   })
 
+  const callAtFoot = $derived(
+    (screen.sheets || looks.boardOnly) && session.call.callers.length > 0 && door !== 'onlooker',
+  )
   /** The picture that is being worked on; it may be on its way, or have been taken off. */
   const cutting = $derived.by(() => {
     const id = session.board.version >= 0 ? session.pictures.cutting?.id : undefined
@@ -112,7 +116,7 @@
 
   function putStill(still: Blob) {
     const { width, height, scale } = surface!.view
-    void session.pictures.put([still], surface!.middle(), [width / scale, height / scale])
+    void session.pictures.put([still], surface!.looking.middle(), [width / scale, height / scale])
   }
 
   /** The microphone that was on only while a key was held. */
@@ -185,9 +189,10 @@
     {#key session}
       <BoardPane {session} onready={(ready) => (surface = ready)} />
     {/key}
-    {#if (screen.sheets || looks.boardOnly) && session.call.callers.length && door !== 'onlooker'}
+    {#if callAtFoot}
       <div class="call"><CallBar {session} bare /></div>
     {/if}
+    <Captions {session} higher={callAtFoot} />
     {#if session.call.on}
       <CallSound {session} />
       <LargeFace {session} />
@@ -243,7 +248,7 @@
   {#if session.cards.writing !== undefined && surface}
     <Later
       load={() => import('./rack/CardWindow.svelte')}
-      props={{ session, card: session.cards.writing, at: () => surface!.middle() }}
+      props={{ session, card: session.cards.writing, at: () => surface!.looking.middle() }}
     />
   {/if}
   {#if session.formulas.typing}

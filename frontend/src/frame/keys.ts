@@ -160,7 +160,7 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     const { crosshair } = surface.gestures
     if (session.selection.ids.size) session.chosen.move(arrow[0] * by, arrow[1] * by)
     else if (crosshair.move(...arrow, event.shiftKey)) surface.gestures.focus()
-    else surface.pan(-arrow[0] * PAN_PX, -arrow[1] * PAN_PX)
+    else surface.looking.pan(-arrow[0] * PAN_PX, -arrow[1] * PAN_PX)
     return true
   }
   switch (event.key) {
@@ -192,13 +192,13 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
       return true
     case '+':
     case '=':
-      surface.zoom(1.25)
+      surface.looking.zoom(1.25)
       return true
     case '-':
-      surface.zoom(0.8)
+      surface.looking.zoom(0.8)
       return true
     case '0':
-      surface.fitPage()
+      surface.looking.fitPage()
       return true
   }
   if (event.key === '.' || event.key === ',') {
@@ -206,11 +206,11 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     return true
   }
   if (event.key.toLowerCase() === 'j') {
-    surface.nextBay(event.shiftKey ? -1 : 1)
+    surface.looking.nextBay(event.shiftKey ? -1 : 1)
     return true
   }
   if (event.key.toLowerCase() === 'n') {
-    surface.halfPage()
+    surface.looking.halfPage()
     return true
   }
   if (session.door !== 'onlooker' && !event.altKey) {
@@ -237,16 +237,16 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
     const files = [...event.clipboardData.files]
     if (files.length) {
       event.preventDefault()
-      return bringFiles(files, session, surface, surface.middle())
+      return bringFiles(files, session, surface, surface.looking.middle())
     }
     const text = event.clipboardData.getData('text/plain').trim()
     const mathml = mathmlIn(event.clipboardData)
     if (mathml && session.rights.may('add_formula')) {
       event.preventDefault()
-      return void session.formulas.paste(mathml, surface.middle())
+      return void session.formulas.paste(mathml, surface.looking.middle())
     }
     const own = copied().items
-    const middle = surface.middle()
+    const middle = surface.looking.middle()
     if (own.length && (!text || text === asText(own).trim())) void session.chosen.paste(middle)
     else if (text) surface.gestures.onpaste(middle, text)
     else return

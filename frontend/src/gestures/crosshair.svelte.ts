@@ -129,7 +129,7 @@ export class Crosshair {
     const [left, top] = [x * view.scale + view.left, y * view.scale + view.top]
     const dx = Math.max(EDGE_PX - left, 0) + Math.min(view.width - EDGE_PX - left, 0)
     const dy = Math.max(EDGE_PX - top, 0) + Math.min(view.height - EDGE_PX - top, 0)
-    if (dx || dy) this.#canvas.pan(dx, dy)
+    if (dx || dy) this.#canvas.looking.pan(dx, dy)
     this.#canvas.redrawOver()
   }
 

@@ -176,8 +176,8 @@ export class Gestures {
       instruments.changed()
       return this.#canvas.redrawOver()
     }
-    this.#canvas.pan(now.x - before.x, now.y - before.y)
-    this.#canvas.zoom(now.distance / before.distance, now.x - box.left, now.y - box.top)
+    this.#canvas.looking.pan(now.x - before.x, now.y - before.y)
+    this.#canvas.looking.zoom(now.distance / before.distance, now.x - box.left, now.y - box.top)
   }
 
   #wheel(event: WheelEvent): void {
@@ -198,10 +198,10 @@ export class Gestures {
       const factor = Math.exp(
         -Math.max(-200, Math.min(200, event.deltaY * unit)) * WHEEL_ZOOM * (event.deltaMode ? 1 : 2),
       )
-      this.#canvas.zoom(factor, event.clientX - box.left, event.clientY - box.top)
+      this.#canvas.looking.zoom(factor, event.clientX - box.left, event.clientY - box.top)
     } else {
       const [dx, dy] = event.shiftKey ? [event.deltaY, event.deltaX] : [event.deltaX, event.deltaY]
-      this.#canvas.pan(-dx * unit, -dy * unit)
+      this.#canvas.looking.pan(-dx * unit, -dy * unit)
     }
   }
 

@@ -107,7 +107,7 @@ export class HandGesture implements Gesture {
   }
 
   move(_: Point, event: PointerEvent): void {
-    this.#canvas.pan(event.clientX - this.#x, event.clientY - this.#y)
+    this.#canvas.looking.pan(event.clientX - this.#x, event.clientY - this.#y)
     ;[this.#x, this.#y] = [event.clientX, event.clientY]
   }
 

@@ -52,14 +52,14 @@ export class Attention {
       return false
     }
     this.#inside.pages.turnTo(lead.page)
-    this.#inside.surface?.lead(lead.box)
+    this.#inside.surface?.looking.lead(lead.box)
     return true
   }
 
   /** Bring everyone's view to ours: once, or keep it there. */
   lead(hold: boolean): void {
     this.keeping = hold
-    const box = this.#inside.surface?.seen()
+    const box = this.#inside.surface?.looking.seen()
     if (box) this.#inside.send({ type: 'lead', page: this.#inside.pages.id, box, hold, board: '', name: '' })
   }
 
@@ -81,7 +81,7 @@ export class Attention {
     if (this.#timer) return
     this.#timer = setTimeout(() => {
       this.#timer = undefined
-      const box = this.#inside.surface?.seen()
+      const box = this.#inside.surface?.looking.seen()
       const told = `${this.#inside.pages.id} ${box}`
       if (!box || told === this.#told) return
       this.#told = told

@@ -82,7 +82,7 @@ export class Editing {
     const place: Affine = [1, 0, 0, 1, at[0], at[1] - textSize * 0.65]
     const editing = new Editing(inside, 'text', null, { place, width, height: null }, ink)
     editing.#wrapWidth = width
-    const right = inside.surface?.seen()[2] ?? Infinity
+    const right = inside.surface?.looking.seen()[2] ?? Infinity
     editing.limit = Math.max(LEAST_LINE * textSize, right - at[0] - textSize)
     editing.size = textSize
     editing.family = textFamily

@@ -29,10 +29,12 @@ export interface SurfaceEvents {
   moving(slide: Omit<Slide, 'type'>): void
   landed(logged: Logged): void
   changed(): void
-  /** Show this part of the page. */
-  lead(box: Lead['box']): void
-  /** The part of the page that is seen. */
-  seen(): Lead['box']
+  readonly looking: {
+    /** Show this part of the page. */
+    lead(box: Lead['box']): void
+    /** The part of the page that is seen. */
+    seen(): Lead['box']
+  }
 }
 
 export type Door = 'tutor' | 'student' | 'onlooker'

@@ -4,6 +4,7 @@
 export type FacesAt = 'column' | 'strip' | 'big' | 'nowhere'
 export type Theme = 'day' | 'evening' | 'system'
 const KEPT_AS = 'sunroom-looks'
+const KEPT = ['theme', 'letterKeys', 'folded', 'readsInk', 'facesAt', 'captions'] as const
 
 class Looks {
   theme = $state.raw<Theme>('day')
@@ -14,6 +15,8 @@ class Looks {
   /** In the page's words ink is told by what it reads as. */
   readsInk = $state.raw(false)
   facesAt = $state.raw<FacesAt>('column')
+  /** What is written down of what is said is shown. */
+  captions = $state.raw(true)
   /** Nothing but the board and the sill. */
   boardOnly = $state.raw(false)
 
@@ -24,6 +27,7 @@ class Looks {
       if (kept.letterKeys === false) this.letterKeys = false
       if (kept.folded === true) this.folded = true
       if (kept.readsInk === true) this.readsInk = true
+      if (kept.captions === false) this.captions = false
       if (kept.facesAt === 'strip' || kept.facesAt === 'nowhere') this.facesAt = kept.facesAt
     } catch {
       // What another version kept is no reason not to begin.
@@ -32,10 +36,9 @@ class Looks {
     matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => this.#show())
   }
 
-  set(wanted: Partial<Pick<Looks, 'theme' | 'letterKeys' | 'folded' | 'readsInk' | 'facesAt'>>): void {
+  set(wanted: Partial<Pick<Looks, (typeof KEPT)[number]>>): void {
     Object.assign(this, wanted)
-    const { theme, letterKeys, folded, readsInk, facesAt } = this
-    localStorage.setItem(KEPT_AS, JSON.stringify({ theme, letterKeys, folded, readsInk, facesAt }))
+    localStorage.setItem(KEPT_AS, JSON.stringify(Object.fromEntries(KEPT.map((key) => [key, this[key]]))))
     this.#show()
   }
 

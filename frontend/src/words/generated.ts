@@ -232,6 +232,13 @@ export interface Words {
   'camera-which': null
   'cancel': null
   'cannot-bring': { name: string | number }
+  'caption-hint': null
+  'caption-show': null
+  'captions': null
+  'captions-hide': null
+  'captions-see': null
+  'captions-stop': null
+  'captions-write': null
   'card-address': null
   'card-address-problem': null
   'card-change': null

@@ -55,6 +55,7 @@ Action = Literal[
     "speak",
     "show_face",
     "record_voice",
+    "caption",
 ]
 
 #: The right in a kit that an action asks for; None: the role alone decides.
@@ -94,6 +95,7 @@ ACTIONS: dict[Action, Right | None] = {
     "speak": None,
     "show_face": None,
     "record_voice": None,
+    "caption": None,
 }
 
 #: What only the tutor side may do, and of that what only the tutor.
@@ -113,6 +115,7 @@ LEADING: frozenset[Action] = frozenset(
         "count_down",
         "ask_check",
         "record_voice",
+        "caption",
     }
 )
 #: What every student may do, with a pen or without.

@@ -26,7 +26,7 @@ from sunroom.live.room.access import Entrant, entrant_of_session
 from sunroom.live.room.member import Member
 from sunroom.live.room.registry import MOST_OF_ADDRESS, MOST_OF_SEAT, Registry, registry
 from sunroom.live.room.room import LiveRoom
-from sunroom.live.wire.calls import Call, SetRecording, Signal
+from sunroom.live.wire.calls import Call, Caption, SetRecording, Signal
 from sunroom.live.wire.messages import (
     WIRE,
     AtPorch,
@@ -83,6 +83,9 @@ SIGNALS_PER_S, SIGNALS_BURST = 40.0, 400.0
 
 CLOSE_SEE_GOODBYE = 4000
 CLOSE_COME_AGAIN = 4001
+
+#: What everybody is told, or a writer to the disk; a person has one pace for all of these.
+TOLD = Tell | Say | Caption | React | Lead | Play | Call | SetRecording | ClearPointers
 
 _decoder = msgspec.msgpack.Decoder(FromBrowser)
 
@@ -197,7 +200,7 @@ class LiveConsumer(AsyncWebsocketConsumer):
             if isinstance(message, Join):
                 await self._join(message)
             return
-        if isinstance(message, Tell | Say | React | Lead | Play | Call | SetRecording | ClearPointers):
+        if isinstance(message, TOLD):
             await self._registry.commands.of(self._member.actor.seat).wait()
         try:
             await self._dispatch(self._room, self._member, message)
@@ -226,6 +229,8 @@ class LiveConsumer(AsyncWebsocketConsumer):
                 room.recording.record(member, message)
             case Say():
                 room.talk.say(member, message)
+            case Caption():
+                room.talk.caption(member, message)
             case Tell():
                 room.tell(member, message)
             case Look():

@@ -1,4 +1,4 @@
-"""What people say and show each other: chat, signs, “look here”, following."""
+"""What people say and show each other: chat, captions, signs, “look here”, following."""
 
 from __future__ import annotations
 
@@ -18,6 +18,7 @@ from sunroom.core.sentences import said
 from sunroom.lessons import repository as lessons
 from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
+from sunroom.live.wire.calls import Caption, Captioned
 from sunroom.live.wire.messages import Along, Follow, Heard, Lead, React, Reacted, Say, View, Viewed, encode
 
 NOWHERE = Lead("", Box(0, 0, 0, 0))
@@ -114,6 +115,15 @@ class Talk:
         if not verdict.allowed:
             return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
         told = encode(Reacted(member.actor.seat, message.kind))
+        for other in self._inside.members.values():
+            other.put(told)
+
+    def caption(self, member: Member, message: Caption) -> None:
+        """Show everybody what is being said; it is kept nowhere."""
+        verdict = self._inside.decide(member, "caption", Target())
+        if not verdict.allowed:
+            return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
+        told = encode(Captioned(check_said(message.text)))
         for other in self._inside.members.values():
             other.put(told)
 

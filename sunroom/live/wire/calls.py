@@ -1,4 +1,4 @@
-"""Messages of the call: who is in it, signals between browsers, and whose voice is being taken down."""
+"""Messages of the call: who is in it, signals between browsers, captions, and whose voice is being taken down."""
 
 from __future__ import annotations
 
@@ -25,6 +25,18 @@ class Recorded(msgspec.Struct, frozen=True, tag_field="type", tag="recorded"):
     seat: str = ""
     name: str = ""
     id: str = ""
+
+
+class Caption(msgspec.Struct, frozen=True, tag_field="type", tag="caption"):
+    """What is being said, written down by one of the tutor side for those who do not hear it."""
+
+    text: str
+
+
+class Captioned(msgspec.Struct, frozen=True, tag_field="type", tag="captioned"):
+    """To everybody: what was just said."""
+
+    text: str
 
 
 class Call(msgspec.Struct, frozen=True, tag_field="type", tag="call"):

@@ -19,7 +19,17 @@ from sunroom.core.maths.graph import GraphLetter, GraphPaths
 from sunroom.core.pens import Standing
 from sunroom.core.pens.facts import Role
 from sunroom.core.sentences import Sentence
-from sunroom.live.wire.calls import Call, Caller, Callers, CallWays, Recorded, SetRecording, Signal
+from sunroom.live.wire.calls import (
+    Call,
+    Caller,
+    Callers,
+    CallWays,
+    Caption,
+    Captioned,
+    Recorded,
+    SetRecording,
+    Signal,
+)
 from sunroom.live.wire.readings import Read, Readings, Teach
 
 Reaction = Literal["yes", "no", "bravo", "wow", "slower", "lost"]
@@ -29,7 +39,7 @@ Travel = Literal["good", "slow", "poor", "flooding"]
 InstrumentKind = Literal["ruler", "protractor", "square_45", "square_60", "compasses"]
 
 #: The version of all messages here: raised when an older page can no longer talk to the server.
-WIRE = 8
+WIRE = 9
 
 # From the browser
 
@@ -240,6 +250,7 @@ FromBrowser = (
     | Call
     | Signal
     | SetRecording
+    | Caption
 )
 
 # To the browser
@@ -500,6 +511,7 @@ ToBrowser = (
     | CallWays
     | Signal
     | Recorded
+    | Captioned
     | Pong
     | Goodbye
 )

@@ -15,6 +15,7 @@ from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.spoken import spoken
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.sentences import Sentence, said
+from sunroom.live.work.pool import needs_later
 from sunroom.words import say
 
 #: Working out a formula, and drawing a graph, in seconds.
@@ -54,6 +55,7 @@ def _spoken(formula: str, language: str) -> str:
         return formula
 
 
+@needs_later
 def work_out_typed(formula: str) -> list[WorkedOut] | Sentence:
     """What a formula can be worked out to, each set, or the sentence that says why nothing."""
     from sunroom.core.maths.algebra import UNABLE
@@ -91,6 +93,7 @@ class LineChecked(msgspec.Struct, frozen=True):
     checked: Checked
 
 
+@needs_later
 def check_typed(formulas: list[str]) -> list[LineChecked] | Sentence:
     """How each line stands to the one before; a formula may be several."""
     from sunroom.core.maths.checking import check_working
@@ -126,6 +129,7 @@ def draw_typed_graph(graph: GraphItem) -> GraphItem | Sentence:
         return error.sentence
 
 
+@needs_later
 def find_places(
     graph: GraphItem, line: int, at: float | None, low: float, high: float
 ) -> PlacesFound | Sentence:

@@ -19,10 +19,11 @@ from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from multiprocessing.connection import Connection
 from pathlib import Path
-from typing import Any, TypeVar
+from typing import Any, ParamSpec, TypeVar
 
 logger = logging.getLogger(__name__)
 
+P = ParamSpec("P")
 T = TypeVar("T")
 
 #: What a job may take beyond what its process holds when it is warm.
@@ -35,6 +36,14 @@ WARM_S = 60.0
 IDLE_S = 6.0
 
 _context = multiprocessing.get_context("spawn")
+
+_LATER = "needs_later"
+
+
+def needs_later(job: Callable[P, T]) -> Callable[P, T]:
+    """Mark a job that needs what a process does later: it comes first, and does not count as the job's time."""
+    setattr(job, _LATER, True)
+    return job
 
 
 class JobError(Exception):
@@ -93,6 +102,9 @@ class Worker:
             raise JobError("The server is stopping.")
         try:
             pipe.send((job, arguments))
+            if not pipe.poll(WARM_S):
+                raise EOFError
+            pipe.recv()  # it begins
             if not pipe.poll(limit_s):
                 self.stop()
                 raise JobError(f"{job.__name__} took longer than {limit_s:g} s.")
@@ -184,11 +196,16 @@ def _serve(pipe: Connection, warm: Callable[[], None], later: Callable[[], None]
     pipe.send("ready")
     if later is not None and not pipe.poll(IDLE_S):
         later()
+        later = None
     while True:
         try:
             job, arguments = pipe.recv()
         except EOFError:
             return
+        if later is not None and getattr(job, _LATER, False):
+            later()
+            later = None
+        pipe.send("begun")
         try:
             answer = True, job(*arguments)
         except MemoryError:

@@ -9,7 +9,6 @@ import type {
   InstrumentKind,
   Item,
   Laid,
-  Lead,
   Logged,
   Point,
   Pointing,
@@ -17,9 +16,9 @@ import type {
   Sliding,
   WetInk,
 } from '../../wire/generated'
-import { itemBox, union } from '../../board/box'
-import { bayBox } from '../../board/bays'
+import { itemBox } from '../../board/box'
 import { Gestures } from '../../gestures/gestures'
+import { Looking } from '../../gestures/looking.svelte'
 import { drawBays } from './bays'
 import { Overlay } from '../../board/overlay'
 import type { Page } from '../../board/page'
@@ -28,9 +27,8 @@ import { Instruments } from '../../board/instruments/instruments.svelte'
 import { measureOf, type Measure } from '../../board/instruments/measure'
 import { TileLayer } from '../../board/tiles'
 import { FIRST_PAPER } from '../../lesson/papers'
-import { keepPlace, placeOf, type Place } from '../../lesson/places'
 import { Traces } from '../../board/traces.svelte'
-import { View } from '../../board/view.svelte'
+import type { View } from '../../board/view.svelte'
 
 /** A zoom has ended when nothing has changed for this long: then tiles are drawn sharp. */
 const SETTLE_MS = 140
@@ -45,24 +43,16 @@ const FACES = [
 ] as const
 /** More names than this on one screen say nothing. */
 const MOST_WRITERS = 300
-const LARGEST_FIT = 4
-const MOST_CLOSER = 3
 /** A graph of which nothing is heard for so long is not moved any more. */
 const MOVING_MS = 4_000
 const MOST_ABOVE = 200
 const SMALL_CHANGE_PX = 90
-const ROLL_TOP_PX = 24
-/** So much of the paper stays in sight, and so many windows an endless one may be left by. */
 /** Hints stand so far inside the edge. */
 const EDGE_PX = 22
-const IN_SIGHT_PX = 80
-const BEYOND = 0.75
-const REMEMBER_MS = 400
-const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
 export class Surface implements SurfaceEvents {
   readonly session: Session
-  readonly view = new View()
+  readonly looking: Looking
   readonly instruments: Instruments
   readonly traces = new Traces()
   readonly gestures: Gestures
@@ -70,13 +60,11 @@ export class Surface implements SurfaceEvents {
   #over: HTMLCanvasElement
   #tiles: TileLayer | null = null
   #page: Page | undefined
-  #places = new Map<string, Place>()
   /** What a gesture has shown stays until the server has answered its step. */
   #lingering: { step: string; draw: (overlay: Overlay) => void }[] = []
   #dirtyBase = true
   #dirtyOver = true
   #frame = 0
-  #zoomedAt = 0
   #pictured = false
   #drawnScale = 0
   #resize: ResizeObserver
@@ -86,6 +74,7 @@ export class Surface implements SurfaceEvents {
     this.#base = base
     this.#over = over
     this.instruments = new Instruments((lay) => session.send({ type: 'lay', ...lay }))
+    this.looking = new Looking(session, () => this.redraw())
     this.gestures = new Gestures(this, over)
     session.surface = this
     this.#resize = new ResizeObserver(() => this.#measure())
@@ -114,7 +103,7 @@ export class Surface implements SurfaceEvents {
     this.gestures.destroy()
     this.#tiles?.detach()
     cancelAnimationFrame(this.#frame)
-    clearTimeout(this.#remembering)
+    this.looking.forget()
     if (this.session.surface === this) this.session.surface = null
   }
 
@@ -170,132 +159,11 @@ export class Surface implements SurfaceEvents {
   changed(): void {
     const page = this.session.pages.now
     if (page !== this.#page) this.#turnTo(page)
-    else if (this.view.whole && page?.loaded && this.#fitted !== paperOf(page)) this.fitPage()
+    else this.looking.pageChanged()
     this.redrawOver()
   }
 
-  // Views
-
-  fitPage(): void {
-    const page = this.#page
-    if (!page) return
-    this.#leave()
-    const paper = page.head.paper
-    if (paper.kind === 'sheet') {
-      this.view.fit(page.sheet!, 2)
-    } else if (paper.kind === 'roll') {
-      // A roll is read from its top, as wide as the window.
-      this.view.fit({ minX: 0, minY: 0, maxX: paper.width, maxY: 1 }, 2)
-      this.view.top = ROLL_TOP_PX
-    } else {
-      // An endless page begins as a screenful at its true size; work beyond it is brought into view.
-      const work = union([...page.entries.values(), ...page.head.bays.map(bayBox), EMPTY_PAGE])!
-      this.view.fit(work)
-    }
-    this.#fitted = page.loaded ? paperOf(page) : ''
-    this.redraw()
-  }
-  /** The paper that the view was fitted to, once its work was there. */
-  #fitted = ''
-
-  lead([x0, y0, x1, y1]: Lead['box']): void {
-    this.view.show({ minX: x0, minY: y0, maxX: x1, maxY: y1 })
-    this.#jumped()
-  }
-
-  seen(): Lead['box'] {
-    const { minX, minY, maxX, maxY } = this.view.box()
-    return [minX, minY, maxX, maxY]
-  }
-
-  /** Who is kept at a view may look closer, but not elsewhere. */
-  #stayWithin(): void {
-    const { held } = this.session.attention
-    if (!held) return
-    const [minX, minY, maxX, maxY] = held.box
-    this.view.stayWithin({ minX, minY, maxX, maxY }, MOST_CLOSER)
-  }
-
-  /** Half a screen further down: the old work stays in sight above. */
-  halfPage(): void {
-    this.pan(0, -this.view.height / 2)
-  }
-
-  /** The middle of what is seen, in page units. */
-  middle(): [number, number] {
-    return this.view.toPage(this.view.width / 2, this.view.height / 2)
-  }
-
-  /** Bring what is chosen into view. */
-  fitSelection(): void {
-    const box = this.session.selection.box()
-    if (!box) return
-    this.#leave()
-    this.view.fit(box, LARGEST_FIT)
-    this.#jumped()
-  }
-
-  /** As wide as the page's paper, or its work, from where it is looked at. */
-  fitWidth(): void {
-    const page = this.#page
-    if (!page) return
-    this.#leave()
-    const box = page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
-    const { top, scale } = this.view
-    this.view.fit({ ...box, minY: 0, maxY: 1 }, LARGEST_FIT)
-    this.view.top = (top * this.view.scale) / scale
-    this.#jumped()
-  }
-
-  /** To a scale of ``scale`` screen px for a board unit, about the middle. */
-  zoomTo(scale: number): void {
-    if (!Number.isFinite(scale)) return
-    this.#leave()
-    this.zoom(scale / this.view.scale)
-  }
-
-  get canGoBack(): boolean {
-    return this.#last !== null
-  }
-
-  /** Back to where the page was looked at before the last jump. */
-  goBack(): void {
-    const last = this.#last
-    if (!last) return
-    this.#leave()
-    Object.assign(this.view, last)
-    this.#jumped()
-  }
-
-  #last = $state.raw<{ scale: number; left: number; top: number } | null>(null)
-
-  #leave(): void {
-    const { scale, left, top } = this.view
-    this.#last = { scale, left, top }
-  }
-
-  #jumped(): void {
-    this.view.whole = false
-    this.#zoomedAt = performance.now()
-    this.redraw()
-  }
-
-  zoom(factor: number, x?: number, y?: number): void {
-    this.session.attention.moved()
-    this.view.zoom(factor, x, y)
-    this.#keepPaper()
-    this.#stayWithin()
-    this.#zoomedAt = performance.now()
-    this.redraw()
-  }
-
-  pan(dx: number, dy: number): void {
-    this.session.attention.moved()
-    this.view.pan(dx, dy)
-    this.#keepPaper()
-    this.#stayWithin()
-    this.redraw()
-  }
+  // Drawing
 
   linger(step: string, draw: (overlay: Overlay) => void): void {
     this.#lingering.push({ step, draw })
@@ -306,6 +174,10 @@ export class Surface implements SurfaceEvents {
     const { minX, minY, maxX, maxY } = this.view.box()
     this.instruments.toggle(kind, [(minX + maxX) / 2, (minY + maxY) / 2], maxX - minX)
     this.redrawOver()
+  }
+
+  get view(): View {
+    return this.looking.view
   }
 
   get measure(): Measure {
@@ -322,37 +194,6 @@ export class Surface implements SurfaceEvents {
     if (!this.#frame) this.#frame = requestAnimationFrame((now) => this.#draw(now))
   }
 
-  /** After a reload the page is looked at as it was. */
-  #rememberSoon(): void {
-    clearTimeout(this.#remembering)
-    this.#remembering = setTimeout(() => {
-      const page = this.#page?.head.id
-      const { scale, left, top, whole } = this.view
-      if (page) keepPlace(this.session.boardId, page, { scale, left, top, whole })
-    }, REMEMBER_MS)
-  }
-  #remembering: ReturnType<typeof setTimeout> | undefined
-
-  /** The paper is never lost: a part of what is on it, or of its sheet, stays in sight. */
-  #keepPaper(): void {
-    const page = this.#page
-    if (!page) return
-    const { view } = this
-    const box = page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
-    // An endless page grows wherever one goes: it may be left by most of a window.
-    const [beyondX, beyondY] = page.sheet ? [0, 0] : [BEYOND * view.width, BEYOND * view.height]
-    view.left = Math.min(
-      Math.max(view.left, IN_SIGHT_PX - beyondX - box.maxX * view.scale),
-      view.width - IN_SIGHT_PX + beyondX - box.minX * view.scale,
-    )
-    view.top = Math.min(
-      Math.max(view.top, IN_SIGHT_PX - beyondY - box.maxY * view.scale),
-      view.height - IN_SIGHT_PX + beyondY - box.minY * view.scale,
-    )
-  }
-
-  // Drawing
-
   #measure(): void {
     const ratio = devicePixelRatio || 1
     const { clientWidth, clientHeight } = this.#base
@@ -366,28 +207,18 @@ export class Surface implements SurfaceEvents {
       canvas.width = Math.max(1, Math.round(clientWidth * ratio))
       canvas.height = Math.max(1, Math.round(clientHeight * ratio))
     }
-    if (this.view.whole && moved) this.fitPage()
+    if (this.view.whole && moved) this.looking.fitPage()
     this.redraw()
   }
 
   #turnTo(page: Page | undefined): void {
-    if (this.#page) {
-      const { scale, left, top, whole } = this.view
-      this.#places.set(this.#page.head.id, { scale, left, top, whole })
-    }
     this.#tiles?.detach()
     this.#page = page
     this.instruments.onPage(page?.head.id ?? '')
     this.#pictured = false
     this.#tiles = page ? new TileLayer(page) : null
     if (this.#tiles) this.#tiles.onchange = () => this.redraw()
-    const place = page && (this.#places.get(page.head.id) ?? placeOf(this.session.boardId, page.head.id))
-    if (place && !place.whole) {
-      Object.assign(this.view, place)
-    } else {
-      this.view.whole = true
-      this.fitPage()
-    }
+    this.looking.turnTo(page)
     this.redraw()
   }
 
@@ -399,12 +230,12 @@ export class Surface implements SurfaceEvents {
 
   #drawBase(now: number): void {
     this.#dirtyBase = false
-    this.#rememberSoon()
+    this.looking.rememberSoon()
     this.session.attention.viewMoved()
     const context = this.#base.getContext('2d', { alpha: false })!
     const ratio = this.#base.width / Math.max(1, this.view.width)
     const scale = this.view.scale * ratio
-    const settled = now - this.#zoomedAt > SETTLE_MS || this.#drawnScale === 0
+    const settled = now - this.looking.zoomedAt > SETTLE_MS || this.#drawnScale === 0
     if (!this.#tiles) {
       context.fillStyle = '#fffefa'
       context.fillRect(0, 0, this.#base.width, this.#base.height)
@@ -500,27 +331,10 @@ export class Surface implements SurfaceEvents {
     }
   }
 
-  /** Show the bay ``step`` places further. */
-  nextBay(step: number): void {
-    const bays = this.#page?.head.bays ?? []
-    if (!bays.length) return
-    const at = bays.findIndex(({ id }) => id === this.session.pages.bay)
-    const next = bays[(at < 0 ? (step > 0 ? 0 : bays.length - 1) : at + step + bays.length) % bays.length]!
-    this.session.pages.bay = next.id
-    this.#leave()
-    this.view.fit(bayBox(next), LARGEST_FIT)
-    this.#jumped()
-  }
-
   #drawSetAside(overlay: Overlay, pageId: string): void {
     const items: Item[] = this.session.board.replica.setAside.flatMap(({ request }) =>
       request.step === 'add_items' && request.page === pageId ? request.items : [],
     )
     if (items.length) overlay.setAside(items, items.map(itemBox))
   }
-}
-
-/** What of a page's paper decides how it is fitted into the window. */
-function paperOf({ head: { paper } }: Page): string {
-  return `${paper.kind} ${paper.width} ${paper.height}`
 }

@@ -174,9 +174,21 @@
           onchange={(event) => looks.set({ letterKeys: event.currentTarget.checked })}
         />{t('letter-keys')}</label
       >
+      <label
+        ><input
+          type="checkbox"
+          checked={looks.captions}
+          onchange={(event) => looks.set({ captions: event.currentTarget.checked })}
+        />{t('captions-see')}</label
+      >
       <div class="row">
         <Button onclick={() => (close(), onkeys())}>{t('keys')}</Button>
         <Button onclick={() => (close(), (looks.boardOnly = true))}>{t('board-only')}</Button>
+        {#if session.people.tutorSide}
+          <Button onclick={() => (close(), (session.call.captions.writing = true))}
+            >{t('captions-write')}</Button
+          >
+        {/if}
       </div>
       {#if session.people.tutorSide}
         <h3>{t('sounds')}</h3>

@@ -23,12 +23,16 @@
     const { width, height, scale } = surface!.view
     const blob = await screenPicture().catch(() => null)
     if (!blob) return session.warn(t('screen-refused'))
-    const [made] = await session.pictures.put([blob], surface!.middle(), [width / scale, height / scale])
+    const [made] = await session.pictures.put([blob], surface!.looking.middle(), [
+      width / scale,
+      height / scale,
+    ])
     if (made) session.pictures.cutting = { id: made, sheet: false }
   }
 
   function take() {
-    if (input.files?.length && surface) bringFiles([...input.files], session, surface, surface.middle())
+    if (input.files?.length && surface)
+      bringFiles([...input.files], session, surface, surface.looking.middle())
     input.value = ''
   }
 </script>

@@ -56,7 +56,10 @@
     const { width, height, scale } = surface.view
     const blob = taken!
     dialog.close()
-    const [made] = await session.pictures.put([blob], surface.middle(), [width / scale, height / scale])
+    const [made] = await session.pictures.put([blob], surface.looking.middle(), [
+      width / scale,
+      height / scale,
+    ])
     if (made && paper) session.pictures.cutting = { id: made, sheet: true }
   }
 </script>

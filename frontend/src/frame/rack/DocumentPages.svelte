@@ -27,7 +27,7 @@
     if (!surface) return
     const { width, scale } = surface.view
     const sorted = [...chosen].sort((a, b) => a - b)
-    void documents.bring(sorted, as, surface.middle(), (0.7 * width) / scale)
+    void documents.bring(sorted, as, surface.looking.middle(), (0.7 * width) / scale)
   }
 </script>
 

@@ -34,7 +34,7 @@
   async function take(name: string) {
     const { side, items } = await askThings<DrawingParts>(`/api/drawings/${name}`)
     const moved = items.map((item) => ({ ...item, id: newId(), x: item.x - side / 2, y: item.y - side / 2 }))
-    const things = setDown({ name, items: moved }, surface.middle(), session.rights.me)
+    const things = setDown({ name, items: moved }, surface.looking.middle(), session.rights.me)
     session.do({ step: 'add_items', page: session.pages.id, items: things })
     session.chooseMade(things.map(({ id }) => id))
   }

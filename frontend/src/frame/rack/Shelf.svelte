@@ -80,7 +80,7 @@
       dialog.close()
       const { width, height, scale } = surface.view
       if (used.picture)
-        session.pictures.putTaken([used.picture], surface.middle(), [width / scale, height / scale])
+        session.pictures.putTaken([used.picture], surface.looking.middle(), [width / scale, height / scale])
       else if (used.document) session.documents.show(used.document, thing.title)
     })
 </script>

@@ -43,8 +43,8 @@
 </script>
 
 {#if head?.bays.length}
-  <Button onclick={() => surface?.nextBay(-1)} aria-label={t('the-bay-before')}>‹</Button>
-  <Button onclick={() => surface?.nextBay(1)} aria-label={t('the-next-bay')}>›</Button>
+  <Button onclick={() => surface?.looking.nextBay(-1)} aria-label={t('the-bay-before')}>‹</Button>
+  <Button onclick={() => surface?.looking.nextBay(1)} aria-label={t('the-next-bay')}>›</Button>
 {/if}
 {#if bay}
   <input

@@ -45,7 +45,7 @@
   }
 
   function set() {
-    const [x, y] = surface!.middle()
+    const [x, y] = surface!.looking.middle()
     const { ink } = session.tools
     const item = newText(session.rights.me, words.slice(0, 4_000), x - WRAP / 2, y, SIZE, ink, WRAP)
     session.do({ step: 'add_items', page: session.pages.id, items: [item] })

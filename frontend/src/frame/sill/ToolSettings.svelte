@@ -97,7 +97,7 @@
     <Popover label={t('chance')}>
       {#snippet face()}{t('chance')}{/snippet}
       {#snippet children(close)}
-        <ChancePanel {session} middle={() => surface?.middle() ?? [0, 0]} onclose={close} />
+        <ChancePanel {session} middle={() => surface?.looking.middle() ?? [0, 0]} onclose={close} />
       {/snippet}
     </Popover>
   {/snippet}
@@ -193,7 +193,7 @@
     ]}
   />
 {:else}
-  {#snippet whole()}<Button onclick={() => surface?.fitPage()}>{t('whole-page')}</Button>{/snippet}
+  {#snippet whole()}<Button onclick={() => surface?.looking.fitPage()}>{t('whole-page')}</Button>{/snippet}
   {#snippet how()}<Hint>{t('move-how')}</Hint>{/snippet}
   <Fitting
     parts={[
@@ -206,7 +206,7 @@
 {#if table && surface}
   <Later
     load={() => import('../rack/PeriodicTable.svelte')}
-    props={{ session, middle: () => surface.middle(), onclose: () => (table = false) }}
+    props={{ session, middle: () => surface.looking.middle(), onclose: () => (table = false) }}
   />
 {/if}
 

@@ -18,7 +18,7 @@
     {@const then = (act: () => void) => () => (act(), close())}
     <div class="menu">
       <div class="row">
-        <button aria-label={t('zoom-out')} title={t('zoom-out')} onclick={() => surface.zoom(0.8)}
+        <button aria-label={t('zoom-out')} title={t('zoom-out')} onclick={() => surface.looking.zoom(0.8)}
           ><Icon name="minus" size={18} /></button
         >
         <label
@@ -28,21 +28,21 @@
             max="1600"
             aria-label={t('zoom')}
             value={Math.round(surface.view.scale * 100)}
-            onchange={(event) => surface.zoomTo(event.currentTarget.valueAsNumber / 100)}
+            onchange={(event) => surface.looking.zoomTo(event.currentTarget.valueAsNumber / 100)}
           /> %</label
         >
-        <button aria-label={t('zoom-in')} title={t('zoom-in')} onclick={() => surface.zoom(1.25)}
+        <button aria-label={t('zoom-in')} title={t('zoom-in')} onclick={() => surface.looking.zoom(1.25)}
           ><Icon name="plus" size={18} /></button
         >
       </div>
-      <MenuButton onclick={then(() => surface.fitPage())}>{t('whole-page')}</MenuButton>
-      <MenuButton onclick={then(() => surface.fitWidth())}>{t('page-width')}</MenuButton>
-      <MenuButton disabled={!chosen} onclick={then(() => surface.fitSelection())}
+      <MenuButton onclick={then(() => surface.looking.fitPage())}>{t('whole-page')}</MenuButton>
+      <MenuButton onclick={then(() => surface.looking.fitWidth())}>{t('page-width')}</MenuButton>
+      <MenuButton disabled={!chosen} onclick={then(() => surface.looking.fitSelection())}
         >{t('what-is-selected')}</MenuButton
       >
-      <MenuButton onclick={then(() => surface.zoomTo(1))}>{t('true-size')}</MenuButton>
-      <MenuButton onclick={() => surface.halfPage()}>{t('half-page-down')}</MenuButton>
-      <MenuButton disabled={!surface.canGoBack} onclick={then(() => surface.goBack())}
+      <MenuButton onclick={then(() => surface.looking.zoomTo(1))}>{t('true-size')}</MenuButton>
+      <MenuButton onclick={() => surface.looking.halfPage()}>{t('half-page-down')}</MenuButton>
+      <MenuButton disabled={!surface.looking.canGoBack} onclick={then(() => surface.looking.goBack())}
         >{t('back-to-place')}</MenuButton
       >
     </div>
