@@ -15,7 +15,10 @@ class FakeLine {
   onnegotiationneeded: (() => void) | null = null
   heard: string[] = []
   restarts = 0
-  #transceivers: { sender: { track: unknown }; receiver: object }[] = []
+  #transceivers: {
+    sender: { track: unknown; encoding: Record<string, number> }
+    receiver: { track: { kind: string } }
+  }[] = []
 
   constructor() {
     FakeLine.all.push(this)
@@ -25,7 +28,10 @@ class FakeLine {
     const sender = {
       track: null as unknown,
       replaceTrack: async (track: unknown) => void (sender.track = track),
-      getParameters: () => ({ encodings: [] }),
+      encoding: {} as Record<string, number>,
+      getParameters: () => ({ encodings: [{}] }),
+      setParameters: async (wanted: { encodings: Record<string, number>[] }) =>
+        void (sender.encoding = wanted.encodings[0]!),
     }
     this.#transceivers.push({ sender, receiver: { track: { kind } } })
     queueMicrotask(() => this.onnegotiationneeded?.())
@@ -61,6 +67,10 @@ class FakeLine {
     this.connectionState = state
     this.onconnectionstatechange?.()
   }
+  /** How the picture goes there. */
+  get encoding(): Record<string, number> {
+    return this.#transceivers.find(({ receiver }) => receiver.track.kind === 'video')!.sender.encoding
+  }
   get sent(): unknown[] {
     return this.#transceivers.map(({ sender }) => sender.track).filter(Boolean)
   }
@@ -74,6 +84,7 @@ class FakeTrack extends EventTarget {
   stop() {
     this.stopped = true
   }
+  getSettings = () => ({ height: 480 })
 }
 
 let call: Call
@@ -250,6 +261,27 @@ describe('microphone and camera', () => {
     await press('voice', false)
     for (const line of FakeLine.all) expect(line.sent).toEqual([])
     expect(tracks[0]!.stopped).toBe(true)
+  })
+
+  test('among four a picture is 240 px high, and with few data less; never more than the camera takes', async () => {
+    const here = ['one-1111', 'two-2222', 'six-6666']
+    await call.begin(false, false)
+    for (const [others, low, wanted] of [
+      [2, false, { scaleResolutionDownBy: 1, maxFramerate: 15 }],
+      [3, false, { scaleResolutionDownBy: 2, maxFramerate: 10 }],
+      [3, true, { scaleResolutionDownBy: 4, maxFramerate: 5 }],
+    ] as const) {
+      told([...here.slice(0, others).map((id) => caller(id)), me()])
+      for (const line of FakeLine.all)
+        if (!line.getTransceivers().length) await line.setRemoteDescription({ type: 'offer' })
+      if (!call.face) await press('face', true)
+      await call.choose({ low })
+      await settled()
+      for (const line of FakeLine.all) expect(line.encoding).toMatchObject(wanted)
+    }
+    tracks[0]!.getSettings = () => ({ height: 120 })
+    await call.choose({ low: false })
+    for (const line of FakeLine.all) expect(line.encoding.scaleResolutionDownBy).toBe(1)
   })
 
   test('who may not speak is switched off, says so, and is not switched on again', async () => {

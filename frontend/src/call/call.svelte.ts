@@ -24,8 +24,8 @@ const GRACE_MS = 20_000
 const SILENT_MS = 8_000
 /** The other end of what goes to a media server (sunroom/live/work/media_server.py). */
 const MEDIA = 'media-server'
-/** With more than this pictures are small. */
-const MANY = 3
+/** With more others than this pictures are small. */
+const MANY = 2
 
 export type Trouble = CallMessage['trouble']
 /** What the call needs of the lesson. */
@@ -298,11 +298,11 @@ export class Call {
     const first = this.#media ? id === MEDIA : own > id
     return new Peer(first, this.#servers, this.#sent(key), {
       signal: (kind, data) => this.#around?.send({ type: 'signal', to: id, kind, data, by: own }),
-      came: (track) => {
+      came: (track, receiver) => {
         if (own !== this.id) return
         const streams = track.kind === 'audio' ? this.voices : this.faces
         streams.set(id, new MediaStream([track]))
-        if (track.kind === 'audio') this.#levels.listen(id, track)
+        if (track.kind === 'audio') this.#levels.follow(id, receiver)
       },
       way: (state) => {
         if (state === 'there') this.lost.delete(id)

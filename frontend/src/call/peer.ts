@@ -7,18 +7,18 @@ const MOST_TRIES = 5
 const ADAPT_MS = 4_000
 /** Of packets lost: more, and the picture gets smaller; less for some while, and it grows again. */
 const [MUCH_LOST, LITTLE_LOST] = [0.06, 0.015]
-/** The picture's side is divided by these, and no more than so many bits a second are sent. */
+/** How high a picture is at most, in px, and how many bits and pictures a second are sent at most. */
 const SIZES = [
-  { scaleResolutionDownBy: 1, maxBitrate: 700_000 },
-  { scaleResolutionDownBy: 2, maxBitrate: 200_000 },
-  { scaleResolutionDownBy: 4, maxBitrate: 60_000 },
+  { height: 480, maxBitrate: 700_000, maxFramerate: 15 },
+  { height: 240, maxBitrate: 200_000, maxFramerate: 10 },
+  { height: 120, maxBitrate: 60_000, maxFramerate: 10 },
 ] as const
-const LOW = { scaleResolutionDownBy: 4, maxBitrate: 60_000, maxFramerate: 5 }
+const LOW = { height: 120, maxBitrate: 60_000, maxFramerate: 5 }
 
 export interface PeerEvents {
   signal(kind: Signal['kind'], data: string): void
   /** Sound or picture of the other has come. */
-  came(track: MediaStreamTrack): void
+  came(track: MediaStreamTrack, receiver: RTCRtpReceiver): void
   /** A way was found, lost for a while, or not found at all. */
   way(state: 'there' | 'lost' | 'none'): void
 }
@@ -58,7 +58,7 @@ export class Peer {
     this.#line.onicecandidate = ({ candidate }) => {
       if (candidate) events.signal('candidate', JSON.stringify(candidate))
     }
-    this.#line.ontrack = ({ track }) => events.came(track)
+    this.#line.ontrack = ({ track, receiver }) => events.came(track, receiver)
     this.#line.onconnectionstatechange = () => this.#changed()
     this.#adapting = setInterval(() => void this.#adapt(), ADAPT_MS)
     if (first) {
@@ -150,8 +150,9 @@ export class Peer {
     const wanted = sender.getParameters()
     if (!wanted.encodings.length) return
     const least = this.#sent.small ? 1 : 0
-    const size = this.#sent.low ? LOW : SIZES[Math.max(this.#size, least)]!
-    Object.assign(wanted.encodings[0]!, { maxFramerate: 15 }, size)
+    const { height, ...most } = this.#sent.low ? LOW : SIZES[Math.max(this.#size, least)]!
+    const taken = sender.track?.getSettings().height ?? SIZES[0].height
+    Object.assign(wanted.encodings[0]!, most, { scaleResolutionDownBy: Math.max(1, taken / height) })
     await sender.setParameters(wanted).catch(() => {})
   }
 
