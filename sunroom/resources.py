@@ -16,6 +16,7 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
+from sunroom.core.maths.likely import LikelyFormulas
 from sunroom.core.maths.strokes import Seen
 from sunroom.core.maths.written import WrittenReader
 from sunroom.core.reading import Reader
@@ -133,7 +134,8 @@ def written_reader() -> WrittenReader:
         pictures = seen.pictures.astype(np.float32) / np.float32(255)
         return net(pictures=pictures, measures=seen.measures, pairs=seen.pairs)
 
-    return WrittenReader(look, classes, _SingleSigns())
+    likely = LikelyFormulas.read(MODELS / "likely-formulas.npz")
+    return WrittenReader(look, classes, _SingleSigns(), likely.log)
 
 
 class _SingleSigns:

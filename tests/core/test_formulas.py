@@ -2,10 +2,8 @@
 
 from __future__ import annotations
 
-import json
 import unittest
 from collections.abc import Mapping
-from pathlib import Path
 
 import msgspec
 import numpy as np
@@ -41,11 +39,8 @@ from sunroom.core.maths.spoken import FUNCTIONS_SAID, MARKS_SAID, SIGNS_SAID, sp
 from sunroom.core.maths.tokens import MAX_DEPTH, MAX_FORMULA, with_decimal_commas
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
-from sunroom.core.maths.written import MAX_STROKES
-from sunroom.resources import written_reader
 from sunroom.words import LANGUAGES, catalogue, say
 
-HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"
 NAMES = ["x", "y", "a", "B", r"\alpha", r"\Delta", r"\infty", r"\mathbb{R}"]
 BETWEEN = ["+", "-", r"\cdot", "=", r"\le", r"\in", r"\rightarrow", r"\pm"]
 
@@ -343,76 +338,6 @@ class Chemistry(unittest.TestCase):
             found = chemistry_of(read_formula(typed))
             assert found
             self.assertAlmostEqual(molar_mass(found.left[0]), mass, 1)
-
-
-class Written(unittest.TestCase):
-    def test_a_formula_in_an_unseen_hand_is_read_with_rivals(self) -> None:
-        rows = json.loads(HANDS.read_text())
-        right = 0
-        for row in rows[:24]:
-            strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
-            readings = written_reader().read(strokes)
-            self.assertAlmostEqual(sum(reading.score for reading in readings), 1, 2)
-            right += row["latex"].replace(" ", "") in [r.latex.replace(" ", "") for r in readings[:3]]
-        self.assertGreaterEqual(right, 17)
-
-    def test_scribbles_are_read_to_an_end_and_a_page_of_ink_is_no_formula(self) -> None:
-        random = np.random.default_rng(1)
-        dense = [
-            np.cumsum(random.normal(0, 6, (20, 2)), axis=0) + random.uniform(0, 40, 2)
-            for _ in range(MAX_STROKES + 1)
-        ]
-        self.assertEqual(written_reader().read(dense), [], "more than is read at once")
-        self.assertTrue(written_reader().read(dense[:MAX_STROKES]))
-        self.assertEqual(written_reader().read([]), [])
-
-    def below(self, *latex: str) -> list[np.ndarray]:
-        """Strokes of formulas of the hands that are kept for tests, one below the other."""
-        rows, made, top = json.loads(HANDS.read_text()), [], 0.0
-        for each in latex:
-            row = next(row for row in rows if row["latex"] == each)
-            strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
-            whole = np.vstack(strokes)
-            made += [stroke + (0, top - whole[:, 1].min()) for stroke in strokes]
-            top += float(np.ptp(whole[:, 1])) + 260
-        return made
-
-    def test_signs_are_told_by_line_and_one_that_is_chosen_stands(self) -> None:
-        strokes = self.below("y=mx+b", "p=mv")
-        best = written_reader().read(strokes)[0]
-        self.assertEqual(best.latex, r"y=mx+b \\ p=mv")
-        self.assertEqual(
-            [(sign.name, sign.line) for sign in best.signs],
-            [*((c, 0) for c in "y=mx+b"), *((c, 1) for c in "p=mv")],
-        )
-        self.assertEqual(sorted(n for sign in best.signs for n in sign.members), [*range(len(strokes))])
-        last = best.signs[-1]
-        self.assertIn(r"\nu", last.rivals)
-        self.assertNotIn(last.name, last.rivals)
-        chosen = written_reader().read(strokes, {last.members: r"\nu"})[0]
-        self.assertEqual(chosen.latex, r"y=mx+b \\ p=m\nu")
-        for odd in ({(0, 99): "x"}, {(): "x"}, {last.members: r"\input"}, {(0, len(strokes) - 1): "x"}):
-            self.assertEqual(written_reader().read(strokes, odd)[0].latex, best.latex)
-
-    def test_more_than_a_formula_is_read_line_by_line(self) -> None:
-        lines = [
-            "x^{2}-5x+6=0",
-            r"\frac{a}{b}+\frac{c}{d}=\frac{ad+bc}{bd}",
-            "(a+b)^{2}=a^{2}+2ab+b^{2}",
-            "y=mx+b",
-            "3x+2>11",
-        ]
-        strokes = self.below(*lines, *lines)
-        self.assertGreater(len(strokes), MAX_STROKES)
-        readings = written_reader().read(strokes)
-        read = readings[0].latex.split(r" \\ ")
-        self.assertEqual(len(read), len(lines) * 2)
-        self.assertGreaterEqual(sum(a == b for a, b in zip(read, lines * 2, strict=True)), 8)
-        self.assertEqual({sign.line for sign in readings[0].signs}, {*range(len(lines) * 2)})
-        self.assertEqual(
-            sorted(n for sign in readings[0].signs for n in sign.members), [*range(len(strokes))]
-        )
-        self.assertEqual(readings, sorted(readings, key=lambda reading: -reading.score))
 
 
 COMMAS = (

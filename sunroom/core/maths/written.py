@@ -9,7 +9,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Protocol
 
@@ -35,14 +35,14 @@ _ALIKE = ("1 l I |", "0 O o", "2 z", "5 s", "6 b", r"9 g q", r"x \times", r"y \g
           r"a \alpha", r"B \beta", r"u \mu", r"t + \tau", r"d \partial", r"E \Sigma \in", r"c ( \subset", r"- \overline", r". \cdot ,")  # fmt: skip
 LOOK_ALIKE = {name: tuple(group.split()) for group in _ALIKE for name in group.split()}
 #: Signs that stand elsewhere in a rival: those that are least sure.
-PLACES = 8
+PLACES = 12
 MAX_READINGS = 5
 #: What is less likely than the best by more than this (log) is no rival of a sign or of its place.
-SIGN_RIVAL, PLACE_RIVAL = 4.5, 4.0
-#: How much it counts whether strokes are one sign, what a sign is, where it stands, and that the whole can be a formula.
+SIGN_RIVAL, PLACE_RIVAL = 7.0, 6.0
+#: How much it counts whether strokes are one sign, what a sign is, where it stands, and how likely such a formula is.
+PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 1.0, 0.2
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
 SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
-PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT = 0.5, 1.0, 1.0
 
 
 class SecondLook(Protocol):
@@ -91,14 +91,21 @@ class _Whole:
     #: (groups, classes): how likely each sign is.
     logs: Numbers
     latex: str = ""
-    odd: float = field(default=0.0)
 
 
 class WrittenReader:
     """Reads formulas with a net; ``classes`` are the signs of its columns, by their names in LaTeX."""
 
-    def __init__(self, look: LookFormula, classes: Sequence[str], second: SecondLook | None = None) -> None:
+    def __init__(
+        self,
+        look: LookFormula,
+        classes: Sequence[str],
+        second: SecondLook | None = None,
+        likely: Callable[[str], float] = lambda latex: 0.0,
+    ) -> None:
         self._look = look
+        #: How likely a formula is before its ink is looked at (log).
+        self._likely = likely
         self._classes = list(classes)
         self._second = second
         known = (
@@ -140,13 +147,14 @@ class WrittenReader:
         signs, both, root = self._looked(strokes, seen)
         for whole in self._wholes(strokes, signs, both, root, chosen):
             known = wholes.get(whole.latex)
-            if known is None or known.score - known.odd < whole.score - whole.odd:
+            if known is None or known.score < whole.score:
                 wholes[whole.latex] = whole
-        ranked = sorted(wholes.values(), key=lambda whole: whole.odd - whole.score)[:MAX_READINGS]
+        for whole in wholes.values():
+            whole.score += LIKELY_WEIGHT * self._likely(whole.latex) - oddness(whole.latex)
+        ranked = sorted(wholes.values(), key=lambda whole: -whole.score)[:MAX_READINGS]
         if not ranked:
             return []
-        best = ranked[0].score - ranked[0].odd
-        shares = [math.exp(whole.score - whole.odd - best) for whole in ranked]
+        shares = [math.exp(whole.score - ranked[0].score) for whole in ranked]
         return [
             FormulaReading(whole.latex, round(share / sum(shares), 4), self._signs_of(whole, strokes))
             for whole, share in zip(ranked, shares, strict=True)
@@ -218,7 +226,6 @@ class WrittenReader:
             )
             for whole in (base, *self._rivals(base, sign_logs, place, none, placed, rivals)):
                 whole.latex = latex_of(self._tree_of(whole))
-                whole.odd = oddness(whole.latex)
                 yield whole
 
     def _choose(self, sign_logs: Numbers, groups: list[list[int]], chosen: Chosen) -> float:

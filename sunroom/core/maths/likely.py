@@ -1,0 +1,132 @@
+"""How likely a formula is before any ink is looked at: from what schools write, and what may be written at all.
+
+A formula in LaTeX is read as rows: the line itself, and in each power, index, fraction, root and limit a row of its own. Of
+each token counts say how often it follows the two before it in such a row, those of one before where two are seldom, and so
+on (Ney, Essen, Kneser 1994: absolute discounting). There are two sets of counts, of known formulas and of formulas drawn by
+lot (training.likely_formulas); a token is as likely as both say together.
+"""
+
+from __future__ import annotations
+
+import math
+import re
+from collections.abc import Iterable, Mapping, Sequence
+from pathlib import Path
+
+import numpy as np
+
+#: A token, the kind of row that it stands in, and the two before it.
+Place = tuple[str, str, str, str]
+#: As numbers: what a token may depend on, most of it first, and counts of the tokens there.
+Counts = Mapping[tuple[int, ...], Mapping[int, int]]
+
+DISCOUNT = 0.75
+#: How much what is known counts beside what is drawn by lot.
+KNOWN_SHARE = 0.85
+#: A token that is met at all makes a formula so much likelier (log): else short ones always were.
+EACH = 1.5
+_TOKEN = re.compile(r"\\[A-Za-z]+|\\.|\S")
+_LIMITED = frozenset((r"\sum", r"\prod", r"\int", r"\oint", r"\lim", r"\max", r"\min"))
+_KINDS = {"^": "power", "_": "index", r"\frac": "fraction", r"\sqrt": "root"}
+_BEGIN, _END = "begin", "end"
+
+
+def places_of(latex: str) -> list[Place]:
+    """The tokens of a formula, each with its kind of row and the two tokens before it there."""
+    places: list[Place] = []
+    rows = [("line", _BEGIN, _BEGIN)]
+
+    def put(token: str) -> None:
+        kind, before, second = rows[-1]
+        places.append((token, kind, before, second))
+        rows[-1] = kind, token, before
+
+    for token in _TOKEN.findall(latex):
+        before, second = rows[-1][1:]
+        if token == "{":
+            # A row begins with what it belongs to: the power of x is another than that of 2.
+            owner = second if before in "^_" else ""
+            kind = "limit" if owner in _LIMITED else _KINDS.get(before, "other")
+            rows.append((kind, f"{owner}{before}{{", _BEGIN))
+        elif token == "}" and len(rows) > 1:
+            put(_END)
+            rows.pop()
+        else:
+            put(token)
+    put(_END)
+    return places
+
+
+class LikelyFormulas:
+    """Two sets of counts, see the module; ``tokens`` by number, "" first for one that was never met."""
+
+    def __init__(self, tokens: Sequence[str], known: Counts, lot: Counts) -> None:
+        self._numbers = {token: number for number, token in enumerate(tokens)}
+        self._sets = [_with_totals(counts) for counts in (known, lot)]
+
+    @staticmethod
+    def count(formulas: Iterable[str], numbers: dict[str, int]) -> dict[tuple[int, ...], dict[int, int]]:
+        """Counts of formulas in LaTeX; tokens that are new get a number."""
+        counts: dict[tuple[int, ...], dict[int, int]] = {}
+        for formula in formulas:
+            for place in places_of(formula):
+                token, kind, before, second = (numbers.setdefault(part, len(numbers)) for part in place)
+                for given in _givens(kind, before, second):
+                    row = counts.setdefault(given, {})
+                    row[token] = row.get(token, 0) + 1
+        return counts
+
+    @staticmethod
+    def write(path: Path, numbers: dict[str, int], known: Counts, lot: Counts) -> None:
+        arrays = {"tokens": np.array(list(numbers))}
+        for name, counts in (("known", known), ("lot", lot)):
+            rows = [
+                (*given, *[0] * (3 - len(given)), len(given), token, n)
+                for given, row in counts.items()
+                for token, n in row.items()
+            ]
+            arrays[name] = np.array(sorted(rows), np.int32).T
+        np.savez_compressed(path, **arrays)  # type: ignore[arg-type]
+
+    @classmethod
+    def read(cls, path: Path) -> LikelyFormulas:
+        with np.load(path) as arrays:
+            sets = []
+            for name in ("known", "lot"):
+                counts: dict[tuple[int, ...], dict[int, int]] = {}
+                for *given, length, token, n in arrays[name].T.tolist():
+                    counts.setdefault(tuple(given[:length]), {})[token] = n
+                sets.append(counts)
+            return cls(arrays["tokens"].tolist(), *sets)
+
+    def log(self, latex: str) -> float:
+        """How likely a formula is (log), but for a constant; longer ones are no less so."""
+        total = 0.0
+        for place in places_of(latex):
+            token, kind, before, second = (self._numbers.get(part, 0) for part in place)
+            givens = _givens(kind, before, second)
+            known, lot = (self._share(counts, token, givens) for counts in self._sets)
+            total += EACH + math.log(KNOWN_SHARE * known + (1 - KNOWN_SHARE) * lot)
+        return total
+
+    def _share(
+        self,
+        counts: Mapping[tuple[int, ...], tuple[int, Mapping[int, int]]],
+        token: int,
+        givens: Sequence[tuple[int, ...]],
+    ) -> float:
+        share = 1 / len(self._numbers)
+        for given in givens:
+            if given in counts:
+                total, row = counts[given]
+                share = max(row.get(token, 0) - DISCOUNT, 0) / total + DISCOUNT * len(row) / total * share
+        return share
+
+
+def _givens(kind: int, before: int, second: int) -> tuple[tuple[int, ...], ...]:
+    """What a token may depend on, least of it first."""
+    return (), (before,), (kind, before), (kind, before, second)
+
+
+def _with_totals(counts: Counts) -> dict[tuple[int, ...], tuple[int, Mapping[int, int]]]:
+    return {given: (sum(row.values()), row) for given, row in counts.items()}
