@@ -134,7 +134,8 @@ def written_reader() -> WrittenReader:
         pictures = seen.pictures.astype(np.float32) / np.float32(255)
         return net(pictures=pictures, measures=seen.measures, pairs=seen.pairs)
 
-    likely = LikelyFormulas.read(MODELS / "likely-formulas.npz")
+    with np.load(MODELS / "likely-formulas.npz") as arrays:
+        likely = LikelyFormulas.of(arrays)
     return WrittenReader(look, classes, _SingleSigns(), likely.log)
 
 

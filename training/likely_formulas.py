@@ -42,7 +42,7 @@ def main() -> None:
     numbers = {"": 0}
     counts = LikelyFormulas.count(known, numbers)
     lot = LikelyFormulas.count((drawn(random) for _ in range(DRAWN)), numbers)
-    LikelyFormulas.write(OUT, numbers, counts, lot)
+    np.savez_compressed(OUT, **LikelyFormulas.arrays(numbers, counts, lot))  # type: ignore[arg-type]
     print(f"{len(lines)} known formulas, {DRAWN} by lot, {len(numbers)} tokens: {OUT.stat().st_size} bytes")
 
 

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import json
 import math
-import tempfile
 import unittest
 from functools import cache
 from pathlib import Path
@@ -191,7 +190,8 @@ class Trees(unittest.TestCase):
 
 @cache
 def likely() -> LikelyFormulas:
-    return LikelyFormulas.read(MODELS / "likely-formulas.npz")
+    with np.load(MODELS / "likely-formulas.npz") as arrays:
+        return LikelyFormulas.of(arrays)
 
 
 class Likely(unittest.TestCase):
@@ -255,10 +255,7 @@ class Likely(unittest.TestCase):
         numbers = {"": 0}
         known = LikelyFormulas.count([r"\frac{a}{b}", "x^{2}=4"], numbers)
         lot = LikelyFormulas.count(["7-y_{1}"], numbers)
-        with tempfile.TemporaryDirectory() as folder:
-            path = Path(folder) / "counts.npz"
-            LikelyFormulas.write(path, numbers, known, lot)
-            kept = LikelyFormulas.read(path)
+        kept = LikelyFormulas.of(LikelyFormulas.arrays(numbers, known, lot))
         made = LikelyFormulas([*numbers], known, lot)
         for formula in ("x^{2}=4", r"\frac{a}{7}", "q"):
             self.assertEqual(kept.log(formula), made.log(formula))

@@ -11,13 +11,14 @@ from __future__ import annotations
 import math
 import re
 from collections.abc import Iterable, Mapping, Sequence
-from pathlib import Path
+from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
 #: A token, the kind of row that it stands in, and the two before it.
 Place = tuple[str, str, str, str]
-#: As numbers: what a token may depend on, most of it first, and counts of the tokens there.
+#: As numbers: what a token may depend on, and counts of the tokens there.
 Counts = Mapping[tuple[int, ...], Mapping[int, int]]
 
 DISCOUNT = 0.75
@@ -77,27 +78,28 @@ class LikelyFormulas:
         return counts
 
     @staticmethod
-    def write(path: Path, numbers: dict[str, int], known: Counts, lot: Counts) -> None:
-        arrays = {"tokens": np.array(list(numbers))}
+    def arrays(numbers: Mapping[str, int], known: Counts, lot: Counts) -> dict[str, NDArray[Any]]:
+        """To be kept: "tokens", and of each set (6, N) what a token depends on (3 and how many of them), the token, its count."""
+        made: dict[str, NDArray[Any]] = {"tokens": np.array(list(numbers))}
         for name, counts in (("known", known), ("lot", lot)):
             rows = [
                 (*given, *[0] * (3 - len(given)), len(given), token, n)
                 for given, row in counts.items()
                 for token, n in row.items()
             ]
-            arrays[name] = np.array(sorted(rows), np.int32).T
-        np.savez_compressed(path, **arrays)  # type: ignore[arg-type]
+            made[name] = np.array(sorted(rows), np.int32).T
+        return made
 
     @classmethod
-    def read(cls, path: Path) -> LikelyFormulas:
-        with np.load(path) as arrays:
-            sets = []
-            for name in ("known", "lot"):
-                counts: dict[tuple[int, ...], dict[int, int]] = {}
-                for *given, length, token, n in arrays[name].T.tolist():
-                    counts.setdefault(tuple(given[:length]), {})[token] = n
-                sets.append(counts)
-            return cls(arrays["tokens"].tolist(), *sets)
+    def of(cls, arrays: Mapping[str, NDArray[Any]]) -> LikelyFormulas:
+        """From what ``arrays`` gave."""
+        sets = []
+        for name in ("known", "lot"):
+            counts: dict[tuple[int, ...], dict[int, int]] = {}
+            for *given, length, token, n in arrays[name].T.tolist():
+                counts.setdefault(tuple(given[:length]), {})[token] = n
+            sets.append(counts)
+        return cls(arrays["tokens"].tolist(), *sets)
 
     def log(self, latex: str) -> float:
         """How likely a formula is (log), but for a constant; longer ones are no less so."""
