@@ -120,7 +120,7 @@ def porch(stage: Stage) -> None:
 
 
 def call(stage: Stage) -> None:
-    """Four people in the call with made-up devices, one of them muted, and a sheet that is shown."""
+    """Four people in the call with made-up devices, one of them muted; a sheet is shown, and what is said is written down."""
     everybody = [stage.person(name) for name in ("tutor", "noor", "tomasz", "wairimu")]
     for browser in everybody:
         browser.made_up()
@@ -134,6 +134,13 @@ def call(stage: Stage) -> None:
     shown = "return document.querySelector('section video')?.videoWidth"
     tutor.wait(lambda: tutor.driver.execute_script(shown), "the sheet")
     tutor.press("[aria-label='Imani shows'] button", "Smaller")
+    tutor.press("[aria-label='Your menu']")
+    tutor.press("[role=dialog] button", "Write captions")
+    tutor.find("input[aria-label='What is being said']").send_keys(
+        "The lower the sun, the longer the shadow.", Keys.ENTER
+    )
+    tutor.wait_text("[data-testid=captions]", "longer")
+    tutor.press("[aria-label='No more captions']")
     stage.keep(tutor, "call")
 
 
