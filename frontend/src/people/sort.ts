@@ -16,7 +16,7 @@ export function ranked(people: readonly Person[], sort: Sort, session: Session):
   const hands = session.lesson?.hands ?? []
   const ends = { tutor: -2, helper: -1, student: 0, onlooker: 1 }
   const value = (person: Person): number => {
-    if (sort === 'hand') return (hands.indexOf(person.seat) + hands.length) % (hands.length + 1 || 1)
+    if (sort === 'hand') return hands.includes(person.seat) ? hands.indexOf(person.seat) : hands.length
     if (sort === 'page') return session.pages.heads.findIndex(({ id }) => id === person.page)
     return sort === 'stroke' ? -(session.classroom.lastStroke.get(person.seat) ?? 0) : 0
   }
