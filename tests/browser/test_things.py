@@ -9,6 +9,7 @@ from selenium.webdriver.common.keys import Keys
 
 from sunroom.core.board import CardItem, InkItem, NoteItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
+from sunroom.core.text.styles import Span
 from tests.browser.test_fit import NAMELESS
 from tests.browser.test_tools import LINE, Tools
 from tests.core.test_documents import document
@@ -54,6 +55,25 @@ class Things(Tools):
         self.take()
         self.tutor.wait(lambda: self.items()[0].text.endswith("!") or None, "the edited text")
         self.assertEqual(self.items()[0].spans[0].script, "sub")
+
+    def test_a_sign_of_two_units_moves_no_style_and_loses_no_text(self) -> None:
+        self.tutor.tool("Text")
+        self.tutor.draw([(200, 150)], "mouse")
+        self.tutor.find(WRITER)
+        self.tutor.driver.execute_cdp_cmd("Input.insertText", {"text": "🌞 is "})
+        self.write(Keys.CONTROL, "b")
+        self.write("up")
+        self.take()
+        self.tutor.wait_items(1)
+        (text,) = self.items()
+        assert isinstance(text, TextItem)
+        self.assertEqual((text.text, text.spans), ("🌞 is up", (Span(5, 7, bold=True),)))
+        self.tutor.tool("Select")
+        self.tutor.double_press(250, 150)
+        self.write("!")
+        self.take()
+        self.tutor.wait(lambda: self.items()[0].text == "🌞 is up!" or None, "the edited text")
+        self.assertEqual(self.items()[0].spans, (Span(5, 8, bold=True),))
 
     def test_words_are_edited_by_a_button_and_letters_go_into_them_after_a_setting_was_pressed(self) -> None:
         self.tutor.tool("Text")

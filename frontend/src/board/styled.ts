@@ -1,10 +1,15 @@
-/** Text with styled parts while it is edited: one style for each character, spans for the wire. */
+/**
+ * Text with styled parts while it is edited: one style for each of the browser's units of text, spans for the wire. Those
+ * count whole characters, as the core does: a picture sign is one of them, and two units.
+ */
 import type { Span } from '../wire/generated'
 
 export type Style = Omit<Span, 'start' | 'end'>
 export type Flag = 'bold' | 'italic' | 'underline' | 'strike' | 'maths'
 
 const PLAIN: Style = {}
+/** The second unit of a character that has two. */
+const SECOND_HALF = /[\udc00-\udfff]/
 
 export class StyledText {
   readonly text: string
@@ -17,7 +22,10 @@ export class StyledText {
 
   static of(text: string, spans: Span[]): StyledText {
     const styles: Style[] = Array.from({ length: text.length }, () => PLAIN)
-    for (const { start, end, ...style } of spans) for (let i = start; i < end; i++) styles[i] = style
+    const units = [0]
+    for (const character of text) units.push(units.at(-1)! + character.length)
+    for (const { start, end, ...style } of spans)
+      for (let i = units[start] ?? text.length; i < (units[end] ?? text.length); i++) styles[i] = style
     return new StyledText(text, styles)
   }
 
@@ -26,8 +34,10 @@ export class StyledText {
     const least = Math.min(this.text.length, text.length)
     let head = 0
     while (head < least && this.text[head] === text[head]) head++
+    if (SECOND_HALF.test(text[head] ?? '') || SECOND_HALF.test(this.text[head] ?? '')) head--
     let tail = 0
     while (tail < least - head && this.text.at(-1 - tail) === text.at(-1 - tail)) tail++
+    if (tail && SECOND_HALF.test(text.at(-tail)!)) tail--
     const given = cleaned(style ?? this.#styles[head - 1] ?? PLAIN)
     const inner = Array.from({ length: text.length - head - tail }, () => given)
     return new StyledText(text, [
@@ -65,11 +75,13 @@ export class StyledText {
     return parts
   }
 
-  /** Spans of the styled parts of the text up to ``length``. */
+  /** Spans of the styled parts of the text up to ``length`` units. */
   spans(length: number): Span[] {
+    let at = 0
     return this.parts().flatMap(({ text, style, start }) => {
-      const end = Math.min(start + text.length, length)
-      return Object.keys(style).length && start < end ? [{ start, end, ...style }] : []
+      const first = at
+      at += [...text.slice(0, Math.max(0, length - start))].length
+      return Object.keys(style).length && first < at ? [{ start: first, end: at, ...style }] : []
     })
   }
 }
