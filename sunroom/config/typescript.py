@@ -27,6 +27,7 @@ from sunroom.core.drawn import PATH_UNITS  # noqa: E402
 from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
+from sunroom.core.lesson.chat import MAX_CAPTION  # noqa: E402
 from sunroom.core.maths.elements import elements  # noqa: E402
 from sunroom.core.maths.graph import LABEL_SIZE, MAX_LINES, Counted  # noqa: E402
 from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
@@ -201,6 +202,7 @@ def _shared() -> list[str]:
         "AREA_OPACITY": drawing.AREA_OPACITY,
         "MAX_GRAPH_LINES": MAX_LINES,
         "MAX_FORMULA": MAX_FORMULA,
+        "MAX_CAPTION": MAX_CAPTION,
         "MAX_NUMBER": MAX_NUMBER,
         "UNDERLINE": drawing.UNDERLINE,
         "STRIKE": drawing.STRIKE,

@@ -3,6 +3,7 @@
   import type { Session } from '../lesson/session.svelte'
   import Icon from '../ui/Icon.svelte'
   import { looks } from '../ui/looks.svelte'
+  import { MAX_CAPTION } from '../wire/generated'
   import { t } from '../words/words.svelte'
 
   /** ``higher``: the call's own bar is at the foot of the board. */
@@ -30,7 +31,7 @@
       <!-- svelte-ignore a11y_autofocus -->
       <input
         bind:value={text}
-        maxlength="200"
+        maxlength={MAX_CAPTION}
         placeholder={t('caption-hint')}
         aria-label={t('caption-hint')}
         autocomplete="off"

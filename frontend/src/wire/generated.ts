@@ -36,6 +36,7 @@ export const GRAPH_AXIS = 1.6
 export const AREA_OPACITY = 0.6
 export const MAX_GRAPH_LINES = 8
 export const MAX_FORMULA = 1000
+export const MAX_CAPTION = 200
 export const MAX_NUMBER = 8
 export const UNDERLINE = 0.12
 export const STRIKE = 0.27

@@ -8,7 +8,8 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.pens.facts import Actor
 from sunroom.core.sentences import said
 
-MAX_SAID = 1_000
+#: Characters of a line of the chat, and of a caption: of that two are seen at once.
+MAX_SAID, MAX_CAPTION = 1_000, 200
 ALL, TUTOR_SIDE = "all", "tutor_side"
 
 
@@ -22,13 +23,13 @@ class Said(msgspec.Struct, frozen=True):
     text: str
 
 
-def check_said(text: str) -> str:
+def check_said(text: str, most: int = MAX_SAID) -> str:
     """The line without what cannot be seen; raises MalformedError when nothing is left or it is too long."""
     clean = "".join(c for c in text if c.isprintable() or c == "\n").strip()
     if not clean:
         raise MalformedError("text", said("there-is-nothing-to-say"))
-    if len(clean) > MAX_SAID:
-        raise MalformedError("text", said("that-is-characters-are-the", count=len(clean), said=MAX_SAID))
+    if len(clean) > most:
+        raise MalformedError("text", said("that-is-characters-are-the", count=len(clean), said=most))
     return clean
 
 

@@ -10,7 +10,7 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.ink.samples import MAX_COORDINATE
 from sunroom.core.lesson import Said, check_said, hears
-from sunroom.core.lesson.chat import ALL, TUTOR_SIDE
+from sunroom.core.lesson.chat import ALL, MAX_CAPTION, TUTOR_SIDE
 from sunroom.core.lesson.people import may_follow
 from sunroom.core.pens import Target
 from sunroom.core.pens.rules import Action
@@ -123,7 +123,7 @@ class Talk:
         verdict = self._inside.decide(member, "caption", Target())
         if not verdict.allowed:
             return self._inside.refuse(member, "", verdict.reason, verdict.sentence)
-        told = encode(Captioned(check_said(message.text)))
+        told = encode(Captioned(check_said(message.text, MAX_CAPTION)))
         for other in self._inside.members.values():
             other.put(told)
 
