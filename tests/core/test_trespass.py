@@ -330,7 +330,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 Scene = tuple[Board, Any, Actor, Facts]
 KINDS = range(43)
 #: Scenes in which something must be allowed are looked for so often.
-TRIES = 8
+TRIES = 20
 
 
 @st.composite
