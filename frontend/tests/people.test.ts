@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import './stub'
 import type { Session } from '../src/lesson/session.svelte'
+import { shortNames } from '../src/people/names'
 import { ranked, type Sort } from '../src/people/sort'
 import { elapsed } from '../src/words/time'
 import type { Person } from '../src/wire/generated'
@@ -50,6 +51,23 @@ test('whatever is asked for, the tutor side is first, onlookers are last and nob
         expect(found.length).toBe(seats.length)
       },
     ),
+  )
+})
+
+test('names that begin alike are told apart by their ends, and stand whole where these are alike, too', () => {
+  const short = (...names: string[]) => [...shortNames(names).values()]
+  expect(short('Noor', 'Tomasz')).toEqual(['Noor', 'Tomasz'])
+  expect(short('Alexandra Komarova', 'Alexandra Petrossian')).toEqual([
+    'Alexandr…omarova',
+    'Alexandr…rossian',
+  ])
+  expect(short('Wairimu Alexandra Komarova', 'Elio')).toEqual(['Wairimu Alexandra Komarova', 'Elio'])
+  const twins = ['Alexandra Anna Komarova', 'Alexandra Maria Komarova']
+  expect(short(...twins)).toEqual(twins)
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.string({ maxLength: 24 }), { maxLength: 8 }), (names) => {
+      expect(new Set(short(...names)).size).toBe(names.length)
+    }),
   )
 })
 

@@ -15,5 +15,8 @@ export function shortNames(names: readonly string[]): Map<string, string> {
     )
     short.set(name, alike ? `${name.slice(0, FITS - TAIL - 1)}…${name.slice(-TAIL)}` : name)
   }
+  // Two that end alike as well stand there whole.
+  const all = [...short.values()]
+  for (const [name, cut] of short) if (all.indexOf(cut) !== all.lastIndexOf(cut)) short.set(name, name)
   return short
 }
