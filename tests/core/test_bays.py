@@ -8,7 +8,7 @@ import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sunroom.core.board import Board, InkItem, NoteItem, PageHead, apply, needs, resolve
+from sunroom.core.board import Board, InkItem, NoteItem, PageHead, ShapeItem, apply, needs, resolve
 from sunroom.core.board.bays import bays_at, bays_of, targets_of
 from sunroom.core.board.pages import MAX_BAYS, Bay, check_head
 from sunroom.core.board.requests import CopyPage, TransformItems, Undo
@@ -51,6 +51,14 @@ class Lying(TestCase):
     def test_a_large_thing_lies_in_every_bay_under_it(self) -> None:
         note = NoteItem(id="note-001", x=-50, y=-50, width=700, height=400, text="", colour="#cfe8dc")
         self.assertEqual(set(bays_of(HEAD, [note])), {LEFT.facts, RIGHT.facts, BESIDE})
+
+    def test_a_closed_figure_around_a_bay_lies_in_it_and_an_open_line_does_not(self) -> None:
+        around = ((-50.0, -50.0), (250.0, -50.0), (250.0, 250.0), (-50.0, 250.0))
+        look = {"figure": "polygon", "points": around, "curved": False, "colour": "#16222b", "width": 2.0}
+        closed = ShapeItem(id="figure-01", closed=True, **look)
+        self.assertEqual(set(bays_of(HEAD, [closed])), {LEFT.facts, BESIDE})
+        line = ShapeItem(id="figure-02", closed=False, **{**look, "figure": "polyline"})
+        self.assertEqual(bays_of(HEAD, [line]), (BESIDE,))
 
     def test_a_page_has_a_place_for_itself_and_for_each_bay(self) -> None:
         free = [
