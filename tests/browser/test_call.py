@@ -56,6 +56,9 @@ class Calls(Tools):
     def faces(self, browser: Browser) -> dict[str, Any]:
         return dict(browser.driver.execute_async_script(FACES))
 
+    def wait_voice(self, browser: Browser) -> None:
+        browser.wait(lambda: browser.driver.execute_script(SOUNDS) == [True] or None, "a voice")
+
     def wait_faces(self, browser: Browser, **wanted: bool) -> None:
         browser.wait(lambda: self.faces(browser) == wanted or None, f"{wanted}, not {self.faces(browser)}")
 
@@ -64,9 +67,7 @@ class Calls(Tools):
         self.call(self.tutor, noor)
         for browser in (self.tutor, noor):
             self.wait_faces(browser, Imani=True, Noor=True)
-            browser.wait(
-                lambda browser=browser: browser.driver.execute_script(SOUNDS) == [True] or None, "a voice"
-            )
+            self.wait_voice(browser)
             browser.wait(
                 lambda browser=browser: browser.all("[data-testid=face].speaks") or None, "somebody to speak"
             )
@@ -112,6 +113,11 @@ class Calls(Tools):
         noor.press("[aria-label='Your menu']")
         self.assertFalse([b for b in noor.all("[role=dialog] button") if "Write captions" in b.text])
         noor.press("[role=dialog] label", "Captions")
+        noor.close_panels()
+        self.tutor.press("[aria-label='Your menu']")
+        self.tutor.press("[role=dialog] button", "Write captions")
+        self.tutor.find("input[placeholder='What is being said']").send_keys("See you again.", Keys.ENTER)
+        noor.wait_text("[data-testid=captions]", "See you again.")
         self.assertEqual(noor.problems(), [])
 
     def test_four_people_meet_each_of_the_others_and_the_board_goes_on(self) -> None:
@@ -192,7 +198,7 @@ class Calls(Tools):
 class CallsPassedOn(WithTurn, Tools):
     """Between browsers that find no way to each other but by a TURN server."""
 
-    call, faces, wait_faces = Calls.call, Calls.faces, Calls.wait_faces
+    call, faces, wait_faces, wait_voice = Calls.call, Calls.faces, Calls.wait_faces, Calls.wait_voice
 
     def browser(self, width: int = 1280, height: int = 800) -> Browser:
         browser = super().browser(width, height)
@@ -205,9 +211,7 @@ class CallsPassedOn(WithTurn, Tools):
         self.call(self.tutor, noor)
         for browser in (self.tutor, noor):
             self.wait_faces(browser, Imani=True, Noor=True)
-            browser.wait(
-                lambda browser=browser: browser.driver.execute_script(SOUNDS) == [True] or None, "a voice"
-            )
+            self.wait_voice(browser)
             self.assertEqual(browser.driver.execute_async_script(WAYS), ["relay"])
         self.assertEqual(self.tutor.problems() + noor.problems(), [])
 
