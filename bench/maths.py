@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import time
 from collections.abc import Callable
+from copy import copy
 from pathlib import Path
 from typing import Any
 
@@ -18,6 +19,7 @@ from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
+from sunroom.core.maths.written import WrittenReader
 from sunroom.resources import written_reader
 
 HANDS = Path(__file__).parent / "hands" / "maths"
@@ -42,7 +44,10 @@ ROUNDS = 5
 
 
 def run() -> list[Row]:
-    return [*_setting(), *_working(), *_drawing(), *written("formulas"), *written("formulas-joined")]
+    return [
+        *_setting(), *_working(), *_drawing(), *written("formulas"), *written("formulas-joined"),
+        *by_lot("formulas-lot"), *by_lot("formulas-joined-lot"),
+    ]  # fmt: skip
 
 
 def _times(jobs: list[Callable[[], Any]]) -> list[float]:
@@ -101,26 +106,29 @@ def _drawing() -> list[Row]:
     ]
 
 
+def by_lot(name: str) -> list[Row]:
+    """Formulas that nobody writes: what is known of likely ones must not make them worse."""
+    plain = copy(written_reader())
+    plain._likely = lambda latex: 0.0
+    found, without = (_read(name, reader)[:2] for reader in (written_reader(), plain))
+    exact, three, exact_without, three_without = (100 * float(np.mean(hits)) for hits in (*found, *without))
+    return [
+        Row(
+            f"written maths, {len(found[0])} formulas by lot ({name}): exact, in the first three",
+            f"{exact:.1f} %, {three:.1f} %",
+            f"without likely formulas {exact_without:.1f} %, {three_without:.1f} %",
+            "no worse",
+            exact >= exact_without and three >= three_without,
+        )
+    ]
+
+
 def written(name: str) -> list[Row]:
     """Written maths of bench/hands: hands, digits and expressions that training has not, laid out by another."""
-    rows = json.loads((HANDS / f"{name}.json").read_text())
-    reader = written_reader()
-    first: list[bool] = []
-    among: list[bool] = []
-    times: list[float] = []
-    by_hand: dict[str, list[bool]] = {}
-    for row in rows:
-        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
-        start = time.perf_counter()
-        readings = [_plain(reading.latex) for reading in reader.read(strokes)]
-        times.append((time.perf_counter() - start) * 1000)
-        wanted = _plain(row["latex"])
-        first.append(readings[:1] == [wanted])
-        among.append(wanted in readings[:3])
-        by_hand.setdefault(row["hand"], []).append(first[-1])
+    first, among, times, by_hand = _read(name, written_reader())
     exact, three = 100 * float(np.mean(first)), 100 * float(np.mean(among))
     hands = sorted(100 * float(np.mean(right)) for right in by_hand.values())
-    what = f"written maths, {len(rows)} formulas ({name})"
+    what = f"written maths, {len(first)} formulas ({name})"
     spread = f"hands {hands[0]:.0f} to {hands[-1]:.0f} %"
     return [
         Row(
@@ -132,6 +140,26 @@ def written(name: str) -> list[Row]:
         ),
         Row(f"{what}: time", show(times), "", "p95 ≤ 700 ms", percentiles(times)[1] <= 700),
     ]
+
+
+def _read(
+    name: str, reader: WrittenReader
+) -> tuple[list[bool], list[bool], list[float], dict[str, list[bool]]]:
+    """Of each formula whether it is read right, or among the first three; times in ms; and the first by hand."""
+    first: list[bool] = []
+    among: list[bool] = []
+    times: list[float] = []
+    by_hand: dict[str, list[bool]] = {}
+    for row in json.loads((HANDS / f"{name}.json").read_text()):
+        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+        start = time.perf_counter()
+        readings = [_plain(reading.latex) for reading in reader.read(strokes)]
+        times.append((time.perf_counter() - start) * 1000)
+        wanted = _plain(row["latex"])
+        first.append(readings[:1] == [wanted])
+        among.append(wanted in readings[:3])
+        by_hand.setdefault(row["hand"], []).append(first[-1])
+    return first, among, times, by_hand
 
 
 def _plain(latex: str) -> str:

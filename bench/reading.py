@@ -22,10 +22,9 @@ from demo.hand import Hand
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading import Reading, figure_first
-from sunroom.core.reading.picture import line_picture
 from sunroom.core.shapes import any_figure
 from sunroom.live.work.workers import read_ink
-from sunroom.resources import finder, reader, symbols
+from sunroom.resources import finder, reader
 
 HANDS = sorted(file for file in (Path(__file__).parent / "hands").glob("*.json") if file.stem != "digits")
 Strokes = list[np.ndarray]
@@ -41,6 +40,7 @@ WORDS = (
 ).split()
 LINES = SENTENCES[:16]
 NUMBERS = 500
+ROWS_OF_NUMBERS = 150
 TOKENS = (
     "25°", "2.14 m", "10:30", "3x+5", "x=2", "50%", "12 cm", "1/2", "7.5", "x=-3", "90°", "9:05", "4 km", "100%", "£12",
     "a=5", "3.14", "45 min", "24+8", "6×7", "(2,5)", "20 kg",
@@ -75,6 +75,7 @@ def run() -> list[Row]:
         _texts("lines of 8 to 11 words", _written(LINES, 4), 85),
         _texts("lines tilted by 8 to 30°", _tilted(), 82),
         _texts("numbers of real digits", numbers(), 93),
+        _texts("rows of numbers of real digits", rows_of_numbers(), 88),
         _texts("units, times, money, short equations", _written(TOKENS, 4), None),
         *(
             _texts(f"words with accents ({language})", _written(words, 4), None, language=language)
@@ -121,13 +122,30 @@ def _tilted() -> list[tuple[str, Strokes]]:
 
 def numbers() -> list[tuple[str, Strokes]]:
     """Numbers of two to six real digits, each digit by another hand."""
-    real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
     random = np.random.default_rng(11)
+    return _of_real_digits([1] * NUMBERS, 7, random)
+
+
+def rows_of_numbers() -> list[tuple[str, Strokes]]:
+    """Two to four numbers of one to three real digits beside each other."""
+    random = np.random.default_rng(12)
+    return _of_real_digits(random.integers(2, 5, ROWS_OF_NUMBERS).tolist(), 4, random)
+
+
+def _of_real_digits(counts: list[int], most: int, random: np.random.Generator) -> list[tuple[str, Strokes]]:
+    real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
     made = []
-    for _ in range(NUMBERS):
-        text = "".join(random.choice(list("0123456789"), int(random.integers(2, 7))))
+    for count in counts:
+        least = 2 if count == 1 else 1
+        text = " ".join(
+            "".join(random.choice(list("0123456789"), int(random.integers(least, most))))
+            for _ in range(count)
+        )
         x, strokes = 0.0, []
         for digit in text:
+            if digit == " ":
+                x += random.uniform(14, 40)
+                continue
             found = [np.array(stroke) for stroke in real[digit][int(random.integers(len(real[digit])))]]
             width = float(np.ptp(np.vstack(found)[:, 0]))
             scale = 40 * random.uniform(0.92, 1.08)
@@ -150,7 +168,7 @@ def _own_hands(loose: bool) -> Row:
             return _loosely(hand, text, random) if loose else hand.write(text, 0, 0, 60)
 
         known = [letter for letter in LETTERS if hand.can_write(letter)]
-        own = symbols().own_hand([(letter, write(letter)) for letter in known])
+        own = reader().own_hand([(letter, write(letter)) for letter in known])
         for text in (*known, *(text for text in NAMES if hand.can_write(text))):
             strokes = write(text)
             count += 1
@@ -220,7 +238,7 @@ def _texts(
 
 def _greedy(strokes: Strokes) -> str:
     the_reader = reader()
-    rows = the_reader.recognise(line_picture([stroke[:, :2] for stroke in strokes]))
+    rows = the_reader.look(strokes).picture
     best = rows.argmax(axis=1)
     kept = [
         column for column, before in zip(best, [0, *best[:-1]], strict=True) if column and column != before

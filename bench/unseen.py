@@ -21,7 +21,7 @@ import numpy as np
 from bench.table import Row, show
 from sunroom.core.reading.decode import beam_search
 from sunroom.core.reading.lines import find_lines
-from sunroom.core.reading.picture import line_picture, shortened
+from sunroom.core.reading.own_hand import OwnHand
 from sunroom.resources import prior, reader
 
 HANDS = Path(__file__).parent / "hands"
@@ -54,7 +54,7 @@ def plain(strokes: Strokes) -> str:
     """What the recogniser reads with beam and word frequencies."""
     the_reader, likely, lines = reader(), prior("en"), []
     for line in find_lines(strokes):
-        rows = the_reader.recognise(line_picture(shortened(line.strokes)))
+        rows = the_reader.look(line.strokes).picture
         texts = {
             " ".join(text.split()): log for text, log in reversed(beam_search(rows, the_reader.alphabet))
         }
@@ -69,7 +69,9 @@ def rows(part: str = "unseen") -> list[Row]:
     by_hand: dict[str, list[tuple[bool, bool]]] = {}
     sure: list[tuple[float, bool]] = []
     times: list[float] = []
+    taught: dict[str, list[tuple[bool, bool]]] = {}
     for name, hand in hands(part):
+        own = _own_hands(hand["written"]) if hand["joined"] else {}
         for written in hand["written"]:
             strokes, wanted = strokes_of(written), _folded(written["text"])
             start = time.perf_counter()
@@ -82,9 +84,31 @@ def rows(part: str = "unseen") -> list[Row]:
             groups.setdefault(group, []).append((right, wanted in said, base))
             by_hand.setdefault(name, []).append((right, base))
             sure += [(readings[0].score, right)] if readings else []
+            if own.get(kind) is not None:
+                again = reader().read(strokes, own[kind])[:1]
+                taught.setdefault(kind, []).append((bool(again) and _folded(again[0].text) == wanted, right))
     made = [_row(group, hits) for group, hits in sorted(groups.items())]
     made[0] = Row(made[0].what, f"{made[0].value}; {show(times)}", made[0].base, made[0].aim, made[0].met)
-    return [*made, _spread(by_hand), _calibration(sure)]
+    return [
+        *made,
+        *(_row_taught(kind, hits) for kind, hits in sorted(taught.items())),
+        _spread(by_hand),
+        _calibration(sure),
+    ]
+
+
+def _own_hands(written: list[dict[str, Any]]) -> dict[str, OwnHand | None]:
+    """Words are read by a hand that has learned from lines, and lines by one that has learned from words."""
+    texts = [(one["text"], strokes_of(one)) for one in written]
+    lines, words = ([one for one in texts if (" " in one[0]) == line] for line in (True, False))
+    return {"words": reader().own_hand(lines), "lines": reader().own_hand(words)}
+
+
+def _row_taught(kind: str, hits: list[tuple[bool, bool]]) -> Row:
+    right, before = (100 * float(np.mean(column)) for column in zip(*hits, strict=True))
+    other = "lines" if kind == "words" else "words"
+    what = f"{kind} of unseen joined-up hands, with an own hand that knows their {other} ({len(hits)})"
+    return Row(what, f"{right:.1f} % exact", f"without it {before:.1f} %", "no worse", right >= before)
 
 
 def _row(group: str, hits: list[tuple[bool, bool, bool]]) -> Row:

@@ -21,6 +21,7 @@ from sunroom.core.maths.strokes import Seen
 from sunroom.core.maths.written import WrittenReader
 from sunroom.core.reading import Reader
 from sunroom.core.reading.joint import Weights
+from sunroom.core.reading.pairs import LikelyPairs
 from sunroom.core.reading.prior import Prior
 from sunroom.core.reading.reader import Recognise
 from sunroom.core.reading.symbols import LookSymbols, Symbols
@@ -89,6 +90,9 @@ def recogniser_model() -> Path:
         )
     return Path(spec.origin).parent / "models" / "PP-OCRv6_rec_small.onnx"
 
+
+#: What the recogniser has seen of a picture before its last stage, by the name that its file has for it.
+SEEN_BY_RECOGNISER = "p2o.pd_op.add.51.0"
 
 #: Languages that a room can be taught in.
 LANGUAGES = ("en", "fr", "de", "es")
@@ -174,7 +178,7 @@ def _looks(net: Callable[..., Any]) -> LookSymbols:
 @cache
 def reader(language: str = "en") -> Reader:
     """The reader with the word frequencies of a language (English words count too); built once a process."""
-    recognise, characters = _recogniser()
+    recognise, characters, taught_characters = _recogniser()
     follow, path_characters = _net("paths")
 
     def followed(path: NDArray[np.float32]) -> NDArray[np.float32]:
@@ -182,7 +186,16 @@ def reader(language: str = "en") -> Reader:
         return rows
 
     weights = msgspec.json.decode((MODELS / "reading.json").read_bytes(), type=Weights)
-    return Reader(recognise, characters, prior(language), symbols(), followed, path_characters, weights)
+    return Reader(
+        recognise,
+        characters,
+        prior(language),
+        symbols(),
+        taught_characters,
+        followed,
+        path_characters,
+        weights,
+    )
 
 
 def prior(language: str) -> Prior:
@@ -199,7 +212,17 @@ def prior(language: str) -> Prior:
         own = zipf_frequency(word, language)
         return own if language == "en" else max(own, zipf_frequency(word, "en") - FOREIGN)
 
-    return Prior(frequency, lambda word: without.get(_without_accents(word), ()))
+    def variants(word: str) -> Sequence[str]:
+        return without.get(_without_accents(word), ())
+
+    return Prior(frequency, variants, _pairs()) if language == "en" else Prior(frequency, variants)
+
+
+@cache
+def _pairs() -> LikelyPairs:
+    """English words that stand beside each other; no package has those of the other languages."""
+    with np.load(MODELS / "likely-pairs.npz") as arrays:
+        return LikelyPairs(arrays["keys"], arrays["gains"])
 
 
 def _without_accents(word: str) -> str:
@@ -208,19 +231,36 @@ def _without_accents(word: str) -> str:
 
 
 @cache
-def _recogniser() -> tuple[Recognise, list[str]]:
-    """The line recogniser (about 0.5 s and 200 MB) and its characters."""
+def _recogniser() -> tuple[Recognise, list[str], list[str]]:
+    """The line recogniser (about 0.5 s and 200 MB) with its characters, and those of its end that was taught more hands."""
     import onnxruntime  # heavy, and only the processes that read ink need it
 
     options = onnxruntime.SessionOptions()
     # One thread measured faster than two on one line, and leaves the other core to the room.
     options.intra_op_num_threads = 1
-    session = onnxruntime.InferenceSession(str(recogniser_model()), options)
+    model = recogniser_model().read_bytes() + _output(SEEN_BY_RECOGNISER)
+    session = onnxruntime.InferenceSession(model, options)
+    taught, taught_characters = _net("taught")
     characters = session.get_modelmeta().custom_metadata_map["character"].splitlines()
     name = session.get_inputs()[0].name
 
-    def recognise(picture: NDArray[np.float32]) -> NDArray[np.float32]:
-        rows: NDArray[np.float32] = session.run(None, {name: picture})[0][0]
-        return rows
+    def recognise(
+        picture: NDArray[np.float32],
+    ) -> tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]:
+        rows, seen = session.run(None, {name: picture})
+        said, rows_of_taught = taught(seen=seen)
+        return rows[0], said[0], rows_of_taught[0]
 
-    return recognise, [*characters, " "]
+    return recognise, [*characters, " "], taught_characters
+
+
+def _output(name: str) -> bytes:
+    """What makes a value inside an ONNX model one more output of it, put after the file's own bytes.
+
+    Of protocol buffers the standard says that two messages one after the other are one, whose lists are those of both;
+    7 is a model's graph, 12 a graph's outputs, 1 an output's name.
+    """
+    made = name.encode()
+    for field in (1, 12, 7):
+        made = bytes([field << 3 | 2, len(made)]) + made
+    return made

@@ -1,4 +1,4 @@
-"""Formulas of school and first years as trees, drawn by lot: what training writes by hand.
+"""Formulas of school and first years as trees, each kind drawn by lot: what training writes by hand.
 
 A node is a sign as a string, or a tuple: ("row", nodes), ("frac", above, below), ("script", base, sub, sup),
 ("sqrt", body, index), ("big", sign, below, above), ("over", accent, body), ("table", rows of cells). None is an
@@ -8,14 +8,9 @@ empty place.
 from __future__ import annotations
 
 from collections.abc import Callable
-from functools import cache
-from pathlib import Path
 from typing import Any
 
 import numpy as np
-
-from sunroom.core.maths.notation import Fenced, Fraction, Gap, Number, Over, Root, Row, Script, Sign, Word
-from sunroom.core.maths.typed import read_formula
 
 Node = Any
 Random = np.random.Generator
@@ -616,86 +611,3 @@ def working(random: Random) -> Node:
     """Two or three lines below each other."""
     one = pick(random, [equation, polynomial, product, arithmetic, fractions])
     return ("table", [[one(random)] for _ in range(int(pick(random, [2, 2, 3])))])
-
-
-#: What schools know by heart (not those of formulas.txt, which measures).
-KNOWN = Path(__file__).with_name("known_formulas.txt")
-
-
-@cache
-def _known() -> list[Node]:
-    return [
-        _node_of(read_formula("\\,".replace("\\\\", "\\") + line))
-        for line in KNOWN.read_text().split("\n")
-        if line
-    ]
-
-
-def known(random: Random) -> Node:
-    """A well-known formula, now and then with other digits and letters in it."""
-    made: Node = pick(random, _known())
-    way = random.random()
-    if way < 0.35:
-        return made
-    letters = (
-        {a: b for a, b in zip("abcxyzfgnkpqrst", random.permutation(list("abcxyzfgnkpqrst")), strict=True)}
-        if way > 0.7
-        else {}
-    )
-
-    def other(node: Node) -> Node:
-        if isinstance(node, str):
-            if node.isdigit() and random.random() < 0.5:
-                return str(random.integers(10))
-            return str(letters.get(node, node))
-        if isinstance(node, tuple):
-            return tuple([node[0], *(other(part) for part in node[1:])])
-        return [other(part) for part in node] if isinstance(node, list) else node
-
-    return other(made)
-
-
-def _node_of(node: Any) -> Node:
-    """Our notation as a tree for writing."""
-    match node:
-        case Row(nodes=nodes):
-            return row(*(_node_of(inner) for inner in nodes if not isinstance(inner, Gap)))
-        case Sign(name=r"\degree"):
-            return r"\circ"
-        case Sign(name=name):
-            return name
-        case Number(digits=digits):
-            return text(digits)
-        case Word(text=words):
-            return "lim" if words == "lim" else text(words)
-        case Fraction(above=above, below=below):
-            return ("frac", _node_of(above), _node_of(below))
-        case Root(body=body, index=index):
-            return ("sqrt", _node_of(body), None if index is None else _node_of(index))
-        case Over(mark=mark, body=body):
-            return ("over", mark, _node_of(body))
-        case Fenced(left=left, body=body, right=right):
-            return row(left, _node_of(body), right)
-        case Script(base=base, sub=sub, sup=sup):
-            below, above = (None if part is None else _node_of(part) for part in (sub, sup))
-            inner = base.nodes[0]
-            if isinstance(inner, Word) and inner.text == "lim":
-                return ("big", "lim", below, above)
-            if isinstance(inner, Sign) and inner.name in (r"\sum", r"\prod"):
-                return ("big", inner.name, below, above)
-            return _end_script(_node_of(base), below, above)
-    raise ValueError(node)
-
-
-KINDS: list[tuple[Callable[[Random], Node], float]] = [
-    (equation, 16), (polynomial, 10), (product, 5), (sum_up, 7), (integral, 7), (derivative, 6), (geometry, 9), (sets, 8),
-    (vectors, 7), (working, 4), (known, 45), (units, 8), (physics, 9), (chemistry, 10), (sequence, 5), (arithmetic, 7), (fractions, 6),
-    (lambda random: function(random, 2), 4), (lambda random: total(random, 3), 5), (lambda random: name(random), 1),
-    (lambda random: power(random, name(random)), 1), (lambda random: ("sqrt", total(random, 1), None), 1),
-]  # fmt: skip
-_SHARES = np.array([share for _, share in KINDS]) / sum(share for _, share in KINDS)
-
-
-def formula(random: Random) -> Node:
-    """One formula drawn by lot."""
-    return KINDS[int(random.choice(len(KINDS), p=_SHARES))][0](random)

@@ -6,13 +6,15 @@ Nothing here has an expression of formulas.txt, which measures.
 from __future__ import annotations
 
 import re
+from collections.abc import Sequence
 from pathlib import Path
 
 import numpy as np
 
 from sunroom.core.maths.likely import LikelyFormulas
 from sunroom.core.maths.written_latex import Tree, latex_of
-from training.formulas import KNOWN, formula
+from training.drawn import formula
+from training.known import KNOWN
 from training.written_maths import RELATIONS, Piece, Sign, Strokes, Writer
 
 OUT = Path(__file__).parents[1] / "sunroom" / "models" / "likely-formulas.npz"
@@ -50,14 +52,19 @@ def drawn(random: np.random.Generator) -> str:
     """A formula drawn by lot, in LaTeX as readings have it."""
     writer = Hanging(random, ("dekko",), "training")
     writer.write(formula(random))
-    children: list[dict[int, int]] = [{} for _ in writer.signs]
+    return latex_of_signs(writer.signs)
+
+
+def latex_of_signs(signs: Sequence[Sign]) -> str:
+    """What signs that hang together say, in LaTeX as readings have it."""
+    children: list[dict[int, int]] = [{} for _ in signs]
     root = 0
-    for at, sign in enumerate(writer.signs):
+    for at, sign in enumerate(signs):
         if sign.parent < 0:
             root = at
         else:
             children[sign.parent][RELATIONS.index(sign.relation)] = at
-    return latex_of(Tree([sign.name for sign in writer.signs], children, root))
+    return latex_of(Tree([sign.name for sign in signs], children, root))
 
 
 def with_other_numbers(latex: str, random: np.random.Generator) -> str:

@@ -1,7 +1,8 @@
 """Formulas that the reader of written maths is measured on: bench/hands/maths.
 
 Hands, real digits and expressions (formulas.txt) are none that training has; how they are laid out is another's work,
-too: each sign stands where a printer would set it (ziamath), and is then drawn by hand.
+too: each sign stands where a printer would set it (ziamath), and is then drawn by hand. Two more sets are of formulas drawn
+by lot, laid out as for training, by the same hands: nobody writes such, so what is learned of likely formulas must not spoil them.
 """
 
 from __future__ import annotations
@@ -18,7 +19,9 @@ from sunroom.core.maths.notation import mathml_of
 from sunroom.core.maths.signs import BY_CHARACTER
 from sunroom.core.maths.typed import read_formula
 from training import signs
-from training.written_maths import GREEK_FONTS, KEY_OF, Writer, _hershey, varied
+from training.drawn import unknown_formula
+from training.likely_formulas import latex_of_signs
+from training.written_maths import GREEK_FONTS, KEY_OF, Writer, _hershey, in_order, sample, varied
 
 OUT = Path(__file__).parents[1] / "bench" / "hands" / "maths"
 FORMULAS = Path(__file__).with_name("formulas.txt")
@@ -51,6 +54,9 @@ HANDS = {
 }
 #: Each formula is written in so many hands.
 TIMES = 2
+#: So many formulas by lot by the hands of each of the first sets.
+LOT = {"formulas-lot": "formulas", "formulas-joined-lot": "formulas-joined"}
+DRAWN, SEED = 150, 77
 #: Heights of a printed and of our hands' digits, in sizes.
 PRINTED = 0.66
 UNITS = 100
@@ -67,8 +73,26 @@ def main() -> None:
                 rows.append(
                     {"latex": latex, "hand": str(hand), "strokes": [_flat(stroke) for stroke in strokes]}
                 )
-        (OUT / f"{name}.json").write_text(json.dumps(rows, separators=(",", ":")))
-        print(name, len(rows))
+        _keep(name, rows)
+    for name, other in LOT.items():
+        _keep(name, by_lot(HANDS[other], np.random.default_rng(SEED)))
+
+
+def _keep(name: str, rows: list[dict[str, Any]]) -> None:
+    (OUT / f"{name}.json").write_text(json.dumps(rows, separators=(",", ":")))
+    print(name, len(rows))
+
+
+def by_lot(hands: tuple[str, ...], random: np.random.Generator) -> list[dict[str, Any]]:
+    """Formulas that are none of the well-known ones."""
+    rows = []
+    for _ in range(DRAWN):
+        found = sample(random, hands, "held out", unknown_formula)
+        strokes, _ = in_order(found, random)
+        rows.append(
+            {"latex": latex_of_signs(found), "hand": "by lot", "strokes": [_flat(s) for s in strokes]}
+        )
+    return rows
 
 
 def _flat(stroke: np.ndarray) -> list[int]:

@@ -226,3 +226,78 @@ def save(
     entry.key, entry.value = "classes", "\n".join(classes)
     onnx.save(model, str(out))
     print(f"{out}: {out.stat().st_size / 1e6:.1f} MB, {len(classes)} classes")
+
+
+class Mixing(nn.Module):
+    """One block of the recogniser's last stage: along and across, then between layers."""
+
+    def __init__(self, before: int, after: int, stride: int = 1, squeezed: int = 0) -> None:
+        super().__init__()
+        self.near = nn.Conv2d(before, before, 3, (stride, 1), 1, groups=before)
+        self.squeeze = nn.Sequential(
+            nn.AdaptiveAvgPool2d(1), nn.Conv2d(before, squeezed, 1), nn.ReLU(), nn.Conv2d(squeezed, before, 1), nn.Hardsigmoid(),
+        ) if squeezed else None  # fmt: skip
+        self.layers = nn.Sequential(
+            nn.Conv2d(before, 2 * before, 1), nn.GELU(), nn.Conv2d(2 * before, after, 1)
+        )
+        self.adds = before == after
+
+    def forward(self, x: torch.Tensor) -> torch.Tensor:
+        x = self.near(x)
+        if self.squeeze is not None:
+            x = x * self.squeeze(x)
+        return x + self.layers(x) if self.adds else self.layers(x)
+
+
+class Attending(nn.Module):
+    """One block of the recogniser's end: all rows of a line see each other."""
+
+    def __init__(self, width: int, heads: int) -> None:
+        super().__init__()
+        self.heads = heads
+        self.first, self.second = nn.LayerNorm(width), nn.LayerNorm(width)
+        self.asks, self.gives = nn.Linear(width, 3 * width), nn.Linear(width, width)
+        self.wide = nn.Sequential(nn.Linear(width, 2 * width), nn.SiLU(), nn.Linear(2 * width, width))
+
+    def forward(self, x: torch.Tensor) -> torch.Tensor:
+        lines, rows, width = x.shape
+        q, k, v = (
+            self.asks(self.first(x))
+            .view(lines, rows, 3, self.heads, width // self.heads)
+            .permute(2, 0, 3, 1, 4)
+        )
+        seen = torch.softmax(q @ k.transpose(2, 3) * (width // self.heads) ** -0.5, 3) @ v
+        x = x + self.gives(seen.transpose(1, 2).reshape(lines, rows, width))
+        return x + self.wide(self.second(x))
+
+
+class TaughtEnd(nn.Module):
+    """The recogniser from its last stage on, with rows twice as near to each other, and our characters alone."""
+
+    def __init__(self, classes: int, width: int = 120) -> None:
+        super().__init__()
+        self.stage = nn.Sequential(Mixing(192, 384, 2), Mixing(384, 384, squeezed=96), Mixing(384, 384))
+        self.beside = nn.Sequential(nn.Conv2d(384, width, 1, bias=False), nn.BatchNorm2d(width), nn.SiLU())
+        self.narrow = nn.Sequential(nn.Conv2d(384, width, 1, bias=False), nn.BatchNorm2d(width), nn.SiLU())
+        self.along = nn.Sequential(
+            nn.Conv2d(width, width, (1, 7), padding=(0, 6), dilation=(1, 2), groups=width, bias=False),
+            nn.BatchNorm2d(width),
+            nn.SiLU(),
+        )
+        self.rows = nn.Sequential(Attending(width, 8), Attending(width, 8))
+        self.last = nn.LayerNorm(width)
+        self.choose = nn.Linear(width, classes)
+
+    def forward(self, seen: torch.Tensor) -> tuple[torch.Tensor, torch.Tensor]:
+        """(N, 192, 6, T) to (N, T - 1, classes) probabilities, class 0 being the blank; and the rows before that."""
+        rows = self.looked(seen)
+        return torch.softmax(self.choose(rows), 2), rows
+
+    def logits(self, seen: torch.Tensor) -> torch.Tensor:
+        return self.choose(self.looked(seen))
+
+    def looked(self, seen: torch.Tensor) -> torch.Tensor:
+        x = nn.functional.avg_pool2d(self.stage(seen), (3, 2), (3, 1))
+        narrow = self.narrow(x)
+        rows = (narrow + self.along(narrow)).flatten(2).transpose(1, 2)
+        return self.last(self.rows(rows)) + self.beside(x).flatten(2).transpose(1, 2)

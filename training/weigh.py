@@ -1,4 +1,4 @@
-"""Fit how much the two readers, the words and the length of a text count beside each other (core.reading.joint).
+"""Fit how much the readers, the words and the length of a text count beside each other (core.reading.joint).
 
     PYTHONPATH=. python -m training.weigh texts       in the project's environment: what bench/hands/unseen may say, a minute
     PYTHONPATH=. python -m training.weigh fit         in that of training: fits, and writes sunroom/models/reading.json
@@ -23,7 +23,7 @@ HERE = Path(__file__).parent
 KEPT = HERE / "var" / "texts.pickle"
 OUT = HERE.parent / "sunroom" / "models" / "reading.json"
 FOLDS, MOST_TEXTS = 6, 60
-NAMES = ("picture", "path", "words", "length", "unusual")
+NAMES = ("picture", "taught", "path", "words", "length", "unusual", "pairs")
 SCALE, RIDGE = 10.0, 1e-3
 
 #: Hand, text, whether its letters join, and the texts it may say with their features.
@@ -33,9 +33,7 @@ Line = tuple[str, str, bool, list[str], np.ndarray]
 def texts() -> None:
     """What each line may say, with what each of ``NAMES`` says of it."""
     from bench.unseen import hands, strokes_of
-    from sunroom.core.ink.pen_path import pen_path
     from sunroom.core.reading.lines import find_lines
-    from sunroom.core.reading.picture import line_picture, shortened
     from sunroom.resources import reader
 
     found: list[Line] = []
@@ -46,8 +44,7 @@ def texts() -> None:
             if len(lines) != 1:
                 continue
             strokes = lines[0].strokes
-            rows = the_reader.recognise(line_picture(shortened(strokes)))
-            look = the_reader.joint.look(rows, the_reader.follow(pen_path(strokes)))
+            look = the_reader.joint.look(the_reader.look(strokes))
             likely = sorted(look.weighed, key=lambda text: -look.weighed[text])[:MOST_TEXTS]
             found.append((name, written["text"], hand["joined"], likely, look.features(likely)))
     KEPT.parent.mkdir(exist_ok=True)

@@ -69,15 +69,22 @@ def training_hands() -> list[str]:
 
 def sample(random: np.random.Generator, names: list[str] | None = None) -> tuple[np.ndarray, str]:
     """One line as ``pen_path`` and what it says."""
+    while True:
+        strokes, text = sample_strokes(random, names)
+        path = pen_path(strokes)
+        if len(path) < 900:
+            return path, text
+
+
+def sample_strokes(random: np.random.Generator, names: list[str] | None = None) -> tuple[Strokes, str]:
+    """One line and what it says."""
     names = names or training_hands()
     while True:
         name = names[int(random.integers(len(names)))]
         text = a_text(random)
         strokes = written(name, text, random) if _KNOWN.issuperset(text) else []
         if strokes:
-            path = pen_path(strokes)
-            if len(path) < 900:
-                return path, text
+            return strokes, text
 
 
 def a_text(random: np.random.Generator) -> str:

@@ -5,6 +5,7 @@ Each sign knows its parent and how it stands to it, so that what was written can
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, field
 from functools import cache
 from typing import Any
@@ -14,7 +15,8 @@ from HersheyFonts import HersheyFonts
 
 from sunroom.core.geometry import simplify
 from training import hands, signs
-from training.formulas import formula
+from training.drawn import formula
+from training.formulas import Node
 
 Strokes = list[np.ndarray]
 Random = np.random.Generator
@@ -487,10 +489,15 @@ def _fine(points: np.ndarray) -> np.ndarray:
     return _dense(points)
 
 
-def sample(random: Random, fonts: tuple[str, ...], digits: hands.Part = "training") -> list[Sign]:
+def sample(
+    random: Random,
+    fonts: tuple[str, ...],
+    digits: hands.Part = "training",
+    draw: Callable[[Random], Node] = formula,
+) -> list[Sign]:
     """The signs of one formula, in the order of writing."""
     while True:
-        node = formula(random)
+        node = draw(random)
         writer = Writer(random, fonts, digits)
         writer.write(node)
         count = sum(len(sign.strokes) for sign in writer.signs)

@@ -11,6 +11,7 @@ from sunroom.core.formats.documents import MAX_BYTES as MAX_DOCUMENT
 from sunroom.core.formats.media import MAX_BYTES as MAX_MEDIUM
 from sunroom.core.formats.pictures import MAX_BYTES as MAX_PICTURE
 from sunroom.live.doors.hands import MAX_FILE_BYTES as MAX_HAND
+from sunroom.live.doors.hands import MAX_SAMPLE_BYTES as MAX_SAMPLE
 
 MAX_BODY = 200_000
 #: Addresses that take files, and how large these are.
@@ -24,6 +25,7 @@ LARGER = (
     (re.compile(r"/api/rooms/[^/]+/packages"), package.MAX_BYTES),
     (re.compile(r"/api/whole-rooms"), room_package.MAX_BYTES),
     (re.compile(r"/api/doors/[^/]+/[^/]+/hand\.inkml"), MAX_HAND),
+    (re.compile(r"/api/doors/[^/]+/[^/]+/hand"), MAX_SAMPLE),
 )
 
 

@@ -9,6 +9,7 @@ import msgspec
 from django.contrib.sessions.backends.base import SessionBase
 from django.db import transaction
 from django.db.models import F
+from django.db.models.functions import Length
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import unpack_samples
@@ -17,9 +18,12 @@ from sunroom.core.sentences import said
 from sunroom.rooms.models import Hand, HandSample, Seat
 from sunroom.rooms.services import new_uid
 
-#: Of each character the newest samples are kept, those of the practice page and those taught apart.
-MOST_OF_A_CHARACTER = 3
+#: Of each character the newest samples are kept, and of lines the newest of all; those of the practice page and those
+#: taught apart.
+MOST_OF_A_CHARACTER, MOST_LINES = 3, 12
 MOST_STROKES, MOST_SAMPLES = 8, 1000
+#: Of a line: characters, strokes, and samples in all its strokes.
+MOST_OF_A_LINE, MOST_LINE_STROKES, MOST_LINE_SAMPLES = 80, 240, 12_000
 #: Of a file so many samples are looked at: all signs of the practice page three times, written and taught.
 MOST_BROUGHT_IN = 1000
 
@@ -31,7 +35,7 @@ class KeptSample(msgspec.Struct, frozen=True):
     """A sample of a hand; strokes as in core.ink.samples, ``taught`` by a corrected reading."""
 
     id: int
-    character: str
+    text: str
     taught: bool
     strokes: tuple[bytes, ...]
 
@@ -62,32 +66,48 @@ def begin_hand(seat: Seat, user: Any, session: SessionBase) -> Hand:
     return hand
 
 
-def keep_sample(hand: Hand, character: str, strokes: Sequence[bytes], taught: bool = False) -> HandSample:
-    """Keep how a character was written; the oldest of too many goes.
+def keep_sample(hand: Hand, text: str, strokes: Sequence[bytes], taught: bool = False) -> HandSample:
+    """Keep how a character or a line was written; the oldest of too many goes.
 
     Raises
     ------
     MalformedError
-        When it is not one character, or its strokes are none or too many or too long.
+        When it is neither, or its strokes are none or too many or too long.
     """
-    if len(character) != 1 or not character.isprintable() or character.isspace():
-        raise MalformedError("character", said("a-sample-is-of-one"))
-    if not 0 < len(strokes) <= MOST_STROKES:
-        raise MalformedError("strokes", said("a-character-is-between-1", strokes=MOST_STROKES))
-    if any(len(unpack_samples(stroke)) > MOST_SAMPLES for stroke in strokes):
-        raise MalformedError("strokes", said("a-stroke-of-a-character"))
+    text = " ".join(text.split())
+    if not 0 < len(text) <= MOST_OF_A_LINE or not text.isprintable():
+        raise MalformedError("text", said("a-sample-is-of-one", characters=MOST_OF_A_LINE))
+    (_check_character if len(text) == 1 else _check_line)(strokes)
     with transaction.atomic():
         made = HandSample.objects.create(
-            hand=hand, character=character, taught=taught, strokes=_encoder.encode(tuple(strokes))
+            hand=hand, text=text, taught=taught, strokes=_encoder.encode(tuple(strokes))
         )
-        same = hand.samples.filter(character=character, taught=taught).order_by("-pk")
-        hand.samples.filter(pk__in=[row.pk for row in same[MOST_OF_A_CHARACTER:]]).delete()
+        same = hand.samples.filter(taught=taught).order_by("-pk")
+        if len(text) == 1:
+            too_many = same.filter(text=text)[MOST_OF_A_CHARACTER:]
+        else:
+            too_many = same.annotate(length=Length("text")).filter(length__gt=1)[MOST_LINES:]
+        hand.samples.filter(pk__in=[row.pk for row in too_many]).delete()
         _changed(hand)
     return made
 
 
+def _check_character(strokes: Sequence[bytes]) -> None:
+    if not 0 < len(strokes) <= MOST_STROKES:
+        raise MalformedError("strokes", said("a-character-is-between-1", strokes=MOST_STROKES))
+    if any(len(unpack_samples(stroke)) > MOST_SAMPLES for stroke in strokes):
+        raise MalformedError("strokes", said("a-stroke-of-a-character"))
+
+
+def _check_line(strokes: Sequence[bytes]) -> None:
+    if not 0 < len(strokes) <= MOST_LINE_STROKES:
+        raise MalformedError("strokes", said("a-line-is-between-1", strokes=MOST_LINE_STROKES))
+    if sum(len(unpack_samples(stroke)) for stroke in strokes) > MOST_LINE_SAMPLES:
+        raise MalformedError("strokes", said("a-line-of-a-hand"))
+
+
 def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> None:
-    """Keep all samples among labelled ink; what is no single character is passed over.
+    """Keep all samples among labelled ink; what is neither a character nor a line is passed over.
 
     Raises
     ------
@@ -96,9 +116,9 @@ def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> None:
     """
     kept = 0
     with transaction.atomic():
-        for character, strokes in groups[:MOST_BROUGHT_IN]:
+        for text, strokes in groups[:MOST_BROUGHT_IN]:
             try:
-                keep_sample(hand, character, strokes)
+                keep_sample(hand, text, strokes)
                 kept += 1
             except MalformedError:
                 continue
@@ -119,9 +139,7 @@ def throw_away(hand: Hand, sample: int | None = None) -> None:
 def samples(hand: Hand) -> list[KeptSample]:
     """All samples of a hand in the order in which they were written."""
     rows = hand.samples.order_by("pk")
-    return [
-        KeptSample(row.pk, row.character, row.taught, _decoder.decode(bytes(row.strokes))) for row in rows
-    ]
+    return [KeptSample(row.pk, row.text, row.taught, _decoder.decode(bytes(row.strokes))) for row in rows]
 
 
 def ink_of_seat(seat_uid: str) -> HandInk | None:
@@ -130,7 +148,7 @@ def ink_of_seat(seat_uid: str) -> HandInk | None:
     rows = samples(hand) if hand else []
     if hand is None or not rows:
         return None
-    return HandInk(f"{hand.uid}:{hand.version}", tuple((row.character, row.strokes) for row in rows))
+    return HandInk(f"{hand.uid}:{hand.version}", tuple((row.text, row.strokes) for row in rows))
 
 
 def _changed(hand: Hand) -> None:

@@ -43,10 +43,10 @@ class Hand(models.Model):
 
 
 class HandSample(models.Model):
-    """One character as its person wrote it; ``strokes`` is MessagePack, a list of packed samples."""
+    """One character, or a line of several, as its person wrote it; ``strokes`` is MessagePack, a list of packed samples."""
 
     hand = models.ForeignKey(Hand, on_delete=models.CASCADE, related_name="samples")
-    character = models.CharField(max_length=4)
+    text = models.CharField(max_length=80)
     #: Learned from a corrected reading, not written on the practice page.
     taught = models.BooleanField(default=False)
     strokes = models.BinaryField()

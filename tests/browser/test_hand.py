@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
+
 import numpy as np
 from selenium.webdriver.common.keys import Keys
 
@@ -11,12 +13,13 @@ from tests.browser.test_reading import Inking
 
 
 class PracticePage(Inking):
-    def practise(self, characters: str) -> None:
+    def practise(self, texts: Iterable[str], height: float = 40) -> None:
         hand = Hand(9, 0.4)
-        for character in characters:
-            box = self.tutor.find(f"[data-sign='{character}']").rect
-            board = self.tutor.find("[data-testid=board]").rect
-            for stroke in hand.write(character, 0, 0, 40):
+        for text in texts:
+            sign = self.tutor.find(f"[data-sign='{text}']")
+            self.tutor.driver.execute_script("arguments[0].scrollIntoView({block: 'center'})", sign)
+            box, board = sign.rect, self.tutor.find("[data-testid=board]").rect
+            for stroke in hand.write(text, 0, 0, height):
                 few = np.unique(np.linspace(0, len(stroke) - 1, 10).astype(int))
                 place = (box["x"] - board["x"] + 22, box["y"] - board["y"] + 50)
                 self.tutor.draw(stroke[few, :2] + place)
@@ -85,3 +88,22 @@ class PracticePage(Inking):
         self.open_page()
         self.tutor.wait_text("dialog h3", "Learned from corrected readings")
         self.assertTrue(self.tutor.all(".row [aria-label^='q, written']"))
+
+    def test_a_line_is_kept_when_its_writer_says_so_and_teaches_how_words_are_written(self) -> None:
+        text = "dozen oak jugs"
+        self.open_page()
+        self.practise([text], 24)
+        line = f"[data-sign='{text}']"
+        self.assertTrue(self.tutor.all(f"{line} polyline"))
+        self.tutor.press(f"{line} ~ .of-line [aria-label='Write it again']")
+        self.tutor.wait(lambda: not self.tutor.all(f"{line} polyline") or None, "an empty line")
+        self.practise([text], 24)
+        self.tutor.press(f"{line} ~ .of-line [aria-label='Keep this line']")
+        self.tutor.wait(
+            lambda: "written 1" in (self.tutor.find(line).get_attribute("aria-label") or "") or None,
+            "the line to be kept",
+        )
+        self.progress("0 of 62")
+        self.tutor.driver.refresh()
+        self.open_page()
+        self.tutor.wait(lambda: self.tutor.all(f"{line} polyline") or None, "the line to be there again")

@@ -1,4 +1,4 @@
-"""Two readers and the words together: the path of the pen, their columns, and how texts are weighed."""
+"""Three readers and the words together: the path of the pen, their columns, and how texts are weighed."""
 
 from __future__ import annotations
 
@@ -12,13 +12,15 @@ from bench.unseen import plain, sample
 from demo.hand import Hand
 from sunroom.core.ink.pen_path import FEATURES, LEAST_POINTS, MOST_POINTS, pen_path
 from sunroom.core.reading.decode import beam_search, log_of, logs_of
-from sunroom.core.reading.joint import Columns, Joint, Weights, compact
+from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights, compact
+from sunroom.core.reading.pairs import LikelyPairs
 from sunroom.core.reading.prior import Prior
 from sunroom.resources import reader
 
 LETTERS = "abcdeghlnorstuw "
 ZIPF = {"noon": 5.0, "sun": 6.0, "shadow": 4.5, "the": 7.5, "a": 7.0}
-WEIGHTS = Weights(picture=0.5, path=0.5, words=0.8, length=0.1, unusual=0.3)
+WEIGHTS = Weights(picture=0.25, taught=0.25, path=0.5, words=0.8, length=0.1, unusual=0.3, pairs=0.25)
+PAIRS = LikelyPairs.of({("the", "sun"): 4.0, ("a", "sun"): -2.0, ("old", "oak"): 90.0})
 
 
 def rows_of(text: str, doubt: float = 0.02) -> np.ndarray:
@@ -92,36 +94,77 @@ class Logs(TestCase):
 
 class Together(TestCase):
     def setUp(self) -> None:
-        self.prior = Prior(lambda word: ZIPF.get(word, 0.0), lambda _: ())
-        self.joint = Joint(Columns(LETTERS), Columns(LETTERS), self.prior, WEIGHTS)
+        self.prior = Prior(lambda word: ZIPF.get(word, 0.0), lambda _: (), PAIRS)
+        self.joint = Joint(Readers(*[Columns(LETTERS)] * 3), self.prior, WEIGHTS)
+
+    def look(self, picture: np.ndarray, path: np.ndarray, taught: np.ndarray | None = None) -> JointLook:
+        """What is weighed where the taught reader sees what the recogniser does, unless it is said."""
+        return self.joint.look(Rows(picture, picture if taught is None else taught, path))
 
     def test_where_one_reader_doubts_the_other_says(self) -> None:
         unsure = rows_of("noan")
         unsure[4, [LETTERS.index("o") + 1, LETTERS.index("a") + 1]] = (0.3, 0.65)
-        look = self.joint.look(unsure, rows_of("noon"))
+        look = self.look(unsure, rows_of("noon"))
         self.assertEqual(look.best, "noon")
         self.assertIn("noan", look.weighed, "the other reading stays among the rivals")
+
+    def test_what_the_taught_one_alone_reads_is_weighed_too(self) -> None:
+        unsure = rows_of("shndaw", 0.6)
+        look = self.look(unsure, unsure, rows_of("shadow"))
+        self.assertEqual(look.best, "shadow")
+
+    def test_of_words_as_likely_those_that_stand_beside_each_other_are_read(self) -> None:
+        unsure = rows_of("the sun")
+        unsure[8, [LETTERS.index(c) + 1 for c in "ts"]] = (0.5, 0.48)
+        ZIPF["tun"] = ZIPF["sun"]
+        try:
+            self.assertEqual(self.look(unsure, unsure).best, "the sun")
+            self.prior = Prior(lambda word: ZIPF.get(word, 0.0), lambda _: ())
+            self.joint = Joint(Readers(*[Columns(LETTERS)] * 3), self.prior, WEIGHTS)
+            self.assertEqual(self.look(unsure, unsure).best, "the tun")
+        finally:
+            del ZIPF["tun"]
+
+    def test_words_are_beside_each_other_without_a_sign_between_them(self) -> None:
+        for text, gain in (
+            ("the sun", 4.0),
+            ("The “Sun”!", 4.0),
+            ("the sun the sun", 8.0),
+            ("(the sun)", 4.0),
+            ("the, sun", 0.0),
+            ("a sun", 0.0),
+            ("sun the", 0.0),
+            ("old oak", 8.0),
+            ("the", 0.0),
+            ("", 0.0),
+        ):
+            self.assertEqual(self.prior.together(text), gain, text)
+
+    def test_pairs_are_known_again_from_what_is_kept_of_them(self) -> None:
+        kept = LikelyPairs(*PAIRS.arrays().values())
+        self.assertEqual((kept("the", "sun"), kept("a", "sun"), kept("zzz", "zzz")), (4.0, 0.0, 0.0))
+        self.assertEqual(LikelyPairs.of({})("the", "sun"), 0.0)
 
     def test_a_word_that_neither_read_is_found_when_it_is_nearly_what_both_read(self) -> None:
         rows = rows_of("shodow")
         rows[4, [LETTERS.index("a") + 1, LETTERS.index("o") + 1]] = (0.2, 0.79)
-        look = self.joint.look(rows, rows)
+        look = self.look(rows, rows)
         self.assertEqual(look.best, "shadow")
 
     def test_words_of_several_texts_are_tried_in_one(self) -> None:
-        look = self.joint.look(rows_of("the noon"), rows_of("teh noon"))
+        look = self.look(rows_of("the noon"), rows_of("teh noon"))
         self.assertIn("the noon", look.weighed)
         self.assertEqual(look.best, "the noon")
 
     def test_an_accented_form_is_weighed_as_its_plain_one_at_a_cost(self) -> None:
-        look = self.joint.look(rows_of("sun"), rows_of("sun"))
+        look = self.look(rows_of("sun"), rows_of("sun"))
         look.put("sün", "sun", 2.0)
         self.assertLess(look.weighed["sün"], look.weighed["sun"])
         nothing = np.eye(1, len(LETTERS) + 1, dtype=np.float32)
-        self.assertEqual(self.joint.look(nothing, nothing).best, "")
+        self.assertEqual(self.look(nothing, nothing).best, "")
 
     def test_a_reader_with_too_few_rows_forbids_nothing(self) -> None:
-        look = self.joint.look(rows_of("shadow"), rows_of("s"))
+        look = self.look(rows_of("shadow"), rows_of("s"))
         self.assertEqual(look.plain, "shadow")
         self.assertTrue(np.isfinite(list(look.weighed.values())).all())
         self.assertIn("shadow", look.weighed)
@@ -129,7 +172,7 @@ class Together(TestCase):
     def test_words_of_a_beginning_are_weighed_one_more_at_a_time(self) -> None:
         likely = self.joint._known_words()
         for words in ("the ", "the sun 9 cm at noon ", "a " * 60):
-            self.assertAlmostEqual(likely(words), self.joint.by_words(words) / WEIGHTS.picture)
+            self.assertAlmostEqual(likely(words), self.joint.by_words(words) / 0.5)
 
     def test_words_in_odd_capitals_are_not_usual(self) -> None:
         usual = [token for token in ("sun", "Sun", "SUN", "sUn", "9:30", "xkq") if self.prior.usual(token)]

@@ -10,8 +10,8 @@ import numpy as np
 from bench import reading as measured
 from demo.hand import Hand
 from sunroom.core.formats.inkml import read_inkml, read_labelled_inkml, write_inkml
-from sunroom.core.reading.own_hand import OwnHand
-from sunroom.resources import reader, symbols
+from sunroom.core.reading.own_hand import OwnHand, OwnLetters
+from sunroom.resources import reader
 
 LETTERS = "abcdefghkmnqrstuwyzABDEFGHKMNQRT23456789"
 LOOSE = next(file for file in measured.HANDS if file.stem == "mansalva")
@@ -20,26 +20,26 @@ LOOSE = next(file for file in measured.HANDS if file.stem == "mansalva")
 def practised(file: Path, seed: int, looseness: float) -> tuple[Hand, OwnHand]:
     """A hand and what it wrote on its practice page."""
     hand = Hand(seed, looseness, file)
-    own = symbols().own_hand([(letter, hand.write(letter, 0, 0, 60)) for letter in LETTERS])
+    own = reader().own_hand([(letter, hand.write(letter, 0, 0, 60)) for letter in LETTERS])
     assert own is not None
     return hand, own
 
 
 class Weighing(TestCase):
     def test_symbols_without_a_sample_keep_what_the_net_says(self) -> None:
-        own = OwnHand(np.array([0]), np.array([[1.0, 0.0]], np.float32))
+        own = OwnLetters(np.array([0]), np.array([[1.0, 0.0]], np.float32))
         net = np.array([[0.2, 0.5, 0.3]])
         near = own.weighed(net, np.array([[1.0, 0.0]], np.float32))
         np.testing.assert_allclose(near[0], net[0], atol=1e-6)
 
     def test_the_nearer_sample_is_the_likelier_symbol(self) -> None:
-        own = OwnHand(np.array([0, 1]), np.array([[1.0, 0.0], [0.0, 1.0]], np.float32))
+        own = OwnLetters(np.array([0, 1]), np.array([[1.0, 0.0], [0.0, 1.0]], np.float32))
         net = np.array([[0.5, 0.4, 0.1]])
         self.assertEqual(own.weighed(net, np.array([[0.1, 0.99]], np.float32))[0].argmax(), 1)
         self.assertEqual(own.weighed(net, np.array([[0.99, 0.1]], np.float32))[0].argmax(), 0)
 
     def test_a_hand_without_a_known_symbol_is_none(self) -> None:
-        self.assertIsNone(symbols().own_hand([("ж", [np.zeros((4, 2))])]))
+        self.assertIsNone(reader().own_hand([("ж", [np.zeros((4, 2))])]))
 
 
 class Reading(TestCase):
@@ -72,7 +72,8 @@ class Correcting(TestCase):
 
     def test_a_corrected_line_gives_each_symbol_its_strokes(self) -> None:
         strokes = self.hand.write("made 24", 100, 200, 60)
-        found = reader().taught_by(strokes, "made 24")
+        *found, whole = reader().taught_by(strokes, "made 24")
+        self.assertEqual((whole[0], sorted(whole[1])), ("made 24", list(range(len(strokes)))))
         self.assertEqual("".join(character for character, _ in found), "made24")
         members = [number for _, numbers in found for number in numbers]
         self.assertEqual(sorted(members), list(range(len(strokes))))

@@ -13,8 +13,8 @@ from numpy.typing import NDArray
 
 from demo.hand import Hand
 from sunroom.core.geometry import Box
-from sunroom.core.reading.closer import CloserLook, has_dash, is_numeric
-from sunroom.core.reading.joint import Columns, Joint, JointLook, Weights
+from sunroom.core.reading.closer import CloserLook, has_dash, is_numeric, numbers_apart
+from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import find_lines, slant
 from sunroom.core.reading.parting import MISFIT, NO_SYMBOL, LogsOf, Parted
 from sunroom.core.reading.prior import Prior
@@ -122,15 +122,16 @@ class Looking(TestCase):
     def setUp(self) -> None:
         self.prior = Prior(lambda word: 5.0 if word in ("noon", "at") else 0.0, lambda _: ())
         self.columns = {character: n + 1 for n, character in enumerate("ano0123456789.,:°/t ")}
-        self.closer = CloserLook(symbols(), self.prior, self.columns)
+        self.readers = Readers(*[Columns(list(self.columns))] * 3)
+        self.closer = CloserLook(symbols(), self.prior, self.readers)
         self.rows = np.full((12, len(self.columns) + 1), 0.02, np.float32)
         self.rows[:, 0] = 0.6
+        self.seen = Rows(self.rows, self.rows, self.rows)
 
     def look(self, weighed: dict[str, float]) -> JointLook:
-        """What two readers that see little say of a line."""
-        columns = Columns(list(self.columns))
-        joint = Joint(columns, columns, self.prior, Weights(0.5, 0.2, 0.8, 0.1, 0.2))
-        look = JointLook(joint, self.rows, self.rows)
+        """What readers that see little say of a line."""
+        joint = Joint(self.readers, self.prior, Weights(0.5, 0.0, 0.2, 0.8, 0.1, 0.2, 0.0))
+        look = JointLook(joint, self.seen)
         look.weighed |= weighed
         return look
 
@@ -148,11 +149,30 @@ class Looking(TestCase):
         self.assertGreater(look.weighed["noot"], look.weighed["naat"])
 
     def test_a_number_is_read_as_one_and_a_word_is_not(self) -> None:
-        readings = self.closer.read_number("2468", self.strokes("2468"), None, self.rows)
+        readings = self.closer.read_number("2468", self.strokes("2468"), None, self.seen)
         self.assertEqual(readings[0].text, "2468")
         self.assertLessEqual(len(readings), MAX_READINGS)
-        self.assertEqual(self.closer.read_number("noon", self.strokes("noon"), None, self.rows), [])
-        self.assertEqual(self.closer.read_number("7", self.strokes("7"), None, self.rows), [])
+        self.assertEqual(self.closer.read_number("noon", self.strokes("noon"), None, self.seen), [])
+        self.assertEqual(self.closer.read_number("7", self.strokes("7"), None, self.seen), [])
+
+    def test_numbers_in_a_row_are_parted_where_the_pen_left_a_gap(self) -> None:
+        def widths(*xs: float) -> list[int]:
+            return [len(part) for part in numbers_apart([upright(x) for x in xs])]
+
+        self.assertEqual(widths(0, 14, 60, 74, 88), [2, 3])
+        self.assertEqual(widths(60, 14, 0, 74), [2, 2], "from the left, in whatever order they were written")
+        self.assertEqual(widths(0, 26, 52, 78), [4], "a number that is written widely")
+        self.assertEqual(widths(0, 50, 100), [1, 1, 1])
+        self.assertEqual((widths(0), widths()), ([1], []))
+        point = dot(30, 56)
+        self.assertEqual(len(numbers_apart([upright(0), point, upright(68)])), 1, "2.5 is one number")
+
+    def test_a_row_of_numbers_keeps_its_gaps_and_has_its_one_number_among_the_rivals(self) -> None:
+        text = "25 40 60 90 304"
+        readings = reader().read(Hand(9, 0.3).write(text, 0, 0, 60))
+        self.assertEqual(readings[0].text, text)
+        self.assertLessEqual(len(readings), MAX_READINGS)
+        self.assertIn(text.replace(" ", ""), [reading.text.replace(" ", "") for reading in readings[1:]])
 
     def test_degrees_and_times_are_among_the_readings_of_their_numbers(self) -> None:
         for text, plain in (("25°", "250"), ("9:30", "9.30")):

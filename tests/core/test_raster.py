@@ -90,7 +90,7 @@ class Nets(TestCase):
     def test_symbols_are_told_apart_and_embedded(self) -> None:
         letters = "aegkmt"
         groups = [[stroke[:, :2] for stroke in Hand(2, 0.3).write(letter, 0, 0, 60)] for letter in letters]
-        hand = symbols().own_hand(list(zip(letters, groups, strict=True)))
+        hand = symbols().own_letters(list(zip(letters, groups, strict=True)))
         assert hand is not None
         np.testing.assert_allclose(np.hypot.reduce(hand._embeddings, axis=1), 1, atol=1e-3)
         logs = symbols().logs_of(groups)

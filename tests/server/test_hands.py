@@ -18,7 +18,7 @@ from sunroom.core.ink import pack_samples
 from sunroom.live.doors.hands import MAX_FILE_BYTES
 from sunroom.live.wire.readings import LineTaught, Read, Readings, Teach
 from sunroom.rooms import models
-from sunroom.rooms.hands import MOST_OF_A_CHARACTER
+from sunroom.rooms.hands import MOST_LINE_STROKES, MOST_LINES, MOST_OF_A_CHARACTER, MOST_OF_A_LINE
 from tests.browser.base import wait_for
 from tests.server.client import Web
 from tests.server.test_live import LiveTest
@@ -36,23 +36,23 @@ class Hands(LiveTest):
         return f"/api/doors/{door}/{link or self.link}/hand"
 
     def practise(self, web: Web, character: str, strokes: Any = None, path: str = "") -> list[dict[str, Any]]:
-        body = {"character": character, "strokes": letter(character) if strokes is None else strokes}
+        body = {"text": character, "strokes": letter(character) if strokes is None else strokes}
         return web.post(path or self.path(), body)["samples"]  # type: ignore[no-any-return]
 
     def samples(self, web: Web, path: str = "") -> list[str]:
-        return [row["character"] for row in json.loads(web.get(path or self.path()))["samples"]]
+        return [row["text"] for row in json.loads(web.get(path or self.path()))["samples"]]
 
     def throw_away(self, web: Web, body: dict[str, Any]) -> list[str]:
         headers = {"X-CSRFToken": web.cookies["csrftoken"], "Referer": web.base}
         request = urllib.request.Request(
             web.base + self.path(), json.dumps(body).encode(), headers, method="DELETE"
         )
-        return [row["character"] for row in json.loads(web.open(request).read())["samples"]]
+        return [row["text"] for row in json.loads(web.open(request).read())["samples"]]
 
     def test_samples_are_kept_looked_at_and_thrown_away_one_by_one_or_all(self) -> None:
         for character in "abc":
             kept = self.practise(self.tutor_web, character)
-        self.assertEqual([row["character"] for row in kept], ["a", "b", "c"])
+        self.assertEqual([row["text"] for row in kept], ["a", "b", "c"])
         np.testing.assert_allclose(kept[0]["strokes"][0][0][:2], letter("a")[0][0][:2], atol=0.01)
         self.assertEqual(self.throw_away(self.tutor_web, {"id": kept[1]["id"]}), ["a", "c"])
         self.assertEqual(self.throw_away(self.tutor_web, {}), [])
@@ -65,15 +65,23 @@ class Hands(LiveTest):
         newest = letter("a", MOST_OF_A_CHARACTER + 1)
         np.testing.assert_allclose(kept[-1]["strokes"][0][0][:2], newest[0][0][:2], atol=0.01)
 
+    def test_lines_are_kept_too_the_newest_of_all(self) -> None:
+        self.practise(self.tutor_web, "n")
+        for number in range(MOST_LINES + 2):
+            kept = self.practise(self.tutor_web, f"noon  {number}", letter("n"))
+        texts = ["n", *(f"noon {number}" for number in range(2, MOST_LINES + 2))]
+        self.assertEqual([row["text"] for row in kept], texts)
+
     def test_what_is_no_sample_gets_a_sentence_and_nothing_is_kept(self) -> None:
         stroke = letter("a")[0]
         for character, strokes in (
-            ("", [stroke]), ("ab", [stroke]), (" ", [stroke]), ("\u202e", [stroke]), ("a", []), ("a", [stroke] * 9),
+            ("", [stroke]), ("a" * (MOST_OF_A_LINE + 1), [stroke]), (" ", [stroke]), ("\u202e", [stroke]), ("a", []), ("a", [stroke] * 9),
+            ("ab", []), ("ab", [stroke] * (MOST_LINE_STROKES + 1)), ("ab", [[[1, 1, 0.5, 0]] * 4_000] * 4), ("a\u202eb", [stroke]),
             ("a", [[]]), ("a", [stroke * 200]), ("a", [[[1e9, 0, 0.5, 0]]]), ("a", [[[1, 2]]]), ("a", "ink"),
         ):  # fmt: skip
             with self.assertRaises(HTTPError) as caught:
                 self.practise(self.tutor_web, character, strokes)
-            self.assertEqual(caught.exception.code, 400, (character, strokes))
+            self.assertEqual(caught.exception.code, 400, character)
             self.assertTrue(in_words(json.loads(caught.exception.read())["problem"]).endswith("."))
         self.assertEqual(self.samples(self.tutor_web), [])
 
@@ -116,16 +124,16 @@ class Hands(LiveTest):
             "Content-Type": "application/inkml+xml",
         }
         request = urllib.request.Request(f"{web.base}{self.path()}.inkml", data, headers, method="POST")
-        return [row["character"] for row in json.loads(web.open(request).read())["samples"]]
+        return [row["text"] for row in json.loads(web.open(request).read())["samples"]]
 
-    def test_it_is_brought_in_again_and_what_is_no_sign_is_passed_over(self) -> None:
+    def test_it_is_brought_in_again_and_what_is_no_sample_is_passed_over(self) -> None:
         for character in "ab":
             self.practise(self.tutor_web, character)
         data = self.tutor_web.get(f"{self.path()}.inkml")
         before = json.loads(self.tutor_web.get(self.path()))["samples"]
         self.throw_away(self.tutor_web, {})
         self.assertFalse(models.Hand.objects.exists())
-        more = write_inkml([("noon", Hand(9).write("noon", 0, 0, 40))])
+        more = write_inkml([("noon " * 30, Hand(9).write("noon", 0, 0, 40))])
         with self.assertRaises(HTTPError):
             self.bring_in(self.tutor_web, more)
         self.assertFalse(models.Hand.objects.exists())
@@ -162,14 +170,14 @@ class Hands(LiveTest):
 
     def taught(self) -> list[str]:
         rows = models.HandSample.objects.filter(taught=True).order_by("pk")
-        return list(rows.values_list("character", flat=True))
+        return list(rows.values_list("text", flat=True))
 
     def test_a_corrected_reading_teaches_whoever_keeps_a_hand(self) -> None:
         self.practise(self.tutor_web, "a")
         ids = self.write("made")
         self.tutor.send(Teach(self.page, (LineTaught(ids, "made"),)))
-        wait_for(lambda: len(self.taught()) == 4, "the corrected line to be learned")
-        self.assertEqual(self.taught(), list("made"))
+        wait_for(lambda: len(self.taught()) == 5, "the corrected line to be learned")
+        self.assertEqual(self.taught(), [*"made", "made"])
         self.tutor.send(Read(3, self.page, ids))
         self.assertEqual(self.tutor.hear(Readings).readings[0].text.casefold(), "made")
 

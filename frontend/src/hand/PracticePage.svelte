@@ -3,7 +3,7 @@
   import { ask } from '../wire/api'
   import Button from '../ui/Button.svelte'
   import type { HandSample, OwnHandSamples } from '../wire/generated'
-  import { byCharacter, rows, type SampleRow } from './samples'
+  import { byText, isLine, lines, rows, type SampleRow } from './samples'
   import SignBox from './SignBox.svelte'
   import { t } from '../words/words.svelte'
 
@@ -27,8 +27,8 @@
   let penSeen = false
   let sure = $state(false)
 
-  const practised = $derived(byCharacter(samples?.filter(({ taught }) => !taught)))
-  const taught = $derived(byCharacter(samples?.filter(({ taught }) => taught)))
+  const practised = $derived(byText(samples?.filter(({ taught }) => !taught)))
+  const taught = $derived(byText(samples?.filter(({ taught }) => taught)))
   const done = $derived(needed.filter((character) => practised.has(character)).length)
 
   onMount(() => {
@@ -54,10 +54,10 @@
   }
 
   /** The pen has come down in a box; false when that is only the palm beside a pen. */
-  function begin(character: string, touch: boolean): boolean {
+  function begin(text: string, touch: boolean): boolean {
     if (touch && penSeen) return false
     penSeen ||= !touch
-    here = character
+    here = text
     return samples !== null
   }
 
@@ -67,8 +67,23 @@
     if (file) void change('POST', file, `${path}.inkml`)
   }
 
-  const written = (character: string, strokes: SampleRow[][]) => change('POST', { character, strokes })
+  const written = (text: string, strokes: SampleRow[][]) => change('POST', { text, strokes })
 </script>
+
+{#snippet boxes(texts: string[], kept: Map<string, HandSample[]>, practise: boolean)}
+  <div class="row" class:of-lines={texts.some(isLine)}>
+    {#each texts as text (text)}
+      <SignBox
+        {text}
+        samples={kept.get(text) ?? []}
+        here={practise && here === text}
+        onbegin={(touch) => practise && begin(text, touch)}
+        onwritten={practise ? written : undefined}
+        onthrow={(id) => change('DELETE', { id })}
+      />
+    {/each}
+  </div>
+{/snippet}
 
 <dialog bind:this={dialog} {onclose} aria-labelledby="hand-title">
   <header>
@@ -87,33 +102,18 @@
   <div class="rows">
     {#each all as row (row.name)}
       <h3>{row.name}</h3>
-      <div class="row">
-        {#each row.characters as character (character)}
-          <SignBox
-            {character}
-            samples={practised.get(character) ?? []}
-            here={here === character}
-            onbegin={(touch) => begin(character, touch)}
-            onwritten={written}
-            onthrow={(id) => change('DELETE', { id })}
-          />
-        {/each}
-      </div>
+      {@render boxes(row.characters, practised, true)}
     {/each}
+    <h3>{t('hand-lines')}</h3>
+    {@render boxes(lines(language), practised, true)}
     {#if taught.size}
       <h3>{t('learned-from-corrected-readings')}</h3>
-      <div class="row">
-        {#each [...taught] as [character, kept] (character)}
-          <SignBox
-            {character}
-            samples={kept}
-            here={false}
-            onbegin={() => false}
-            onwritten={written}
-            onthrow={(id) => change('DELETE', { id })}
-          />
-        {/each}
-      </div>
+      {@render boxes(
+        [...taught.keys()].filter((text) => !isLine(text)),
+        taught,
+        false,
+      )}
+      {@render boxes([...taught.keys()].filter(isLine), taught, false)}
     {/if}
   </div>
   <footer>
@@ -211,6 +211,9 @@
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(62px, 1fr));
     gap: 5px;
+  }
+  .of-lines {
+    grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   }
   footer {
     display: flex;

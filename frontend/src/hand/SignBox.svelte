@@ -2,22 +2,27 @@
   import type { HandSample } from '../wire/generated'
   import type { SampleRow } from './samples'
   import { t } from '../words/words.svelte'
+  import { isLine } from './samples'
+  import Icon from '../ui/Icon.svelte'
 
   interface Props {
-    character: string
+    /** A character, or a line of several. */
+    text: string
     /** Those of the practice page, the oldest first. */
     samples: HandSample[]
     /** Whether the pen is in this box, as the page knows it. */
     here: boolean
     onbegin: (touch: boolean) => boolean
-    onwritten: (character: string, strokes: SampleRow[][]) => Promise<boolean>
+    /** Without it the box only shows what was learned. */
+    onwritten?: (text: string, strokes: SampleRow[][]) => Promise<boolean>
     onthrow: (id: number) => void
   }
-  let { character, samples, here, onbegin, onwritten, onthrow }: Props = $props()
+  let { text, samples, here, onbegin, onwritten, onthrow }: Props = $props()
 
   const PAUSE_MS = 900
-  const WIDTH = 66
   const HEIGHT = 74
+  const line = $derived(isLine(text))
+  const width = $derived(line ? 268 : 66)
 
   let strokes = $state.raw<SampleRow[][]>([])
   let pointer = -1
@@ -28,17 +33,19 @@
   const shown = $derived(strokes.length ? strokes : (newest?.strokes ?? []))
 
   $effect(() => {
-    if (!here && strokes.length && pointer < 0) void send()
+    if (!line && !here && strokes.length && pointer < 0) void send()
   })
+
+  const rounded = (value: number) => Math.round(value * 1000) / 1000
 
   function add(event: PointerEvent) {
     const box = (event.currentTarget as Element).getBoundingClientRect()
     const batch = event.getCoalescedEvents?.() ?? []
     const rows = (batch.length ? batch : [event]).map((at): SampleRow => [
-      ((at.clientX - box.left) * WIDTH) / box.width,
-      ((at.clientY - box.top) * HEIGHT) / box.height,
-      at.pressure || 0.5,
-      Math.max(0, at.timeStamp - began),
+      rounded(((at.clientX - box.left) * width) / box.width),
+      rounded(((at.clientY - box.top) * HEIGHT) / box.height),
+      rounded(at.pressure || 0.5),
+      Math.round(Math.max(0, at.timeStamp - began)),
     ])
     strokes = [...strokes.slice(0, -1), [...strokes.at(-1)!, ...rows]]
   }
@@ -56,7 +63,8 @@
   function up(event: PointerEvent) {
     if (event.pointerId !== pointer) return
     pointer = -1
-    timer = setTimeout(send, PAUSE_MS)
+    // A line has pauses between its words: whoever writes it says when it is done.
+    if (!line) timer = setTimeout(send, PAUSE_MS)
   }
 
   async function send() {
@@ -64,21 +72,21 @@
     if (sending || !strokes.length) return
     sending = true
     // What could not be sent stays in its box, and goes when it is written in again.
-    if (await onwritten(character, strokes)) strokes = []
+    if (await onwritten?.(text, strokes)) strokes = []
     sending = false
   }
 </script>
 
-<div class="box" class:written={newest}>
+<div class="box" class:written={newest} class:line={line && onwritten}>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <svg
-    viewBox="0 0 {WIDTH} {HEIGHT}"
+    viewBox="0 0 {width} {HEIGHT}"
     role="img"
     tabindex="0"
-    aria-label="{character}, {samples.length
+    aria-label="{text}, {samples.length
       ? t('written-times', { count: samples.length })
       : t('not-written-yet')}"
-    data-sign={character}
+    data-sign={text}
     onpointerdown={down}
     onpointermove={(event) => event.pointerId === pointer && add(event)}
     onpointerup={up}
@@ -87,17 +95,37 @@
       if (newest && ['Delete', 'Backspace'].includes(event.key)) onthrow(newest.id)
     }}
   >
-    <line x1="6" x2={WIDTH - 6} y1="52" y2="52" />
-    <text x="6" y="15">{character}</text>
+    <line x1="6" x2={width - 6} y1="52" y2="52" />
+    <text x="6" y="15">{text}</text>
     {#each shown as stroke, i (i)}
       <polyline points={stroke.map(([x, y]) => `${x},${y}`).join(' ')} />
     {/each}
   </svg>
-  {#if newest}
+  {#if line && onwritten}
+    <!-- Always there: ink does not move while it is written. -->
+    <div class="of-line">
+      <button
+        type="button"
+        aria-label={t('keep-this-line')}
+        title={t('keep-this-line')}
+        disabled={!strokes.length}
+        onclick={send}><Icon name="check" size={20} /></button
+      >
+      <button
+        type="button"
+        aria-label={t('write-it-again')}
+        title={t('write-it-again')}
+        disabled={!strokes.length}
+        onclick={() => (strokes = [])}><Icon name="undo" size={20} /></button
+      >
+    </div>
+  {/if}
+  {#if newest && !(line && strokes.length)}
     {#if samples.length > 1}<span class="count" aria-hidden="true">{samples.length}</span>{/if}
     <button
       type="button"
-      aria-label={t('throw-away-the-last', { character })}
+      class="throw"
+      aria-label={t('throw-away-the-last', { character: text })}
       title={t('throw-away')}
       onclick={() => onthrow(newest.id)}>×</button
     >
@@ -142,6 +170,22 @@
     stroke-linecap: round;
     stroke-linejoin: round;
   }
+  .line {
+    display: flex;
+  }
+  .of-line {
+    display: grid;
+    border-left: 1px solid var(--sand-2);
+  }
+  .of-line button {
+    width: 40px;
+    border: 0;
+    background: none;
+    color: var(--leaf-dark);
+  }
+  .of-line button:disabled {
+    color: var(--sand-line);
+  }
   .count {
     position: absolute;
     left: 6px;
@@ -149,7 +193,7 @@
     font-size: 11px;
     color: var(--muted);
   }
-  button {
+  .throw {
     position: absolute;
     top: 0;
     right: 0;
@@ -160,13 +204,16 @@
     color: var(--muted);
     opacity: 0;
   }
-  .box:hover button,
-  button:focus-visible,
-  svg:focus-visible + button {
+  .line .throw {
+    right: 41px;
+  }
+  .box:hover .throw,
+  .throw:focus-visible,
+  svg:focus-visible ~ .throw {
     opacity: 1;
   }
   @media (hover: none) {
-    button {
+    .throw {
       opacity: 1;
     }
   }

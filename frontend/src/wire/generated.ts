@@ -702,7 +702,7 @@ export interface HandOver {
 
 export interface HandSample {
   id: number
-  character: string
+  text: string
   taught: boolean
   strokes: (([number, number, number, number])[])[]
 }

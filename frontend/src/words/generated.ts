@@ -40,7 +40,9 @@ export interface Words {
   'a-letter-has-no-value': { name: string | number }
   'a-line-has-no-meaning': null
   'a-line-has-two-handles': null
+  'a-line-is-between-1': { strokes: string | number }
   'a-line-is-of-another-kind': null
+  'a-line-of-a-hand': null
   'a-link-begins-with-http': null
   'a-mind-map-has-at': { mapparts: string | number }
   'a-new-page-starts-empty': null
@@ -69,7 +71,7 @@ export interface Words {
   'a-room-has-at-most': { boards: string | number }
   'a-room-has-between-1': { boards: string | number }
   'a-room-keeps-at-least': null
-  'a-sample-is-of-one': null
+  'a-sample-is-of-one': { characters: string | number }
   'a-sheet-measures-between-200': null
   'a-sketch-has-at-most': { figures: string | number }
   'a-spinner-has-parts': { most: string | number }
@@ -842,6 +844,7 @@ export interface Words {
   'hand-in-file': null
   'hand-in-hint': null
   'hand-in-page': null
+  'hand-lines': null
   'hand-number': { place: string | number }
   'hand-place': { place: string | number }
   'hand-signs': null
@@ -935,6 +938,7 @@ export interface Words {
   'keep-the-account': null
   'keep-the-plan': null
   'keep-these': null
+  'keep-this-line': null
   'keep-this-room': null
   'keep-together': null
   'keeping': null
@@ -2237,6 +2241,7 @@ export interface Words {
   'wrap-up-not-kept': null
   'wrap-up-page': null
   'write-each-sign-in-its': null
+  'write-it-again': null
   'write-it-once-and-your': null
   'write-with-a-pen-turn': null
   'written-times': { count: string | number }

@@ -3,15 +3,16 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
+from itertools import pairwise
 
 import numpy as np
-from numpy.typing import NDArray
 
+from sunroom.core.geometry import Box
 from sunroom.core.geometry.curves import Points
 from sunroom.core.reading.decode import beam_search, log_of
-from sunroom.core.reading.joint import JointLook
-from sunroom.core.reading.own_hand import OwnHand
+from sunroom.core.reading.joint import JointLook, Readers, Rows
+from sunroom.core.reading.own_hand import OwnLetters
 from sunroom.core.reading.parting import Parted
 from sunroom.core.reading.prior import Prior, agreement, dots_in
 from sunroom.core.reading.readings import MAX_READINGS, Reading, ranked
@@ -25,7 +26,7 @@ NET_WEIGHT, HAND_WEIGHT = 0.8, 1.2
 LONE_NET_WEIGHT, LONE_HAND_WEIGHT = 1.6, 8.0
 #: Beside what both readers and the words say together: as much beside the words as they were tuned for, whose weight
 #: there (reading.json) is this.
-BESIDE_JOINT = 0.86
+BESIDE_JOINT = 0.68
 #: A single sign that the recogniser of lines does not see is read when it is this likely (logarithm).
 SURE_LONE, MAX_LONE_STROKES = -0.3, 4
 #: Texts that only the symbols say, at most.
@@ -48,6 +49,10 @@ DASH = (0.3, 0.8)
 #: A line of which this share of the signs are digits is a number.
 NUMBER_SHARE = 0.5
 BEAM_OF_NUMBERS = 10
+#: Between two numbers lies a gap of at least this part of the digits' height, and so many times what lies between digits.
+SPACE, WIDER = 0.5, 1.6
+#: What lies low and is lower than this part of the height is a point or a comma.
+POINT = 0.4
 MAX_NUMBER_STROKES = 40
 #: Strokes are digits, whatever the line reads as, when each is on average this likely (logarithm).
 SURE_DIGIT = -0.8
@@ -56,10 +61,10 @@ AS_LIKELY = 2.0
 #: A word that people use is a number only when it is short, and digits are so much likelier (logarithm) by their looks;
 #: in capitals, when they are as likely.
 SHORT_WORD, WORD_LEAD = 3, 2.0
-#: How much the recogniser of lines counts beside the net of symbols, which sees each digit closer.
-LINE_WEIGHT = 0.2
+#: How much the recogniser of lines counts beside the net of symbols, which sees each digit closer, and it as it was taught.
+LINE_WEIGHT, TAUGHT_WEIGHT = 0.2, 0.2
 #: And where it is about signs among digits, which the net of digits does not know.
-SIGN_LINE_WEIGHT = 0.4
+SIGN_LINE_WEIGHT, SIGN_TAUGHT_WEIGHT = 0.4, 0.2
 LEAST_LOG = -30.0
 #: Few write .5 for 0.5, and none 4898:7.
 POINT_FIRST_COST, ODD_COLON_COST = 1.5, 8.0
@@ -76,18 +81,22 @@ class CloserLook:
     ----------
     symbols : Symbols
     prior : Prior
-    column_of : mapping of str to int
-        The column of each character in the rows of the recogniser of lines, whose blank is column 0.
+    columns : Readers
+        Of the readers of lines.
     """
 
-    def __init__(self, symbols: Symbols, prior: Prior, column_of: Mapping[str, int]) -> None:
+    def __init__(self, symbols: Symbols, prior: Prior, columns: Readers) -> None:
         self._symbols = symbols
         self._prior = prior
-        self._column_of = column_of
-        self._digits = [0, *(column_of[c] for c in NUMBER_CHARACTERS)]
+        self._columns = columns
+        self._digits = [0, *(columns.picture.of(NUMBER_CHARACTERS) or ())]
+
+    def own_letters(self, samples: Sequence[tuple[str, Sequence[Points]]]) -> OwnLetters | None:
+        """A hand by samples of its symbols; None without any that is known."""
+        return self._symbols.own_letters(samples)
 
     def taught_by(
-        self, strokes: Sequence[Points], text: str, hand: OwnHand | None
+        self, strokes: Sequence[Points], text: str, hand: OwnLetters | None
     ) -> list[tuple[str, tuple[int, ...]]]:
         """The symbols of a level line that says ``text``: each character with its strokes' numbers.
 
@@ -103,7 +112,7 @@ class CloserLook:
         known = self._symbols.classes
         return [(c, numbers) for c, (_, numbers) in zip(wanted, found, strict=False) if c in known]
 
-    def lone_sign(self, strokes: Sequence[Points], hand: OwnHand | None) -> list[Reading]:
+    def lone_sign(self, strokes: Sequence[Points], hand: OwnLetters | None) -> list[Reading]:
         """What a single sign may be that the recogniser of lines does not see; mostly nothing."""
         if len(strokes) > MAX_LONE_STROKES:
             return []
@@ -112,7 +121,7 @@ class CloserLook:
         sure = bool(likely) and likely[0] == texts[0] and likely[0][1] > SURE_LONE
         return ranked(dict(likely))[:MAX_READINGS] if sure else []
 
-    def weigh(self, look: JointLook, strokes: Sequence[Points], hand: OwnHand | None) -> None:
+    def weigh(self, look: JointLook, strokes: Sequence[Points], hand: OwnLetters | None) -> None:
         """Weigh what a line may say by its symbols too, and add what only they say; left alone when it is joined."""
         if len(strokes) > MAX_STROKES or self._is_plain(look.weighed):
             return
@@ -136,17 +145,31 @@ class CloserLook:
         return len(text) > 1 and margin > PLAIN and self._prior.knows(text)
 
     def read_number(
-        self, text: str, strokes: Sequence[Points], hand: OwnHand | None, rows: NDArray[np.float32]
+        self, text: str, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows
     ) -> list[Reading]:
         """A line read as a number, when ``text``, what its recogniser reads, is one; empty otherwise."""
         parted = self._as_number(text, strokes, hand)
-        if parted is None:
-            return []
+        return [] if parted is None else self._digits_in(parted, text, strokes, hand, rows)
+
+    def number_in(self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows) -> list[Reading]:
+        """Ink that is a number, such as one in a row of them; empty when it has no digit."""
+        return self._digits_in(self._symbols.parted_digits(strokes, hand), "", strokes, hand, rows)
+
+    def _digits_in(
+        self,
+        parted: Parted,
+        text: str,
+        strokes: Sequence[Points],
+        hand: OwnLetters | None,
+        rows: Rows,
+    ) -> list[Reading]:
         dots = dots_in(strokes)
-        texts = {text for text, _ in beam_search(rows[:, self._digits], NUMBER_CHARACTERS, BEAM_OF_NUMBERS)}
+        of_line = rows.picture[:, self._digits]
+        texts = {text for text, _ in beam_search(of_line, NUMBER_CHARACTERS, BEAM_OF_NUMBERS)}
         texts |= {text for text, _ in parted.texts()}
         weighed = {
-            text: LINE_WEIGHT * max(self._line_log(text, rows), LEAST_LOG)
+            text: LINE_WEIGHT * self._line_log(text, rows)
+            + TAUGHT_WEIGHT * self._taught_log(text, rows)
             + max(parted.log_of(text), LEAST_LOG)
             + agreement(text, dots)
             - self._oddness(text)
@@ -154,7 +177,7 @@ class CloserLook:
             if any(character.isdigit() for character in text)
         }
         readings = self._with_signs(ranked(weighed), text, parted, self._symbols.parted(strokes, hand), rows)
-        if all(reading.text != text for reading in readings):
+        if text and all(reading.text != text for reading in readings):
             readings.insert(3, Reading(text, 0.0))
         return readings[:MAX_READINGS]
 
@@ -163,7 +186,7 @@ class CloserLook:
         odd = ":" in text and not self._prior.well_formed(text)
         return POINT_FIRST_COST * (text[0] in ".,") + ODD_COLON_COST * odd
 
-    def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnHand | None) -> Parted | None:
+    def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnLetters | None) -> Parted | None:
         """The strokes parted into digits when the line is a number; None when it is none."""
         # A single sign is looked at closer among all others.
         if len(text) == 1 or not 0 < len(strokes) <= MAX_NUMBER_STROKES:
@@ -192,13 +215,17 @@ class CloserLook:
 
     def _is_known(self, text: str) -> bool:
         """Whether the recogniser of lines has a column for each character."""
-        return all(character in self._column_of for character in text)
+        return self._columns.picture.of(text) is not None
 
-    def _line_log(self, text: str, rows: NDArray[np.float32]) -> float:
-        return log_of(rows, [self._column_of[character] for character in text])
+    def _line_log(self, text: str, rows: Rows) -> float:
+        columns = self._columns.picture.of(text)
+        return LEAST_LOG if columns is None else max(log_of(rows.picture, columns), LEAST_LOG)
+
+    def _taught_log(self, text: str, rows: Rows) -> float:
+        return float(self._columns.taught.logs(rows.taught, [text])[0])
 
     def _with_signs(
-        self, readings: list[Reading], read: str, digits: Parted, closer: Parted, rows: NDArray[np.float32]
+        self, readings: list[Reading], read: str, digits: Parted, closer: Parted, rows: Rows
     ) -> list[Reading]:
         """Numbers with 25°, 3/4 or 9:30 before or after them, when their signs may be no digits.
 
@@ -206,9 +233,10 @@ class CloserLook:
         """
 
         def likely(text: str) -> float:
-            line = self._line_log(text, rows)
+            line = SIGN_LINE_WEIGHT * self._line_log(text, rows)
+            line += SIGN_TAUGHT_WEIGHT * self._taught_log(text, rows)
             close = max(closer.log_of(text), digits.log_of(text) - DIGITS_COST, LEAST_LOG)
-            return SIGN_LINE_WEIGHT * max(line, LEAST_LOG) + close + agreement(text, dots)
+            return line + close + agreement(text, dots)
 
         dots = dots_in(closer.strokes)
         signed = [
@@ -223,6 +251,32 @@ class CloserLook:
         share = 1 / (1 + math.exp(min(-more, 50.0)))
         others = [Reading(r.text, round(r.score * (1 - share), 3)) for r in readings]
         return sorted([*others, Reading(text, round(share, 3))], key=lambda reading: -reading.score)
+
+
+def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:
+    """The strokes of a row of numbers, from the left, each number's by itself: parted where the pen left a gap.
+
+    A gap is wide beside the digits' height, and beside what else lies between them; so a number that is written widely is one.
+    """
+    pieces: list[list[Points]] = []
+    for stroke in sorted(strokes, key=lambda stroke: float(stroke[:, 0].min())):
+        if pieces and stroke[:, 0].min() <= max(s[:, 0].max() for s in pieces[-1]):
+            pieces[-1].append(stroke)
+        else:
+            pieces.append([stroke])
+    if not pieces:
+        return []
+    boxes = [Box.of(np.vstack([stroke[:, :2] for stroke in piece])) for piece in pieces]
+    top, bottom = min(box.y0 for box in boxes), max(box.y1 for box in boxes)
+    tall = max(bottom - top, 1e-6)
+    gaps = np.array([box.x0 - before.x1 for before, box in pairwise(boxes)])
+    near = gaps[gaps <= SPACE * tall]
+    least = max(SPACE * tall, WIDER * float(np.median(near)) if len(near) else 0.0)
+    # Beside a point or a comma there is more room, and the number goes on.
+    points = np.array([box.y0 - top > tall / 2 and box.y1 - box.y0 < POINT * tall for box in boxes])
+    needed = np.where(points[:-1] | points[1:], 2 * least, least)
+    starts = [0, *(np.flatnonzero(gaps > needed) + 1).tolist(), len(pieces)]
+    return [[stroke for piece in pieces[start:end] for stroke in piece] for start, end in pairwise(starts)]
 
 
 def has_dash(strokes: Sequence[Points]) -> bool:

@@ -1,13 +1,15 @@
-"""What a line says by all there is to go by: two readers, and how likely words are; weighed as fitted on hands.
+"""What a line says by all there is to go by: three readers, and how likely words are; weighed as fitted on hands.
 
-One reader sees a picture of the line, the other follows the pen. Each has its likeliest texts; those of both, and texts
-with single words of theirs changed, are weighed together. The weights are no setting: training.weigh fits them.
+Two readers see a picture of the line, the recogniser as it ships and as it was taught more hands; the third follows the
+pen. Each has its likeliest texts; those of all, and texts with single words of theirs changed, are weighed together. The
+weights are no setting: training.weigh fits them.
 """
 
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Sequence
 from functools import cache
+from typing import NamedTuple
 
 import msgspec
 import numpy as np
@@ -16,14 +18,14 @@ from numpy.typing import NDArray
 from sunroom.core.reading.decode import CERTAIN_BLANK, beam_search, logs_of
 from sunroom.core.reading.prior import LENGTH_BONUS, Prior
 
-#: What neither reader has a column for is this likely in each row.
+#: What a reader has no column for is this likely in each row.
 UNKNOWN = 1e-3
 #: For each character no text is less likely to a reader than this (logarithm): what has too few rows for a text, such as
 #: of many specks, does not forbid it.
 LEAST_EACH = -8.0
 #: A line's words are changed one at a time: so often at most, trying so many texts each time.
 ROUNDS, MOST_TRIED = 2, 36
-#: The reader that follows the pen has so many texts: it is less sure than the other.
+#: The reader that follows the pen has so many texts: it is less sure than the others.
 PATH_BEAM = 12
 #: Words nearly like one that nobody uses must be this common (zipf).
 COMMON = 2.5
@@ -34,13 +36,15 @@ MIXED = 12
 
 
 class Weights(msgspec.Struct, frozen=True):
-    """How much each counts: the two readers' logarithms, words, length, and (against it) words that nobody uses."""
+    """How much each counts: the readers' logarithms, words, length, (against it) words that nobody uses, and pairs."""
 
     picture: float
+    taught: float
     path: float
     words: float
     length: float
     unusual: float
+    pairs: float
 
 
 def compact(rows: NDArray[np.float32]) -> NDArray[np.float32]:
@@ -57,6 +61,10 @@ class Columns:
         self.alphabet = list(alphabet)
         self._of = {character: number + 1 for number, character in enumerate(self.alphabet)}
 
+    def of(self, text: str) -> tuple[int, ...] | None:
+        """The columns of a text; None when the reader does not know one of its characters."""
+        return tuple(self._of[c] for c in text) if all(c in self._of for c in text) else None
+
     def logs(self, rows: NDArray[np.float32], texts: Sequence[str]) -> NDArray[np.float64]:
         """How likely each text is to the reader."""
         other = np.full((len(rows), 1), UNKNOWN, np.float32)
@@ -65,14 +73,28 @@ class Columns:
         return np.maximum(logs_of(wide, columns), [LEAST_EACH * (1 + len(text)) for text in texts])
 
 
+class Readers(NamedTuple):
+    """Of each reader its columns: the recogniser's, the taught one's, and of the one that follows the pen."""
+
+    picture: Columns
+    taught: Columns
+    path: Columns
+
+
+class Rows(NamedTuple):
+    """What each reader says of a line, row by row: (T, 1 + its characters) probabilities, blank first."""
+
+    picture: NDArray[np.float32]
+    taught: NDArray[np.float32]
+    path: NDArray[np.float32]
+
+
 class JointLook:
     """What one line may say: ``weighed`` are log likelihoods of texts, up to a constant."""
 
-    def __init__(
-        self, joint: Joint, picture_rows: NDArray[np.float32], path_rows: NDArray[np.float32]
-    ) -> None:
+    def __init__(self, joint: Joint, rows: Rows) -> None:
         self._joint = joint
-        self.picture_rows, self.path_rows = picture_rows, path_rows
+        self.rows = rows
         self.weighed: dict[str, float] = {}
         #: What the picture's reader reads, words aside.
         self.plain = ""
@@ -82,18 +104,16 @@ class JointLook:
         new = [text for text in dict.fromkeys(" ".join(text.split()) for text in texts) if text]
         new = [text for text in new if text not in self.weighed]
         longest = max(map(len, new), default=0)
-        new = new[
-            : max(LEAST_TEXTS, MOST_WORK // (1 + longest * (len(self.picture_rows) + len(self.path_rows))))
-        ]
+        new = new[: max(LEAST_TEXTS, MOST_WORK // (1 + longest * sum(map(len, self.rows))))]
         if not new:
             return
         logs = self.features(new) @ np.array(msgspec.structs.astuple(self._joint.weights))
         self.weighed |= dict(zip(new, logs.tolist(), strict=True))
 
     def features(self, texts: Sequence[str]) -> NDArray[np.float64]:
-        """(texts, 5): what each of ``Weights`` is to weigh."""
+        """(texts, 7): what each of ``Weights`` is to weigh."""
         joint = self._joint
-        sides = (joint.picture.logs(self.picture_rows, texts), joint.path.logs(self.path_rows, texts))
+        sides = [columns.logs(rows, texts) for columns, rows in zip(joint.columns, self.rows, strict=True)]
         return np.column_stack([*sides, np.array([joint.features(text) for text in texts])])
 
     def put(self, text: str, like: str, cost: float) -> None:
@@ -113,25 +133,32 @@ class Joint:
 
     Parameters
     ----------
-    picture, path : Columns
-        Of the reader that sees a picture, and of the one that follows the pen.
+    columns : Readers
     prior : Prior
     weights : Weights
     """
 
-    def __init__(self, picture: Columns, path: Columns, prior: Prior, weights: Weights) -> None:
-        self.picture, self.path, self.weights = picture, path, weights
+    def __init__(self, columns: Readers, prior: Prior, weights: Weights) -> None:
+        self.columns, self.weights = columns, weights
         self._prior = prior
 
-    def look(self, picture_rows: NDArray[np.float32], path_rows: NDArray[np.float32]) -> JointLook:
-        """Weigh what a line may say by the two readers' rows of it."""
-        look = JointLook(self, compact(picture_rows), compact(path_rows))
+    def look(self, rows: Rows) -> JointLook:
+        """Weigh what a line may say by the readers' rows of it."""
+        look = JointLook(self, Rows(*map(compact, rows)))
         known = self._known_words()
-        plain = beam_search(look.picture_rows, self.picture.alphabet)
+        picture, taught, path = (columns.alphabet for columns in self.columns)
+        plain = beam_search(look.rows.picture, picture)
         look.plain = next((said for text, _ in plain if (said := " ".join(text.split()))), "")
-        words = beam_search(look.picture_rows, self.picture.alphabet, likely=known)
-        along = beam_search(look.path_rows, self.path.alphabet, PATH_BEAM, known)
-        look.weigh(text for text, _ in (*plain, *words, *along))
+        look.weigh(
+            text
+            for found in (
+                plain,
+                beam_search(look.rows.picture, picture, likely=known),
+                beam_search(look.rows.taught, taught, likely=known),
+                beam_search(look.rows.path, path, PATH_BEAM, known),
+            )
+            for text, _ in found
+        )
         for _ in range(ROUNDS):
             before = len(look.weighed)
             look.weigh(self._with_other_words(look.weighed) if look.weighed else ())
@@ -141,14 +168,20 @@ class Joint:
 
     def by_words(self, text: str) -> float:
         """How likely a text is before its ink is looked at (logarithm)."""
-        words, length, unusual = self.features(text)
+        words, length, unusual, pairs = self.features(text)
         weights = self.weights
-        return weights.words * words + weights.length * length + weights.unusual * unusual
+        return (
+            weights.words * words
+            + weights.length * length
+            + weights.unusual * unusual
+            + weights.pairs * pairs
+        )
 
-    def features(self, text: str) -> tuple[float, float, float]:
+    def features(self, text: str) -> tuple[float, float, float, float]:
         """What is to be weighed of a text by itself."""
         unusual = sum(not self._prior.usual(token) for token in text.split())
-        return self._prior.score(text) - LENGTH_BONUS * len(text), len(text), -unusual
+        words = self._prior.score(text) - LENGTH_BONUS * len(text)
+        return words, len(text), -unusual, self._prior.together(text)
 
     def _known_words(self) -> Callable[[str], float]:
         """How likely the whole words of a beginning are, beside a reader's logarithms as they are.
@@ -156,12 +189,14 @@ class Joint:
         The same beginnings are asked for at every row, and each is another one and a word more.
         """
 
+        seen = self.weights.picture + self.weights.taught
+
         @cache
         def likely(words: str) -> float:
             head, _, last = words[:-1].rpartition(" ")
             before = head[head.rfind(" ") + 1 :] + " " if head else ""
             more = self.by_words(f"{before}{last} ") - self.by_words(before)
-            return (likely(f"{head} ") if head else 0.0) + more / self.weights.picture
+            return (likely(f"{head} ") if head else 0.0) + more / seen
 
         return likely
 

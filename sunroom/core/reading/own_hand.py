@@ -1,10 +1,14 @@
-"""A person's own hand: what samples of how they write each symbol say of new ink."""
+"""A person's own hand: what samples of how they write symbols and whole lines say of new ink."""
 
 from __future__ import annotations
+
+from typing import NamedTuple
 
 import msgspec
 import numpy as np
 from numpy.typing import NDArray
+
+from sunroom.core.reading.own_words import OwnWords
 
 #: So much more alike (cosine of embeddings) makes one symbol e times as likely as another.
 NEARER = 0.05
@@ -13,7 +17,7 @@ WEIGHT = 0.75
 LEAST = 1e-4
 
 
-#: One character and its strokes as packed samples.
+#: A character, or a line of several, and its strokes as packed samples.
 Sample = tuple[str, tuple[bytes, ...]]
 
 
@@ -24,8 +28,8 @@ class HandInk(msgspec.Struct, frozen=True):
     samples: tuple[Sample, ...]
 
 
-class OwnHand:
-    """Samples of a hand, as the net of symbols sees them.
+class OwnLetters:
+    """Samples of a hand's symbols, as the net of symbols sees them.
 
     Parameters
     ----------
@@ -56,3 +60,10 @@ class OwnHand:
         own = np.where(sampled, own, probabilities)
         both = np.maximum(probabilities, LEAST) ** (1 - WEIGHT) * np.maximum(own, LEAST) ** WEIGHT
         return np.asarray(both / both.sum(axis=1, keepdims=True))
+
+
+class OwnHand(NamedTuple):
+    """What is known of a hand: its symbols, by which single ones are told, and how it writes lines."""
+
+    letters: OwnLetters | None
+    words: OwnWords | None

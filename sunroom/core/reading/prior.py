@@ -7,6 +7,7 @@ import unicodedata
 from collections.abc import Callable, Iterator, Sequence
 from copy import copy
 from functools import lru_cache
+from itertools import pairwise
 
 import numpy as np
 
@@ -16,6 +17,8 @@ from sunroom.core.geometry.curves import Points
 Frequency = Callable[[str], float]
 #: the words that a word without its accents may stand for: "uber" to ("über",)
 Variants = Callable[[str], Sequence[str]]
+#: how much likelier a word is after another than by itself (logarithm, 0 or more), both in small letters
+Together = Callable[[str, str], float]
 
 LENGTH_BONUS = 0.3
 #: Words whose frequency is at hand: a line asks for the same ones again and again.
@@ -44,6 +47,7 @@ ACCENT_COST, UNSEEN_COST = 0.5, 5.0
 #: Strokes smaller than this part of a tall letter are dots; marks above letters are smaller than this.
 DOT, MARK = 0.2, 0.5
 
+_OPENING, _CLOSING = '("“«¿¡', '.,:;!?)"”»'
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)?")
 _NUMBER = r"[-+−]?\d+(?:[.,]\d+)?"
 #: One side of a short equation: 3, 25, 3x, x, ab, x2.
@@ -78,13 +82,15 @@ class Prior:
 
     Parameters
     ----------
-    frequency, variants : callables
-        See ``Frequency`` and ``Variants``.
+    frequency, variants, together : callables
+        See ``Frequency``, ``Variants`` and ``Together``.
     """
 
-    def __init__(self, frequency: Frequency, variants: Variants) -> None:
+    def __init__(
+        self, frequency: Frequency, variants: Variants, together: Together = lambda before, word: 0.0
+    ) -> None:
         self._frequency: Frequency = lru_cache(KEPT_WORDS)(frequency)
-        self._variants = variants
+        self._variants, self._together = variants, together
 
     def expecting(self, words: frozenset[str]) -> Prior:
         """The same with some words, in small letters, as likely as everyday ones: names, and what a board is about."""
@@ -99,6 +105,17 @@ class Prior:
         return sum(
             self._token(token, before) for before, token in zip(["", *tokens], tokens, strict=False)
         ) + (LENGTH_BONUS * len(text))
+
+    def together(self, text: str) -> float:
+        """How much likelier the words of a text are beside each other than each by itself (logarithm).
+
+        A sign between two words parts them; quotes and brackets around them do not matter.
+        """
+        tokens = text.lower().split()
+        return sum(
+            self._together(before.lstrip(_OPENING), word.strip(_OPENING + _CLOSING))
+            for before, word in pairwise(tokens)
+        )
 
     def knows(self, text: str) -> bool:
         """Whether every word of a text is one that people use."""

@@ -9,12 +9,13 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook
+from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook, numbers_apart
 from sunroom.core.reading.decode import beam_search
-from sunroom.core.reading.joint import Columns, Joint, JointLook, Weights
+from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import Stroke, find_lines
 from sunroom.core.reading.marks import marks_among
-from sunroom.core.reading.own_hand import OwnHand
+from sunroom.core.reading.own_hand import OwnHand, OwnLetters
+from sunroom.core.reading.own_words import MOST_LEARNED, OwnWords, SeenLine
 from sunroom.core.reading.picture import line_picture, shortened
 from sunroom.core.reading.prior import (
     ACCENT_COST,
@@ -26,11 +27,14 @@ from sunroom.core.reading.prior import (
     marks_in,
     marks_of,
 )
-from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, ranked
+from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, one_after_another, ranked
 from sunroom.core.reading.symbols import Symbols
 
-#: (1, 3, 48, W) picture to (T, 1 + characters) probabilities, blank first
-Recognise = Callable[[NDArray[np.float32]], NDArray[np.float32]]
+#: (1, 3, 48, W) picture to (T, 1 + characters) probabilities, blank first; and what the one says that was taught more hands,
+#: (about 2 T, 1 + its characters), with what it had seen in each of those rows
+Recognise = Callable[
+    [NDArray[np.float32]], tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]
+]
 #: (T, FEATURES) path of the pen (core.ink.pen_path) to (about T / 4, 1 + characters) probabilities, blank first
 Follow = Callable[[NDArray[np.float32]], NDArray[np.float32]]
 #: Characters that a lesson writes in a line; the recogniser knows thousands more.
@@ -45,6 +49,8 @@ ACCENTED = 6
 MAX_STROKES = 600
 #: Shorter words may as well be signs, or a number.
 WORD_LENGTH = 3
+#: Each of so many numbers in a row is looked at by itself.
+MOST_NUMBERS = 12
 #: Below this the recogniser saw nothing that it knows as writing.
 LEAST_CERTAINTY = 0.05
 
@@ -62,12 +68,14 @@ class Reader:
         What words are likely.
     symbols : Symbols
         The nets of symbols, by which numbers and single signs are read better.
+    taught_alphabet : sequence of str
+        The character of each column, after the blank, of the recogniser that was taught.
     follow : callable
         The reader that follows the pen; see ``Follow``.
     path_alphabet : sequence of str
         The character of each of its columns after the blank.
     weights : Weights
-        How much each of the two counts, and the words.
+        How much each of them counts, and the words.
     """
 
     def __init__(
@@ -76,6 +84,7 @@ class Reader:
         alphabet: Sequence[str],
         prior: Prior,
         symbols: Symbols,
+        taught_alphabet: Sequence[str],
         follow: Follow,
         path_alphabet: Sequence[str],
         weights: Weights,
@@ -85,21 +94,42 @@ class Reader:
         self._columns = [0, *(columns[character] for character in self.alphabet)]
         column_of = {character: number + 1 for number, character in enumerate(self.alphabet)}
         self._digits = [0, *(column_of[c] for c in NUMBER_CHARACTERS)]
-        self._closer = CloserLook(symbols, prior, column_of)
-        self._made_of = (recognise, alphabet, prior, symbols, follow, path_alphabet, weights)
-        self._recognise, self.follow = recognise, follow
+        self._made_of = (recognise, alphabet, prior, symbols, taught_alphabet, follow, path_alphabet, weights)
+        self._recognise, self._follow = recognise, follow
         self._prior = prior
-        self.joint = Joint(Columns(self.alphabet), Columns(path_alphabet), prior, weights)
+        alphabets = (self.alphabet, taught_alphabet, path_alphabet)
+        readers = Readers(*map(Columns, alphabets))
+        self.joint = Joint(readers, prior, weights)
+        self._closer = CloserLook(symbols, prior, readers)
 
     def expecting(self, words: frozenset[str]) -> Reader:
         """The same reader to whom some words, in small letters, are as likely as everyday ones."""
-        recognise, alphabet, prior, symbols, follow, path_alphabet, weights = self._made_of
-        return Reader(recognise, alphabet, prior.expecting(words), symbols, follow, path_alphabet, weights)
+        recognise, alphabet, prior, symbols, taught, follow, path, weights = self._made_of
+        return Reader(recognise, alphabet, prior.expecting(words), symbols, taught, follow, path, weights)
 
-    def recognise(self, picture: NDArray[np.float32]) -> NDArray[np.float32]:
-        """(T, 1 + len(alphabet)) probabilities of our own characters, blank first."""
-        rows: NDArray[np.float32] = self._recognise(picture)[:, self._columns]
-        return rows
+    def look(self, strokes: Sequence[Stroke], words: OwnWords | None = None) -> Rows:
+        """What each reader says of one level line, of our own characters."""
+        rows, taught, seen = self._recognise(line_picture(shortened(strokes)))
+        if words is not None:
+            taught = words.weighed(taught, seen)
+        return Rows(rows[:, self._columns], taught, self._follow(pen_path(strokes)))
+
+    def own_hand(self, samples: Sequence[tuple[str, Sequence[Stroke]]]) -> OwnHand | None:
+        """A hand by samples, each the strokes of one character or of a line; None when nothing is learned from them."""
+        letters = self._closer.own_letters([sample for sample in samples if len(sample[0]) == 1])
+        texts = [sample for sample in samples if len(sample[0]) > 1][-MOST_LEARNED:]
+        seen = [self._seen_line(text, strokes) for text, strokes in texts]
+        words = OwnWords.learned([line for line in seen if line is not None])
+        return None if letters is None and words is None else OwnHand(letters, words)
+
+    def _seen_line(self, text: str, strokes: Sequence[Stroke]) -> SeenLine | None:
+        """Ink that is said to say ``text``; None where it is not one line, or has other characters."""
+        columns = self.joint.columns.taught.of(text)
+        lines = find_lines(strokes)
+        if columns is None or len(lines) != 1:
+            return None
+        _, taught, seen = self._recognise(line_picture(shortened(lines[0].strokes)))
+        return SeenLine(taught, seen, columns)
 
     def read(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[Reading]:
         """What ``strokes`` may say, best first, at most ``MAX_READINGS``; empty when nothing is readable.
@@ -130,29 +160,54 @@ class Reader:
     def taught_by(
         self, strokes: Sequence[Stroke], text: str, hand: OwnHand | None = None
     ) -> list[tuple[str, tuple[int, ...]]]:
-        """As ``CloserLook.taught_by``, for a line of ink as it was written."""
+        """The samples of a hand in a line of ink that says ``text``: its symbols where they are clear, and it as a whole.
+
+        Each is a text with its strokes' numbers.
+        """
         lines = find_lines(strokes)
-        found = self._closer.taught_by(lines[0].strokes, text, hand) if len(lines) == 1 else []
-        return [(c, tuple(lines[0].members[number] for number in numbers)) for c, numbers in found]
+        if len(lines) != 1:
+            return []
+        found = self._closer.taught_by(lines[0].strokes, text, hand.letters if hand else None)
+        made = [(c, tuple(lines[0].members[number] for number in numbers)) for c, numbers in found]
+        whole = " ".join(text.split())
+        seen = self._seen_line(whole, strokes) if len(whole) > 1 else None
+        if seen is not None and seen.clear:
+            made.append((whole, tuple(lines[0].members)))
+        return made
 
     def _read_line(self, strokes: list[Stroke], hand: OwnHand | None) -> list[Reading]:
-        rows = self.recognise(line_picture(shortened(strokes)))
+        letters, words = hand or (None, None)
+        seen = self.look(strokes, words)
+        rows = seen.picture
         if not _seen(rows):
-            return self._closer.lone_sign(strokes, hand)
-        look = self.joint.look(rows, self.follow(pen_path(strokes)))
+            return self._closer.lone_sign(strokes, letters)
+        look = self.joint.look(seen)
         if not look.best:
             return []
         if not self._is_word(look.best):
-            number = self._closer.read_number(look.plain, strokes, hand, rows)
+            number = self._read_number(look.plain, strokes, letters, seen)
             if number:
                 return number
         self._add_accented(look, strokes)
         # Looking closer at each letter makes words no better; it helps signs, and with a hand that is known.
-        if hand is not None or not any(
+        if letters is not None or not any(
             len(word) >= WORD_LENGTH and word.isalpha() for word in look.best.split()
         ):
-            self._closer.weigh(look, strokes, hand)
+            self._closer.weigh(look, strokes, letters)
         return self._with_rivals(_in_one_case(ranked(look.weighed)), look.plain, rows)
+
+    def _read_number(
+        self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
+    ) -> list[Reading]:
+        """A line read as a number, or as several where the pen left gaps between them; empty when it is none."""
+        whole = self._closer.read_number(text, strokes, letters, rows)
+        parts = numbers_apart(strokes) if whole else []
+        if not 1 < len(parts) <= MOST_NUMBERS:
+            return whole
+        each = [self._closer.number_in(part, letters, self.look(part)) for part in parts]
+        if not all(each):
+            return whole
+        return [*one_after_another(each, " ")[: MAX_READINGS - 1], Reading(whole[0].text, 0.0)]
 
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)

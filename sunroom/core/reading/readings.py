@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 
 import msgspec
 
@@ -39,17 +40,22 @@ def ranked(weighed: dict[str, float]) -> list[Reading]:
 
 def joined(lines: list[ReadLine]) -> list[Reading]:
     """Readings of several lines: the best of each, then with one line's rival in its place."""
-    if len(lines) == 1:
-        return list(lines[0].rivals)
-    if not lines:
+    return one_after_another([line.rivals for line in lines], "\n")
+
+
+def one_after_another(parts: Sequence[Sequence[Reading]], between: str) -> list[Reading]:
+    """Readings of several pieces of ink, each with one at least: the best of each, then with one piece's rival in its place."""
+    if len(parts) == 1:
+        return list(parts[0])
+    if not parts:
         return []
-    best = [line.rivals[0] for line in lines]
+    best = [rivals[0] for rivals in parts]
     score = math.prod(reading.score for reading in best)
-    combined = {"\n".join(reading.text for reading in best): score}
-    for number, line in enumerate(lines):
-        for rival in line.rivals[1:3]:
+    combined = {between.join(reading.text for reading in best): score}
+    for number, rivals in enumerate(parts):
+        for rival in rivals[1:3]:
             texts = [reading.text for reading in best]
             texts[number] = rival.text
-            combined["\n".join(texts)] = score * rival.score / max(best[number].score, 1e-6)
+            combined[between.join(texts)] = score * rival.score / max(best[number].score, 1e-6)
     order = sorted(combined.items(), key=lambda pair: -pair[1])[:MAX_READINGS]
     return [Reading(text, round(value, 3)) for text, value in order]

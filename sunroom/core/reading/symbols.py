@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry.curves import Points
 from sunroom.core.ink.raster import ink_measures, ink_raster
-from sunroom.core.reading.own_hand import OwnHand
+from sunroom.core.reading.own_hand import OwnLetters
 from sunroom.core.reading.parting import Parted
 
 #: ((N, 3, side, side) rasters, (N, 6) measures) to (N, classes) probabilities and (N, D) unit embeddings
@@ -45,23 +45,25 @@ class Symbols:
         self._alike = _alike(self.classes)
         self._digits = [self.classes.index(digit) for digit in DIGITS]
 
-    def own_hand(self, samples: Sequence[tuple[str, Sequence[Points]]]) -> OwnHand | None:
+    def own_letters(self, samples: Sequence[tuple[str, Sequence[Points]]]) -> OwnLetters | None:
         """A hand by samples of its symbols, each the strokes of one character; None without any known."""
         known = [(text, strokes) for text, strokes in samples if text in self.classes]
         if not known:
             return None
         _, embeddings = self._look(*_seen([strokes for _, strokes in known]))
-        return OwnHand(np.array([self.classes.index(text) for text, _ in known]), embeddings)
+        return OwnLetters(np.array([self.classes.index(text) for text, _ in known]), embeddings)
 
-    def parted(self, strokes: Sequence[Points], hand: OwnHand | None = None) -> Parted:
+    def parted(self, strokes: Sequence[Points], hand: OwnLetters | None = None) -> Parted:
         """The strokes of a level line, in all the ways in which they may be symbols."""
         return Parted(strokes, "".join(self.classes), lambda groups: self.logs_of(groups, hand))
 
-    def parted_digits(self, strokes: Sequence[Points], hand: OwnHand | None = None) -> Parted:
+    def parted_digits(self, strokes: Sequence[Points], hand: OwnLetters | None = None) -> Parted:
         """The strokes of a level line, in all the ways in which they may be digits."""
         return Parted(strokes, DIGITS, lambda groups: self.digits_of(groups, hand))
 
-    def logs_of(self, groups: Sequence[Sequence[Points]], hand: OwnHand | None = None) -> NDArray[np.float64]:
+    def logs_of(
+        self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
+    ) -> NDArray[np.float64]:
         """(N, classes) log probabilities of several symbols, each some strokes.
 
         Those that look alike without their line (c and C) share what they have together.
@@ -70,7 +72,7 @@ class Symbols:
         return np.asarray(np.log(np.maximum(probabilities @ self._alike, LEAST)))
 
     def digits_of(
-        self, groups: Sequence[Sequence[Points]], hand: OwnHand | None = None
+        self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
     ) -> NDArray[np.float64]:
         """(N, 10) log probabilities of the digits, among the digits."""
         seen = _seen(groups)
@@ -85,7 +87,7 @@ class Symbols:
         return np.asarray(np.log(np.maximum(probabilities, LEAST)))
 
     def _weighed(
-        self, seen: tuple[NDArray[np.float32], NDArray[np.float32]], hand: OwnHand | None
+        self, seen: tuple[NDArray[np.float32], NDArray[np.float32]], hand: OwnLetters | None
     ) -> NDArray[np.float64]:
         probabilities, embeddings = self._look(*seen)
         plain = probabilities.astype(float)

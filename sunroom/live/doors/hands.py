@@ -21,15 +21,17 @@ from sunroom.rooms.requests import Problem, allow_for, answer, answers_problems,
 
 #: A practice page with every sign three times is a tenth of this.
 MAX_FILE_BYTES = 4_000_000
+#: A line of as many samples as it may have, at some 30 bytes each.
+MAX_SAMPLE_BYTES = 30 * hands.MOST_LINE_SAMPLES
 #: x, y in board units, pressure 0–1, time in ms from the stroke's start
 Point = tuple[float, float, float, float]
 
 
 class HandSample(msgspec.Struct):
-    """A sample of a hand; ``taught`` by a corrected reading, not written on the practice page."""
+    """A sample of a hand, of a character or a line; ``taught`` by a corrected reading, not written on the practice page."""
 
     id: int
-    character: str
+    text: str
     taught: bool
     strokes: list[list[Point]]
 
@@ -42,9 +44,9 @@ class OwnHandSamples(msgspec.Struct):
 
 
 class NewSample(msgspec.Struct):
-    """A character as it was written."""
+    """A character or a line as it was written."""
 
-    character: str
+    text: str
     strokes: list[list[Point]]
 
 
@@ -73,7 +75,7 @@ def hand(request: HttpRequest, door: str, link: str) -> HttpResponse:
         sample = body(request, NewSample)
         try:
             strokes = [pack_samples(np.array(stroke).reshape(-1, 4)) for stroke in sample.strokes]
-            hands.keep_sample(found, sample.character, strokes)
+            hands.keep_sample(found, sample.text, strokes)
         except MalformedError as error:
             raise Problem(400, error.sentence) from error
     if request.method == "DELETE" and found is not None:
@@ -88,7 +90,7 @@ def _all_samples(room: Room, found: Hand | None) -> OwnHandSamples:
     return OwnHandSamples(
         room.language,
         [
-            HandSample(row.id, row.character, row.taught, [_points(stroke) for stroke in row.strokes])
+            HandSample(row.id, row.text, row.taught, [_points(stroke) for stroke in row.strokes])
             for row in kept
         ],
     )
@@ -101,7 +103,7 @@ def _points(stroke: bytes) -> list[Point]:
 @require_http_methods(["GET", "POST"])
 @answers_problems
 def hand_inkml(request: HttpRequest, door: str, link: str) -> HttpResponse:
-    """The samples of whoever asks as InkML, each with its character as annotation; or such a file brought in."""
+    """The samples of whoever asks as InkML, each with its text as annotation; or such a file brought in."""
     room, seat = _seat(request, door, link)
     found = hands.hand_of(seat, request.user, request.session)
     if request.method == "POST":
@@ -120,7 +122,7 @@ def hand_inkml(request: HttpRequest, door: str, link: str) -> HttpResponse:
             raise Problem(400, error.sentence) from error
         return answer(_all_samples(room, found))
     kept = hands.samples(found) if found else []
-    data = write_inkml([(row.character, [unpack_samples(stroke) for stroke in row.strokes]) for row in kept])
+    data = write_inkml([(row.text, [unpack_samples(stroke) for stroke in row.strokes]) for row in kept])
     response = HttpResponse(data, content_type="application/inkml+xml")
     response["Content-Disposition"] = content_disposition_header(True, "own hand.inkml") or "attachment"
     response["Cache-Control"] = "no-store"

@@ -169,11 +169,11 @@ def _keep(seat: str, found: list[Sample]) -> None:
     hand = Hand.objects.filter(seats__uid=seat).first()
     if hand is None:
         return
-    for character, strokes in found:
+    for text, strokes in found:
         try:
-            hands.keep_sample(hand, character, strokes, taught=True)
+            hands.keep_sample(hand, text, strokes, taught=True)
         except MalformedError as error:
-            logger.info("A symbol of a corrected line is no sample: %s", error)
+            logger.info("What a corrected line has is no sample: %s", error)
 
 
 def _ink(page: Page | None, ids: tuple[str, ...]) -> list[InkItem]:

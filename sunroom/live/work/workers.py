@@ -284,7 +284,7 @@ def _reader(language: str, expected: frozenset[str]) -> Reader:
 
 
 def taught_by(strokes: tuple[PlacedStroke, ...], text: str, language: str, hand: HandInk) -> list[Sample]:
-    """The symbols of a line that says ``text``, each with its strokes where they lie on the page."""
+    """The samples in a line that says ``text``, each with its strokes where they lie on the page."""
     samples = [_placed(stroke) for stroke in strokes]
     found = resources.reader(language).taught_by(samples, text, _own_hand(hand))
     return [(text, tuple(pack_samples(samples[n]) for n in members)) for text, members in found]
@@ -296,7 +296,7 @@ def _own_hand(hand: HandInk | None) -> OwnHand | None:
         return None
     if hand.mark not in _hands:
         samples = [(text, [unpack_samples(stroke) for stroke in strokes]) for text, strokes in hand.samples]
-        _hands[hand.mark] = resources.symbols().own_hand(samples)
+        _hands[hand.mark] = resources.reader().own_hand(samples)
         if len(_hands) > KEPT_HANDS:
             _hands.popitem(last=False)
     return _hands[hand.mark]
