@@ -22,7 +22,7 @@ from torch import nn
 
 from sunroom.core.ink.pen_path import FEATURES
 from training.hands import TRACED
-from training.nets import WritingNet
+from training.nets import TaughtEnd, WritingNet
 from training.train import OUT, SEED
 from training.writing import ALPHABET, MEASURED, sample
 
@@ -134,15 +134,15 @@ def held_out_samples() -> list[Sample]:
     return [encoded(*sample(random, list(MEASURED))) for _ in range(320)]
 
 
-def error_of(net: WritingNet, samples: list[Sample]) -> float:
+def error_of(net: WritingNet | TaughtEnd, samples: list[Sample]) -> float:
     """Edits for each character, by the likeliest row at each place."""
     from bench.reading import edits
 
     net.eval()
     wrong = count = 0
     with torch.no_grad():
-        for path, text in samples:
-            best = net.logits(torch.from_numpy(path[None].astype(np.float32)))[0].argmax(1).tolist()
+        for seen, text in samples:
+            best = net.logits(torch.from_numpy(seen[None].astype(np.float32)))[0].argmax(1).tolist()
             said = [c for c, before in zip(best, [0, *best[:-1]], strict=True) if c and c != before]
             wrong += edits([*map(chr, said)], [*map(chr, text)])  # type: ignore[arg-type]
             count += len(text)

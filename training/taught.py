@@ -26,6 +26,7 @@ from torch import nn
 
 from sunroom.core.reading.picture import line_picture, shortened
 from sunroom.resources import SEEN_BY_RECOGNISER, recogniser_model
+from training.follow import error_of
 from training.hands import TRACED
 from training.nets import TaughtEnd
 from training.train import OUT, SEED
@@ -206,21 +207,6 @@ def held_out_samples() -> list[Sample]:
     """Lines by the hands that are for measuring."""
     front, random = Front(), np.random.default_rng(5)
     return [front.sample(random, list(MEASURED)) for _ in range(320)]
-
-
-def error_of(net: TaughtEnd, samples: list[Sample]) -> float:
-    """Edits for each character, by the likeliest row at each place."""
-    from bench.reading import edits
-
-    net.eval()
-    wrong = count = 0
-    with torch.no_grad():
-        for seen, text in samples:
-            best = net.logits(torch.from_numpy(seen[None].astype(np.float32)))[0].argmax(1).tolist()
-            said = [c for c, before in zip(best, [0, *best[:-1]], strict=True) if c and c != before]
-            wrong += edits([*map(chr, said)], [*map(chr, text)])  # type: ignore[arg-type]
-            count += len(text)
-    return wrong / count
 
 
 def write(net: TaughtEnd) -> None:

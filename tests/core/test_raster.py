@@ -11,8 +11,9 @@ from hypothesis import strategies as st
 from demo.hand import Hand
 from sunroom.core.ink.raster import ink_measures, ink_raster
 from sunroom.core.ink.sequence import ink_sequence
+from sunroom.core.reading.decode import beam_search
 from sunroom.core.shapes.fits import KINDS
-from sunroom.resources import finder, symbols
+from sunroom.resources import finder, reader, symbols
 
 SIDE = 32
 
@@ -96,6 +97,19 @@ class Nets(TestCase):
         logs = symbols().logs_of(groups)
         found = "".join(symbols().classes[column] for column in logs.argmax(axis=1))
         self.assertGreaterEqual(sum(a == b for a, b in zip(found.lower(), letters, strict=True)), 4, found)
+
+    def test_the_recogniser_and_its_taught_end_say_what_a_line_is_in_rows_of_their_own(self) -> None:
+        strokes = [stroke[:, :2] for stroke in Hand(2, 0.3).write("noon", 0, 0, 60)]
+        look = reader().look(strokes)
+        for rows, columns in zip(look, reader().joint.columns, strict=True):
+            self.assertEqual(rows.shape[1], 1 + len(columns.alphabet))
+            self.assertLessEqual(float(rows.sum(axis=1).max()), 1.001)
+        np.testing.assert_allclose(look.taught.sum(axis=1), 1, atol=1e-3)
+        self.assertAlmostEqual(len(look.taught), 2 * len(look.picture), delta=2)
+        said = max(
+            beam_search(look.taught, reader().joint.columns.taught.alphabet), key=lambda found: found[1]
+        )[0]
+        self.assertEqual(said, "noon")
 
     def test_no_two_classes_are_the_same_character(self) -> None:
         self.assertEqual(len(set(symbols().classes)), len(symbols().classes))
