@@ -20,7 +20,7 @@ from sunroom.resources import reader
 LETTERS = "abcdeghlnorstuw "
 ZIPF = {"noon": 5.0, "sun": 6.0, "shadow": 4.5, "the": 7.5, "a": 7.0}
 WEIGHTS = Weights(picture=0.25, taught=0.25, path=0.5, words=0.8, length=0.1, unusual=0.3, pairs=0.25)
-PAIRS = LikelyPairs.of({("the", "sun"): 4.0, ("a", "sun"): -2.0, ("old", "oak"): 90.0})
+PAIRS = LikelyPairs.of({("the", "sun"): 4.0, ("no", "on"): 5.0, ("a", "sun"): -2.0, ("old", "oak"): 90.0})
 
 
 def rows_of(text: str, doubt: float = 0.02) -> np.ndarray:
@@ -131,6 +131,7 @@ class Together(TestCase):
             ("The “Sun”!", 4.0),
             ("the sun the sun", 8.0),
             ("(the sun)", 4.0),
+            ("no on", 0.0),  # noon is a word
             ("the, sun", 0.0),
             ("a sun", 0.0),
             ("sun the", 0.0),

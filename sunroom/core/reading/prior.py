@@ -109,13 +109,15 @@ class Prior:
     def together(self, text: str) -> float:
         """How much likelier the words of a text are beside each other than each by itself (logarithm).
 
-        A sign between two words parts them; quotes and brackets around them do not matter.
+        A sign between two words parts them; quotes and brackets around them do not matter. Two that are one word as well
+        gain nothing: corpora have “home work” often enough to spoil “homework”.
         """
-        tokens = text.lower().split()
-        return sum(
-            self._together(before.lstrip(_OPENING), word.strip(_OPENING + _CLOSING))
-            for before, word in pairwise(tokens)
-        )
+        gain = 0.0
+        for before, word in pairwise(text.lower().split()):
+            before, word = before.lstrip(_OPENING), word.strip(_OPENING + _CLOSING)
+            if self._frequency(before + word) < KNOWN_ZIPF:
+                gain += self._together(before, word)
+        return gain
 
     def knows(self, text: str) -> bool:
         """Whether every word of a text is one that people use."""
