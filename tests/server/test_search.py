@@ -73,7 +73,7 @@ class Search(LiveTest):
         self.places("noon")
         before = PageReading.objects.get().mark
         path, letter = f"/api/doors/tutor/{self.link}/hand", Hand(9, 0.4).write("n", 10, 50, 40)
-        self.tutor_web.post(path, {"character": "n", "strokes": [stroke.tolist() for stroke in letter]})
+        self.tutor_web.post(path, {"text": "n", "strokes": [stroke.tolist() for stroke in letter]})
         self.assertEqual(self.places("noon"), [(self.page, "written", "noon")])
         self.assertNotEqual(PageReading.objects.get().mark, before)
 
