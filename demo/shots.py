@@ -28,7 +28,7 @@ place.value = arguments[1] * place.max
 place.dispatchEvent(new Event('input', { bubbles: true }))
 """
 #: A word that fits beside the demo's drawings, in px of the board.
-WORD = Hand(9, 0.4).write("midday", 600, 684, 54)
+WORD = Hand(9, 0.4).write("midday", 590, 640, 54)
 
 
 class Stage:
