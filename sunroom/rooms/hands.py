@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import unicodedata
 from collections.abc import Sequence
 from typing import Any
 
@@ -74,7 +75,7 @@ def keep_sample(hand: Hand, text: str, strokes: Sequence[bytes], taught: bool = 
     MalformedError
         When it is neither, or its strokes are none or too many or too long.
     """
-    text = " ".join(text.split())
+    text = unicodedata.normalize("NFC", " ".join(text.split()))
     if not 0 < len(text) <= MOST_OF_A_LINE or not text.isprintable():
         raise MalformedError("text", said("a-sample-is-of-one", characters=MOST_OF_A_LINE))
     (_check_character if len(text) == 1 else _check_line)(strokes)

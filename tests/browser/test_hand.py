@@ -94,8 +94,13 @@ class PracticePage(Inking):
         self.open_page()
         self.practise([text], 24)
         line = f"[data-sign='{text}']"
-        self.assertTrue(self.tutor.all(f"{line} polyline"))
-        self.tutor.press(f"{line} ~ .of-line [aria-label='Write it again']")
+        again = f"{line} ~ .of-line [aria-label='Write it again']"
+        self.tutor.driver.execute_script(
+            "arguments[0].dispatchEvent(new MouseEvent('click', {bubbles: true, detail: 1}))",
+            self.tutor.find(again),
+        )
+        self.assertTrue(self.tutor.all(f"{line} polyline"), "a palm that lay there while its pen wrote")
+        self.tutor.press(again)
         self.tutor.wait(lambda: not self.tutor.all(f"{line} polyline") or None, "an empty line")
         self.practise([text], 24)
         self.tutor.press(f"{line} ~ .of-line [aria-label='Keep this line']")
@@ -107,3 +112,11 @@ class PracticePage(Inking):
         self.tutor.driver.refresh()
         self.open_page()
         self.tutor.wait(lambda: self.tutor.all(f"{line} polyline") or None, "the line to be there again")
+
+    def test_a_line_that_was_left_or_stands_there_at_the_end_is_kept_too(self) -> None:
+        self.open_page()
+        self.practise(["dozen oak jugs", "a shadow of 14 cm"], 24)
+        self.tutor.press("dialog footer button", "Close")
+        self.open_page()
+        for text in ("dozen oak jugs", "a shadow of 14 cm"):
+            self.tutor.wait(lambda text=text: self.tutor.all(f"[data-sign='{text}'] polyline") or None, text)

@@ -65,6 +65,10 @@ class Hands(LiveTest):
         newest = letter("a", MOST_OF_A_CHARACTER + 1)
         np.testing.assert_allclose(kept[-1]["strokes"][0][0][:2], newest[0][0][:2], atol=0.01)
 
+    def test_a_letter_with_its_accent_apart_is_one_character(self) -> None:
+        self.practise(self.tutor_web, "e\u0301", letter("e"))
+        self.assertEqual(self.samples(self.tutor_web), ["\u00e9"])
+
     def test_lines_are_kept_too_the_newest_of_all(self) -> None:
         self.practise(self.tutor_web, "n")
         for number in range(MOST_LINES + 2):

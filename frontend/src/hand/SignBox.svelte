@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte'
   import type { HandSample } from '../wire/generated'
   import type { SampleRow } from './samples'
   import { t } from '../words/words.svelte'
@@ -33,8 +34,16 @@
   const shown = $derived(strokes.length ? strokes : (newest?.strokes ?? []))
 
   $effect(() => {
-    if (!line && !here && strokes.length && pointer < 0) void send()
+    if (!here && strokes.length && pointer < 0) void send()
   })
+  // Whoever closes the page has done with what stands in its boxes.
+  onDestroy(() => void send())
+
+  /** A press counts when nothing was written meanwhile: a palm lies on these buttons while its pen writes. */
+  let pressed: SampleRow[][] = []
+  function press(event: MouseEvent, then: () => void) {
+    if (pointer < 0 && (event.detail === 0 || pressed === strokes)) then()
+  }
 
   const rounded = (value: number) => Math.round(value * 1000) / 1000
 
@@ -63,7 +72,7 @@
   function up(event: PointerEvent) {
     if (event.pointerId !== pointer) return
     pointer = -1
-    // A line has pauses between its words: whoever writes it says when it is done.
+    // A line has pauses between its words: it is done when its writer says so, goes on elsewhere, or closes the page.
     if (!line) timer = setTimeout(send, PAUSE_MS)
   }
 
@@ -103,20 +112,21 @@
   </svg>
   {#if line && onwritten}
     <!-- Always there: ink does not move while it is written. -->
-    <div class="of-line">
+    <!-- svelte-ignore a11y_no_static_element_interactions -->
+    <div class="of-line" onpointerdown={() => (pressed = pointer < 0 ? strokes : [])}>
       <button
         type="button"
         aria-label={t('keep-this-line')}
         title={t('keep-this-line')}
         disabled={!strokes.length}
-        onclick={send}><Icon name="check" size={20} /></button
+        onclick={(event) => press(event, () => void send())}><Icon name="check" size={20} /></button
       >
       <button
         type="button"
         aria-label={t('write-it-again')}
         title={t('write-it-again')}
         disabled={!strokes.length}
-        onclick={() => (strokes = [])}><Icon name="undo" size={20} /></button
+        onclick={(event) => press(event, () => (strokes = []))}><Icon name="undo" size={20} /></button
       >
     </div>
   {/if}
