@@ -7,13 +7,14 @@ from collections.abc import Sequence
 from typing import Any
 
 import msgspec
+import numpy as np
 from django.contrib.sessions.backends.base import SessionBase
 from django.db import transaction
 from django.db.models import F
 from django.db.models.functions import Length
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.ink import unpack_samples
+from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading.own_hand import HandInk
 from sunroom.core.sentences import said
 from sunroom.rooms.models import Hand, HandSample, Seat
@@ -25,6 +26,8 @@ MOST_OF_A_CHARACTER, MOST_LINES = 3, 12
 MOST_STROKES, MOST_SAMPLES = 8, 1000
 #: Of a line: characters, strokes, and samples in all its strokes.
 MOST_OF_A_LINE, MOST_LINE_STROKES, MOST_LINE_SAMPLES = 80, 240, 12_000
+#: Of a line that has more samples than this some are left out.
+KEPT_LINE_SAMPLES = 2_000
 #: Of a file so many samples are looked at: all signs of the practice page three times, written and taught.
 MOST_BROUGHT_IN = 1000
 
@@ -78,7 +81,10 @@ def keep_sample(hand: Hand, text: str, strokes: Sequence[bytes], taught: bool = 
     text = unicodedata.normalize("NFC", " ".join(text.split()))
     if not 0 < len(text) <= MOST_OF_A_LINE or not text.isprintable():
         raise MalformedError("text", said("a-sample-is-of-one", characters=MOST_OF_A_LINE))
-    (_check_character if len(text) == 1 else _check_line)(strokes)
+    if len(text) == 1:
+        _check_character(strokes)
+    else:
+        strokes = _checked_line(strokes)
     with transaction.atomic():
         made = HandSample.objects.create(
             hand=hand, text=text, taught=taught, strokes=_encoder.encode(tuple(strokes))
@@ -100,11 +106,18 @@ def _check_character(strokes: Sequence[bytes]) -> None:
         raise MalformedError("strokes", said("a-stroke-of-a-character"))
 
 
-def _check_line(strokes: Sequence[bytes]) -> None:
+def _checked_line(strokes: Sequence[bytes]) -> list[bytes]:
+    """A line's strokes with no more samples than reading has use for: all that is kept is sent with each answer."""
     if not 0 < len(strokes) <= MOST_LINE_STROKES:
         raise MalformedError("strokes", said("a-line-is-between-1", strokes=MOST_LINE_STROKES))
-    if sum(len(unpack_samples(stroke)) for stroke in strokes) > MOST_LINE_SAMPLES:
+    rows = [unpack_samples(stroke) for stroke in strokes]
+    count = sum(map(len, rows))
+    if count > MOST_LINE_SAMPLES:
         raise MalformedError("strokes", said("a-line-of-a-hand"))
+    step = -(-count // KEPT_LINE_SAMPLES)
+    if step == 1:
+        return list(strokes)
+    return [pack_samples(np.vstack([stroke[:-1:step], stroke[-1:]])) for stroke in rows]
 
 
 def bring_in(hand: Hand, groups: Sequence[tuple[str, Sequence[bytes]]]) -> None:

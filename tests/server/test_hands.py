@@ -18,7 +18,13 @@ from sunroom.core.ink import pack_samples
 from sunroom.live.doors.hands import MAX_FILE_BYTES
 from sunroom.live.wire.readings import LineTaught, Read, Readings, Teach
 from sunroom.rooms import models
-from sunroom.rooms.hands import MOST_LINE_STROKES, MOST_LINES, MOST_OF_A_CHARACTER, MOST_OF_A_LINE
+from sunroom.rooms.hands import (
+    KEPT_LINE_SAMPLES,
+    MOST_LINE_STROKES,
+    MOST_LINES,
+    MOST_OF_A_CHARACTER,
+    MOST_OF_A_LINE,
+)
 from tests.browser.base import wait_for
 from tests.server.client import Web
 from tests.server.test_live import LiveTest
@@ -64,6 +70,12 @@ class Hands(LiveTest):
         self.assertEqual(len(kept), MOST_OF_A_CHARACTER)
         newest = letter("a", MOST_OF_A_CHARACTER + 1)
         np.testing.assert_allclose(kept[-1]["strokes"][0][0][:2], newest[0][0][:2], atol=0.01)
+
+    def test_a_line_of_many_samples_is_kept_with_fewer(self) -> None:
+        stroke = [[x / 10, 1, 0.5, x] for x in range(4_000)]
+        (kept,) = self.practise(self.tutor_web, "noon", [stroke, [[1, 1, 0.5, 0]]])
+        self.assertLess(sum(map(len, kept["strokes"])), KEPT_LINE_SAMPLES + 2)
+        self.assertEqual([kept["strokes"][0][0][0], kept["strokes"][0][-1][0]], [0, 399.9])
 
     def test_a_letter_with_its_accent_apart_is_one_character(self) -> None:
         self.practise(self.tutor_web, "e\u0301", letter("e"))
