@@ -210,16 +210,22 @@ class Recordings(BoardTest):
 
     def test_a_lost_net_and_a_restart_lose_nothing_of_it(self) -> None:
         self.record()
-        before = self.wait_pieces(0)
+        self.wait_pieces(0)
         self.tutor.driver.execute_cdp_cmd("Network.enable", {})
         offline = {"offline": True, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
         self.tutor.driver.execute_cdp_cmd("Network.emulateNetworkConditions", offline)
+        # What was on its way when the net went has arrived.
+        time.sleep(2)
+        before = self.pieces()
         time.sleep(7)
         self.assertEqual(self.pieces(), before, "nothing comes through")
         self.tutor.driver.execute_cdp_cmd("Network.emulateNetworkConditions", {**offline, "offline": False})
         before = self.wait_pieces(before)
         self.restart()
         self.wait_pieces(before)
+        # The lesson goes on, told by the server that is there now.
+        self.tutor.draw(LINE)
+        self.tutor.kept()
         self.stop()
         row = self.tutor.wait(lambda: Recording.objects.filter(ended=True).first(), "it to end")
         numbers = list(RecordingPiece.objects.order_by("number").values_list("number", flat=True))

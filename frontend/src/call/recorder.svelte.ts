@@ -7,7 +7,7 @@ import { keptChoices, openDevice, whyOff, type Device } from './devices'
 
 const PIECE_MS = 5_000
 const BITS_PER_S = 32_000
-/** A recording whose sound is further than this from the clock ends, and another begins. */
+/** A recording whose sound stays further than this from the clock ends, and another begins; what is late once catches up. */
 const APART_MS = 80
 /** Sound is in a recording so much later than it was made: microphone, browser and recorder take their time (measured). */
 const SOUND_LATE_MS = 60
@@ -187,7 +187,7 @@ export class Recorder {
     const mimeType = KINDS.find((kind) => MediaRecorder.isTypeSupported(kind))!
     const recorder = new MediaRecorder(this.#into!.stream, { mimeType, audioBitsPerSecond: BITS_PER_S })
     this.#recorder = recorder
-    let [number, until, clock, sound] = [0, 0, 0, 0]
+    let [number, until, clock, sound, wasApart] = [0, 0, 0, 0, false]
     const of: Sending = { id: '', lost: false }
     recorder.onstart = () => {
       clock = performance.now()
@@ -206,11 +206,12 @@ export class Recorder {
         this.#put(of, `/pieces/${number++}?${query}`, data, length - until)
         until = length
       }
-      const apart = Math.abs(performance.now() - clock - length)
-      if (recorder.state === 'recording' && apart > APART_MS) {
+      const apart = Math.abs(performance.now() - clock - length) > APART_MS
+      if (recorder.state === 'recording' && apart && wasApart) {
         recorder.stop()
         if (this.on) this.#begin()
       }
+      wasApart = apart
     }
     recorder.onerror = () => this.stop()
     recorder.onstop = () => this.#put(of, '/end')
