@@ -143,14 +143,20 @@ def _strokes_of(pen: _Outline, em: int, half: float) -> Strokes:
     solid, origin = _picture(pen, em)
     if not solid.any():
         return []
-    strokes = []
-    for stroke in trace_picture(solid, half=half):
-        points = stroke[:, :2]
-        length = float(np.hypot(*np.diff(points, axis=0).T).sum())
-        if len(points) > 3 and length < 2.0 * half:
-            continue
-        strokes.append((points[simplify(points, TOLERANCE_PX)] - origin) / SIZE_PX)
-    return sorted(strokes, key=lambda stroke: float(stroke[:, 0].min()))
+    lines = [stroke[:, :2] for stroke in trace_picture(solid, half=half)]
+    found = [
+        (points[simplify(points, TOLERANCE_PX)] - origin) / SIZE_PX
+        for number, points in enumerate(lines)
+        if not _is_stub(points, [*lines[:number], *lines[number + 1 :]], half)
+    ]
+    return sorted(found, key=lambda stroke: float(stroke[:, 0].min()))
+
+
+def _is_stub(points: np.ndarray, others: Strokes, half: float) -> bool:
+    """A short piece on another line is left of the pen's bluntness; by itself it is a dot."""
+    if len(points) <= 3 or float(np.hypot(*np.diff(points, axis=0).T).sum()) >= 2 * half or not others:
+        return False
+    return float(np.abs(np.vstack(others)[:, None] - points[::3]).max(axis=2).min()) < half
 
 
 def _picture(pen: _Outline, em: int) -> tuple[np.ndarray, np.ndarray]:

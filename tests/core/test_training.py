@@ -34,6 +34,21 @@ class Tracing(TestCase):
         for stroke in strokes:
             self.assertGreater(np.hypot(*np.ptp(stroke[:, :2], axis=0)), 250)
 
+    def test_a_line_that_ends_soon_after_it_has_met_another_keeps_its_tail(self) -> None:
+        bowl = [(int(120 + 60 * np.cos(a)), int(150 + 60 * np.sin(a))) for a in np.linspace(0, 2 * np.pi, 60)]
+        picture = self.picture(bowl, [(180, 85), (180, 224)])
+        points = np.vstack(trace_picture(picture))
+        for y in (88, 221):
+            self.assertLess(np.hypot(*(points[:, :2] - (180, y)).T).min(), 6, "so an a is no o")
+        corner = self.picture([(60, 60), (60, 240), (240, 240)])
+        cv2.rectangle(corner, (50, 230), (75, 250), 1, -1)
+        (stroke,) = trace_picture(corner)
+        self.assertGreater(len(stroke), 300, "the corner of a blunt pen is no line")
+
+    def test_a_line_is_followed_up_to_where_the_pen_left_it(self) -> None:
+        (stroke,) = trace_picture(self.picture([(40, 150), (150, 60), (260, 150)]))
+        self.assertLess(np.hypot(*(stroke[[0, -1], :2] - ((40, 150), (260, 150))).T).max(), 5)
+
     def test_a_ring_is_closed_and_nothing_is_nothing(self) -> None:
         at = np.linspace(0, 2 * np.pi, 60)
         ring = [(int(150 + 90 * np.cos(a)), int(150 + 90 * np.sin(a))) for a in at]

@@ -14,6 +14,9 @@ GLYPH_HALF = 7.0
 #: In halves of a line's thickness: side branches of the middle line shorter than this are the corners of a blunt pen;
 #: two lines that cross share at most about this much; a line's heading is taken over this much.
 SPUR, BRIDGE, HEADING = 1.7, 3.15, 2.0
+#: But a branch of this length is a line that ends soon after it has met another, when it is so thick up to its end (a
+#: part of what most of the line is): a corner is thin. Of fewer px it is the edge's roughness.
+TAIL, TAIL_DEPTH, LEAST_TAIL_PX = 0.4, 0.6, 4
 #: Middle lines are smoothed over so much (halves of a thickness): thinning leaves steps of one pixel.
 SMOOTHING = 0.72
 #: A tangle of more edges than this is left in its pieces: to join it would take long.
@@ -39,7 +42,7 @@ def trace_picture(solid: Picture, half: float = GLYPH_HALF) -> list[Points]:
     line = thin(cut)
     typical = np.median(depth[line > 0]) if line.any() else 1.0
     strokes = []
-    paths = _strokes(line, half)
+    paths = _strokes(line, depth / typical, half)
     for path in [*paths, *_dots(cut, depth, paths)]:
         points = np.array([(x, y) for y, x in path], dtype=float)
         points = _smooth(
@@ -53,24 +56,27 @@ def trace_picture(solid: Picture, half: float = GLYPH_HALF) -> list[Points]:
 
 def thin(solid: Picture) -> Picture:
     """The middle line of a picture, one pixel wide (Zhang & Suen 1984)."""
-    image = np.pad(solid.astype(bool), 1)
+    image = np.pad(solid.astype(bool), 1).astype(np.uint8)
     while True:
-        before = image.sum()
-        for first in (True, False):
-            p = [
-                np.roll(image, shift, (0, 1))
-                for shift in ((1, 0), (1, -1), (0, -1), (-1, -1), (-1, 0), (-1, 1), (0, 1), (1, 1))
-            ]
-            neighbours = sum(layer.astype(int) for layer in p)
-            rises = sum((~p[i] & p[(i + 1) % 8]).astype(int) for i in range(8))
-            a, b = (
-                ((p[0] & p[2] & p[4]), (p[2] & p[4] & p[6]))
-                if first
-                else ((p[0] & p[2] & p[6]), (p[0] & p[4] & p[6]))
-            )
-            image &= ~(image & (neighbours >= 2) & (neighbours <= 6) & (rises == 1) & ~a & ~b)
-        if image.sum() == before:
-            return image[1:-1, 1:-1].astype(np.uint8)
+        before = int(image.sum())
+        for may_go in MAY_GO:
+            around = cv2.filter2D(image, -1, RING, borderType=cv2.BORDER_CONSTANT)
+            image[may_go[around]] = 0
+        if int(image.sum()) == before:
+            return image[1:-1, 1:-1]
+
+
+def _may_go(kept: tuple[tuple[int, int, int], tuple[int, int, int]]) -> NDArray[np.bool_]:
+    """Whether a pixel goes, by which of its neighbours are there (a bit each): unless three in ``kept`` are."""
+    there = np.arange(256)[:, None] >> np.arange(8) & 1 == 1
+    count, rises = there.sum(axis=1), (~there & np.roll(there, -1, axis=1)).sum(axis=1)
+    stays = there[:, kept[0]].all(axis=1) | there[:, kept[1]].all(axis=1)
+    return (count >= 2) & (count <= 6) & (rises == 1) & ~stays
+
+
+#: A pixel's neighbours as bits, from the one above it on, clockwise; and which pixels go in each half of a round.
+RING = np.array([[128, 1, 2], [64, 0, 4], [32, 16, 8]], np.uint8)
+MAY_GO = _may_go(((0, 2, 4), (2, 4, 6))), _may_go(((0, 2, 6), (0, 4, 6)))
 
 
 def _dots(solid: Picture, depth: Points, paths: list[list[Pixel]]) -> list[list[Pixel]]:
@@ -84,15 +90,20 @@ def _dots(solid: Picture, depth: Points, paths: list[list[Pixel]]) -> list[list[
     ]
 
 
-def _strokes(line: Picture, half: float) -> list[list[Pixel]]:
-    """The middle line as paths that run straight on through crossings."""
+def _strokes(line: Picture, depth: Points, half: float) -> list[list[Pixel]]:
+    """The middle line as paths that run straight on through crossings; ``depth`` is 1 where the line is as thick as most."""
     pixels = {(int(y), int(x)) for y, x in zip(*np.nonzero(line), strict=True)}
     edges = _edges(pixels)
     at = Counter(end for e in edges for end in {e[0], e[-1]})
-    edges = [e for e in edges if len(e) >= SPUR * half or not _is_spur(e, at)]
+    ahead = round(HEADING * half)
+    edges = [
+        _to_its_ends(e, at, depth, ahead)
+        for e in edges
+        if len(e) >= SPUR * half or not _is_spur(e, at) or _is_tail(e, at, depth, half)
+    ]
     if len(edges) > MOST_EDGES:
         return [_from_upper_left(edge) for edge in edges]
-    return _joined(_without_bridges(edges, BRIDGE * half), round(HEADING * half))
+    return _joined(_without_bridges(edges, BRIDGE * half), ahead)
 
 
 def _without_bridges(edges: list[list[Pixel]], longest: float) -> list[list[Pixel]]:
@@ -169,6 +180,25 @@ def _is_spur(edge: list[Pixel], at: Counter[Pixel]) -> bool:
     """Only one end of it is at a crossing; ``at`` says how many edges end at each place."""
     ends = [at[end] for end in (edge[0], edge[-1])]
     return min(ends) == 1 and max(ends) > 1
+
+
+def _is_tail(edge: list[Pixel], at: Counter[Pixel], depth: Points, half: float) -> bool:
+    """A line that ends soon after it has met another: as thick up to its end as others are, where a corner is thin."""
+    end = edge[0] if at[edge[0]] == 1 else edge[-1]
+    return len(edge) >= max(TAIL * half, LEAST_TAIL_PX) and bool(depth[end] >= TAIL_DEPTH)
+
+
+def _to_its_ends(edge: list[Pixel], at: Counter[Pixel], depth: Points, ahead: int) -> list[Pixel]:
+    """Thinning shortens what ends: it goes on straight ahead for as long as there is line on both sides."""
+    for _ in range(2):
+        edge = edge[::-1]
+        if at[edge[-1]] == 1 and len(edge) > 2:
+            way = -_heading(edge, False, ahead)
+            steps = np.rint(edge[-1] + np.outer(np.arange(1, ahead + 1), way)).astype(int)
+            steps = steps[((steps >= 0) & (steps < depth.shape)).all(axis=1)]
+            inside = int(np.argmin([*(depth[steps[:, 0], steps[:, 1]] >= TAIL_DEPTH), False]))
+            edge = [*edge, *map(tuple, steps[:inside].tolist())]
+    return edge
 
 
 def _joined(edges: list[list[Pixel]], ahead: int) -> list[list[Pixel]]:
