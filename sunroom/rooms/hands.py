@@ -8,6 +8,7 @@ from typing import Any
 
 import msgspec
 import numpy as np
+from numpy.typing import NDArray
 from django.contrib.sessions.backends.base import SessionBase
 from django.db import transaction
 from django.db.models import F
@@ -26,8 +27,10 @@ MOST_OF_A_CHARACTER, MOST_LINES = 3, 12
 MOST_STROKES, MOST_SAMPLES = 8, 1000
 #: Of a line: characters, strokes, and samples in all its strokes.
 MOST_OF_A_LINE, MOST_LINE_STROKES, MOST_LINE_SAMPLES = 80, 240, 12_000
-#: Of a line that has more samples than this some are left out.
-KEPT_LINE_SAMPLES = 2_000
+#: Of a character or a line that has more samples than this some are left out: all that is kept is sent with each answer.
+KEPT_SAMPLES, KEPT_LINE_SAMPLES = 200, 2_000
+#: All signs of the practice page three times, written and taught, and the lines; of more the oldest go.
+MOST_IN_A_HAND = 1_000
 #: Of a file so many samples are looked at: all signs of the practice page three times, written and taught.
 MOST_BROUGHT_IN = 1000
 
@@ -81,10 +84,7 @@ def keep_sample(hand: Hand, text: str, strokes: Sequence[bytes], taught: bool = 
     text = unicodedata.normalize("NFC", " ".join(text.split()))
     if not 0 < len(text) <= MOST_OF_A_LINE or not text.isprintable():
         raise MalformedError("text", said("a-sample-is-of-one", characters=MOST_OF_A_LINE))
-    if len(text) == 1:
-        _check_character(strokes)
-    else:
-        strokes = _checked_line(strokes)
+    strokes = _checked_character(strokes) if len(text) == 1 else _checked_line(strokes)
     with transaction.atomic():
         made = HandSample.objects.create(
             hand=hand, text=text, taught=taught, strokes=_encoder.encode(tuple(strokes))
@@ -94,27 +94,33 @@ def keep_sample(hand: Hand, text: str, strokes: Sequence[bytes], taught: bool = 
             too_many = same.filter(text=text)[MOST_OF_A_CHARACTER:]
         else:
             too_many = same.annotate(length=Length("text")).filter(length__gt=1)[MOST_LINES:]
-        hand.samples.filter(pk__in=[row.pk for row in too_many]).delete()
+        oldest = hand.samples.order_by("-pk")[MOST_IN_A_HAND:]
+        hand.samples.filter(pk__in=[row.pk for row in (*too_many, *oldest)]).delete()
         _changed(hand)
     return made
 
 
-def _check_character(strokes: Sequence[bytes]) -> None:
+def _checked_character(strokes: Sequence[bytes]) -> list[bytes]:
     if not 0 < len(strokes) <= MOST_STROKES:
         raise MalformedError("strokes", said("a-character-is-between-1", strokes=MOST_STROKES))
-    if any(len(unpack_samples(stroke)) > MOST_SAMPLES for stroke in strokes):
+    rows = [unpack_samples(stroke) for stroke in strokes]
+    if any(len(stroke) > MOST_SAMPLES for stroke in rows):
         raise MalformedError("strokes", said("a-stroke-of-a-character"))
+    return _thinned(strokes, rows, KEPT_SAMPLES)
 
 
 def _checked_line(strokes: Sequence[bytes]) -> list[bytes]:
-    """A line's strokes with no more samples than reading has use for: all that is kept is sent with each answer."""
     if not 0 < len(strokes) <= MOST_LINE_STROKES:
         raise MalformedError("strokes", said("a-line-is-between-1", strokes=MOST_LINE_STROKES))
     rows = [unpack_samples(stroke) for stroke in strokes]
-    count = sum(map(len, rows))
-    if count > MOST_LINE_SAMPLES:
+    if sum(map(len, rows)) > MOST_LINE_SAMPLES:
         raise MalformedError("strokes", said("a-line-of-a-hand"))
-    step = -(-count // KEPT_LINE_SAMPLES)
+    return _thinned(strokes, rows, KEPT_LINE_SAMPLES)
+
+
+def _thinned(strokes: Sequence[bytes], rows: list[NDArray[np.float64]], most: int) -> list[bytes]:
+    """Strokes with about ``most`` samples together; the last of each stays."""
+    step = -(-sum(map(len, rows)) // most)
     if step == 1:
         return list(strokes)
     return [pack_samples(np.vstack([stroke[:-1:step], stroke[-1:]])) for stroke in rows]

@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import urllib.request
 from typing import Any
+from unittest.mock import patch
 from urllib.error import HTTPError
 
 import numpy as np
@@ -14,16 +15,18 @@ from demo.hand import Hand
 from sunroom.core.board import InkItem
 from sunroom.core.board.steps import AddItems
 from sunroom.core.formats.inkml import read_inkml, write_inkml
-from sunroom.core.ink import pack_samples
+from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.live.doors.hands import MAX_FILE_BYTES
 from sunroom.live.wire.readings import LineTaught, Read, Readings, Teach
-from sunroom.rooms import models
+from sunroom.rooms import hands, models
 from sunroom.rooms.hands import (
     KEPT_LINE_SAMPLES,
+    KEPT_SAMPLES,
     MOST_LINE_STROKES,
     MOST_LINES,
     MOST_OF_A_CHARACTER,
     MOST_OF_A_LINE,
+    MOST_STROKES,
 )
 from tests.browser.base import wait_for
 from tests.server.client import Web
@@ -76,6 +79,16 @@ class Hands(LiveTest):
         (kept,) = self.practise(self.tutor_web, "noon", [stroke, [[1, 1, 0.5, 0]]])
         self.assertLess(sum(map(len, kept["strokes"])), KEPT_LINE_SAMPLES + 2)
         self.assertEqual([kept["strokes"][0][0][0], kept["strokes"][0][-1][0]], [0, 399.9])
+
+    def test_of_a_hand_without_end_the_newest_stay_and_no_character_is_long(self) -> None:
+        hand = models.Hand.objects.create(uid="h")
+        long = pack_samples(np.array([[x / 10, 1, 0.5, x] for x in range(1_000)]))
+        with patch.object(hands, "MOST_IN_A_HAND", 5):
+            for character in "abcdefg":
+                hands.keep_sample(hand, character, [long] * MOST_STROKES)
+        kept = hands.samples(hand)
+        self.assertEqual([row.text for row in kept], [*"cdefg"])
+        self.assertLess(sum(len(unpack_samples(s)) for s in kept[0].strokes), KEPT_SAMPLES + 2 * MOST_STROKES)
 
     def test_a_letter_with_its_accent_apart_is_one_character(self) -> None:
         self.practise(self.tutor_web, "e\u0301", letter("e"))

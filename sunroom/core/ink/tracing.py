@@ -71,7 +71,8 @@ def _may_go(kept: tuple[tuple[int, int, int], tuple[int, int, int]]) -> NDArray[
     there = np.arange(256)[:, None] >> np.arange(8) & 1 == 1
     count, rises = there.sum(axis=1), (~there & np.roll(there, -1, axis=1)).sum(axis=1)
     stays = there[:, kept[0]].all(axis=1) | there[:, kept[1]].all(axis=1)
-    return (count >= 2) & (count <= 6) & (rises == 1) & ~stays
+    goes: NDArray[np.bool_] = (count >= 2) & (count <= 6) & (rises == 1) & ~stays
+    return goes
 
 
 #: A pixel's neighbours as bits, from the one above it on, clockwise; and which pixels go in each half of a round.
