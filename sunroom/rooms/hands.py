@@ -8,11 +8,11 @@ from typing import Any
 
 import msgspec
 import numpy as np
-from numpy.typing import NDArray
 from django.contrib.sessions.backends.base import SessionBase
 from django.db import transaction
 from django.db.models import F
 from django.db.models.functions import Length
+from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import pack_samples, unpack_samples
