@@ -30,7 +30,7 @@ from sunroom.core.sentences import Sentence
 from sunroom.lessons.models import Homework, Posted
 from sunroom.live.doors import rooms as whole_rooms
 from sunroom.live.wire.messages import Do, Frame, Goodbye, Join
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.resources import typesetter
 from sunroom.rooms import accounts, tidy
 from sunroom.rooms.models import Browser, Pairing, Room, Seat
@@ -264,7 +264,7 @@ class WholeRooms(LiveTest):
         begun, taken = threading.Event(), whole_rooms.made
 
         def slowly(job: Any, *arguments: Any) -> Any:
-            if job is workers.take_package:
+            if job is file_jobs.take_package:
                 begun.set()
                 time.sleep(1.5)
             return taken(job, *arguments)
@@ -281,7 +281,7 @@ class WholeRooms(LiveTest):
         calls = iter((taken, None))
 
         def once(job: Any, *arguments: Any) -> Any:
-            if job is not workers.take_package:
+            if job is not file_jobs.take_package:
                 return taken(job, *arguments)
             made = next(calls)
             return made(job, *arguments) if made else Sentence("that-is-too-large-a")

@@ -23,7 +23,7 @@ from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import body_file, made, making, pages_of_board, settle
 from sunroom.live.doors.home import owned, tell_lesson
 from sunroom.live.room.registry import board_cards, registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
@@ -88,7 +88,7 @@ def bring_in_board(request: HttpRequest, link: str) -> HttpResponse:
     check_boards(row)
     with body_file(request, package.MAX_BYTES) as file, making():
         check_space(row.pk, file.stat().st_size)
-        taken = made(workers.take_package, str(file), services.tutor_seat(row).uid)
+        taken = made(file_jobs.take_package, str(file), services.tutor_seat(row).uid)
         if isinstance(taken, Sentence):
             raise Problem(400, taken)
         board = unpack_board(row, *taken, int(time.time() * 1000))

@@ -19,7 +19,7 @@ from sunroom.core.formats import opened
 from sunroom.core.formats.documents import MAX_BYTES
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import BroughtIn, body_file, check_may_bring, made, making, visible_board
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.live.work.office import as_pdf, is_office
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems
 
@@ -58,7 +58,7 @@ def open_document(request: HttpRequest, board: str) -> HttpResponse:
         if is_office(name):
             _make_pdf(name, file)
         with making():
-            sizes = made(workers.take_document, str(file))
+            sizes = made(file_jobs.take_document, str(file))
         if isinstance(sizes, Sentence):
             raise Problem(400, sizes)
         uid = repository.keep_document(row.room_id, file.read_bytes(), sizes)
@@ -83,7 +83,7 @@ def open_things(request: HttpRequest, board: str) -> HttpResponse:
     check_may_bring(request, row, "add_ink" if name.lower().endswith(".inkml") else "add_text")
     data = request.read(opened.MAX_BYTES + 1)
     with making():
-        things = made(workers.take_things, name, data)
+        things = made(file_jobs.take_things, name, data)
     if isinstance(things, Sentence):
         raise Problem(400, things)
     response = HttpResponse(msgspec.msgpack.encode(things), content_type="application/msgpack")
@@ -106,7 +106,7 @@ def thumb(request: HttpRequest, board: str, document: str, number: int) -> HttpR
     allow(request, "document-thumb", 1_200, 300)
     row = _room(request, board)
     with making():
-        shown = made(workers.document_thumb, _document(row, document), number - 1, THUMB_PX)
+        shown = made(file_jobs.document_thumb, _document(row, document), number - 1, THUMB_PX)
     if isinstance(shown, Sentence):
         raise Problem(400, shown)
     response = HttpResponse(shown, content_type="image/png")
@@ -121,7 +121,7 @@ def bring_in(request: HttpRequest, board: str, document: str, number: int) -> Ht
     allow(request, "document-page", 1_200, 300)
     row = _room(request, board)
     with making():
-        page = made(workers.take_document_page, _document(row, document), number - 1)
+        page = made(file_jobs.take_document_page, _document(row, document), number - 1)
         if isinstance(page, Sentence):
             raise Problem(400, page)
         check_space(row.room_id, len(page.data) + len(page.vector))

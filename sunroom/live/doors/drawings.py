@@ -16,7 +16,7 @@ from sunroom.core.formats.drawing import Parts
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems
 
 WIDTH_PX = 200
@@ -73,4 +73,4 @@ def _drawn(name: str) -> bytes:
     items = [msgspec.structs.replace(item, z=float(n)) for n, item in enumerate(drawing(name), 1)]
     board = apply(Board(), AddPage(head, 0, tuple(items)))
     clear = Parts(paper=False, ruling=False)
-    return made(workers.make_picture, encode_page(board.in_order()[0]), WIDTH_PX, {}, clear)
+    return made(file_jobs.make_picture, encode_page(board.in_order()[0]), WIDTH_PX, {}, clear)

@@ -24,7 +24,7 @@ from sunroom.live.doors.files import body_file, made, making, visible_board
 from sunroom.live.doors.home import owned
 from sunroom.live.doors.take_away import pdf_of_page
 from sunroom.live.room.registry import registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import services
 from sunroom.rooms.models import Room, Seat
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
@@ -74,7 +74,7 @@ def hand_in_file(request: HttpRequest, link: str, uid: str) -> HttpResponse:
     task, name = _task(room, uid), request.GET.get("name", "").strip()[:80] or "file"
     handed.check_more(room, task, seat, 0)
     with body_file(request, MAX_BYTES) as file, making():
-        taken = made(workers.take_material, str(file), PREVIEW_PX)
+        taken = made(file_jobs.take_material, str(file), PREVIEW_PX)
     if isinstance(taken, Sentence):
         raise Problem(400, taken)
     kind, data, preview, _ = taken
@@ -94,7 +94,7 @@ def hand_in_page(request: HttpRequest, link: str, uid: str) -> HttpResponse:
     if row.room_id != room.pk:
         raise Problem(404, said("this-board-is-not-open"))
     title, data = pdf_of_page(request, row, wanted.page, language_of(request))
-    preview = made(workers.document_thumb, data, 0, PREVIEW_PX)
+    preview = made(file_jobs.document_thumb, data, 0, PREVIEW_PX)
     if isinstance(preview, Sentence):
         raise Problem(400, preview)
     handed.keep(room, task, seat, "pdf", title[:80], data, preview)
@@ -184,10 +184,10 @@ def _pictures(kind: str, data: bytes) -> list[CleanPicture]:
     """What a file shows, page by page; raises Problem."""
     with making():
         if kind == "picture":
-            found = [made(workers.take_picture, data)]
+            found = [made(file_jobs.take_picture, data)]
         else:
-            count = len(made(workers.document_sizes, data))
-            found = [made(workers.take_document_page, data, n) for n in range(min(count, MAX_PAGES))]
+            count = len(made(file_jobs.document_sizes, data))
+            found = [made(file_jobs.take_document_page, data, n) for n in range(min(count, MAX_PAGES))]
     for one in found:
         if isinstance(one, Sentence):
             raise Problem(400, one)

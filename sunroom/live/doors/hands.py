@@ -14,7 +14,7 @@ from sunroom.core.formats.inkml import write_inkml
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import made
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import hands, services
 from sunroom.rooms.models import Hand, Room, Seat
 from sunroom.rooms.requests import Problem, allow_for, answer, answers_problems, body
@@ -111,7 +111,7 @@ def hand_inkml(request: HttpRequest, door: str, link: str) -> HttpResponse:
         data = request.read(MAX_FILE_BYTES + 1)
         if len(data) > MAX_FILE_BYTES:
             raise Problem(400, said("the-file-of-a-hand", mb=MAX_FILE_BYTES // 1_000_000))
-        groups = made(workers.take_hand, data)
+        groups = made(file_jobs.take_hand, data)
         if isinstance(groups, Sentence):
             raise Problem(400, groups)
         try:

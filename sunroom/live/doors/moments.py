@@ -20,7 +20,7 @@ from sunroom.core.pens import Actor
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, settle
 from sunroom.live.room.registry import registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import services
 from sunroom.rooms.names import clean_name
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
@@ -182,7 +182,7 @@ def picture(request: HttpRequest, board: str, uid: str, page: str) -> HttpRespon
     with making():
         found = _page(_then(row, uid), page)
         pictures = repository.pictures(row.room_id, pictures_of([found]))
-        data = made(workers.make_picture, encode_page(found), WIDTH_PX, pictures)
+        data = made(file_jobs.make_picture, encode_page(found), WIDTH_PX, pictures)
     response = HttpResponse(data, content_type="image/png")
     response["Cache-Control"] = "private, max-age=86400"
     return response

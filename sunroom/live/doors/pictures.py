@@ -15,7 +15,7 @@ from sunroom.core.formats.paper_photo import Corners
 from sunroom.core.formats.pictures import MAX_BYTES
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.files import BroughtIn, check_may_bring, made, making, visible_board
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body
 
 T = TypeVar("T")
@@ -47,7 +47,7 @@ class LiftedInk(msgspec.Struct):
 
     width: int
     height: int
-    strokes: list[workers.Lifted]
+    strokes: list[file_jobs.Lifted]
 
 
 @require_POST
@@ -59,7 +59,7 @@ def bring_in(request: HttpRequest, board: str) -> HttpResponse:
     check_may_bring(request, row)
     data = request.read(MAX_BYTES + 1)
     check_space(row.room_id, len(data))
-    clean = _or_problem(made(workers.take_picture, data))
+    clean = _or_problem(made(file_jobs.take_picture, data))
     uid = repository.keep_picture(row.room_id, clean)
     return answer(BroughtIn(uid, clean.width_px, clean.height_px), 201)
 
@@ -84,7 +84,7 @@ def part(request: HttpRequest, board: str, picture: str, level: int, column: int
     response = HttpResponse(status=204)
     if vector:
         with making():
-            data = _or_problem(made(workers.vector_part, vector, level, column, row, limit_s=LOOK_S))
+            data = _or_problem(made(file_jobs.vector_part, vector, level, column, row, limit_s=LOOK_S))
         response = HttpResponse(data, content_type="image/png")
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     return response
@@ -98,7 +98,7 @@ def printed(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     found = _picture(visible_board(request, board), picture)
     vector = bytes(found.vector)
     with making():
-        lines = made(workers.vector_lines, vector, limit_s=LOOK_S) if vector else []
+        lines = made(file_jobs.vector_lines, vector, limit_s=LOOK_S) if vector else []
     response = answer(PrintedWords(lines))
     response["Cache-Control"] = "private, max-age=31536000, immutable"
     return response
@@ -110,7 +110,7 @@ def sheet(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     """Where a sheet of paper lies in a photo."""
     found, _ = _to_work_on(request, board, picture)
     with making():
-        return answer(Sheet(made(workers.find_sheet, bytes(found.data), limit_s=LOOK_S)))
+        return answer(Sheet(made(file_jobs.find_sheet, bytes(found.data), limit_s=LOOK_S)))
 
 
 @require_POST
@@ -121,7 +121,7 @@ def flat(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     wanted = body(request, Flatten)
     with making():
         clean = _or_problem(
-            made(workers.flatten_sheet, bytes(found.data), wanted.corners, wanted.whiten, limit_s=LOOK_S)
+            made(file_jobs.flatten_sheet, bytes(found.data), wanted.corners, wanted.whiten, limit_s=LOOK_S)
         )
         if wanted.keep:
             check_space(row.room_id, len(clean.data))
@@ -139,7 +139,7 @@ def ink(request: HttpRequest, board: str, picture: str) -> HttpResponse:
     found, _ = _to_work_on(request, board, picture)
     allow(request, "picture-ink", 20, 60)
     with making():
-        strokes = made(workers.lift_strokes, bytes(found.data), limit_s=LOOK_S)
+        strokes = made(file_jobs.lift_strokes, bytes(found.data), limit_s=LOOK_S)
     return answer(LiftedInk(found.width_px, found.height_px, strokes))
 
 

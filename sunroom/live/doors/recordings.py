@@ -19,7 +19,7 @@ from sunroom.live.doors.files import made, making, pages_of_board, visible_board
 from sunroom.live.doors.media import ranged
 from sunroom.live.room.access import may_look
 from sunroom.live.room.registry import registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.requests import Problem, allow, allow_for, answer, answers_problems, body, language_of
@@ -280,7 +280,7 @@ def whole_of(row: models.Recording, chapters: list[Chapter] | None = None) -> Re
 
 
 def _whole(row: models.Recording, chapters: list[Chapter] | None = None) -> Recorded:
-    found = made(workers.whole_recording, row.mime, recordings.data_of(row), chapters or [])
+    found = made(file_jobs.whole_recording, row.mime, recordings.data_of(row), chapters or [])
     if isinstance(found, Sentence):
         raise Problem(422, found)
     return found

@@ -28,7 +28,7 @@ from sunroom.live.doors.home import owned
 from sunroom.live.doors.rooms import rooms_gone
 from sunroom.live.doors.take_away import package_of
 from sunroom.live.room.registry import registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.live.work.rehearsal import MOST_STUDENTS, NAMES, Rehearsal, Student, Way
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
@@ -157,7 +157,7 @@ def _copy_boards(request: HttpRequest, row: Room, copy: Room) -> None:
     with making(), tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="rehearsal-") as folder:
         files = [_file(folder, number, data) for number, data in enumerate(_packages(request, row))]
         for file in files:
-            taken = made(workers.take_package, file, seat.uid)
+            taken = made(file_jobs.take_package, file, seat.uid)
             if isinstance(taken, Sentence):
                 raise Problem(400, taken)
             unpack_board(copy, *taken, int(time.time() * 1000))

@@ -31,7 +31,7 @@ from sunroom.live.doors.files import body_file, made, making, settle
 from sunroom.live.doors.home import Language, owned
 from sunroom.live.doors.take_away import package_of
 from sunroom.live.room.registry import registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import services, views
 from sunroom.rooms.models import Room
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
@@ -129,7 +129,7 @@ def package(request: HttpRequest, link: str) -> HttpResponse:
         for number, (name, file) in enumerate(_to_be_read(row, language_of(request))):
             others[name] = f"{folder}/other-{number}"
             Path(others[name]).write_bytes(file)
-        data = made(workers.make_room_package, facts, boards, others)
+        data = made(file_jobs.make_room_package, facts, boards, others)
     response = HttpResponse(data, content_type="application/zip")
     name = f"{row.title} {date.today().isoformat()}.room.zip"
     response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
@@ -178,7 +178,7 @@ def bring_in(request: HttpRequest) -> HttpResponse:
         making(),
         tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="coming-in-") as folder,
     ):
-        found = made(workers.take_room_package, str(file), folder)
+        found = made(file_jobs.take_room_package, str(file), folder)
         if isinstance(found, Sentence):
             raise Problem(400, found)
         return answer(_room_of(request, *found), 201)
@@ -195,7 +195,7 @@ def _room_of(request: HttpRequest, facts: RoomFacts, files: list[str]) -> RoomBr
         row.save(update_fields=["language"])
         seat = services.take_seat(row, "tutor", _name(request), request.session)
         for file in files:
-            taken = made(workers.take_package, file, seat.uid)
+            taken = made(file_jobs.take_package, file, seat.uid)
             if isinstance(taken, Sentence):
                 raise Problem(400, taken)
             unpack_board(row, *taken, int(time.time() * 1000))

@@ -22,7 +22,7 @@ from sunroom.live.doors.documents import Opened
 from sunroom.live.doors.files import BroughtIn, body_file, made, making, pages_of_board, settle
 from sunroom.live.doors.home import owned
 from sunroom.live.room.registry import registry
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms import services
 from sunroom.rooms.models import Room
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, body, language_of
@@ -120,9 +120,9 @@ def _shelve(request: HttpRequest, room: Room, wanted: Shelve) -> None:
         packed, about = encode_page(page), say("package-about", language=language_of(request))
         sounds = media.files(room.pk, media_of([page]))
         vectors = repository.vectors(room.pk, set(pictures))
-        data = made(workers.make_package, [packed], wanted.title, {}, pictures, about, sounds, vectors)
-        preview = made(workers.make_picture, packed, PREVIEW_PX, pictures)
-    words = " ".join(made(workers.page_words, packed))
+        data = made(file_jobs.make_package, [packed], wanted.title, {}, pictures, about, sounds, vectors)
+        preview = made(file_jobs.make_picture, packed, PREVIEW_PX, pictures)
+    words = " ".join(made(file_jobs.page_words, packed))
     kept.put(room, "page", wanted.title, data, preview, words, wanted.folder)
 
 
@@ -135,7 +135,7 @@ def put_file(request: HttpRequest, link: str) -> HttpResponse:
     name = request.GET.get("name", "")[:80]
     title = name.rsplit(".", 1)[0] or name
     with body_file(request, MAX_BYTES) as file, making():
-        taken = made(workers.take_material, str(file), PREVIEW_PX)
+        taken = made(file_jobs.take_material, str(file), PREVIEW_PX)
         if isinstance(taken, Sentence):
             raise Problem(400, taken)
         kind, data, preview, words = taken
@@ -184,9 +184,9 @@ def use(request: HttpRequest, link: str, uid: str, board: str) -> HttpResponse:
         return answer(Used(page=_put_page(room, board, data)))
     if found.kind == "pdf":
         with making():
-            sizes = made(workers.document_sizes, data)
+            sizes = made(file_jobs.document_sizes, data)
         return answer(Used(document=Opened(repository.keep_document(room.pk, data, sizes), sizes)))
-    clean = made(workers.take_picture, data)
+    clean = made(file_jobs.take_picture, data)
     if isinstance(clean, Sentence):
         raise Problem(400, clean)
     uid = repository.keep_picture(room.pk, clean)
@@ -204,7 +204,7 @@ def _put_page(room: Room, board: str, data: bytes) -> str:
     """Put a page of the shelf behind those of a board; its id."""
     seat = services.tutor_seat(room)
     with making():
-        taken = made(workers.unpack_page, data, seat.uid)
+        taken = made(file_jobs.unpack_page, data, seat.uid)
     if isinstance(taken, Sentence):
         raise Problem(400, taken)
     packed, files = taken

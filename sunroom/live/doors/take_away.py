@@ -25,7 +25,7 @@ from sunroom.live.doors.files import made, making, pages_of_board, settle, visib
 from sunroom.live.doors.recordings import whole_of
 from sunroom.live.doors.search import heard
 from sunroom.live.room.access import may_look
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.resources import playing_script
 from sunroom.rooms import services
 from sunroom.rooms.requests import Problem, allow, answers_problems, language_of
@@ -145,7 +145,7 @@ def _pdf(
         pictures = repository.pictures(row.room_id, pictures_of(pages), vectors=True)
         packed, names = [encode_page(page) for page in pages], _names(language, pages)
         return made(
-            workers.make_pdf,
+            file_jobs.make_pdf,
             packed,
             names,
             row.title,
@@ -207,7 +207,7 @@ def _html(
         pictures = repository.pictures(row.room_id, shown)
         packed, names = [encode_page(page) for page in pages], _names(language, pages)
         found = made(
-            workers.make_html,
+            file_jobs.make_html,
             packed,
             names,
             told,
@@ -281,11 +281,14 @@ def page_file(request: HttpRequest, board: str, page: str, kind: str) -> HttpRes
         packed, title, parts = encode_page(found), found.head.title or row.title, _parts(request)
         match kind:
             case "png":
-                data, mime = made(workers.make_picture, packed, _width(request), pictures, parts), "image/png"
+                data, mime = (
+                    made(file_jobs.make_picture, packed, _width(request), pictures, parts),
+                    "image/png",
+                )
             case "svg":
-                data, mime = made(workers.make_svg, packed, title, pictures, parts), "image/svg+xml"
+                data, mime = made(file_jobs.make_svg, packed, title, pictures, parts), "image/svg+xml"
             case _:
-                data, mime = made(workers.make_inkml, packed), "application/inkml+xml"
+                data, mime = made(file_jobs.make_inkml, packed), "application/inkml+xml"
     return _file(data, mime, _named(row, [found], True, kind))
 
 
@@ -333,7 +336,7 @@ def package_of(row: models.Board, language: str, then: list[Page] | None = None)
     packed = [encode_page(page) for page in pages]
     sounds = media.files(row.room_id, media_of(pages))
     vectors = repository.vectors(row.room_id, set(pictures))
-    return made(workers.make_package, packed, row.title, names, pictures, about, sounds, vectors)
+    return made(file_jobs.make_package, packed, row.title, names, pictures, about, sounds, vectors)
 
 
 @require_GET
@@ -345,7 +348,7 @@ def board_picture(request: HttpRequest, board: str) -> HttpResponse:
     with making():
         first = next(page for page in pages_of_board(row) if not page.head.hidden)
         pictures = repository.pictures(row.room_id, pictures_of([first]))
-        data = made(workers.make_picture, encode_page(first), LISTED_WIDTH_PX, pictures)
+        data = made(file_jobs.make_picture, encode_page(first), LISTED_WIDTH_PX, pictures)
     response = HttpResponse(data, content_type="image/png")
     response["Cache-Control"] = "private, max-age=86400"
     return response

@@ -16,7 +16,7 @@ from sunroom.core.formats.kept import encode_page
 from sunroom.core.sentences import said
 from sunroom.core.templates import SUBJECTS, TEMPLATES, template
 from sunroom.live.doors.files import made
-from sunroom.live.work import workers
+from sunroom.live.work import file_jobs
 from sunroom.rooms.requests import Problem, allow, answer, answers_problems, language_of
 from sunroom.words import say
 
@@ -69,7 +69,7 @@ def _drawn(name: str, language: str) -> bytes:
     """The picture of a ready page; there are few, and they never change."""
     ready = _ready(name, language)
     board = apply(Board(), AddPage(PageHead("page-one", paper=ready.paper), 0, tuple(ready.items)))
-    return made(workers.make_picture, encode_page(board.in_order()[0]), WIDTH_PX, {})
+    return made(file_jobs.make_picture, encode_page(board.in_order()[0]), WIDTH_PX, {})
 
 
 def _ready(name: str, language: str) -> ReadyPage:
