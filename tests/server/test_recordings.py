@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 import json
 import urllib.request
+import zipfile
 from concurrent.futures import ThreadPoolExecutor
 from datetime import timedelta
 from typing import Any
@@ -277,6 +278,26 @@ class Hearing(RecordingTest):
         self.assertEqual(self.ask(f"/api/recordings/{uid}", method="DELETE")[0], 200)
         self.assertFalse(models.Recording.objects.exists() or models.MediumPart.objects.exists())
         self.assertEqual(self.voice(uid)[0], 404)
+
+    def test_the_file_of_the_room_has_them_with_their_chapters_and_what_is_broken_as_it_came(self) -> None:
+        self.recorded()
+        models.Recording.objects.update(begun_ms=1_000)
+        broken = models.Recording.objects.create(
+            room=self.room(),
+            uid="broken",
+            name="Imani",
+            mime="audio/webm",
+            begun_ms=86_400_000,
+            length_ms=9,
+            ended=True,
+        )
+        models.RecordingPiece.objects.create(recording=broken, number=0, data=PIECES[0][:50])
+        with zipfile.ZipFile(io.BytesIO(self.tutor_web.get(f"/rooms/{self.link}/room.zip"))) as packed:
+            whole = packed.read("recordings/001 1970-01-01.webm")
+            self.assertEqual(packed.read("recordings/002 1970-01-02.webm"), PIECES[0][:50])
+        with av.open(io.BytesIO(whole)) as file:
+            self.assertAlmostEqual((file.duration or 0) / 1_000_000, 4.0, delta=0.05)
+            self.assertEqual([c["metadata"]["title"] for c in file.chapters()], ["Page 1"])
 
     def test_the_web_page_has_it_with_the_making(self) -> None:
         self.recorded()

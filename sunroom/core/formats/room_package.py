@@ -1,6 +1,7 @@
 """A whole room as one file: a ZIP of board packages, and ``room.json`` with what the room is set to and its homework.
 
-Moments, the shelf, what was handed in and what was mailed lie in it to be opened by hand; they are not taken into a new room.
+Moments, the shelf, recordings, what was handed in and what was mailed lie in it to be opened by hand; they are not taken into
+a new room.
 """
 
 from __future__ import annotations

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import time
+from collections.abc import Iterator
 
 import msgspec
 from asgiref.sync import async_to_sync
@@ -241,12 +242,24 @@ def sound(request: HttpRequest, uid: str) -> HttpResponse:
     allow(request, "medium-whole", 20, 60)
     found = whole_of(row, _chapters(request, row))
     response = HttpResponse(found.data, content_type=found.mime)
-    name = (
-        f"{row.room.title} {time.strftime('%Y-%m-%d', time.gmtime(row.begun_ms / 1000))}.{ENDINGS[row.mime]}"
-    )
+    name = f"{row.room.title} {_day(row)}.{ENDINGS[row.mime]}"
     response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
     response["Cache-Control"] = "no-store"
     return response
+
+
+def _day(row: models.Recording) -> str:
+    return time.strftime("%Y-%m-%d", time.gmtime(row.begun_ms / 1000))
+
+
+def files_of_recordings(request: HttpRequest, room: Room) -> Iterator[tuple[str, bytes]]:
+    """The room's recordings with their chapters, for its owner, each with a name; as it came what cannot be made whole."""
+    for number, row in enumerate(recordings.of_room(room.pk), 1):
+        try:
+            data = whole_of(row, _chapters(request, row)).data
+        except Problem:
+            data = recordings.data_of(row)
+        yield f"recordings/{number:03d} {_day(row)}.{ENDINGS[row.mime]}", data
 
 
 @require_GET

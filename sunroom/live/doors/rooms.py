@@ -29,6 +29,7 @@ from sunroom.lessons import repository as lessons
 from sunroom.live.doors import afterwards
 from sunroom.live.doors.files import body_file, made, making, settle
 from sunroom.live.doors.home import Language, owned
+from sunroom.live.doors.recordings import files_of_recordings
 from sunroom.live.doors.take_away import package_of
 from sunroom.live.room.registry import registry
 from sunroom.live.work import file_jobs
@@ -120,16 +121,22 @@ def package(request: HttpRequest, link: str) -> HttpResponse:
         kit=lesson.facts.room_kit,
         homework=tuple(_tasks(row, [board.uid for board in rows])),
     )
-    with making(), tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="going-out-") as folder:
-        boards = []
-        for board in rows:
-            boards.append(f"{folder}/{board.pk}")
-            Path(boards[-1]).write_bytes(package_of(board, language_of(request)))
-        others = {}
-        for number, (name, file) in enumerate(_to_be_read(row, language_of(request))):
-            others[name] = f"{folder}/other-{number}"
-            Path(others[name]).write_bytes(file)
-        data = made(file_jobs.make_room_package, facts, boards, others)
+    with tempfile.TemporaryDirectory(dir=settings.DATA_DIR, prefix="going-out-") as folder:
+        others: dict[str, str] = {}
+
+        def put(files: Iterator[tuple[str, bytes]]) -> None:
+            for name, file in files:
+                others[name] = f"{folder}/other-{len(others)}"
+                Path(others[name]).write_bytes(file)
+
+        put(files_of_recordings(request, row))  # each waits for a turn of its own
+        with making():
+            boards = []
+            for board in rows:
+                boards.append(f"{folder}/{board.pk}")
+                Path(boards[-1]).write_bytes(package_of(board, language_of(request)))
+            put(_to_be_read(row, language_of(request)))
+            data = made(file_jobs.make_room_package, facts, boards, others)
     response = HttpResponse(data, content_type="application/zip")
     name = f"{row.title} {date.today().isoformat()}.room.zip"
     response["Content-Disposition"] = content_disposition_header(True, name) or "attachment"
