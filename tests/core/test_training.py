@@ -53,7 +53,9 @@ class Tracing(TestCase):
         at = np.linspace(0, 2 * np.pi, 60)
         ring = [(int(150 + 90 * np.cos(a)), int(150 + 90 * np.sin(a))) for a in at]
         (stroke,) = trace_picture(self.picture(ring))
-        self.assertLess(float(np.hypot(*(stroke[0, :2] - stroke[-1, :2]))), 12)
+        self.assertLess(float(np.hypot(*(stroke[0, :2] - stroke[-1, :2]))), 6)
+        length = float(np.hypot(*np.diff(stroke[:, :2], axis=0).T).sum())
+        self.assertAlmostEqual(length, 2 * np.pi * 90, delta=8, msg="and does not go on")
         self.assertEqual(trace_picture(np.zeros((50, 50), np.uint8)), [])
 
     def test_dots_that_thinning_wears_away_are_still_dots(self) -> None:

@@ -193,7 +193,7 @@ def _to_its_ends(edge: list[Pixel], at: Counter[Pixel], depth: Points, ahead: in
     """Thinning shortens what ends: it goes on straight ahead for as long as there is line on both sides."""
     for _ in range(2):
         edge = edge[::-1]
-        if at[edge[-1]] == 1 and len(edge) > 2:
+        if at[edge[-1]] == 1 and edge[0] != edge[-1] and len(edge) > 2:
             way = -_heading(edge, False, ahead)
             steps = np.rint(edge[-1] + np.outer(np.arange(1, ahead + 1), way)).astype(int)
             steps = steps[((steps >= 0) & (steps < depth.shape)).all(axis=1)]
