@@ -15,6 +15,7 @@ import sys
 import time
 from multiprocessing import get_context
 from multiprocessing.queues import Queue
+from pathlib import Path
 from typing import Any, NamedTuple
 
 import numpy as np
@@ -24,6 +25,7 @@ from torch import nn
 from sunroom.core.maths.strokes import LAYERS, MEASURES, PAIR_MEASURES, SIDE, seen_strokes
 from training import hands, written_maths
 from training.hands import TRACED
+from training.lines import mix
 from training.nets import FormulaNet
 from training.train import OUT, SEED
 from training.written_maths import APART, CLASSES, JOINED, RELATIONS
@@ -52,7 +54,7 @@ class Sample(NamedTuple):
 
 def main() -> None:
     if sys.argv[1] == "mix":
-        return mix(sys.argv[2], float(sys.argv[3]))
+        return mix(KEPT, Path(sys.argv[2]), float(sys.argv[3]))
     minutes = float(sys.argv[1])
     torch.set_num_threads(int(os.environ.get("THREADS", "1")))
     torch.manual_seed(SEED)
@@ -63,12 +65,6 @@ def main() -> None:
         train(net, 60 * minutes)
     else:
         write(net)
-
-
-def mix(other: str, share: float) -> None:
-    """Between two stages of the same learning lies a net that reads unseen hands better than either."""
-    own, others = torch.load(KEPT), torch.load(other)
-    torch.save({key: share * value + (1 - share) * others[key] for key, value in own.items()}, KEPT)
 
 
 def train(net: FormulaNet, seconds: float) -> None:

@@ -35,9 +35,11 @@ TRACED_DIGITS = 30_000
 TUNING_DIGITS = 1_000
 SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
 MNIST_SCALE = 8
-#: Ink of a picture is what is darker than one of these (of 1); what is shorter than so many px is dust.
+#: Ink of a picture is what is darker than one of these (of 1); what is shorter than so many px (digits are 160 high) is dust.
 DARK = (0.45, 0.65, 0.8)
-DUST_PX = 10.0
+DUST_PX = 24.0
+#: Ink has run together where this dark spots reach further than so many px from their middle: one digit in twenty.
+BLOT_DARK, BLOT_PX = 0.65, 22.5
 
 Strokes = list[np.ndarray]
 Part = Literal["training", "tuning", "held out"]
@@ -93,8 +95,9 @@ def digits(digit: int, part: Part) -> list[Strokes]:
     data = np.load(_kept(digit, part == "held out"))
     flat = np.split(data["points"].astype(float), np.cumsum(data["strokes"])[:-1])
     ends = np.cumsum(data["digits"])
-    found = [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True) if count]
-    return {"held out": found, "tuning": found[:TUNING_DIGITS], "training": found[TUNING_DIGITS:]}[part]
+    found = [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True)]
+    wanted = {"held out": found, "tuning": found[:TUNING_DIGITS], "training": found[TUNING_DIGITS:]}[part]
+    return [strokes for strokes in wanted if strokes]
 
 
 def _kept(digit: int, held_out: bool) -> Path:
@@ -113,10 +116,13 @@ def _pictures(held_out: bool) -> tuple[np.ndarray, np.ndarray]:
 def _traced_picture(picture: np.ndarray) -> Strokes:
     """The digit as the pen wrote it: of what is seen at several darknesses, what looks most like the picture.
 
-    Small loops are only open where no more than their darkest ink is seen, thin lines only whole where all is.
+    Small loops are only open where no more than their darkest ink is seen, thin lines only whole where all is. Of a digit
+    whose ink has run together nothing is traced.
     """
     side = 28 * MNIST_SCALE
     large = cv2.resize(picture.astype(np.float32), (side, side), interpolation=cv2.INTER_CUBIC)
+    if cv2.distanceTransform(np.pad((large > BLOT_DARK).astype(np.uint8), 2), cv2.DIST_L2, 5).max() > BLOT_PX:
+        return []
     traced = [trace_picture((large > dark).astype(np.uint8)) for dark in DARK]
     found = [[s[:, :2] for s in strokes if _length(s[:, :2]) > DUST_PX] for strokes in traced]
     strokes = max(found, key=lambda strokes: _likeness(strokes, picture))

@@ -2,6 +2,7 @@
 
     python -m training.taught MINUTES       trains for so long, and goes on from training/var/taught.pt when it is there
     python -m training.taught 0             writes sunroom/models/taught.onnx from there
+    python -m training.taught mix OTHER.pt SHARE   each weight becomes SHARE of its own and the rest of another stage's
 
 What comes before that stage stays as it ships, and is asked once for both. Samples are made by other processes; each is
 seen about twice.
@@ -9,13 +10,11 @@ seen about twice.
 
 from __future__ import annotations
 
-import math
 import os
 import sys
-import time
-from collections import defaultdict
-from multiprocessing import get_context
+from collections.abc import Hashable
 from multiprocessing.queues import Queue
+from pathlib import Path
 from typing import Any
 
 import numpy as np
@@ -26,8 +25,8 @@ from torch import nn
 
 from sunroom.core.reading.picture import line_picture, shortened
 from sunroom.resources import SEEN_BY_RECOGNISER, recogniser_model
-from training.follow import error_of
 from training.hands import TRACED
+from training.lines import Random, Sample, Supply, learn, mix, texts_of
 from training.nets import TaughtEnd
 from training.train import OUT, SEED
 from training.writing import ALPHABET, MEASURED, sample_strokes
@@ -39,13 +38,12 @@ FILLED_TO = 48
 BATCH_PX, WIDEST_PX = 9_600, 1_300
 CHUNK, SEEN_TIMES, POOL = 64, 2, 16_000
 BEST_RATE = 6e-4
-WARM_UP_S, REPORT_S = 60.0, 180.0
-
-#: What the recogniser sees of a picture before its last stage, (192, 6, W / 4) float16, and the text.
-Sample = tuple[np.ndarray, np.ndarray]
+#: A sample is what the recogniser sees of a picture before its last stage, (192, 6, W / 4) float16, and its text.
 
 
 def main() -> None:
+    if sys.argv[1] == "mix":
+        return mix(KEPT, Path(sys.argv[2]), float(sys.argv[3]))
     minutes = float(sys.argv[1])
     torch.set_num_threads(int(os.environ.get("THREADS", "1")))
     torch.manual_seed(SEED)
@@ -104,61 +102,22 @@ def _in_order(net: TaughtEnd) -> list[torch.Tensor]:
 
 
 def train(net: TaughtEnd, seconds: float) -> None:
-    context = get_context("spawn")
-    queue: Queue[list[Sample]] = context.Queue(8)
-    start = time.time()
-    maker = context.Process(target=make, args=(queue, int(start)), daemon=True)
-    maker.start()
-    random = np.random.default_rng((SEED, int(start)))
     # In this layout a step takes a fifth less time.
     net.to(memory_format=torch.channels_last)  # type: ignore[call-overload]
-    optimiser = torch.optim.AdamW(net.parameters(), BEST_RATE, weight_decay=1e-3)
-    loss_of = nn.CTCLoss(zero_infinity=True)
-    pool: dict[int, list[Sample]] = defaultdict(list)
-    losses: list[float] = []
-    seen, made, report = 0, 0, start + REPORT_S
-    held_out = held_out_samples()
-    print(f"{sum(p.numel() for p in net.parameters()):,} parameters", flush=True)
-    print(f"before: {100 * error_of(net, held_out):.1f} % of characters wrong", flush=True)
-    start = time.time()
-    while (now := time.time() - start) < seconds:
-        while made < 16 * CHUNK or seen / SEEN_TIMES > made:
-            for one in queue.get():
-                made += 1
-                like = pool[one[0].shape[2]]
-                if sum(map(len, pool.values())) < POOL:
-                    like.append(one)
-                else:
-                    like[int(random.integers(len(like)))] = one
-        for group in optimiser.param_groups:
-            warm = min(now / WARM_UP_S, 1.0)
-            group["lr"] = BEST_RATE * warm * (0.5 + 0.5 * math.cos(math.pi * min(now / seconds, 1.0)))
-        # The recogniser's measures of a whole batch stay as they are.
-        net.eval()
-        widths = list(pool)
-        shares = np.array([len(pool[width]) * width for width in widths], float)
-        width = widths[int(random.choice(len(widths), p=shares / shares.sum()))]
-        count = max(1, BATCH_PX // (4 * width))
-        chosen = [pool[width][int(n)] for n in random.integers(len(pool[width]), size=count)]
-        pictures, lengths, texts, sizes = batch(chosen, random)
-        logs = net.logits(pictures).log_softmax(2).transpose(0, 1)
-        loss = loss_of(logs, texts, lengths, sizes)
-        optimiser.zero_grad()
-        loss.backward()
-        nn.utils.clip_grad_norm_(net.parameters(), 2.0)
-        optimiser.step()
-        losses.append(float(loss.detach()))
-        seen += count
-        if time.time() > report:
-            report = time.time() + REPORT_S
-            torch.save(net.state_dict(), KEPT)
-            print(
-                f"{(time.time() - start) / 60:.0f} min, {made:,} made, {seen:,} seen: loss {np.mean(losses[-400:]):.3f}, "
-                f"held out {100 * error_of(net, held_out):.1f} % of characters wrong",
-                flush=True,
-            )
-    torch.save(net.state_dict(), KEPT)
-    maker.terminate()
+    supply = Supply(make, CHUNK, 16 * CHUNK, SEEN_TIMES, POOL, kind=lambda sample: sample[0].shape[2])
+    learn(
+        net, seconds, supply, chosen, batch, held_out_samples(), KEPT,
+        best_rate=BEST_RATE, clip=2.0, decay=1e-3, training=False,
+    )  # fmt: skip
+
+
+def chosen(pool: dict[Hashable, list[Sample]], random: Random) -> list[list[Sample]]:
+    """One batch of lines equally wide."""
+    widths: list[Any] = list(pool)
+    shares = np.array([len(pool[width]) * width for width in widths], float)
+    width = widths[int(random.choice(len(widths), p=shares / shares.sum()))]
+    count = max(1, BATCH_PX // (4 * width))
+    return [[pool[width][int(n)] for n in random.integers(len(pool[width]), size=count)]]
 
 
 class Front:
@@ -173,7 +132,7 @@ class Front:
         options.intra_op_num_threads = 1
         self._session = onnxruntime.InferenceSession(front.SerializeToString(), options)
 
-    def sample(self, random: np.random.Generator, names: list[str] | None = None) -> Sample:
+    def sample(self, random: Random, names: list[str] | None = None) -> Sample:
         while True:
             strokes, text = sample_strokes(random, names)
             picture = line_picture(shortened(strokes))
@@ -193,14 +152,11 @@ def make(queue: Queue[list[Sample]], seed: int) -> None:
         queue.put([front.sample(random) for _ in range(CHUNK)])
 
 
-def batch(samples: list[Sample], random: np.random.Generator | None) -> tuple[torch.Tensor, ...]:
+def batch(samples: list[Sample], random: Random) -> tuple[torch.Tensor, ...]:
     pictures = np.stack([seen for seen, _ in samples]).astype(np.float32)
-    if random is not None:
-        pictures *= 1 + random.normal(0, 0.05, (len(samples), pictures.shape[1], 1, 1)).astype(np.float32)
-    lengths = torch.full((len(samples),), pictures.shape[3] - 1)
-    texts = torch.from_numpy(np.concatenate([text for _, text in samples])).long()
+    pictures *= 1 + random.normal(0, 0.05, (len(samples), pictures.shape[1], 1, 1)).astype(np.float32)
     laid = torch.from_numpy(pictures).contiguous(memory_format=torch.channels_last)
-    return laid, lengths, texts, torch.tensor([len(text) for _, text in samples])
+    return laid, torch.full((len(samples),), pictures.shape[3] - 1), *texts_of(samples)
 
 
 def held_out_samples() -> list[Sample]:
