@@ -43,7 +43,7 @@ class FakeLine {
       type: this.signalingState === 'have-remote-offer' ? 'answer' : 'offer',
       sdp: '',
     }
-    this.signalingState = this.signalingState === 'stable' ? 'have-local-offer' : 'stable'
+    this.signalingState = this.signalingState === 'have-remote-offer' ? 'stable' : 'have-local-offer'
   }
   async setRemoteDescription({ type }: { type: string }) {
     this.heard.push(type)
@@ -218,6 +218,8 @@ describe('ways to the others', () => {
   test('a signal goes to the way between the two whom it names', async () => {
     await call.begin(false, false)
     told([caller('one-1111'), caller('two-2222'), me()])
+    // Where this browser is the first to offer, it has.
+    await settled()
     const offer = JSON.stringify({ type: 'offer', sdp: '' })
     call.hear({ type: 'signal', to: call.id, by: 'two-2222', kind: 'offer', data: offer })
     call.hear({ type: 'signal', to: call.id, by: 'nobody-1', kind: 'offer', data: offer })

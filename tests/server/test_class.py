@@ -99,7 +99,7 @@ class Porch(ClassTest):
         line.hear(LetIn)
         line.send(Join())
         self.assertEqual(line.welcome().seat, knock.seat)
-        self.assertTrue(Seat.objects.get(uid=knock.seat).admitted)
+        wait_for(lambda: Seat.objects.get(uid=knock.seat).admitted, "it to be kept")
         line.close()
         self.assertEqual(self.line("student", web).welcome().seat, knock.seat)
         self.assertNotIn(b"stroke-1", self.state(), "what was sent before being let in is not taken")
