@@ -6,7 +6,6 @@ import time
 
 import msgspec
 import numpy as np
-import psutil
 
 from bench.server import Running, sun_room
 from bench.table import Row
@@ -65,8 +64,6 @@ STROKES, SETTLE_S = 20, 8.0
 MEET_AIM_S, FRAMES_AIM, FANOUT_AIM = 2.0, 50.0, 1.5
 
 
-#: How much later than the server the browsers have their turn (niceness).
-LATER = 10
 #: Of one way of the board, to and fro.
 PAN_PX, PAN_PX_PER_S, PANS = 600, 700, 4
 #: Longer than this between two frames: from one way to the next.
@@ -106,11 +103,7 @@ def run() -> list[Row]:
 
 
 def _browser() -> Browser:
-    """A browser that lets the server go first: in a lesson each has a machine of its own."""
     browser = Browser()
-    driver = psutil.Process(browser.driver.service.process.pid)
-    for process in driver.children(recursive=True):
-        process.nice(LATER)
     browser.driver.set_script_timeout(60)
     browser.driver.execute_cdp_cmd("Page.addScriptToEvaluateOnNewDocument", {"source": KEEP_LINES})
     return browser
