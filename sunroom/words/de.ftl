@@ -2629,3 +2629,4 @@ captions-hide = Untertitel ausblenden; sie kommen in deinem Menü wieder
 captions-stop = Keine Untertitel mehr schreiben
 caption-hint = Was gesagt wird
 caption-show = Zeigen
+recordings-not-all = Nicht alle Aufnahmen sind in dieser Datei: zusammen sind sie größer als { $mb } MB. Nimm die älteren einzeln mit.

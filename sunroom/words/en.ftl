@@ -2629,3 +2629,4 @@ captions-hide = Hide the captions; they come back in your menu
 captions-stop = No more captions
 caption-hint = What is being said
 caption-show = Show it
+recordings-not-all = Not all recordings are in this file: together they are larger than { $mb } MB. Take the older ones away one by one.

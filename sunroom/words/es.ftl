@@ -2629,3 +2629,4 @@ captions-hide = Ocultar los subtítulos; vuelven en tu menú
 captions-stop = Dejar de escribir subtítulos
 caption-hint = Lo que se dice
 caption-show = Mostrar
+recordings-not-all = No todas las grabaciones están en este archivo: juntas superan { $mb } MB. Llévate las más antiguas una por una.

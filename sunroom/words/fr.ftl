@@ -2629,3 +2629,4 @@ captions-hide = Masquer les sous-titres ; ils reviennent par votre menu
 captions-stop = Ne plus écrire de sous-titres
 caption-hint = Ce qui se dit
 caption-show = Montrer
+recordings-not-all = Tous les enregistrements ne sont pas dans ce fichier : ensemble ils dépassent { $mb } Mo. Emportez les plus anciens un par un.

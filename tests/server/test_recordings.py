@@ -21,6 +21,7 @@ from sunroom.core.board import PageHead
 from sunroom.core.board.requests import EditPage
 from sunroom.core.board.steps import AddPage
 from sunroom.core.lesson import EndLesson, HandOver, SendAway, SetRole
+from sunroom.live.doors import recordings as doors
 from sunroom.live.room import recording
 from sunroom.live.wire.calls import Recorded, SetRecording
 from sunroom.live.wire.messages import Refused, Tell, Welcome
@@ -294,10 +295,17 @@ class Hearing(RecordingTest):
         models.RecordingPiece.objects.create(recording=broken, number=0, data=PIECES[0][:50])
         with zipfile.ZipFile(io.BytesIO(self.tutor_web.get(f"/rooms/{self.link}/room.zip"))) as packed:
             whole = packed.read("recordings/001 1970-01-01.webm")
+            self.assertIn(b"Page 1", packed.read("recordings/001 1970-01-01.vtt"))
             self.assertEqual(packed.read("recordings/002 1970-01-02.webm"), PIECES[0][:50])
         with av.open(io.BytesIO(whole)) as file:
             self.assertAlmostEqual((file.duration or 0) / 1_000_000, 4.0, delta=0.05)
-            self.assertEqual([c["metadata"]["title"] for c in file.chapters()], ["Page 1"])
+        with mock.patch.object(doors, "MOST_IN_A_ROOM_FILE", 60):
+            file = self.tutor_web.get(f"/rooms/{self.link}/room.zip")
+        with zipfile.ZipFile(io.BytesIO(file)) as packed:
+            found = [name for name in packed.namelist() if name.startswith("recordings/")]
+        self.assertEqual(
+            [name.split(" ", 1)[1] for name in found], ["1970-01-02.webm", "1970-01-02.vtt", "all.txt"]
+        )
 
     def test_the_web_page_has_it_with_the_making(self) -> None:
         self.recorded()

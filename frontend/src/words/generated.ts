@@ -1478,6 +1478,7 @@ export interface Words {
   'recording-waits': { seconds: string | number }
   'recordings': null
   'recordings-are-enough': { most: string | number }
+  'recordings-not-all': { mb: string | number }
   'recovery-mail': { link: string | number; name: string | number }
   'recovery-mail-subject': null
   'redo': null

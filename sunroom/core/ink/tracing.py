@@ -97,13 +97,10 @@ def _strokes(line: Picture, depth: Points, half: float) -> list[list[Pixel]]:
     edges = _edges(pixels)
     at = Counter(end for e in edges for end in {e[0], e[-1]})
     ahead = round(HEADING * half)
-    edges = [
-        _to_its_ends(e, at, depth, ahead)
-        for e in edges
-        if len(e) >= SPUR * half or not _is_spur(e, at) or _is_tail(e, at, depth, half)
-    ]
+    edges = [e for e in edges if len(e) >= SPUR * half or not _is_spur(e, at) or _is_tail(e, at, depth, half)]
     if len(edges) > MOST_EDGES:
         return [_from_upper_left(edge) for edge in edges]
+    edges = [_to_its_ends(e, at, depth, ahead) for e in edges]
     return _joined(_without_bridges(edges, BRIDGE * half), ahead)
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import time
 from collections.abc import Iterator
+from contextlib import suppress
 
 import msgspec
 from asgiref.sync import async_to_sync
@@ -28,6 +29,8 @@ from sunroom.words import say
 
 #: Turns of pages in one piece.
 MAX_TURNS = 40
+#: Of recordings in the file of a room, so that it can be made and brought in again.
+MOST_IN_A_ROOM_FILE = 100_000_000
 ENDINGS = {"audio/webm": "webm", "audio/mp4": "m4a"}
 
 
@@ -253,13 +256,25 @@ def _day(row: models.Recording) -> str:
 
 
 def files_of_recordings(request: HttpRequest, room: Room) -> Iterator[tuple[str, bytes]]:
-    """The room's recordings with their chapters, for its owner, each with a name; as it came what cannot be made whole."""
-    for number, row in enumerate(recordings.of_room(room.pk), 1):
-        try:
-            data = whole_of(row, _chapters(request, row)).data
-        except Problem:
-            data = recordings.data_of(row)
-        yield f"recordings/{number:03d} {_day(row)}.{ENDINGS[row.mime]}", data
+    """The room's recordings and their chapters, for its owner, each with a name: the newest first, as many as have room.
+
+    Each is made whole once and kept; what cannot be, or grows yet, is as it came.
+    """
+    left = MOST_IN_A_ROOM_FILE
+    for number, row in reversed(list(enumerate(recordings.of_room(room.pk), 1))):
+        if row.ended:
+            with suppress(Problem):
+                _medium(row)
+            row.refresh_from_db(fields=["medium"])
+        data = recordings.data_of(row)
+        left -= len(data)
+        if left < 0:
+            told = say("recordings-not-all", {"mb": MOST_IN_A_ROOM_FILE // 1_000_000}, language_of(request))
+            yield "recordings/not all.txt", told.encode()
+            return
+        name = f"recordings/{number:03d} {_day(row)}"
+        yield f"{name}.{ENDINGS[row.mime]}", data
+        yield f"{name}.vtt", chapters_vtt(_chapters(request, row), row.length_ms).encode()
 
 
 @require_GET
