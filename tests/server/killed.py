@@ -14,7 +14,9 @@ from pathlib import Path
 from unittest import TestCase
 from urllib.error import URLError
 
-from tests.server.client import Web
+from sunroom.core.board import Item
+from sunroom.live.wire.messages import PageItems
+from tests.server.client import Line, Web
 
 ROOT = Path(__file__).parents[2]
 
@@ -58,3 +60,11 @@ class KilledTest(TestCase):
         with suppress(ProcessLookupError):
             os.killpg(self.server.pid, how)
         self.server.wait(10)
+
+    def items_after_kill(self, web: Web, link: str) -> tuple[Line, dict[str, Item]]:
+        """The line of a tutor who comes again when the server was killed and is there again, and what is on the first page."""
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        line.welcome()
+        return line, {item.id: item for item in line.hear(PageItems).items}

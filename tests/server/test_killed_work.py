@@ -106,11 +106,7 @@ class KilledWork(KilledTest):
         for number, request in enumerate(asked):
             line.send(Do(f"step-{number}", request))
         line.hear(Frame, lambda frame: any(step.id == "step-3" for step in frame.steps))
-        self.stop(signal.SIGKILL)
-        self.server = self.start()
-        line = web.line("tutor", link)
-        line.welcome()
-        items = {item.id: item for item in line.hear(PageItems).items}
+        line, items = self.items_after_kill(web, link)
         formula, graph = items["formula-1"], items["graph-001"]
         assert isinstance(formula, FormulaItem) and isinstance(graph, GraphItem) and graph.drawn
         self.assertEqual(formula.formula, "(a+b)/2")
@@ -141,11 +137,7 @@ class KilledWork(KilledTest):
         for number, request in enumerate(asked):
             line.send(Do(f"step-{number}", request))
         line.hear(Frame, lambda frame: any(step.id == "step-4" for step in frame.steps))
-        self.stop(signal.SIGKILL)
-        self.server = self.start()
-        line = web.line("tutor", link)
-        line.welcome()
-        items = {item.id: item for item in line.hear(PageItems).items}
+        line, items = self.items_after_kill(web, link)
         text, numbered = items["text-0001"], items["formula-1"]
         above, below = items["line-0001"], items["line-0002"]
         assert isinstance(text, TextItem) and isinstance(numbered, FormulaItem)
@@ -179,11 +171,7 @@ class KilledWork(KilledTest):
         for number, request in enumerate(asked):
             line.send(Do(f"step-{number}", request))
         line.hear(Frame, lambda frame: any(step.id == "step-4" for step in frame.steps))
-        self.stop(signal.SIGKILL)
-        self.server = self.start()
-        line = web.line("tutor", link)
-        line.welcome()
-        items = {item.id: item for item in line.hear(PageItems).items}
+        line, items = self.items_after_kill(web, link)
         kept, figure = items["chart-01"], items["figure-1"]
         self.assertEqual(kept.cells[3::2], ("5", "2.5"))
         self.assertTrue(kept.chart.patches)
