@@ -41,7 +41,7 @@ from sunroom.live.work import planning, workers
 
 T = TypeVar("T")
 
-WAIT_S = 20
+WAIT_S = 40.0
 #: An element by its name.
 NAMED = re.compile(r"\[aria-label=(?:'([^']*)'|([\w-]+))\]")
 CHROMIUM_FLAGS = (

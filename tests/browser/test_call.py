@@ -161,7 +161,8 @@ class Calls(Tools):
             noor.all("[aria-label='Imani shows'] button.go"), "without a pen nothing is put on the page"
         )
         self.tutor.press("[aria-label='Imani shows'] button", "Take a still")
-        self.tutor.wait_items(1)
+        # Whoever brings pictures in comes after the lesson, and here the machine has its browsers to serve as well.
+        self.tutor.wait(lambda: self.tutor.items == 1 or None, "the still on the page", 120)
         noor.wait_items(1)
         self.wait_faces(noor, Imani=True, Noor=True)
         self.tutor.press("[aria-label='Imani shows'] button", "Stop showing")

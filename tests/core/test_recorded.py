@@ -3,14 +3,24 @@
 from __future__ import annotations
 
 import io
+from fractions import Fraction
 from unittest import TestCase
 
 import av
+from av import Packet
 from hypothesis import given
 from hypothesis import strategies as st
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.formats.recorded import Chapter, begins_as, chapters_vtt, whole
+from sunroom.core.formats.recorded import (
+    MAX_SILENCES,
+    SILENCE,
+    Chapter,
+    _filled,
+    begins_as,
+    chapters_vtt,
+    whole,
+)
 from tests.recorded import webm
 
 RAW = webm(6.0)
@@ -39,6 +49,36 @@ class Whole(TestCase):
         cut = whole("audio/webm", RAW[: len(RAW) // 2])
         self.assertTrue(0 < cut.length_ms < 6_000)
         self.assertEqual(packets(cut.data), packets(RAW)[: len(packets(cut.data))])
+
+    def test_holes_are_filled_with_silence_so_that_who_plays_on_is_not_too_early(self) -> None:
+        holes = {50: 0.03, 100: 0.5, 200: 0.25}
+        raw = io.BytesIO()
+        with av.open(io.BytesIO(RAW)) as source, av.open(raw, "w", format="webm") as file:
+            written = file.add_stream_from_template(source.streams.audio[0])
+            late = 0.0
+            for number, packet in enumerate(source.demux(audio=0)):
+                if packet.pts is not None and packet.time_base is not None:
+                    late += holes.get(number, 0.0)
+                    packet.pts = packet.dts = packet.pts + round(late / packet.time_base)
+                    packet.stream = written
+                    file.mux(packet)
+        made = whole("audio/webm", raw.getvalue())
+        self.assertAlmostEqual(made.length_ms, 6_780, delta=40)
+        self.assertEqual([p for p in packets(made.data) if p != SILENCE], packets(RAW))
+        played = Fraction(0)
+        with av.open(io.BytesIO(made.data)) as file:
+            for frame in file.decode(audio=0):
+                assert frame.time is not None
+                self.assertLess(abs(frame.time - played), 0.045)
+                played += Fraction(frame.samples, frame.sample_rate)
+        self.assertEqual(whole("audio/webm", made.data).length_ms, made.length_ms)
+
+    def test_a_hole_without_end_is_filled_so_far_and_no_further(self) -> None:
+        far = Packet(b"\xf8\xff\xfe")
+        far.pts, far.duration, far.time_base = 10**12, 20, Fraction(1, 1000)
+        near = Packet(b"\xf8\xff\xfe")
+        near.pts, near.duration, near.time_base = 0, 20, Fraction(1, 1000)
+        self.assertEqual(len(list(_filled([near, far, near]))), MAX_SILENCES + 3)
 
     def test_what_is_no_recording_is_refused(self) -> None:
         self.assertFalse(begins_as("text/html", RAW))

@@ -196,7 +196,7 @@ class Roles(ClassTest):
         refusal = self.as_told(student, Rename(self.tutor.heard[0].seat, "Nobody"))
         assert refusal is not None
         self.assertEqual(refusal.reason, "tutor_side_only")
-        self.assertEqual(Seat.objects.get(uid=seat).name, "Tomasz 2")
+        wait_for(lambda: Seat.objects.get(uid=seat).name == "Tomasz 2", "it to be kept")
 
 
 class Questions(ClassTest):

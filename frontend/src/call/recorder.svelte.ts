@@ -7,8 +7,8 @@ import { keptChoices, openDevice, whyOff, type Device } from './devices'
 
 const PIECE_MS = 5_000
 const BITS_PER_S = 32_000
-/** A recording whose sound stays further than this from the clock ends, and another begins; what is late once catches up. */
-const APART_MS = 80
+/** A recording that is further than this from the lesson's clock, as after sleep, ends, and another begins. */
+const APART_MS = 2_000
 /** Sound is in a recording so much later than it was made: microphone, browser and recorder take their time (measured). */
 const SOUND_LATE_MS = 60
 const RETRY_MS = [1_000, 2_000, 5_000, 10_000]
@@ -183,15 +183,14 @@ export class Recorder {
 
   /** A recording of its own, from now on. */
   #begin(): void {
-    const [context, around] = [this.#context!, this.#around!]
+    const around = this.#around!
     const mimeType = KINDS.find((kind) => MediaRecorder.isTypeSupported(kind))!
     const recorder = new MediaRecorder(this.#into!.stream, { mimeType, audioBitsPerSecond: BITS_PER_S })
     this.#recorder = recorder
-    let [number, until, clock, sound, wasApart] = [0, 0, 0, 0, false]
+    let [number, until, clock] = [0, 0, 0]
     const of: Sending = { id: '', lost: false }
     recorder.onstart = () => {
       clock = performance.now()
-      sound = context.currentTime
       this.#begunMs = around.nowMs() - SOUND_LATE_MS
       this.#turns = []
       this.turned()
@@ -199,19 +198,19 @@ export class Recorder {
       this.#put(of, `/api/boards/${around.at().board}/recordings`, begin)
     }
     recorder.ondataavailable = ({ data }) => {
-      const length = Math.round((context.currentTime - sound) * 1000)
+      // Its sound goes by this clock: what a busy machine did not take down is a hole in it, and not left out.
+      const length = Math.round(performance.now() - clock)
       const turns = this.#turns.splice(0).map(({ at, board, page }) => `${at}:${board}:${page}`)
       if (data.size) {
         const query = new URLSearchParams({ until: String(length), turns: turns.join(' ') })
         this.#put(of, `/pieces/${number++}?${query}`, data, length - until)
         until = length
       }
-      const apart = Math.abs(performance.now() - clock - length) > APART_MS
-      if (recorder.state === 'recording' && apart && wasApart) {
+      const apart = Math.abs(around.nowMs() - SOUND_LATE_MS - this.#begunMs - length) > APART_MS
+      if (recorder.state === 'recording' && apart) {
         recorder.stop()
         if (this.on) this.#begin()
       }
-      wasApart = apart
     }
     recorder.onerror = () => this.stop()
     recorder.onstop = () => this.#put(of, '/end')

@@ -18,9 +18,11 @@
   const name = $derived(session.people.nameOf(caller.seat))
   let video = $state<HTMLVideoElement>()
   let small = $state(false)
+  /** A picture has come: there is something of which to take a still. */
+  let seen = $state(false)
 
   function take() {
-    if (!video?.videoWidth) return
+    if (!video) return
     const canvas = document.createElement('canvas')
     ;[canvas.width, canvas.height] = [video.videoWidth, video.videoHeight]
     canvas.getContext('2d')!.drawImage(video, 0, 0)
@@ -37,11 +39,21 @@
     </header>
     {#key stream}
       <!-- svelte-ignore a11y_media_has_caption -->
-      <video bind:this={video} autoplay playsinline muted {@attach (it) => void (it.srcObject = stream)}
+      <video
+        bind:this={video}
+        autoplay
+        playsinline
+        muted
+        onloadeddata={() => (seen = true)}
+        onemptied={() => (seen = false)}
+        {@attach (it) => void (it.srcObject = stream)}
       ></video>
     {/key}
-    {#if session.rights.may('add_picture')}
-      <Button kind="go" onclick={take}>{t('show-still')}</Button>
+    {#if session.pictures.bringing}
+      <span class="bringing" role="status">{t('bringing-the-picture-in')}</span>
+      <Button onclick={() => session.pictures.bringing?.abort()}>{t('give-up')}</Button>
+    {:else if session.rights.may('add_picture')}
+      <Button kind="go" disabled={!seen} onclick={take}>{t('show-still')}</Button>
     {/if}
   </section>
 {/if}
@@ -79,6 +91,9 @@
     overflow: hidden;
     white-space: nowrap;
     text-overflow: ellipsis;
+  }
+  .bringing {
+    padding: 8px;
   }
   header button {
     min-height: 40px;

@@ -1,20 +1,25 @@
 """Recorded voices: what browsers send piece by piece, made a file that can be played from any place of it.
 
 A browser's recorder writes as if it had no end: no length, no table of places, no chapters. The sound itself is taken
-over as it is, packet by packet.
+over as it is, packet by packet. What a busy machine did not take down is a hole between two packets: their times go by
+the clock, but a player that plays on over holes comes too early, the more so the longer it plays. Holes are filled with
+silence.
 """
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from fractions import Fraction
 from io import BytesIO
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 import msgspec
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.sentences import said
+
+if TYPE_CHECKING:
+    from av import Packet
 
 #: By the type that a browser says: the container that PyAV reads and writes, and how the file begins.
 KINDS: dict[str, tuple[str, int, bytes]] = {
@@ -24,6 +29,11 @@ KINDS: dict[str, tuple[str, int, bytes]] = {
 #: What a recording may be: some four hours of speech.
 MAX_BYTES = 60_000_000
 MAX_CHAPTERS = 500
+#: Opus (RFC 6716): a packet of 20 ms in which nothing is heard; and how many of them fill holes at most.
+SILENCE, SILENCE_MS = b"\xf8\xff\xfe", 20
+MAX_SILENCES = 30_000
+#: A packet that is late by less than this has not been after a hole.
+HOLE_MS = 40
 
 
 class Chapter(msgspec.Struct, frozen=True):
@@ -76,7 +86,8 @@ def whole(mime: str, data: bytes, chapters: Sequence[Chapter] = ()) -> Recorded:
             written = made.add_stream_from_template(sound)
             if chapters:
                 made.set_chapters(_marks(chapters))
-            for packet in source.demux(sound):
+            packets = source.demux(sound)
+            for packet in _filled(packets) if sound.codec_context.name == "opus" else packets:
                 if packet.pts is None or packet.dts is None or packet.time_base is None:
                     continue  # the end of what is there
                 ends_at = (packet.pts + (packet.duration or 0)) * packet.time_base
@@ -85,6 +96,29 @@ def whole(mime: str, data: bytes, chapters: Sequence[Chapter] = ()) -> Recorded:
     except (FFmpegError, ValueError, OverflowError) as error:
         raise MalformedError("recording", said("recording-not-readable")) from error
     return Recorded(mime, out.getvalue(), round(ends_at * 1000))
+
+
+def _filled(packets: Iterable[Packet[Any]]) -> Iterator[Packet[Any]]:
+    """Packets of Opus, with silence in the holes between them: none is later than it would be played by more than a hole."""
+    from av import Packet
+
+    played_ms, silences = None, 0
+    for packet in packets:
+        if packet.pts is not None and packet.duration and packet.time_base:
+            at_ms = float(packet.pts * packet.time_base) * 1000
+            late_ms = 0.0 if played_ms is None else at_ms - played_ms
+            missing = int(late_ms // SILENCE_MS) if late_ms >= HOLE_MS else 0
+            for back in range(min(missing, MAX_SILENCES - silences), 0, -1):
+                silences += 1
+                silence = Packet(SILENCE)
+                silence.time_base = packet.time_base
+                silence.duration = round(SILENCE_MS / 1000 / packet.time_base)
+                silence.pts = silence.dts = packet.pts - back * silence.duration
+                yield silence
+            played_ms = (
+                at_ms - late_ms + missing * SILENCE_MS + float(packet.duration * packet.time_base) * 1000
+            )
+        yield packet
 
 
 def _marks(chapters: Sequence[Chapter]) -> list[Any]:

@@ -28,8 +28,8 @@ T = TypeVar("T")
 
 #: What a job may take beyond what its process holds when it is warm.
 MEMORY_BYTES = 1_500_000_000
-#: On a busy machine the lessons go before the jobs.
-NICE = 10
+#: On a busy machine the lessons go before the jobs, but not before a process is there for them.
+NICE = 5
 #: A new process loads models and fonts before its first job.
 WARM_S = 60.0
 #: A new process that hears nothing for so long gets ready for more.
@@ -190,8 +190,8 @@ def _start(worker: Worker) -> None:
 def _serve(pipe: Connection, warm: Callable[[], None], later: Callable[[], None] | None) -> None:
     """The life of a worker process."""
     _live_with_the_server()
-    os.nice(NICE)
     warm()
+    os.nice(NICE)
     _limit_memory()
     pipe.send("ready")
     if later is not None and not pipe.poll(IDLE_S):
