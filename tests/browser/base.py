@@ -37,6 +37,7 @@ from selenium.webdriver.remote.webelement import WebElement
 from sunroom.config.asgi import application
 from sunroom.config.serve import server_options
 from sunroom.live.keeping import keeper
+from sunroom.live.room.registry import registry
 from sunroom.live.work import planning, workers
 
 T = TypeVar("T")
@@ -85,7 +86,18 @@ class LiveServer:
         self.url = f"http://127.0.0.1:{self.port}"
 
     def _run(self) -> None:
-        asyncio.run(self._server.serve())
+        with asyncio.Runner() as runner:
+            self._loop = runner.get_loop()
+            runner.run(self._server.serve())
+
+    def settled(self) -> None:
+        """Wait until all that the rooms have decided is on disk: what is no answer to anybody may come there later."""
+
+        async def settle() -> None:
+            for room in list(registry()._rooms.values()):
+                await room.keeper.settled()
+
+        asyncio.run_coroutine_threadsafe(settle(), self._loop).result(WAIT_S)
 
     def stop(self) -> None:
         """Break all lines off at once and stop; what is being written to disk is finished."""

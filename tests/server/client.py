@@ -86,7 +86,7 @@ class Line:
     def send_bytes(self, data: bytes) -> None:
         self._socket.send(data)
 
-    def hear(self, kind: type, fits: Any = lambda message: True, timeout_s: float = 10.0) -> Any:
+    def hear(self, kind: type, fits: Any = lambda message: True, timeout_s: float = 30.0) -> Any:
         """The next message of this kind that fits; TimeoutError when none comes."""
         while True:
             message = _decoder.decode(self._socket.recv(timeout_s))

@@ -106,10 +106,11 @@ class LiveTest(TransactionTestCase):
                 return message
 
     def tell(self, command: Any) -> None:
-        """A command of the tutor, waited for until the room has carried it out."""
+        """A command of the tutor, waited for until the room has carried it out and kept it."""
         self.tutor.send(Tell("command-1", command))
         self.tutor.send(Ping(0.0))
         self.tutor.hear(Pong)
+        self.server.settled()
 
     def recorded(self) -> list[str]:
         """The sentences of the record as the home shows them; they are written down a moment after."""
@@ -258,7 +259,7 @@ class Pens(LiveTest):
 
     def test_a_pen_for_minutes_ends_by_itself(self) -> None:
         student, seat = self.student()
-        self.tell(PassPen(seat, 0.005))
+        self.tell(PassPen(seat, 0.02))
         student.hear(You, lambda you: you.standing.writing.allowed)
         student.hear(You, lambda you: not you.standing.writing.allowed)
         self.refused(student, AddItems(self.page, (stroke("too-late"),)), "pens_down")
