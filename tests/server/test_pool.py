@@ -26,7 +26,17 @@ def wrong() -> None:
 
 def endless() -> None:
     while True:
-        time.sleep(0.01)
+        pass
+
+
+def stuck() -> None:
+    time.sleep(600)
+
+
+def starved() -> int:
+    """Little work on a busy machine: it is over late, and has hardly had the processor."""
+    time.sleep(1.5)
+    return 7
 
 
 def greedy() -> int:
@@ -69,6 +79,11 @@ class Jobs(TestCase):
             self.assertIsInstance(found, JobError)
             self.assertIn(words, str(found))
         self.assertIsInstance(error, ValueError)
+
+    def test_a_jobs_limit_is_of_work_and_one_that_does_nothing_ends_as_well(self) -> None:
+        self.assertEqual(asyncio.run(self.pool.run(starved, limit_s=0.5)), 7)
+        with self.assertLogs("sunroom.live.work.pool", "ERROR"), self.assertRaises(JobError):
+            asyncio.run(self.pool.run(stuck, limit_s=0.25))
 
     def test_what_a_job_needs_is_loaded_once_and_does_not_count_as_its_time(self) -> None:
         learning = Pool(1, nothing, learn)

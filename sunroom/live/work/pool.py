@@ -15,6 +15,7 @@ import queue
 import resource
 import signal
 import threading
+import time
 from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from multiprocessing.connection import Connection
@@ -34,6 +35,9 @@ NICE = 5
 WARM_S = 60.0
 #: A new process that hears nothing for so long gets ready for more.
 IDLE_S = 6.0
+#: A job's limit counts what it works. On a busy machine it has the processor now and then, and may take so many times longer.
+PATIENCE = 4
+LOOK_S = 0.25
 
 _context = multiprocessing.get_context("spawn")
 
@@ -91,21 +95,21 @@ class Worker:
             raise JobError("A worker process did not start.") from error
 
     def call(self, job: Callable[..., Any], arguments: tuple[Any, ...], limit_s: float) -> Any:
-        """``job(*arguments)``; what it raises, or JobError."""
+        """``job(*arguments)``; what it raises, or JobError. It may work for ``limit_s`` seconds of processor time."""
         with self._lock:
             return self._call(job, arguments, limit_s)
 
     def _call(self, job: Callable[..., Any], arguments: tuple[Any, ...], limit_s: float) -> Any:
         self.start()
-        pipe = self._pipe
-        if pipe is None:
+        process, pipe = self._process, self._pipe
+        if process is None or pipe is None:
             raise JobError("The server is stopping.")
         try:
             pipe.send((job, arguments))
             if not pipe.poll(WARM_S):
                 raise EOFError
             pipe.recv()  # it begins
-            if not pipe.poll(limit_s):
+            if not _answered(pipe, process.pid, limit_s):
                 self.stop()
                 raise JobError(f"{job.__name__} took longer than {limit_s:g} s.")
             done, value = pipe.recv()
@@ -222,6 +226,25 @@ def _portable(error: Exception) -> Exception:
         return error
     except Exception:
         return RuntimeError(f"{type(error).__name__}: {error}")
+
+
+def _answered(pipe: Connection, pid: int, limit_s: float) -> bool:
+    """Wait for what the job of a process says, as long as it may take."""
+    begun_s, worked_s = time.monotonic(), _worked_s(pid)
+    while not pipe.poll(min(LOOK_S, limit_s)):
+        late = time.monotonic() - begun_s > PATIENCE * limit_s
+        if late or _worked_s(pid) - worked_s > limit_s:
+            return False
+    return True
+
+
+def _worked_s(pid: int) -> float:
+    """Seconds of processor time that a process has had (proc(5)); 0 of one that has ended."""
+    try:
+        fields = Path(f"/proc/{pid}/stat").read_text().rpartition(")")[2].split()
+    except OSError:
+        return 0.0
+    return (int(fields[11]) + int(fields[12])) / os.sysconf("SC_CLK_TCK")
 
 
 def _limit_memory() -> None:
