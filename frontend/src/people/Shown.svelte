@@ -51,7 +51,7 @@
     {/key}
     {#if session.pictures.bringing}
       <span class="bringing" role="status">{t('bringing-the-picture-in')}</span>
-      <Button onclick={() => session.pictures.bringing?.abort()}>{t('give-up')}</Button>
+      <Button kind="cream" onclick={() => session.pictures.bringing?.abort()}>{t('give-up')}</Button>
     {:else if session.rights.may('add_picture')}
       <Button kind="go" disabled={!seen} onclick={take}>{t('show-still')}</Button>
     {/if}
