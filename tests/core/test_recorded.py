@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 from fractions import Fraction
+from typing import Any
 from unittest import TestCase
 
 import av
@@ -29,6 +30,12 @@ RAW = webm(6.0)
 def packets(data: bytes) -> list[bytes]:
     with av.open(io.BytesIO(data)) as file:
         return [bytes(packet) for packet in file.demux(audio=0) if packet.size]
+
+
+def packet(at_ms: int, lasts_ms: int) -> Packet[Any]:
+    made = Packet(b"sound")
+    made.pts, made.duration, made.time_base = at_ms, lasts_ms, Fraction(1, 1000)
+    return made
 
 
 class Whole(TestCase):
@@ -74,11 +81,21 @@ class Whole(TestCase):
         self.assertEqual(whole("audio/webm", made.data).length_ms, made.length_ms)
 
     def test_a_hole_without_end_is_filled_so_far_and_no_further(self) -> None:
-        far = Packet(b"\xf8\xff\xfe")
-        far.pts, far.duration, far.time_base = 10**12, 20, Fraction(1, 1000)
-        near = Packet(b"\xf8\xff\xfe")
-        near.pts, near.duration, near.time_base = 0, 20, Fraction(1, 1000)
-        self.assertEqual(len(list(_filled([near, far, near]))), MAX_SILENCES + 3)
+        found = list(_filled([packet(0, 20), packet(10**12, 20), packet(0, 20)]))
+        self.assertEqual(len(found), MAX_SILENCES + 3)
+
+    @given(st.lists(st.tuples(st.integers(1, 150), st.sampled_from([3, 10, 20, 60])), max_size=40))
+    def test_silence_stands_between_its_neighbours_whatever_the_times(
+        self, steps: list[tuple[int, int]]
+    ) -> None:
+        at, given_ = 0, []
+        for step, lasts in steps:
+            at += step
+            given_.append(packet(at, lasts))
+        found = list(_filled(given_))
+        self.assertEqual([p for p in found if bytes(p) != SILENCE], given_)
+        times = [p.pts or 0 for p in found]
+        self.assertEqual(times, sorted(set(times)))
 
     def test_what_is_no_recording_is_refused(self) -> None:
         self.assertFalse(begins_as("text/html", RAW))

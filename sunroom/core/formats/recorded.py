@@ -99,25 +99,26 @@ def whole(mime: str, data: bytes, chapters: Sequence[Chapter] = ()) -> Recorded:
 
 
 def _filled(packets: Iterable[Packet[Any]]) -> Iterator[Packet[Any]]:
-    """Packets of Opus, with silence in the holes between them: none is later than it would be played by more than a hole."""
+    """Packets of Opus, with silence in the holes between them: nothing is played earlier than its time by a hole or more."""
     from av import Packet
 
-    played_ms, silences = None, 0
+    last, silences = 0, 0
+    played_ms: float | None = None
     for packet in packets:
         if packet.pts is not None and packet.duration and packet.time_base:
-            at_ms = float(packet.pts * packet.time_base) * 1000
-            late_ms = 0.0 if played_ms is None else at_ms - played_ms
-            missing = int(late_ms // SILENCE_MS) if late_ms >= HOLE_MS else 0
-            for back in range(min(missing, MAX_SILENCES - silences), 0, -1):
-                silences += 1
+            tick_ms = float(packet.time_base) * 1000
+            late_ms = 0.0 if played_ms is None else packet.pts * tick_ms - played_ms
+            missing = 0
+            if late_ms >= HOLE_MS:
+                missing = min(int(late_ms // SILENCE_MS), packet.pts - last - 1, MAX_SILENCES - silences)
+            for number in range(1, missing + 1):
                 silence = Packet(SILENCE)
-                silence.time_base = packet.time_base
-                silence.duration = round(SILENCE_MS / 1000 / packet.time_base)
-                silence.pts = silence.dts = packet.pts - back * silence.duration
+                silence.time_base, silence.duration = packet.time_base, round(SILENCE_MS / tick_ms)
+                silence.pts = silence.dts = last + (packet.pts - last) * number // (missing + 1)
                 yield silence
-            played_ms = (
-                at_ms - late_ms + missing * SILENCE_MS + float(packet.duration * packet.time_base) * 1000
-            )
+            silences += missing
+            played_ms = packet.pts * tick_ms - late_ms + missing * SILENCE_MS + packet.duration * tick_ms
+            last = packet.pts
         yield packet
 
 
