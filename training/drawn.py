@@ -10,27 +10,21 @@ from training.formulas import (
     Node,
     Random,
     arithmetic,
-    chemistry,
     derivative,
     equation,
     fractions,
     function,
-    geometry,
     integral,
     name,
-    physics,
     polynomial,
     power,
     product,
-    sequence,
-    sets,
     sum_up,
     total,
-    units,
-    vectors,
     working,
 )
 from training.known import known
+from training.subjects import chemistry, geometry, physics, sequence, sets, units, vectors
 
 KINDS: list[tuple[Callable[[Random], Node], float]] = [
     (equation, 16), (polynomial, 10), (product, 5), (sum_up, 7), (integral, 7), (derivative, 6), (geometry, 9), (sets, 8),

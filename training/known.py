@@ -8,7 +8,7 @@ from typing import Any
 
 from sunroom.core.maths.notation import Fenced, Fraction, Gap, Number, Over, Root, Row, Script, Sign, Word
 from sunroom.core.maths.typed import read_formula
-from training.formulas import Node, Random, _end_script, pick, row, text
+from training.formulas import Node, Random, end_script, pick, row, text
 
 #: What schools know by heart (not those of formulas.txt, which measures).
 KNOWN = Path(__file__).with_name("known_formulas.txt")
@@ -75,5 +75,5 @@ def _node_of(node: Any) -> Node:
                 return ("big", "lim", below, above)
             if isinstance(inner, Sign) and inner.name in (r"\sum", r"\prod"):
                 return ("big", inner.name, below, above)
-            return _end_script(_node_of(base), below, above)
+            return end_script(_node_of(base), below, above)
     raise ValueError(node)
