@@ -26,9 +26,10 @@ from sunroom.core.maths.strokes import LAYERS, MEASURES, PAIR_MEASURES, SIDE, se
 from training import hands, written_maths
 from training.hands import TRACED
 from training.lines import mix
+from training.maths_hands import APART, JOINED
 from training.nets import FormulaNet
 from training.train import OUT, SEED
-from training.written_maths import APART, CLASSES, JOINED, RELATIONS
+from training.written_maths import CLASSES, RELATIONS
 
 KEPT = TRACED / "formulas.pt"
 #: Strokes in a batch, at most; batches of a like length that are drawn together.

@@ -21,7 +21,8 @@ from sunroom.core.maths.typed import read_formula
 from training import signs
 from training.drawn import unknown_formula
 from training.likely_formulas import latex_of_signs
-from training.written_maths import GREEK_FONTS, KEY_OF, Writer, _hershey, in_order, sample, varied
+from training.maths_hands import GREEK_FONTS, KEY_OF, hershey, varied
+from training.written_maths import Writer, in_order, sample
 
 OUT = Path(__file__).parents[1] / "bench" / "hands" / "maths"
 FORMULAS = Path(__file__).with_name("formulas.txt")
@@ -168,7 +169,7 @@ def _sign(
         )
         return varied([line, *head], 0, random, 0.4)
     if name in KEY_OF and random.random() < 0.5:
-        strokes = _hershey(GREEK_FONTS[0], KEY_OF[name])
+        strokes = hershey(GREEK_FONTS[0], KEY_OF[name])
     else:
         strokes = writer.glyph(name)
     strokes = varied(strokes, writer.lean, random)
