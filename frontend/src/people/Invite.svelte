@@ -28,7 +28,6 @@
 </script>
 
 <Popover label={t('invite')} side="right" below>
-  {#snippet face()}{t('invite')}{/snippet}
   {#snippet children()}
     <div class="panel">
       <h3>{t('invite-students')}</h3>

@@ -12,7 +12,6 @@
 
 {#if session.rights.may('react')}
   <Popover label={t('show-a-sign')} now={t('signs')} side="right">
-    {#snippet face()}{t('signs')}{/snippet}
     {#snippet children(close)}
       <div class="signs">
         {#each Object.entries(SIGNS) as [kind, { word }] (kind)}

@@ -41,7 +41,6 @@
       >{t('take-pens-back')}</button
     >
     <Popover label={t('more-for-chosen')} now={t('more')} side="right" below>
-      {#snippet face()}{t('more')}{/snippet}
       {#snippet children()}
         <div class="panel">
           <MenuButton onclick={() => each((seat) => session.tell({ command: 'lower_hand', seat }))}

@@ -5,8 +5,8 @@
 
   interface Props {
     label: string
-    /** What the button shows. */
-    face: Snippet
+    /** What the button shows; without it, ``now`` or the label. */
+    face?: Snippet
     children: Snippet<[() => void]>
     /** Which edge of the button the panel keeps to. */
     side?: 'left' | 'right'
@@ -93,7 +93,8 @@
     aria-expanded={open}
     aria-pressed={pressed}
     popovertarget={id}
-    bind:this={button}>{@render face()}</button
+    bind:this={button}
+    >{#if face}{@render face()}{:else}{now ?? label}{/if}</button
   >
   <div
     class="panel"

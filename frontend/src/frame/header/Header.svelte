@@ -114,7 +114,6 @@
   {/if}
   {#if session.people.role === 'tutor' && lesson?.facts.open && level < 3}
     <Popover label={t('wrap-up')} side="right" below>
-      {#snippet face()}{t('wrap-up')}{/snippet}
       {#snippet children(close)}<WrapUp {session} {link} onclose={close} />{/snippet}
     </Popover>
   {/if}

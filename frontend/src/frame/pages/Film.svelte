@@ -53,7 +53,6 @@
     <b>{t('pages-of-board', { count: session.pages.heads.length })}</b>
     {#if head && settles}
       <Popover label={t('page-and-paper')} side="right">
-        {#snippet face()}{t('page-and-paper')}{/snippet}
         {#snippet children(close)}
           <PagePanel {session} {head} onclose={() => (close(), onclose())} />
         {/snippet}

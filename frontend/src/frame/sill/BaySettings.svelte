@@ -55,7 +55,6 @@
     onchange={(event) => set({ title: event.currentTarget.value.trim() })}
   />
   <Popover label={t('who-writes-in-this-bay')} now={RULES.find(({ value }) => value === bay.rule)?.label}>
-    {#snippet face()}{RULES.find(({ value }) => value === bay.rule)?.label}{/snippet}
     {#snippet children()}
       <div class="panel">
         <Choice

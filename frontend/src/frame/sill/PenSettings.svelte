@@ -51,7 +51,6 @@
 {/snippet}
 {#snippet change()}
   <Popover label={t('change-pen')} now={t('change')}>
-    {#snippet face()}{t('change')}{/snippet}
     {#snippet children()}
       <div class="panel">
         <div class="side">

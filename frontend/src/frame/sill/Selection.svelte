@@ -19,6 +19,7 @@
   import WorkPanel from './WorkPanel.svelte'
   import CheckPanel from './CheckPanel.svelte'
   import MathsPanel from './MathsPanel.svelte'
+  import { conversionsOf } from '../../lesson/conversions'
   import { hasLines, workingOf, writtenWorking } from '../../lesson/working'
   import InkWells from './InkWells.svelte'
   import { newId } from '../../wire/codec'
@@ -70,26 +71,11 @@
 
   const maySet = $derived(session.rights.may('add_formula'))
   const asked = $derived(ink.length > 0 && mayConvert)
-  type Conversion =
-    'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths' | 'otherMaths' | 'checks'
-  /** What the ink may become: what it is likeliest to be stands first. */
-  const conversions = $derived.by<Conversion[]>(() => {
+  const conversions = $derived.by(() => {
     const { readings, reading } = session.selection
-    if (!asked || !readings || reading || readings.problem) return []
-    const text: Conversion[] = texts[0]
-      ? ['asText', 'words', ...(texts.length > 1 ? (['rivals'] as const) : [])]
+    return asked && readings && !reading
+      ? conversionsOf(readings, { maths: maySet, lines: hasLines(working) })
       : []
-    const asMap: Conversion[] = map ? ['asMap'] : []
-    const figure: Conversion[] = [
-      ...(sketch.length > 1 ? (['asSketch'] as const) : []),
-      ...(figures.length || sketch.length < 2 ? (['asFigure'] as const) : []),
-    ]
-    const maths: Conversion[] = [
-      ...(readings.formulas.length && maySet ? (['asMaths', 'otherMaths'] as const) : []),
-      ...(hasLines(working) ? (['checks'] as const) : []),
-    ]
-    if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]
-    return figureFirst ? [...figure, ...asMap, ...text, ...maths] : [...asMap, ...text, ...maths, ...figure]
   })
   const coloured = $derived(
     changeable && items.every(({ kind }) => ['ink', 'shape', 'text', 'formula'].includes(kind)),
@@ -129,7 +115,6 @@
 {/snippet}
 {#snippet words()}
   <Popover label={t('words')}>
-    {#snippet face()}{t('words')}{/snippet}
     {#snippet children(close)}<ReadingPanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
@@ -156,7 +141,6 @@
 {/snippet}
 {#snippet otherMaths()}
   <Popover label={t('other-formulas')} now={t('other-formulas-short')}>
-    {#snippet face()}{t('other-formulas-short')}{/snippet}
     {#snippet children(close)}<MathsPanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
@@ -212,17 +196,11 @@
 {/snippet}
 {#snippet edit()}<Button onclick={() => session.chosen.editWords()}>{t('edit-words')}</Button>{/snippet}
 {#snippet look()}
-  <Popover label={t('look')}>
-    {#snippet face()}{t('look')}{/snippet}
-    {#snippet children()}<LookPanel {session} />{/snippet}
-  </Popover>
+  <Popover label={t('look')}><LookPanel {session} /></Popover>
 {/snippet}
 {#snippet inks()}<InkWells {session} />{/snippet}
 {#snippet rows()}
-  <Popover label={t('rows-and-columns')}>
-    {#snippet face()}{t('rows-and-columns')}{/snippet}
-    {#snippet children()}<TablePanel {session} table={table!} />{/snippet}
-  </Popover>
+  <Popover label={t('rows-and-columns')}><TablePanel {session} table={table!} /></Popover>
 {/snippet}
 {#snippet opens()}
   <Button onclick={() => session.cards.open(card!)}>{t(card!.address ? 'card-open' : 'card-listen')}</Button>
@@ -236,10 +214,7 @@
   <Button onclick={() => session.graphs.put([formula!.formula], besideFormula())}>{t('graph-draw')}</Button>
 {/snippet}
 {#snippet regraph()}
-  <Popover label={t('graph-panel')}>
-    {#snippet face()}{t('graph-panel')}{/snippet}
-    {#snippet children()}<GraphPanel {session} graph={graph!} />{/snippet}
-  </Popover>
+  <Popover label={t('graph-panel')}><GraphPanel {session} graph={graph!} /></Popover>
 {/snippet}
 {#snippet plots()}
   <Button onclick={() => session.graphs.takeTable(plotted!.graph, plotted!.table)}
@@ -248,7 +223,6 @@
 {/snippet}
 {#snippet measures()}
   <Popover label={t('measure')}>
-    {#snippet face()}{t('measure')}{/snippet}
     {#snippet children(close)}<MeasurePanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
@@ -265,7 +239,6 @@
 {/snippet}
 {#snippet charts()}
   <Popover label={t('chart')}>
-    {#snippet face()}{t('chart')}{/snippet}
     {#snippet children(close)}
       <ChartForms
         label={t('chart-forms')}
@@ -278,10 +251,7 @@
   </Popover>
 {/snippet}
 {#snippet rechart()}
-  <Popover label={t('chart-panel')}>
-    {#snippet face()}{t('chart-panel')}{/snippet}
-    {#snippet children()}<ChartPanel {session} chart={chart!} />{/snippet}
-  </Popover>
+  <Popover label={t('chart-panel')}><ChartPanel {session} chart={chart!} /></Popover>
 {/snippet}
 {#snippet lined()}
   <Button
@@ -292,13 +262,11 @@
 {/snippet}
 {#snippet works()}
   <Popover label={t('work-it-out')}>
-    {#snippet face()}{t('work-it-out')}{/snippet}
     {#snippet children(close)}<WorkPanel {session} formula={formula!} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
 {#snippet checks()}
   <Popover label={t('check-the-working')}>
-    {#snippet face()}{t('check-the-working')}{/snippet}
     {#snippet children(close)}<CheckPanel {session} {working} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
@@ -311,21 +279,16 @@
   >{/snippet}
 {#snippet shows()}
   <Popover label={t('picture-panel')}>
-    {#snippet face()}{t('picture-panel')}{/snippet}
     {#snippet children(close)}<PicturePanel {session} picture={picture!} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
 {#snippet arrange()}
   <Popover label={t('arrange')}>
-    {#snippet face()}{t('arrange')}{/snippet}
     {#snippet children(close)}<ArrangePanel {session} onclose={close} />{/snippet}
   </Popover>
 {/snippet}
 {#snippet who()}
-  <Popover label={t('who-made-this')} now={t('who')}>
-    {#snippet face()}{t('who')}{/snippet}
-    {#snippet children()}<TracePanel {session} id={items[0]!.id} />{/snippet}
-  </Popover>
+  <Popover label={t('who-made-this')} now={t('who')}><TracePanel {session} id={items[0]!.id} /></Popover>
 {/snippet}
 {#snippet copy()}
   <Button onclick={() => session.chosen.copy().length && session.say(t('copied-to-paste'))}

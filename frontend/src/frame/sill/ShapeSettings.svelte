@@ -75,7 +75,6 @@
 {/snippet}
 {#snippet line()}
   <Popover label={t('line')} now={t('line-width', { width: shape.width })}>
-    {#snippet face()}{t('line-width', { width: shape.width })}{/snippet}
     {#snippet children()}
       <div class="stack">
         <Slider

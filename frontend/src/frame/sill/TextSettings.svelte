@@ -122,7 +122,6 @@
       onclick={() => editing.toggle('maths')}>√x</button
     >
     <Popover label={t('lines-and-links')} now={t('lines')}>
-      {#snippet face()}{t('lines')}{/snippet}
       {#snippet children()}
         <div class="stack">
           <Choice

@@ -95,7 +95,6 @@
 {:else if tools.tool === 'table'}
   {#snippet chance()}
     <Popover label={t('chance')}>
-      {#snippet face()}{t('chance')}{/snippet}
       {#snippet children(close)}
         <ChancePanel {session} middle={() => surface?.looking.middle() ?? [0, 0]} onclose={close} />
       {/snippet}
@@ -123,7 +122,6 @@
   {/snippet}
   {#snippet choose()}
     <Popover label={t('choose')}>
-      {#snippet face()}{t('choose')}{/snippet}
       {#snippet children(close)}<ChoosePanel {session} onclose={close} />{/snippet}
     </Popover>
   {/snippet}

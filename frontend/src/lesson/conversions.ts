@@ -1,0 +1,28 @@
+/** What chosen ink may become, and in which order that is offered. */
+import type { Readings } from '../wire/generated'
+
+export type Conversion =
+  'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths' | 'otherMaths' | 'checks'
+
+/** What the ink is likeliest to be stands first; none while it cannot be read. ``maths`` and ``lines``: formulas may be set, lines checked. */
+export function conversionsOf(
+  readings: Pick<
+    Readings,
+    'readings' | 'figures' | 'sketch' | 'figure_first' | 'formulas' | 'maths_first' | 'mind_map' | 'problem'
+  >,
+  may: { maths: boolean; lines: boolean },
+): Conversion[] {
+  if (readings.problem) return []
+  const { readings: texts, figures, sketch } = readings
+  const text: Conversion[] = texts.length ? ['asText', 'words'] : []
+  if (texts.length > 1) text.push('rivals')
+  const asMap: Conversion[] = readings.mind_map ? ['asMap'] : []
+  const figure: Conversion[] = sketch.length > 1 ? ['asSketch'] : []
+  if (figures.length || sketch.length < 2) figure.push('asFigure')
+  const maths: Conversion[] = readings.formulas.length && may.maths ? ['asMaths', 'otherMaths'] : []
+  if (may.lines) maths.push('checks')
+  if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]
+  return readings.figure_first
+    ? [...figure, ...asMap, ...text, ...maths]
+    : [...asMap, ...text, ...maths, ...figure]
+}

@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest'
+import { conversionsOf } from '../src/lesson/conversions'
+import type { Figure, FormulaRead, MindMap, Reading, SketchPart } from '../src/wire/generated'
+
+const nothing = {
+  readings: [] as Reading[],
+  figures: [] as Figure[],
+  sketch: [] as SketchPart[],
+  figure_first: false,
+  formulas: [] as FormulaRead[],
+  maths_first: false,
+  mind_map: null as MindMap | null,
+  problem: null,
+}
+const [word, other] = [{ text: 'noon' }, { text: 'moon' }] as Reading[]
+const [figure, part, formula, map] = [{} as Figure, {} as SketchPart, {} as FormulaRead, {} as MindMap]
+const all = { maths: true, lines: true }
+
+describe('what ink may become', () => {
+  it('is a figure that is not seen when nothing is', () => {
+    expect(conversionsOf(nothing, { maths: true, lines: false })).toEqual(['asFigure'])
+  })
+
+  it('is nothing while it cannot be read', () => {
+    const problem = { key: 'that-is-too-large-a', facts: {} } as never
+    expect(conversionsOf({ ...nothing, readings: [word!], problem }, all)).toEqual([])
+  })
+
+  it('has other readings only when there is more than one', () => {
+    expect(conversionsOf({ ...nothing, readings: [word!] }, all)).not.toContain('rivals')
+    expect(conversionsOf({ ...nothing, readings: [word!, other!] }, all)).toContain('rivals')
+  })
+
+  it('begins with what it is likeliest to be', () => {
+    const read = { ...nothing, readings: [word!], figures: [figure], formulas: [formula], mind_map: map }
+    expect(conversionsOf(read, all)[0]).toBe('asMap')
+    expect(conversionsOf({ ...read, mind_map: null }, all)[0]).toBe('asText')
+    expect(conversionsOf({ ...read, maths_first: true }, all)[0]).toBe('asMaths')
+    expect(conversionsOf({ ...read, figure_first: true }, all)[0]).toBe('asFigure')
+  })
+
+  it('offers a sketch as a whole, and its figures alone only when they are seen', () => {
+    const sketch = { ...nothing, sketch: [part, part], figure_first: true }
+    expect(conversionsOf(sketch, { maths: false, lines: false })).toEqual(['asSketch'])
+    expect(conversionsOf({ ...sketch, figures: [figure] }, { maths: false, lines: false })).toEqual([
+      'asSketch',
+      'asFigure',
+    ])
+  })
+
+  it('sets no formula for whoever may set none, and checks lines that are there', () => {
+    const read = { ...nothing, formulas: [formula], maths_first: true }
+    expect(conversionsOf(read, { maths: false, lines: true })[0]).toBe('checks')
+    expect(conversionsOf(read, { maths: true, lines: false })).not.toContain('checks')
+  })
+})
