@@ -43,6 +43,14 @@ Promise.all(window.lines.map(async (line) => {
 })).then(done)
 """
 
+#: What is sent up never arrives, until it is given up.
+HELD_UP = """
+window.fetched = window.fetch
+window.fetch = (path, { signal, ...how } = {}) => String(path).endsWith('/pictures')
+  ? new Promise((_, given) => signal.addEventListener('abort', () => given(signal.reason)))
+  : window.fetched(path, { signal, ...how })
+"""
+
 
 class Calls(Tools):
     def call(self, *browsers: Browser) -> None:
@@ -160,6 +168,10 @@ class Calls(Tools):
         self.assertFalse(
             noor.all("[aria-label='Imani shows'] button.go"), "without a pen nothing is put on the page"
         )
+        self.tutor.driver.execute_script(HELD_UP)
+        self.tutor.press("[aria-label='Imani shows'] button", "Take a still")
+        self.tutor.press("[aria-label='Imani shows'] button", "Give up")
+        self.tutor.driver.execute_script("window.fetch = window.fetched")
         self.tutor.press("[aria-label='Imani shows'] button", "Take a still")
         # Whoever brings pictures in comes after the lesson, and here the machine has its browsers to serve as well.
         self.tutor.wait(lambda: self.tutor.items == 1 or None, "the still on the page", 120)
