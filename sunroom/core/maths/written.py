@@ -40,7 +40,7 @@ MAX_READINGS = 5
 #: What is less likely than the best by more than this (log) is no rival of a sign or of its place.
 SIGN_RIVAL, PLACE_RIVAL = 7.0, 6.0
 #: How much it counts whether strokes are one sign, what a sign is, where it stands, and how likely such a formula is.
-PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 1.0, 0.2
+PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 0.85, 0.28
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
 SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
 
