@@ -321,14 +321,15 @@ class Lost(TransactionTestCase):
         life.room.refuse = lambda member, step, reason, sentence: refused.append(reason)  # type: ignore[method-assign]
         real, keeping._write = keeping._write, self.no_disk
         most, keeping.MAX_WAITING = keeping.MAX_WAITING, 3
+        told = asyncio.Event()
+        life.room.keeper._trouble = lambda sentence: told.set()
         try:
-            with self.assertLogs("sunroom.live.keeping.keeper", "ERROR") as told:
+            with self.assertLogs("sunroom.live.keeping.keeper", "ERROR"):
                 for number in range(5):
                     await life.room.do(
                         imani, Do(f"step-{number:04d}", AddItems(page, (ink(f"ink-{number:05d}"),)))
                     )
-                while not told.records:
-                    await asyncio.sleep(0.02)
+                await told.wait()
         finally:
             keeping._write, keeping.MAX_WAITING = real, most
         self.assertEqual(refused, ["not_kept", "not_kept"])
