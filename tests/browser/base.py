@@ -382,10 +382,10 @@ class Browser:
         )
         return ActionBuilder(self.driver, mouse=pointer, duration=0), pointer
 
-    def write(self, strokes: list[np.ndarray], kind: str = "pen") -> None:
-        """Simulated handwriting; few samples a stroke, as each costs the driver a frame."""
+    def write(self, strokes: list[np.ndarray], kind: str = "pen", most: int = 14) -> None:
+        """Simulated handwriting; at most so many samples a stroke, as each costs the driver a frame."""
         for stroke in strokes:
-            few = np.unique(np.linspace(0, len(stroke) - 1, min(len(stroke), 14)).astype(int))
+            few = np.unique(np.linspace(0, len(stroke) - 1, min(len(stroke), most)).astype(int))
             self.draw(stroke[few, :2], kind)
 
     def line(self) -> None:
