@@ -177,6 +177,7 @@ class Calls(Tools):
         self.tutor.wait(lambda: self.tutor.items == 1 or None, "the still on the page", 120)
         noor.wait_items(1)
         self.wait_faces(noor, Imani=True, Noor=True)
+        self.tutor.resize(390, 844)
         self.tutor.press("[aria-label='Imani shows'] button", "Stop showing")
         noor.wait(lambda: not noor.all(shown) or None, "it to be gone")
         self.assertEqual(self.tutor.problems() + noor.problems(), [])

@@ -106,6 +106,10 @@
   const callAtFoot = $derived(
     (screen.sheets || looks.boardOnly) && session.call.callers.length > 0 && door !== 'onlooker',
   )
+  const facesInStrip = $derived(
+    looks.facesAt === 'strip' ||
+      (looks.facesAt === 'column' && (screen.sheets || screen.narrow || looks.folded)),
+  )
   /** The picture that is being worked on; it may be on its way, or have been taken off. */
   const cutting = $derived.by(() => {
     const id = session.board.version >= 0 ? session.pictures.cutting?.id : undefined
@@ -197,11 +201,11 @@
       <CallSound {session} />
       <LargeFace {session} />
       {#each session.call.shown as caller (caller.id)}
-        <Shown {session} {caller} ontake={putStill} />
+        <Shown {session} {caller} ontake={putStill} lower={facesInStrip} />
       {/each}
       {#if looks.facesAt === 'big'}
         <Faces {session} look="big" />
-      {:else if looks.facesAt === 'strip' || (looks.facesAt === 'column' && (screen.sheets || screen.narrow || looks.folded))}
+      {:else if facesInStrip}
         <Faces {session} look="strip" />
       {/if}
     {/if}

@@ -10,8 +10,10 @@
     caller: Caller
     /** Put a picture on the page, in the middle of what is seen. */
     ontake: (still: Blob) => void
+    /** Below the strip of faces. */
+    lower: boolean
   }
-  let { session, caller, ontake }: Props = $props()
+  let { session, caller, ontake, lower }: Props = $props()
   const { call } = $derived(session)
   const own = $derived(caller.id === call.showId)
   const stream = $derived(own ? call.showing : (call.faces.get(caller.id) ?? null))
@@ -31,7 +33,7 @@
 </script>
 
 {#if stream}
-  <section aria-label={t('shown-by', { name })} class:small>
+  <section aria-label={t('shown-by', { name })} class:small class:lower>
     <header>
       <b>{own ? t('shown-by-you') : t('shown-by', { name })}</b>
       <button onclick={() => (small = !small)}>{small ? t('show-larger') : t('show-smaller')}</button>
@@ -76,6 +78,14 @@
   }
   .small {
     width: 300px;
+  }
+  .lower {
+    margin-top: 112px;
+  }
+  @media (max-width: 600px) {
+    .lower {
+      margin-top: 86px;
+    }
   }
   header {
     display: flex;
