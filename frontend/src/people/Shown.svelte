@@ -47,8 +47,10 @@
         playsinline
         muted
         onloadeddata={() => (seen = true)}
-        onemptied={() => (seen = false)}
-        {@attach (it) => void (it.srcObject = stream)}
+        {@attach (it) => {
+          seen = false
+          it.srcObject = stream
+        }}
       ></video>
     {/key}
     {#if session.pictures.bringing}
