@@ -254,12 +254,16 @@ def set_as_maths(stage: Stage) -> None:
     tutor = stage.person("tutor")
     tutor.press(NEXT)
     tutor.press(NEXT)
-    rows = json.loads((Path(__file__).parents[1] / "bench" / "hands" / "maths" / "formulas.json").read_text())
-    row = next(row for row in rows if row["latex"] == r"s=\frac{h}{\tan\theta}")
+    rows = json.loads(
+        (Path(__file__).parents[1] / "bench" / "hands" / "maths" / "formulas-joined.json").read_text()
+    )
+    row = next(
+        row for row in rows if (row["latex"], row["hand"]) == (r"s=\frac{h}{\tan\theta}", "playwrite-fr-trad")
+    )
     strokes = [np.array(flat, float).reshape(-1, 2) * 0.045 for flat in row["strokes"]]
     low = np.vstack(strokes).min(axis=0)
     tutor.tool("Pen")
-    tutor.write([stroke - low + (480, 440) for stroke in strokes])
+    tutor.write([stroke - low + (480, 440) for stroke in strokes], most=30)
     size = np.ptp(np.vstack(strokes), axis=0)
     tutor.tool("Select")
     tutor.draw([(465, 425), (495 + size[0], 455 + size[1])], "mouse")
