@@ -28,10 +28,11 @@ from training.hands import TRACED
 from training.lines import mix
 from training.maths_hands import APART, JOINED
 from training.nets import FormulaNet
+from training.shipped import take_up
 from training.train import OUT, SEED
 from training.written_maths import CLASSES, RELATIONS
 
-KEPT = TRACED / "formulas.pt"
+KEPT, SHIPPED = TRACED / "formulas.pt", OUT / "formulas.onnx"
 #: Strokes in a batch, at most; batches of a like length that are drawn together.
 BATCH_STROKES, BUCKETS = 640, 6
 CHUNK, SEEN_TIMES, POOL = 32, 1.5, 12_000
@@ -62,6 +63,10 @@ def main() -> None:
     net = FormulaNet(LAYERS, SIDE, MEASURES, PAIR_MEASURES, len(CLASSES), len(RELATIONS))
     if KEPT.exists():
         net.load_state_dict(torch.load(KEPT))
+    elif SHIPPED.exists():
+        alike = batches(sorted(held_out_samples(), key=lambda one: len(one.sign)))
+        seen = stacked(alike[len(alike) // 2])
+        take_up(net, SHIPPED, lambda: net.logits(*seen))
     if minutes:
         train(net, 60 * minutes)
     else:
@@ -247,25 +252,24 @@ def write(net: FormulaNet) -> None:
     import onnx
 
     net.eval()
-    out = OUT / "formulas.onnx"
     n = 7
     shapes = {"pictures": (n, LAYERS, SIDE, SIDE), "measures": (n, MEASURES), "pairs": (n, n, PAIR_MEASURES)}
     axes = {"pictures": {0: "n"}, "measures": {0: "n"}, "pairs": {0: "n", 1: "n"}}
     torch.onnx.export(
         net,
         tuple(torch.zeros(*shape) for shape in shapes.values()),
-        str(out),
+        str(SHIPPED),
         input_names=list(shapes),
         output_names=["signs", "both", "root"],
         dynamic_axes={**axes, "signs": {0: "n"}, "both": {0: "n", 1: "n"}, "root": {0: "n"}},
         dynamo=False,
     )
-    model: Any = onnx.load(str(out))
+    model: Any = onnx.load(str(SHIPPED))
     for key, values in (("classes", CLASSES), ("relations", RELATIONS)):
         entry = model.metadata_props.add()
         entry.key, entry.value = key, "\n".join(values)
-    onnx.save(model, str(out))
-    print(f"{out}: {out.stat().st_size / 1e6:.1f} MB")
+    onnx.save(model, str(SHIPPED))
+    print(f"{SHIPPED}: {SHIPPED.stat().st_size / 1e6:.1f} MB")
 
 
 if __name__ == "__main__":
