@@ -36,7 +36,8 @@ KEPT, SHIPPED = TRACED / "formulas.pt", OUT / "formulas.onnx"
 #: Strokes in a batch, at most; batches of a like length that are drawn together.
 BATCH_STROKES, BUCKETS = 640, 6
 CHUNK, SEEN_TIMES, POOL = 32, 1.5, 12_000
-BEST_RATE = 1e-3
+#: At first, and of a net that goes on: at the former it would forget for half an hour.
+BEST_RATE, RATE_AGAIN = 1e-3, 4e-4
 WARM_UP_S, REPORT_S = 60.0, 300.0
 #: Kept from training, for looking at while it learns.
 HELD_OUT = (*hands.HELD_OUT, "gaegu", "comic-neue", "short-stack", "mali", "playwrite-ar", "playwrite-cz")
@@ -61,19 +62,22 @@ def main() -> None:
     torch.set_num_threads(int(os.environ.get("THREADS", "1")))
     torch.manual_seed(SEED)
     net = FormulaNet(LAYERS, SIDE, MEASURES, PAIR_MEASURES, len(CLASSES), len(RELATIONS))
+    rate = RATE_AGAIN
     if KEPT.exists():
         net.load_state_dict(torch.load(KEPT))
     elif SHIPPED.exists():
         alike = batches(sorted(held_out_samples(), key=lambda one: len(one.sign)))
         seen = stacked(alike[len(alike) // 2])
         take_up(net, SHIPPED, lambda: net.logits(*seen))
+    else:
+        rate = BEST_RATE
     if minutes:
-        train(net, 60 * minutes)
+        train(net, 60 * minutes, rate)
     else:
         write(net)
 
 
-def train(net: FormulaNet, seconds: float) -> None:
+def train(net: FormulaNet, seconds: float, rate: float) -> None:
     context = get_context("spawn")
     queue: Queue[list[Sample]] = context.Queue(32)
     start = time.time()
@@ -84,7 +88,7 @@ def train(net: FormulaNet, seconds: float) -> None:
     for worker in workers:
         worker.start()
     random = np.random.default_rng(SEED)
-    optimiser = torch.optim.AdamW(net.parameters(), BEST_RATE, weight_decay=1e-3)
+    optimiser = torch.optim.AdamW(net.parameters(), rate, weight_decay=1e-3)
     pool: list[Sample] = []
     losses: list[tuple[float, float, float]] = []
     seen, made, report = 0, 0, start + REPORT_S
@@ -102,7 +106,7 @@ def train(net: FormulaNet, seconds: float) -> None:
         for group in optimiser.param_groups:
             warm = min(now / WARM_UP_S, 1.0)
             group["lr"] = (
-                BEST_RATE * warm * (0.02 + 0.98 * (0.5 + 0.5 * math.cos(math.pi * min(now / seconds, 1.0))))
+                rate * warm * (0.02 + 0.98 * (0.5 + 0.5 * math.cos(math.pi * min(now / seconds, 1.0))))
             )
         net.train()
         chosen = sorted(

@@ -21,7 +21,9 @@ def take_up(net: nn.Module, file: Path, look: Callable[[], object]) -> None:
     """Give ``net`` the weights of its ONNX file; ``look`` shows it samples as in training, by which it is normalised again."""
     kept = {array.name: numpy_helper.to_array(array) for array in onnx.load(str(file)).graph.initializer}
     named = {name: torch.tensor(kept.pop(name)) for name, _ in net.named_parameters() if name in kept}
-    unnamed = iter([torch.tensor(kept[name]) for name in sorted(kept, key=lambda name: int(name.split("_")[-1]))])
+    unnamed = iter(
+        [torch.tensor(kept[name]) for name in sorted(kept, key=lambda name: int(name.split("_")[-1]))]
+    )
     names = {module: name for name, module in net.named_modules()}
     used: list[nn.Module] = []
     _looking(net, look, lambda module, given: used.append(module))
@@ -49,10 +51,14 @@ def _as_it_comes(module: nn.Module, given: torch.Tensor) -> None:
         module.weight.data = torch.sqrt(apart.var(1) + module.eps)
 
 
-def _looking(net: nn.Module, look: Callable[[], object], see: Callable[[nn.Module, torch.Tensor], None]) -> None:
+def _looking(
+    net: nn.Module, look: Callable[[], object], see: Callable[[nn.Module, torch.Tensor], None]
+) -> None:
     """Let the net look, and ``see`` each layer and what it is given, in order."""
     leaves = [module for module in net.modules() if not list(module.children())]
-    hooks = [module.register_forward_pre_hook(lambda module, given: see(module, given[0])) for module in leaves]
+    hooks = [
+        module.register_forward_pre_hook(lambda module, given: see(module, given[0])) for module in leaves
+    ]
     net.eval()
     with torch.no_grad():
         look()

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from heapq import heappop, heappush
+from itertools import count as numbers
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -9,8 +12,12 @@ Numbers = NDArray[np.float64]
 
 #: Ways of parting strokes into signs that are followed, and pairs of strokes that are tried the other way.
 PARTINGS, TRIED_PAIRS = 6, 5
+#: Ways to name the signs, rivals of each that may be in them, and what such a rival may cost (log).
+NAMES, NAME_RIVALS, NAME_RIVAL = 24, 3, 7.0
+#: Trees of the signs, and what one may cost beside the likeliest.
+TREES, TREE_RIVAL = 12, 6.0
 #: Trees are looked for again where two signs stood at one place, so often at most.
-ROUNDS = 4
+ROUNDS = 12
 
 
 def partings(same: Numbers) -> list[tuple[list[list[int]], float]]:
@@ -103,6 +110,71 @@ def likeliest_tree(place: Numbers, none: Numbers) -> tuple[list[int], list[int],
         for child, parent in enumerate(parents)
     )
     return parents, relations, max(total, -1e5)
+
+
+def likely_trees(place: Numbers, none: Numbers) -> list[tuple[float, list[int], list[int]]]:
+    """Trees, each with its log likelihood, its parents and its relations; the likeliest first.
+
+    From each tree others are looked for, the most promising ones first, in which one sign more stands elsewhere.
+    """
+    number = numbers()
+    #: What another tree costs at least, a number so that no two are alike, where signs may stand, the tree that it comes
+    #: from, and the sign that is to stand elsewhere.
+    waiting: list[tuple[float, int, Numbers, list[int], list[int], int]] = []
+
+    def look_from(place: Numbers, cost: float, parents: list[int], relations: list[int]) -> None:
+        for child, (parent, relation) in enumerate(zip(parents, relations, strict=True)):
+            if parent < 0:
+                continue
+            elsewhere = place[child].copy()
+            elsewhere[parent, relation] = -1e4
+            least = cost + float(place[child, parent, relation] - max(elsewhere.max(), none[child]))
+            if least < TREE_RIVAL:
+                heappush(waiting, (least, next(number), place, parents, relations, child))
+
+    parents, relations, likeliest = likeliest_tree(place, none)
+    found = {(*parents, *relations): (likeliest, parents, relations)}
+    look_from(place, 0.0, parents, relations)
+    for _ in range(2 * TREES):
+        if not waiting or len(found) == TREES:
+            break
+        _, _, place, parents, relations, child = heappop(waiting)
+        place = place.copy()
+        place[child, parents[child], relations[child]] = -1e4
+        parents, relations, total = likeliest_tree(place, none)
+        key = *parents, *relations
+        if key not in found and likeliest - total < TREE_RIVAL:
+            found[key] = total, parents, relations
+            look_from(place, likeliest - total, parents, relations)
+    return sorted(found.values(), reverse=True)
+
+
+def likely_names(logs: Numbers) -> list[tuple[float, list[int]]]:
+    """The likeliest ways to name signs, each with its log likelihood, the likeliest first; ``logs`` are (signs, classes)."""
+    best = [int(name) for name in logs.argmax(axis=1)]
+    likeliest = float(logs.max(axis=1).sum())
+    others = sorted(
+        (float(row[best[at]] - row[name]), at, int(name))
+        for at, row in enumerate(logs)
+        for name in np.argsort(-row)[1 : NAME_RIVALS + 1]
+        if row[best[at]] - row[name] < NAME_RIVAL
+    )
+    found = [(likeliest, best)]
+    # Some of the others by number, rising: then with the next one as well, or with it instead of the last.
+    waiting: list[tuple[float, tuple[int, ...]]] = [(others[0][0], (0,))] if others else []
+    while waiting and len(found) < NAMES:
+        cost, chosen = heappop(waiting)
+        if len({others[n][1] for n in chosen}) == len(chosen):
+            names = [*best]
+            for n in chosen:
+                names[others[n][1]] = others[n][2]
+            found.append((likeliest - cost, names))
+        last = chosen[-1]
+        if last + 1 < len(others):
+            further = cost + others[last + 1][0]
+            heappush(waiting, (further, (*chosen, last + 1)))
+            heappush(waiting, (further - others[last][0], (*chosen[:-1], last + 1)))
+    return found
 
 
 def _second(row: Numbers, none: float) -> float:

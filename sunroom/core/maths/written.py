@@ -10,6 +10,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
+from heapq import nlargest
 from types import MappingProxyType
 from typing import Protocol
 
@@ -17,7 +18,7 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.maths.hanging import Numbers, between_signs, likeliest_tree, partings
+from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, likely_trees, partings
 from sunroom.core.maths.strokes import Seen, seen_strokes
 from sunroom.core.maths.written_latex import Tree, latex_of, line_of_each, oddness
 
@@ -34,11 +35,9 @@ SEEN_RIVALS, CHOSEN = 4, 60.0
 _ALIKE = ("1 l I |", "0 O o", "2 z", "5 s", "6 b", r"9 g q", r"x \times", r"y \gamma", r"v \nu", r"n \eta", r"p \rho", r"w \omega",
           r"a \alpha", r"B \beta", r"u \mu", r"t + \tau", r"d \partial", r"E \Sigma \in", r"c ( \subset", r"- \overline", r". \cdot ,")  # fmt: skip
 LOOK_ALIKE = {name: tuple(group.split()) for group in _ALIKE for name in group.split()}
-#: Signs that stand elsewhere in a rival: those that are least sure.
-PLACES = 12
+#: Of all ways to read some strokes, by what the net says of them, so many are looked at as formulas.
+WHOLES = 80
 MAX_READINGS = 5
-#: What is less likely than the best by more than this (log) is no rival of a sign or of its place.
-SIGN_RIVAL, PLACE_RIVAL = 7.0, 6.0
 #: How much it counts whether strokes are one sign, what a sign is, where it stands, and how likely such a formula is.
 PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 0.85, 0.28
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
@@ -200,33 +199,25 @@ class WrittenReader:
         logs = _log_softmax(signs)
         same = (both[..., 0] + both[..., 0].T) / 2
         # Of each stroke over all (parent, relation), and none.
-        count, relations = len(signs), both.shape[2] - 1
+        count, kinds = len(signs), both.shape[2] - 1
         ways = both[..., 1:].copy()
         ways[np.arange(count), np.arange(count)] = -1e4
         places = _log_softmax(np.concatenate([ways.reshape(count, -1), root], axis=1))
-        at_stroke, at_none = places[:, :-1].reshape(count, count, relations), places[:, -1]
-        for number, (groups, parting) in enumerate(partings(same)):
-            # Only the likeliest parting is followed into other trees: each takes its time.
-            rivals = PLACES if number == 0 else 0
+        at_stroke, at_none = places[:, :-1].reshape(count, count, kinds), places[:, -1]
+        found = []
+        for groups, parting in partings(same):
             sign_logs = self._sign_logs(strokes, groups, logs)
             parting += self._choose(sign_logs, groups, chosen)
-            place = between_signs(groups, at_stroke)
-            none = np.array([at_none[group].mean() for group in groups])
-            names = [int(best) for best in sign_logs.argmax(axis=1)]
-            parents, rels, placed = likeliest_tree(place, none)
-            base = _Whole(
-                groups,
-                names,
-                parents,
-                rels,
-                PARTING_WEIGHT * parting
-                + SIGN_WEIGHT * float(sign_logs.max(axis=1).sum())
-                + PLACE_WEIGHT * placed,
-                sign_logs,
+            trees = likely_trees(
+                between_signs(groups, at_stroke), np.array([at_none[group].mean() for group in groups])
             )
-            for whole in (base, *self._rivals(base, sign_logs, place, none, placed, rivals)):
-                whole.latex = latex_of(self._tree_of(whole))
-                yield whole
+            for named, names in likely_names(sign_logs):
+                for placed, parents, relations in trees:
+                    score = PARTING_WEIGHT * parting + SIGN_WEIGHT * named + PLACE_WEIGHT * placed
+                    found.append(_Whole(groups, names, parents, relations, score, sign_logs))
+        for whole in nlargest(WHOLES, found, key=lambda whole: whole.score):
+            whole.latex = latex_of(self._tree_of(whole))
+            yield whole
 
     def _choose(self, sign_logs: Numbers, groups: list[list[int]], chosen: Chosen) -> float:
         """Make signs what they are said to be; what a parting costs in which one of them is no sign."""
@@ -240,42 +231,6 @@ class WrittenReader:
                 sign_logs[at] -= CHOSEN
                 sign_logs[at, column] = 0.0
         return cost
-
-    def _rivals(
-        self, base: _Whole, sign_logs: Numbers, place: Numbers, none: Numbers, placed: float, places: int
-    ) -> Iterator[_Whole]:
-        """Other signs in one or two places, and signs that stand elsewhere."""
-        others = []
-        for at, row in enumerate(sign_logs):
-            best = row.max()
-            for name in np.argsort(-row)[1:4]:
-                if best - row[name] < SIGN_RIVAL:
-                    others.append((SIGN_WEIGHT * float(row[name] - best), at, int(name)))
-        others.sort(reverse=True)
-        for number, (cost, at, name) in enumerate(others[:12]):
-            names = [*base.names]
-            names[at] = name
-            yield _Whole(base.groups, names, base.parents, base.relations, base.score + cost, sign_logs)
-            for more, second, other in others[:number]:
-                if second != at and number < 6:
-                    both = [*names]
-                    both[second] = other
-                    score = base.score + cost + more
-                    yield _Whole(base.groups, both, base.parents, base.relations, score, sign_logs)
-        unsure: list[tuple[float, int]] = []
-        for child, (parent, relation) in enumerate(zip(base.parents, base.relations, strict=True)):
-            if parent >= 0:
-                others_here = place[child].copy()
-                others_here[parent, relation] = -1e4
-                margin = float(place[child, parent, relation] - max(others_here.max(), none[child]))
-                if margin <= PLACE_RIVAL:
-                    unsure.append((margin, child))
-        for _, child in sorted(unsure)[:places]:
-            barred = place.copy()
-            barred[child, base.parents[child], base.relations[child]] = -1e4
-            parents, rels, total = likeliest_tree(barred, none)
-            score = base.score + PLACE_WEIGHT * (total - placed)
-            yield _Whole(base.groups, base.names, parents, rels, score, sign_logs)
 
     def _tree_of(self, whole: _Whole) -> Tree:
         children: list[dict[int, int]] = [{} for _ in whole.names]

@@ -1,0 +1,85 @@
+"""How strokes are signs and signs hang together: the likeliest ways, beside all ways there are."""
+
+from __future__ import annotations
+
+import unittest
+from itertools import product
+
+import numpy as np
+
+from sunroom.core.maths.hanging import NAME_RIVAL, NAMES, TREES, likeliest_tree, likely_names, likely_trees
+
+
+def all_trees(place: np.ndarray, none: np.ndarray) -> dict[tuple[int, ...], float]:
+    """Every tree of a few signs, no two of which stand at one place: parents and relations, and its log likelihood."""
+    count, kinds = len(none), place.shape[2]
+    found = {}
+    for parents in product(range(-1, count), repeat=count):
+        for relations in product(range(kinds), repeat=count):
+            links = [(p, r) for p, r in zip(parents, relations, strict=True) if p >= 0]
+            if parents.count(-1) != 1 or len({*links}) < len(links):
+                continue
+            if all(leads_to_none(parents, at) for at in range(count)):
+                plain = [r if p >= 0 else 0 for p, r in zip(parents, relations, strict=True)]
+                found[(*parents, *plain)] = sum(
+                    float(none[at] if p < 0 else place[at, p, r])
+                    for at, (p, r) in enumerate(zip(parents, relations, strict=True))
+                )
+    return found
+
+
+def leads_to_none(parents: tuple[int, ...], at: int) -> bool:
+    for _ in parents:
+        if at < 0:
+            return True
+        at = parents[at]
+    return at < 0
+
+
+class LikelyTrees(unittest.TestCase):
+    def test_they_are_trees_the_likeliest_first_and_few_likely_ones_are_missed(self) -> None:
+        random = np.random.default_rng(3)
+        missed = 0
+        for _ in range(40):
+            place, none = random.normal(0, 2, (4, 4, 2)), random.normal(0, 2, 4)
+            place[np.arange(4), np.arange(4)] = -1e4
+            every = all_trees(place, none)
+            trees = likely_trees(place, none)
+            totals = [total for total, _, _ in trees]
+            self.assertEqual(totals, sorted(totals, reverse=True))
+            self.assertLessEqual(len(trees), TREES)
+            keys = [(*parents, *relations) for _, parents, relations in trees]
+            self.assertEqual(len({*keys}), len(keys), "no tree comes twice")
+            for key, total in zip(keys, totals, strict=True):
+                self.assertAlmostEqual(every[key], total)
+            missed += len({*sorted(every, key=lambda key: -every[key])[:4]} - {*keys})
+        self.assertLess(missed, 0.15 * 4 * 40, "of the four likeliest of each")
+
+    def test_where_signs_stand_for_sure_there_is_one_tree(self) -> None:
+        place = np.full((3, 3, 2), -50.0)
+        place[1, 0, 0] = place[2, 1, 1] = 0.0
+        (only,) = likely_trees(place, np.array([0.0, -50.0, -50.0]))
+        self.assertEqual(only, (0.0, [-1, 0, 1], [0, 0, 1]))
+        self.assertEqual(only[0], likeliest_tree(place, np.array([0.0, -50.0, -50.0]))[2])
+
+    def test_a_sign_alone_is_a_tree(self) -> None:
+        self.assertEqual(likely_trees(np.full((1, 1, 2), -1e4), np.zeros(1)), [(0.0, [-1], [0])])
+
+
+class LikelyNames(unittest.TestCase):
+    def test_they_are_the_likeliest_of_all_in_order(self) -> None:
+        random = np.random.default_rng(4)
+        for _ in range(30):
+            logs = random.normal(0, 2, (4, 4))
+            every = sorted(
+                (float(logs[range(4), [*names]].sum()) for names in product(range(4), repeat=4)), reverse=True
+            )
+            found = likely_names(logs)
+            self.assertEqual(len({tuple(names) for _, names in found}), len(found), "none comes twice")
+            for (log, names), wanted in zip(found, every[:NAMES], strict=True):
+                self.assertAlmostEqual(log, wanted)
+                self.assertAlmostEqual(log, float(logs[range(4), names].sum()))
+
+    def test_what_is_far_less_likely_is_no_rival(self) -> None:
+        logs = np.array([[0.0, -1.0, -NAME_RIVAL - 1], [0.0, -NAME_RIVAL - 1, -NAME_RIVAL - 2]])
+        self.assertEqual(likely_names(logs), [(0.0, [0, 0]), (-1.0, [1, 0])])
