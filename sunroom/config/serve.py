@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import contextlib
 import errno
 import gc
 import os
@@ -14,6 +15,8 @@ from typing import Any
 
 #: How long a thread may go on while the loop waits for its turn.
 SWITCH_S = 0.0002
+#: How far the server steps forward (niceness) where it may: its turns are short, and a whole room waits for each.
+FORWARD = -10
 
 
 def server_options() -> dict[str, Any]:
@@ -67,6 +70,7 @@ def main() -> int:
     from sunroom import resources
     from sunroom.live.work import planning, workers
 
+    step_forward()
     # Uvicorn raises the signal again once it has stopped; the workers are ended after that.
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
     # What is done in a thread beside the loop must not make it wait for long.
@@ -94,6 +98,12 @@ def main() -> int:
         planning.stop()
         workers.stop()
     return 0
+
+
+def step_forward() -> None:
+    """Have turns before others on a busy machine; only some may (root, or a service that is set up so)."""
+    with contextlib.suppress(PermissionError):
+        os.nice(FORWARD)
 
 
 def port_problem(host: str, port: int) -> str:

@@ -8,6 +8,7 @@ import threading
 import time
 from unittest import TestCase, mock
 
+from sunroom.config.serve import FORWARD, step_forward
 from sunroom.live.work import pool
 from sunroom.live.work.pool import JobError, Pool, needs_later
 
@@ -43,6 +44,10 @@ def greedy() -> int:
     return len(bytearray(8_000_000_000))
 
 
+def niceness() -> int:
+    return os.getpriority(os.PRIO_PROCESS, 0)
+
+
 def dying() -> None:
     os._exit(3)
 
@@ -70,6 +75,20 @@ class Jobs(TestCase):
         run = self.pool.run
         jobs = (run(endless, limit_s=1.0), run(double, 21), run(dying), run(greedy), run(wrong), run(double, 4), run(double, 5, slow=True))  # fmt: skip
         return await asyncio.gather(*jobs, return_exceptions=True)
+
+    def test_jobs_step_back_also_where_the_server_has_stepped_forward(self) -> None:
+        found = []
+
+        def serve() -> None:
+            step_forward()
+            found.extend((niceness(), asyncio.run(self.pool.run(niceness))))
+
+        # Niceness is a thread's own, and of those that it begins.
+        thread = threading.Thread(target=serve)
+        thread.start()
+        thread.join()
+        self.assertIn(found[0], (FORWARD, 0), "as far as it may")
+        self.assertEqual(found[1], pool.NICE)
 
     def test_each_bad_job_ends_alone_and_the_others_get_their_answers(self) -> None:
         with self.assertLogs("sunroom.live.work.pool", "ERROR"):

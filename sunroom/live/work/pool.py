@@ -194,6 +194,8 @@ def _start(worker: Worker) -> None:
 def _serve(pipe: Connection, warm: Callable[[], None], later: Callable[[], None] | None) -> None:
     """The life of a worker process."""
     _live_with_the_server()
+    # The server may have stepped forward, which is not meant for work like this.
+    os.nice(max(0, -os.getpriority(os.PRIO_PROCESS, 0)))
     warm()
     os.nice(NICE)
     _limit_memory()
