@@ -7,7 +7,16 @@ from itertools import product
 
 import numpy as np
 
-from sunroom.core.maths.hanging import NAME_RIVAL, NAMES, TREES, likeliest_tree, likely_names, likely_trees
+from sunroom.core.maths.hanging import (
+    NAME_RIVAL,
+    NAMES,
+    TREES,
+    between_signs,
+    likeliest_tree,
+    likely_names,
+    likely_trees,
+    partings,
+)
 
 
 def all_trees(place: np.ndarray, none: np.ndarray) -> dict[tuple[int, ...], float]:
@@ -34,6 +43,37 @@ def leads_to_none(parents: tuple[int, ...], at: int) -> bool:
             return True
         at = parents[at]
     return at < 0
+
+
+def bond(count: int, *together: tuple[int, int, float]) -> np.ndarray:
+    """How likely two strokes are one sign: not at all, but for some."""
+    same = np.full((count, count), -9.0)
+    for one, other, much in together:
+        same[one, other] = same[other, one] = much
+    return same
+
+
+class Partings(unittest.TestCase):
+    def test_what_is_sure_is_parted_one_way_and_what_is_not_in_others_too(self) -> None:
+        ((groups, log),) = partings(bond(4, (0, 1, 9.0), (1, 3, 9.0), (0, 3, 9.0)))
+        self.assertEqual(groups, [[0, 1, 3], [2]])
+        self.assertAlmostEqual(log, 0, 2)
+        (first, sure), (second, unsure) = partings(bond(3, (0, 1, 0.5)))
+        self.assertEqual((first, second), ([[0, 1], [2]], [[0], [1], [2]]))
+        self.assertAlmostEqual(sure - unsure, 0.5)
+
+    def test_strokes_that_only_meet_by_a_third_are_one_sign_when_that_is_likelier_on_the_whole(self) -> None:
+        ways = [groups for groups, _ in partings(bond(3, (0, 1, 3.0), (1, 2, 2.0), (0, 2, -1.0)))]
+        self.assertEqual(ways[0], [[0, 1, 2]])
+        self.assertIn([[0, 1], [2]], ways)
+
+    def test_a_sign_stands_where_its_strokes_say_together(self) -> None:
+        at_stroke = np.log(np.full((3, 3, 2), 1e-6))
+        at_stroke[2, 0, 1] = at_stroke[2, 1, 1] = np.log(0.4)
+        at_stroke[0, 2, 0], at_stroke[1, 2, 0] = np.log(0.9), np.log(0.5)
+        place = between_signs([[0, 1], [2]], at_stroke)
+        self.assertAlmostEqual(float(np.exp(place[1, 0, 1])), 0.8, 4)
+        self.assertAlmostEqual(float(place[0, 1, 0]), float(np.log([0.9, 0.5]).mean()), 4)
 
 
 class LikelyTrees(unittest.TestCase):
