@@ -17,7 +17,7 @@ from ziamath import Math  # type: ignore[attr-defined]
 from sunroom.core.geometry import simplify
 from sunroom.core.maths.notation import mathml_of
 from sunroom.core.maths.signs import BY_CHARACTER
-from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.typed import read_formula, unmistakable
 from training import signs
 from training.drawn import unknown_formula
 from training.likely_formulas import latex_of_signs
@@ -105,7 +105,7 @@ def _flat(stroke: np.ndarray) -> list[int]:
 def written(latex: str, hand: str, random: np.random.Generator) -> list[np.ndarray]:
     """A formula's strokes, a digit's height being about 1."""
     writer = Writer(random, (hand,), "held out")
-    placed = list(_placed(Math(mathml_of(read_formula(latex)), size=1.0).node, 0.0, 0.0))
+    placed = list(_placed(Math(mathml_of(read_formula(unmistakable(latex))), size=1.0).node, 0.0, 0.0))
     strokes: list[np.ndarray] = []
     at = 0
     while at < len(placed):

@@ -37,7 +37,7 @@ from sunroom.core.maths.notation import (
 from sunroom.core.maths.setting import UNITS, outline_curves, set_formula, set_row
 from sunroom.core.maths.spoken import FUNCTIONS_SAID, MARKS_SAID, SIGNS_SAID, spoken
 from sunroom.core.maths.tokens import MAX_DEPTH, MAX_FORMULA, with_decimal_commas
-from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.work import work_out
 from sunroom.words import LANGUAGES, catalogue, say
 
@@ -197,7 +197,22 @@ class Typed(unittest.TestCase):
     @settings(max_examples=300, deadline=None)
     @given(notations)
     def test_what_is_printed_reads_back_as_the_same(self, row: Row) -> None:
-        self.assertEqual(read_formula(r"\," + latex_of(row)).nodes[1:], row.nodes)
+        self.assertEqual(read_formula(unmistakable(latex_of(row))), row)
+
+    def test_latex_that_looks_like_keyboard_maths_stays_what_it_is(self) -> None:
+        # Written by hand or pasted: no fraction, no "is not", and no Greek letter.
+        for latex, text in (
+            ("72km/h", r"\relax 72km/h"),
+            ("5!=120", "5! =120"),
+            ("pi", r"\relax pi"),
+            ("x+1", "x+1"),
+            (r"a/b\ne c", r"a/b\ne c"),
+        ):
+            with self.subTest(latex):
+                self.assertEqual(unmistakable(latex), text)
+                self.assertEqual(read_formula(text), read_formula(r"\relax " + latex))
+        factorial = "<math><mn>5</mn><mo>!</mo><mo>=</mo><mn>120</mn></math>"
+        self.assertNotIn(r"\ne", latex_of(read_formula(latex_of_mathml(factorial))))
 
     def test_what_is_not_understood_is_said(self) -> None:
         for typed, key in BAD:

@@ -32,7 +32,7 @@ TABLES: dict[str, tuple[Form, str, str]] = {
     "align": ("lines", "", ""), "gathered": ("lines", "", ""), "array": ("matrix", "", ""),
 }  # fmt: skip
 #: Commands that only say how large or in which face the rest is: their body counts.
-PLAIN = frozenset([r"\mathit", r"\mathbf", r"\boldsymbol", r"\displaystyle", r"\textstyle", r"\limits", r"\nolimits", r"\mathopen",
+PLAIN = frozenset([r"\mathit", r"\mathbf", r"\boldsymbol", r"\displaystyle", r"\textstyle", r"\relax", r"\limits", r"\nolimits", r"\mathopen",
                    r"\mathclose", r"\big", r"\Big", r"\bigl", r"\bigr", r"\Bigl", r"\Bigr"])  # fmt: skip
 
 _LATEX = re.compile(r"\\[A-Za-z]+\*?|\\.|\d+(?:\.\d+)?(?:\{,\}\d+)?|\s+|.", re.DOTALL)

@@ -10,7 +10,7 @@ from defusedxml.ElementTree import fromstring
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.signs import BY_CHARACTER, SIGNS
 from sunroom.core.maths.tokens import MAX_FORMULA
-from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.sentences import said
 
 #: Characters of a formula in MathML, and how deep its elements lie in each other.
@@ -52,7 +52,7 @@ def latex_of_mathml(text: str) -> str:
     if len(latex) > MAX_FORMULA:
         raise MalformedError("formula", said("a-formula-has-at-most", signs=MAX_FORMULA))
     read_formula(latex)
-    return latex
+    return unmistakable(latex)
 
 
 def _latex(element: Element, depth: int) -> str:

@@ -5,6 +5,8 @@ What holds a backslash or a brace is LaTeX. A known set of commands is understoo
 
 from __future__ import annotations
 
+from contextlib import suppress
+
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.chemistry import typed_substances
 from sunroom.core.maths.keyboard import KeyboardReader
@@ -31,6 +33,18 @@ def read_formula(text: str) -> Row:
     if not row.nodes:
         raise MalformedError("formula", said("a-formula-is-empty"))
     return row
+
+
+def unmistakable(latex: str) -> str:
+    """LaTeX as ``read_formula`` understands it: without a command or a brace 72km/h is a fraction, and 5!=120 an inequality."""
+    if is_latex(latex):
+        return latex
+    meant = LatexReader(latex).read()
+    for text in (latex, latex.replace("!=", "! =")):
+        with suppress(MalformedError):
+            if read_formula(text) == meant:
+                return text
+    return rf"\relax {latex}"
 
 
 def is_latex(text: str) -> bool:

@@ -13,7 +13,7 @@ from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind
 from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.spoken import spoken
-from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.work.pool import needs_later
 from sunroom.words import say
@@ -38,7 +38,7 @@ def set_typed(formula: str, number: str, language: str) -> tuple[Setting, str, s
     try:
         row = read_formula(formula)
         words = spoken(row, lambda key, values: say(key, values, language))
-        return set_formula(formula, number), latex_of(row), mathml_of(row), words
+        return set_formula(formula, number), unmistakable(latex_of(row)), mathml_of(row), words
     except MalformedError as error:
         return error.sentence
 
@@ -105,7 +105,7 @@ def check_typed(formulas: list[str]) -> list[LineChecked] | Sentence:
             return said("working-has-two-lines", lines=MAX_CHECKED_LINES)
         places = [(at, line, len(some)) for at, some in enumerate(lines) for line in range(len(some))]
         return [
-            LineChecked(*place, set_formula(latex_of(row)), checked)
+            LineChecked(*place, set_formula(unmistakable(latex_of(row))), checked)
             for place, row, checked in zip(places, rows, check_working(rows), strict=True)
         ]
     except MalformedError as error:

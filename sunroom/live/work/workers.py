@@ -19,7 +19,7 @@ from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.tokens import with_decimal_commas
-from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
@@ -226,8 +226,9 @@ def _as_maths(
         return (), False  # lines of words, which would be read once more for nothing
     made = []
     for reading in resources.written_reader().read(samples, dict(chosen)):
-        reading = msgspec.structs.replace(reading, latex=with_decimal_commas(reading.latex, "{,}"))
         try:
+            latex = unmistakable(with_decimal_commas(reading.latex, "{,}"))
+            reading = msgspec.structs.replace(reading, latex=latex)
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
             continue

@@ -35,7 +35,7 @@ from sunroom.core.ink import Ends, unpack_samples
 from sunroom.core.maths.notation import latex_of, lines_of
 from sunroom.core.maths.setting import set_row
 from sunroom.core.maths.tokens import MAX_FORMULA, MAX_LINES, at_relation
-from sunroom.core.maths.typed import read_formula
+from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.written import written_lines
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
@@ -296,7 +296,10 @@ def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaIt
         return [(_formula(request.id, request.formula, strokes), strokes)]
     inks = [[strokes[n] for n in line] for line in lines]
     ids = (request.id, *request.more)
-    made = [_formula(uid, latex_of(row), ink) for uid, row, ink in zip(ids, rows, inks, strict=False)]
+    made = [
+        _formula(uid, unmistakable(latex_of(row)), ink)
+        for uid, row, ink in zip(ids, rows, inks, strict=False)
+    ]
     size = statistics.median(item.size for item in made)
     lefts = [set_row(before).width * size if (before := at_relation(row)[0]).nodes else 0.0 for row in rows]
     edge = min(item.x for item in made)
