@@ -102,6 +102,12 @@ class LikelyTrees(unittest.TestCase):
         self.assertEqual(only, (0.0, [-1, 0, 1], [0, 0, 1]))
         self.assertEqual(only[0], likeliest_tree(place, np.array([0.0, -50.0, -50.0]))[2])
 
+    def test_of_many_signs_fewer_trees_are_looked_for(self) -> None:
+        random = np.random.default_rng(5)
+        for count, most in ((10, TREES), (60, 6), (400, 1)):
+            trees = likely_trees(random.normal(0, 0.1, (count, count, 1)), random.normal(0, 0.1, count))
+            self.assertLessEqual(len(trees), most)
+
     def test_a_sign_alone_is_a_tree(self) -> None:
         self.assertEqual(likely_trees(np.full((1, 1, 2), -1e4), np.zeros(1)), [(0.0, [-1], [0])])
 

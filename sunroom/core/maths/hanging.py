@@ -14,10 +14,10 @@ Numbers = NDArray[np.float64]
 PARTINGS, TRIED_PAIRS = 6, 5
 #: Ways to name the signs, rivals of each that may be in them, and what such a rival may cost (log).
 NAMES, NAME_RIVALS, NAME_RIVAL = 24, 3, 7.0
-#: Trees of the signs, and what one may cost beside the likeliest.
-TREES, TREE_RIVAL = 12, 6.0
+#: Trees of the signs, of many signs fewer: so many signs in all of them; and what one may cost beside the likeliest.
+TREES, SIGNS_IN_ALL, TREE_RIVAL = 12, 300, 6.0
 #: Trees are looked for again where two signs stood at one place, so often at most.
-ROUNDS = 12
+ROUNDS = 8
 
 
 def partings(same: Numbers) -> list[tuple[list[list[int]], float]]:
@@ -132,11 +132,12 @@ def likely_trees(place: Numbers, none: Numbers) -> list[tuple[float, list[int], 
             if least < TREE_RIVAL:
                 heappush(waiting, (least, next(number), place, parents, relations, child))
 
+    most = min(TREES, 1 + SIGNS_IN_ALL // len(none))
     parents, relations, likeliest = likeliest_tree(place, none)
     found = {(*parents, *relations): (likeliest, parents, relations)}
     look_from(place, 0.0, parents, relations)
-    for _ in range(2 * TREES):
-        if not waiting or len(found) == TREES:
+    for _ in range(2 * most):
+        if not waiting or len(found) == most:
             break
         _, _, place, parents, relations, child = heappop(waiting)
         place = place.copy()
