@@ -19,11 +19,13 @@ from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetPens, SetRights
 from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLine
+from sunroom.core.maths.notation import latex_of
+from sunroom.core.maths.typed import read_formula
 from sunroom.live.doors import formulas
 from sunroom.live.wire.readings import Read, Readings
 from tests.server.test_out import OutTest
 
-HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths" / "formulas.json"
+HANDS = Path(__file__).parents[2] / "bench" / "hands" / "maths"
 
 
 def bars() -> tuple[InkItem, ...]:
@@ -35,9 +37,10 @@ def bars() -> tuple[InkItem, ...]:
     )
 
 
-def written(latex: str) -> tuple[InkItem, ...]:
+def written(latex: str, name: str = "formulas") -> tuple[InkItem, ...]:
     """A formula in one of the hands that the reader is measured on."""
-    row = next(row for row in json.loads(HANDS.read_text()) if row["latex"] == latex)
+    rows_of_set = json.loads((HANDS / f"{name}.json").read_text())
+    row = next(row for row in rows_of_set if row["latex"] == latex)
     strokes = [np.array(flat, float).reshape(-1, 2) * 0.06 for flat in row["strokes"]]
     rows = [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
     return tuple(
@@ -163,6 +166,20 @@ class Formulas(OutTest):
         self.assertEqual(self.kept(), [])
         self.do(self.tutor, SetMaths(self.page, ids[:1], "formula-2", "x"))
         self.assertEqual(len(self.kept()), 1, "the ink is there again")
+
+    def test_what_is_written_in_one_line_is_set_and_kept_in_one_line(self) -> None:
+        for at, latex in enumerate(("72km/h", "n!=n(n-1)!")):
+            ink = [
+                msgspec.structs.replace(item, id=f"{item.id}-{at}")
+                for item in written(latex, "formulas-last")
+            ]
+            ids = tuple(item.id for item in ink)
+            self.do(self.tutor, AddItems(self.page, tuple(ink)))
+            self.tutor.send(Read(at, self.page, ids))
+            found = self.tutor.hear(Readings, lambda readings, at=at: readings.ref == at)
+            self.do(self.tutor, SetMaths(self.page, ids, f"formula-{at}", found.formulas[0].formula))
+            # Typed by keys the one would be a fraction, the other would say that they differ.
+            self.assertEqual(latex_of(read_formula(self.kept()[-1].formula)), latex)
 
     def test_a_pen_without_the_right_for_formulas_sets_none(self) -> None:
         line, _ = self.student()
