@@ -159,16 +159,17 @@ export class Chosen {
     return free.filter((item) => of(item.by)).map((item) => item.id)
   }
 
-  /** Choose the thing ``step`` places further in reading order: the keyboard's way to any of them. */
+  /** Choose the thing or group ``step`` places further in reading order: the keyboard's way to any of them. */
   chooseNext(step: number): void {
-    const entries = [...(this.#inside.pages.now?.entries.values() ?? [])].sort(
-      (a, b) => a.minY - b.minY || a.minX - b.minX,
-    )
-    if (!entries.length) return
-    const at = entries.findIndex(({ item }) => this.#selection.ids.has(item.id))
-    const next =
-      entries[(at < 0 ? (step > 0 ? 0 : entries.length - 1) : at + step + entries.length) % entries.length]!
-    this.#selection.chooseMade([next.item.id])
+    const groups = new Set<string>()
+    const items = [...(this.#inside.pages.now?.entries.values() ?? [])]
+      .sort((a, b) => a.minY - b.minY || a.minX - b.minX)
+      .map(({ item }) => item)
+      .filter(({ group }) => !group || (!groups.has(group) && groups.add(group)))
+    if (!items.length) return
+    const at = items.findIndex((item) => this.#selection.ids.has(item.id))
+    const next = at < 0 ? (step > 0 ? 0 : items.length - 1) : at + step + items.length
+    this.#selection.chooseMade([items[next % items.length]!.id])
   }
 
   remove(): void {

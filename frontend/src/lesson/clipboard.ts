@@ -22,18 +22,35 @@ interface Copied {
 export function keepCopied(board: string, items: Item[]): boolean {
   const bytes = encode({ board, items } satisfies Copied)
   if (bytes.length > MOST_BYTES) return false
+  return keepHere(KEPT_AS, asBase64(bytes))
+}
+
+export function asBase64(bytes: Uint8Array): string {
   let text = ''
   for (let at = 0; at < bytes.length; at += 0x8000)
     text += String.fromCharCode(...bytes.subarray(at, at + 0x8000))
-  localStorage.setItem(KEPT_AS, btoa(text))
-  return true
+  return btoa(text)
+}
+
+export function fromBase64(text: string): Uint8Array {
+  return Uint8Array.from(atob(text), (character) => character.charCodeAt(0))
+}
+
+/** Keep a text in this browser; false when there is no room for it. */
+export function keepHere(name: string, text: string): boolean {
+  try {
+    localStorage.setItem(name, text)
+    return true
+  } catch {
+    return false
+  }
 }
 
 /** What was copied last; without items when there is nothing. */
 export function copied(): Copied {
   const kept = localStorage.getItem(KEPT_AS)
   try {
-    if (kept) return decode(Uint8Array.from(atob(kept), (character) => character.charCodeAt(0))) as Copied
+    if (kept) return decode(fromBase64(kept)) as Copied
   } catch {
     // What another version kept cannot be pasted.
   }

@@ -6,7 +6,7 @@ import { newText } from '../board/text'
 import { newId } from '../wire/codec'
 import type { FigureKind, Item } from '../wire/generated'
 import { t, type Plain } from '../words/words.svelte'
-import { copiesOf } from './clipboard'
+import { asBase64, copiesOf, fromBase64, keepHere } from './clipboard'
 
 export interface Stamp {
   /** What a person called it; those that come with the board are called by a ``word``. */
@@ -63,9 +63,7 @@ export function ownStamps(): Stamp[] {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(KEPT_AS) ?? '[]', (_, value) =>
       // Ink travels as bytes, which JSON has not.
-      value && typeof value === 'object' && typeof value.bytes === 'string'
-        ? Uint8Array.from(atob(value.bytes), (character) => character.charCodeAt(0))
-        : value,
+      value && typeof value === 'object' && typeof value.bytes === 'string' ? fromBase64(value.bytes) : value,
     )
     return Array.isArray(kept) ? (kept as Stamp[]) : []
   } catch {
@@ -75,11 +73,9 @@ export function ownStamps(): Stamp[] {
 
 export function keepOwn(stamps: Stamp[]): boolean {
   const text = JSON.stringify(stamps, (_, value: unknown) =>
-    value instanceof Uint8Array ? { bytes: btoa(String.fromCharCode(...value)) } : value,
+    value instanceof Uint8Array ? { bytes: asBase64(value) } : value,
   )
-  if (text.length > MOST_CHARACTERS) return false
-  localStorage.setItem(KEPT_AS, text)
-  return true
+  return text.length <= MOST_CHARACTERS && keepHere(KEPT_AS, text)
 }
 
 /** A stamp of items, its middle at the origin. */

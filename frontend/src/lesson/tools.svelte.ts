@@ -153,7 +153,8 @@ export class Tools {
     try {
       const kept = JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Record<string, unknown>
       for (const name of KEPT)
-        if (typeof kept[name] === typeof this[name]) Object.assign(this, { [name]: kept[name] })
+        if (kept[name] !== null && typeof kept[name] === typeof this[name])
+          Object.assign(this, { [name]: kept[name] })
       if (!Array.isArray(this.pens) || this.pens.length < 4) this.pens = FIRST_PENS()
       this.rack = Array.isArray(this.rack) ? this.rack.filter((tool) => ALL_TOOLS.includes(tool)) : []
       if (!this.rack.length) this.rack = [...ALL_TOOLS]
