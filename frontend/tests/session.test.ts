@@ -256,6 +256,14 @@ describe('what could not be sent', () => {
     expect((session.pages.now!.entries.get('text-001')!.item as { text: string }).text).toBe('noon')
   })
 
+  test('and is a refused edit of a formula is set aside as it was typed', () => {
+    const socket = come()
+    const edit = { step: 'edit_formula', page: PAGE, id: 'formula-1', formula: 'x^2=9', number: '' } as const
+    socket.hear({ type: 'refused', id: session.do(edit), reason: 'pens_down', sentence: 'Pens are down.' })
+    expect(session.board.setAside.map(({ request }) => request)).toEqual([edit])
+    expect(session.warnings).toEqual([])
+  })
+
   test('by a page of before, in one piece, is taken over', async () => {
     const { encode } = await import('@msgpack/msgpack')
     const bytes = encode([{ id: 'old-step', request: add('old-0001') }])
@@ -263,5 +271,6 @@ describe('what could not be sent', () => {
     const socket = come()
     await settled()
     expect(asked(socket)).toEqual(['add_items'])
+    expect(localStorage.getItem('sunroom-unsent:board-1:seat-a')).toBeNull()
   })
 })

@@ -36,9 +36,10 @@ export class Unsent {
 
   /** All that is kept of this seat on this board, whichever tab it comes from. */
   async all(): Promise<Kept[]> {
-    const old = takeOld(this.#board, this.#seat)
+    const old = oldSteps(this.#board, this.#seat)
     for (const kept of old) await this.put(kept)
     const rows = (await inStore('readonly', (store) => store.getAll(this.#range()))) as Row[] | null
+    if (rows) localStorage.removeItem(oldKey(this.#board, this.#seat))
     rows?.sort((a, b) => a.order - b.order)
     for (const { id, order } of rows ?? []) this.#orders.set(id, order)
     return rows?.map(({ id, request, sentence }) => ({ id, request, sentence })) ?? old
@@ -93,15 +94,17 @@ async function inStore<T>(
 }
 
 /** What was kept by a page of before, in one piece of the browser's small store. */
-function takeOld(board: string, seat: string): Kept[] {
-  const key = `sunroom-unsent:${board}:${seat}`
-  const text = localStorage.getItem(key)
+function oldSteps(board: string, seat: string): Kept[] {
+  const text = localStorage.getItem(oldKey(board, seat))
   if (!text) return []
-  localStorage.removeItem(key)
   try {
     const steps = decode(Uint8Array.from(atob(text), (c) => c.charCodeAt(0))) as Omit<Kept, 'sentence'>[]
     return steps.map(({ id, request }) => ({ id, request, sentence: null }))
   } catch {
     return []
   }
+}
+
+function oldKey(board: string, seat: string): string {
+  return `sunroom-unsent:${board}:${seat}`
 }

@@ -12,7 +12,11 @@
     ),
   )
   /** Words that were refused can be read here, and taken from here. */
-  const words = $derived(last && 'text' in last.request ? last.request.text : '')
+  const words = $derived.by(() => {
+    const request = last?.request
+    if (request?.step === 'edit_formula') return request.formula
+    return request && 'text' in request ? request.text : ''
+  })
 </script>
 
 {#if count}
