@@ -10,18 +10,18 @@ export class InstrumentGesture implements Gesture {
   #canvas: Canvas
   #instrument: Instrument
   #part: Part
-  #grabbed: Grabbed = { at: [0, 0], x: 0, y: 0, angle: 0 }
+  #grabbed: Grabbed
 
   constructor(canvas: Canvas, { instrument, part }: { instrument: Instrument; part: Part }) {
     this.#canvas = canvas
     this.#instrument = instrument
     this.#part = part
+    this.#grabbed = { at: [0, 0], ...instrument.lying }
     canvas.instruments.take(instrument)
   }
 
   down(at: Point): void {
-    const { x, y, angle } = this.#instrument
-    this.#grabbed = { at, x, y, angle }
+    this.#grabbed = { at, ...this.#instrument.lying }
   }
 
   move(at: Point, event: PointerEvent): void {
@@ -35,10 +35,10 @@ export class InstrumentGesture implements Gesture {
 
   up(): void {}
 
-  /** It lies again where it was taken. */
+  /** It lies again where it was taken, as far open as it was. */
   cancel(): void {
-    const { x, y, angle } = this.#grabbed
-    Object.assign(this.#instrument, { x, y, angle })
+    const { x, y, angle, size, arm } = this.#grabbed
+    Object.assign(this.#instrument, { x, y, angle, size, arm })
     this.#canvas.instruments.changed()
   }
 

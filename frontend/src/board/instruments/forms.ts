@@ -89,8 +89,8 @@ const protractor: Form = {
   grips({ size, arm }, px) {
     return [
       { part: 'open', at: onArc(size + 16 * px, arm) },
-      { part: 'turn', at: [-0.42 * size, -14 * px] },
-      { part: 'turn', at: [0.42 * size, -14 * px] },
+      { part: 'turn', at: [-0.42 * size, -(INSIDE_PX + GRIP_PX) * px] },
+      { part: 'turn', at: [0.42 * size, -(INSIDE_PX + GRIP_PX) * px] },
     ]
   },
   holds({ size, arm }, [x, y], px) {

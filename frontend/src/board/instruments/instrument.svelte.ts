@@ -15,11 +15,8 @@ const ARC_STEP = 3 * DEGREE
 export type Notable = (at: Point, reach: number) => Point | null
 
 /** An instrument as it lay when a part of it was taken, and where that was. */
-export interface Grabbed {
+export interface Grabbed extends Lying {
   at: Point
-  x: number
-  y: number
-  angle: number
 }
 
 export class Instrument implements Lying {
