@@ -54,6 +54,7 @@ export class InkGesture implements Gesture {
     this.#add(at, event, true)
     this.#start = this.#stroke.last
     if (this.#canvas.instruments.guiding) this.#stroke.exact()
+    this.#canvas.session.asYouGo.pen(true)
     this.#relay()
   }
 
@@ -85,16 +86,20 @@ export class InkGesture implements Gesture {
 
   /** What has been written goes on the board. */
   keep(): void {
-    cancelAnimationFrame(this.#frame)
-    this.#canvas.instruments.release()
+    this.#lifted()
     const { session } = this.#canvas
     session.do({ step: 'add_items', page: this.#stroke.page, items: [this.#stroke.item(session.rights.me)] })
   }
 
   cancel(): void {
+    this.#lifted()
+    this.#canvas.session.send(this.#stroke.over())
+  }
+
+  #lifted(): void {
     cancelAnimationFrame(this.#frame)
     this.#canvas.instruments.release()
-    this.#canvas.session.send(this.#stroke.over())
+    this.#canvas.session.asYouGo.pen(false)
   }
 
   draw(overlay: Overlay): void {

@@ -36,6 +36,13 @@ export class AsYouGo {
     this.drop()
   }
 
+  /** Our pen is on the paper, or no longer: what was asked before the word went on is not wanted any more. */
+  pen(down: boolean): void {
+    this.#asked = null
+    clearTimeout(this.#timer)
+    if (!down && this.#burst.length) this.#timer = setTimeout(() => this.#ask(), PAUSE_MS)
+  }
+
   /** A stroke of our own has landed. */
   wrote(id: string): void {
     if (this.mode === 'off') return
@@ -44,8 +51,7 @@ export class AsYouGo {
     this.#lastAt = now
     this.#burst.push(id)
     this.offer = null
-    clearTimeout(this.#timer)
-    this.#timer = setTimeout(() => this.#ask(), PAUSE_MS)
+    this.pen(false)
   }
 
   #ask(): void {

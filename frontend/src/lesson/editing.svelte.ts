@@ -219,11 +219,14 @@ export class Editing {
       const [row, column] = [Math.floor(this.#cell / wide), this.#cell % wide]
       if (text !== item.cells[this.#cell])
         inside.do({ step: 'set_cell', page, id: item.id, row, column, text })
+    } else if (item.kind === 'text' && !text) {
+      // A text without words would be there and could be found by nobody.
+      if (inside.rights.may('remove', item)) inside.do({ step: 'remove_items', page, ids: [item.id] })
     } else if (item.kind === 'text') {
       const before = [item.text, item.spans, item.family, item.align, item.listing]
-      if (text && this.colour !== item.colour)
+      if (this.colour !== item.colour)
         inside.do({ step: 'style_items', page, ids: [item.id], style: { colour: this.colour } })
-      if (text && JSON.stringify(before) !== JSON.stringify([text, spans, family, align, listing]))
+      if (JSON.stringify(before) !== JSON.stringify([text, spans, family, align, listing]))
         inside.do({ step: 'edit_text', page, id: item.id, text, spans, family, align, listing })
     } else if ((item as NoteItem | ShapeItem).text !== text) {
       inside.do({ step: 'edit_text', page, id: item.id, text, spans: [], family, align, listing })
