@@ -215,9 +215,10 @@ export class Editing {
       const made = this.kind === 'note' ? this.#newNote(text) : this.#newText(text)
       inside.do({ step: 'add_items', page, items: [made] })
     } else if (item.kind === 'table') {
-      const wide = item.columns.length
+      // Columns and rows may have come meanwhile.
+      const wide = (this.#item as TableItem).columns.length
       const [row, column] = [Math.floor(this.#cell / wide), this.#cell % wide]
-      if (text !== item.cells[this.#cell])
+      if (text !== item.cells[row * item.columns.length + column])
         inside.do({ step: 'set_cell', page, id: item.id, row, column, text })
     } else if (item.kind === 'text' && !text) {
       // A text without words would be there and could be found by nobody.
