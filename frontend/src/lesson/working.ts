@@ -51,7 +51,8 @@ export function writtenWorking(
   }
   const [first] = lines
   if (!first) return null
-  const size = Math.min(...lines.map(({ minY, maxY }) => maxY - minY))
+  // A line whose strokes are gone meanwhile has no box.
+  const size = Math.min(...Object.values(lines).map(({ minY, maxY }) => maxY - minY))
   return {
     formula,
     top: first.minY,
