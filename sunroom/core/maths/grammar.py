@@ -170,6 +170,9 @@ _OPERATORS = {
 }
 
 
+_DEGREES = ((Sign(r"\circ"),), (Sign(r"\degree"),))
+
+
 def _tokens(nodes: Sequence[Node]) -> Iterator[Token]:
     at = 0
     nodes = [node for node in nodes if not isinstance(node, Gap)]
@@ -193,8 +196,16 @@ def _tokens(nodes: Sequence[Node]) -> Iterator[Token]:
             made, at = found
             yield _token("ATOM", made)
         elif (called := _function(node)) is not None:
-            name, base, power = called
-            yield _token("FUNC", (name, base, power))
+            name, base, *powers = called
+            after = nodes[at + 1] if at + 1 < len(nodes) else None
+            if isinstance(after, Script) and (squared := _value_squared(after)) is not None:
+                # sin(x)² is the square of the sine, as calculators have it.
+                body, power = squared
+                yield _token("FUNC", (name, base, (*powers, power)))
+                yield _token("FENCED", body)
+                at += 1
+            else:
+                yield _token("FUNC", (name, base, tuple(powers)))
         else:
             after = nodes[at + 1] if at + 1 < len(nodes) else None
             made = _atom(node)
@@ -231,6 +242,17 @@ def _unit(nodes: Sequence[Node]) -> Expr:
     if isinstance(last, Script) and last.sup is not None:
         unit = Pow(unit, _expression(last.sup))
     return unit
+
+
+def _value_squared(node: Script) -> tuple[Expr, Expr] | None:
+    """What stands in brackets after a function, and the power of the function's value that is put to them."""
+    match node:
+        case Script(base=Row(nodes=(Fenced() as body,)), sub=None, sup=Row(nodes=power) as sup) if (
+            power not in _DEGREES and power[:1] != (Sign("'"),)
+        ):
+            return _atom(body), _expression(sup)
+        case _:
+            return None
 
 
 def _function(node: Node) -> tuple[str, Expr | None, Expr | None] | None:
@@ -288,7 +310,7 @@ def _scripted(node: Script) -> Expr:
         return made
     if all(mark == Sign("'") for mark in sup.nodes) and isinstance(made, Name):
         return Name(made.letter, made.sub + "'" * len(sup.nodes))
-    if sup.nodes in ((Sign(r"\circ"),), (Sign(r"\degree"),)):
+    if sup.nodes in _DEGREES:
         return Mul((made, Unit("°")))
     return Pow(made, _expression(sup))
 
@@ -438,12 +460,14 @@ class _Tree(Transformer):  # type: ignore[type-arg]
         return _times([part.value if isinstance(part, Token) else part for part in parts])
 
     def call(self, parts: list[Any]) -> Expr:
-        name, base, power = parts[0].value
+        name, base, powers = parts[0].value
         body = _times([part.value if isinstance(part, Token) else part for part in parts[1:]])
         if base is not None and name != "log":
             raise _unknown()
         made: Expr = Call(name, body, base)
-        return made if power is None else Pow(made, power)
+        for power in powers:
+            made = made if power is None else Pow(made, power)
+        return made
 
 
 def _total(terms: list[Expr]) -> Expr:

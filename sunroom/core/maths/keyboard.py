@@ -65,6 +65,7 @@ class KeyboardReader(TokenReader):
                 self.take()
                 self._skip_space()
                 below = self._operand(stops, _is_unit(nodes[-1]))
+                nodes = list(paired(nodes).nodes)
                 start = _product_start(nodes)
                 nodes[start:] = [Fraction(_bare_row(tuple(nodes[start:])), _bare_row(below))]
             else:
@@ -85,7 +86,10 @@ class KeyboardReader(TokenReader):
             sign = self.take()
             self._skip_space()
             return (Sign("-" if sign != "+" else "+"), *self._operand(stops))
-        below = self._scripted(self._atom(stops, unit), stops)
+        if self.next == "|" and "|" not in stops:
+            below = self._scripted(self._fenced(self.take()), stops)
+        else:
+            below = self._scripted(self._atom(stops, unit), stops)
         if _is_function(below[-1]):
             self._skip_space()
             if self.next and self.next != "\n" and self.next not in stops:
@@ -160,9 +164,10 @@ class KeyboardReader(TokenReader):
 
     def _fenced(self, opened: str) -> Row:
         name = BY_CHARACTER.get(opened, opened)
-        body = self.deeper(lambda: self._row(frozenset(")]}")))
+        closing = frozenset("|" if opened == "|" else ")]}")
+        body = self.deeper(lambda: self._row(closing))
         closed = self.next
-        if closed not in (")", "]", "}"):
+        if closed not in closing:
             raise MalformedError("formula", said("a-bracket-is-not-closed", sign=opened))
         self.take()
         return Row((Fenced(name, body, BY_CHARACTER.get(closed, closed)),))
@@ -215,12 +220,18 @@ def _product_start(nodes: list[Node]) -> int:
     """Where the product begins that a stroke divides: n(n+1)/2, but sin x/2 is the sine of the half."""
     start = len(nodes)
     while start and not is_sign(nodes[start - 1]) and not _is_large(nodes[start - 1]):
+        if nodes[start - 1] == Sign("|"):
+            break  # an absolute value that goes on
         if _is_function(nodes[start - 1]):
-            return start - 1 if isinstance(nodes[start], Fenced) else start
+            return start - 1 if _is_bracketed(nodes[start]) else start
         start -= 1
         if start and isinstance(nodes[start], Number) and isinstance(nodes[start - 1], Number):
             break  # a whole number before a fraction
     return start
+
+
+def _is_bracketed(node: Node) -> bool:
+    return isinstance(node, Fenced) or (isinstance(node, Script) and isinstance(node.base.nodes[0], Fenced))
 
 
 def _is_unit(node: Node) -> bool:

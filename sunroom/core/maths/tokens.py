@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.notation import Fenced, Node, Row, Script, Sign, Table, row_of
@@ -130,22 +130,23 @@ def is_sign(node: Node) -> bool:
 def paired(nodes: list[Node]) -> Row:
     """A row in which brackets that belong together embrace what is between them."""
     stack: list[tuple[str, list[Node]]] = [("", [])]
-    for node in nodes:
+    for at, node in enumerate(nodes):
         # A closing bracket may carry scripts: (a+b)^2.
-        bare = node.base.nodes[0] if isinstance(node, Script) and len(node.base.nodes) == 1 else node
-        name = bare.name if isinstance(bare, Sign) else ""
-        if name in OPENING and bare is node:
+        name = _bracket(node)
+        bare = isinstance(node, Sign)
+        if name in OPENING and bare:
             stack.append((name, []))
             continue
-        bars = name == "|" and len(stack) > 1 and stack[-1][0] == "|"
-        if (name in CLOSING and len(stack) > 1 and stack[-1][0] != "|") or bars:
+        inside = stack[-1][0] == "|"
+        bars = name == "|" and inside and not _opens(stack[-1][1])
+        if (name in CLOSING and len(stack) > 1 and not inside) or bars:
             left, inner = stack.pop()
             fenced = Fenced(left, Row(tuple(inner)), name)
             stack[-1][1].append(
                 Script(Row((fenced,)), node.sub, node.sup) if isinstance(node, Script) else fenced
             )
             continue
-        if name == "|" and bare is node and _opens(stack[-1][1]):
+        if name == "|" and bare and (_opens(stack[-1][1]) or _closes_again(nodes[at + 1 :])):
             stack.append(("|", []))
             continue
         stack[-1][1].append(node)
@@ -156,6 +157,30 @@ def paired(nodes: list[Node]) -> Row:
     return Row(tuple(stack[0][1]))
 
 
+def _bracket(node: Node) -> str:
+    """The name of a sign that may be a bracket, with its scripts or without."""
+    bare = node.base.nodes[0] if isinstance(node, Script) and len(node.base.nodes) == 1 else node
+    return bare.name if isinstance(bare, Sign) else ""
+
+
 def _opens(before: list[Node]) -> bool:
     """Whether a bar there begins an absolute value: nothing, or a sign, is before it."""
     return not before or is_sign(before[-1])
+
+
+def _closes_again(after: Sequence[Node]) -> bool:
+    """Whether a bar behind something begins an absolute value, as in 2|x|: its like comes, and one value is between them."""
+    depth = bars = 0
+    for node in after:
+        name = _bracket(node)
+        if name in OPENING:
+            depth += 1
+        elif name in CLOSING:
+            depth -= 1
+        elif depth == 0 and name == "|":
+            bars += 1
+        elif not bars and name in SIGNS and SIGNS[name].kind in ("relation", "comma"):
+            return False
+        if depth < 0:
+            break
+    return bars % 2 == 1
