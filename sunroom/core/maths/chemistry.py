@@ -74,6 +74,17 @@ def _substance(nodes: Sequence[Node]) -> Substance:
         counted = nodes
     if not counted:
         raise ValueError
+    if Sign(r"\cdot") in counted:
+        # Water that crystals hold: CuSO4 · 5 H2O.
+        at = list(counted).index(Sign(r"\cdot"))
+        first, second = _substance(counted[:at]), _substance(counted[at + 1 :])
+        sums = {
+            symbol: first.number * first.atoms.get(symbol, 0) + second.number * second.atoms.get(symbol, 0)
+            for symbol in (*first.atoms, *second.atoms)
+        }
+        return Substance(sums, tuple(nodes), number)
+    if _is_electron(counted):
+        return Substance({CHARGE: -1}, tuple(nodes), number)
     atoms: dict[str, int] = {}
     letters = ""
     for node in counted:
@@ -104,6 +115,14 @@ def _substance(nodes: Sequence[Node]) -> Substance:
             raise ValueError
     _add(atoms, _symbols(letters), 1)
     return Substance(atoms, tuple(nodes), number)
+
+
+def _is_electron(nodes: Sequence[Node]) -> bool:
+    match nodes:
+        case [Script(base=Row(nodes=(Sign(name="e"),)), sub=None, sup=Row(nodes=(Sign(name="-"),)))]:
+            return True
+        case _:
+            return False
 
 
 def _letters(row: Row) -> str:
@@ -232,6 +251,11 @@ def _whole(solution: list[Exact]) -> list[int]:
     return numbers
 
 
+def has_atoms(substance: Substance) -> bool:
+    """Whether it weighs anything: electrons alone do not, here."""
+    return any(symbol != CHARGE for symbol in substance.atoms)
+
+
 def molar_mass(substance: Substance) -> float:
     """In g/mol."""
     return sum(WEIGHTS[symbol] * count for symbol, count in substance.atoms.items() if symbol != CHARGE)
@@ -257,29 +281,40 @@ def _upright(node: Node) -> Node:
 
 
 def typed_substances(text: str) -> str:
-    """Substances as they are typed, 2H2 + O2 -> 2H2O, with their numbers at the foot; any other text as it is."""
-    made, at, symbols, counted, arrow = "", 0, 0, False, False
+    """Substances as they are typed, 2H2 + O2 -> 2H2O, with numbers and charges where they belong; any other text as it is."""
+    made, at, symbols, counted, charged, arrow = "", 0, 0, False, False, False
     while at < len(text):
         found = _TYPED.match(text, at)
         if not found:
             return text
         at = found.end()
-        symbol, number, other = found.groups()
+        symbol, number, charge, electron, other = found.groups()
+        # What follows a symbol, its number or a bracket is that one's.
+        own = made[-1:].isalpha() or made.endswith(")")
         if symbol:
             if symbol not in WEIGHTS:
                 return text
             symbols += 1
             made += symbol
         elif number:
-            # After a symbol or a bracket it is that one's; otherwise it stands before a substance.
-            own = made[-1:].isalpha() or made.endswith(")")
             counted |= own
             made += f"_({number})" if own else number
+        elif charge and own:
+            charged = True
+            made += f"^({charge.strip('^()')})"
+        elif electron:
+            made += "e^(-)"
         else:
-            arrow |= other in ("->", "<->", "→", "⇌")
-            made += other
-    return made if (arrow and symbols) or (counted and symbols > 1) else text
+            arrow |= found[0] in ("->", "<->", "→", "⇌")
+            made += "·" if other == "*" else found[0]
+    fits = (arrow and symbols) or charged or (counted and symbols > 1)
+    return made if fits else text
 
 
-#: What stands in a typed reaction: a symbol, a number, or something else that may be there, charges and states among it.
-_TYPED = re.compile(r"([A-Z][a-z]?)|(\d+)|(<->|->|→|⇌|\^\(?\d*[+-]\)?|\((?:s|l|g|aq)\)|[()+\s])")
+#: Behind a charge a substance ends: nothing follows, or another one, an arrow, a state, a bracket.
+_ENDS = r"(?=\s*$|\s*(?:->|<->|→|⇌)|\s+[+]|\s*[)(])"
+#: What stands in a typed reaction: a symbol, a number, a charge, an electron, or something else that may be there, states among it.
+_TYPED = re.compile(
+    rf"([A-Z][a-z]?)|(\d+)|(\^\(?\d*[+-]\)?{_ENDS}|[+-]{_ENDS})|(e\^?\(?-\)?{_ENDS})"
+    r"|(<->|->|→|⇌|\((?:s|l|g|aq)\)|[()+\s·*])"
+)

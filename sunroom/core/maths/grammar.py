@@ -5,6 +5,7 @@ Nothing is ever evaluated as code; what has no meaning is set all the same but d
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator, Sequence
 from typing import Any
 
@@ -51,6 +52,7 @@ from sunroom.core.maths.notation import (
     Word,
 )
 from sunroom.core.maths.signs import SIGNS
+from sunroom.core.maths.units import is_unit
 from sunroom.core.sentences import said
 
 #: Parts that a tree has at most.
@@ -170,24 +172,34 @@ _OPERATORS = {
 }
 
 
-_DEGREES = ((Sign(r"\circ"),), (Sign(r"\degree"),))
+#: What a derivative or an integral goes by, as books set it and as it is typed.
+_SMALL = (Sign("d"), Sign("d", upright=True), Sign(r"\partial"))
+#: What stands upright after a degree.
+_TEMPERATURES = (Sign("C", upright=True), Sign("F", upright=True))
+#: A group of digits that goes on from those before it.
+_GROUP, _GROUPED = re.compile(r"\d{3}(?:[.,]\d+)?$"), re.compile(r"\d{1,3}(?:\d{3})*")
+_DEGREES = (Row((Sign(r"\circ"),)), Row((Sign(r"\degree"),)))
 
 
 def _tokens(nodes: Sequence[Node]) -> Iterator[Token]:
     at = 0
-    nodes = [node for node in nodes if not isinstance(node, Gap)]
+    nodes = _whole_numbers(nodes)
     while at < len(nodes):
         node = nodes[at]
-        if isinstance(node, Sign) and node.name in RELATIONS:
+        if isinstance(node, Gap):
+            pass
+        elif isinstance(node, Sign) and node.name in RELATIONS:
             yield _token("REL", node.name)
         elif isinstance(node, Sign) and node.name in _OPERATORS:
             yield _token(_OPERATORS[node.name], node.name)
-        elif isinstance(node, Sign) and node.upright:
+        elif _upright_letter(node):
             end = at
             while end < len(nodes) and _upright_letter(nodes[end]):
                 end += 1
             yield _token("UNIT", _unit(nodes[at:end]))
             at = end - 1
+        elif isinstance(node, Word) and is_unit(node.text.strip()) and at and _is_number(nodes[at - 1]):
+            yield _token("UNIT", Unit(node.text.strip()))
         elif isinstance(node, Number) and at + 1 < len(nodes) and _is_common(nodes[at + 1]):
             # A whole number before a fraction of numbers is added to it.
             yield _token("ATOM", Add((_atom(node), _atom(nodes[at + 1]))))
@@ -217,6 +229,51 @@ def _tokens(nodes: Sequence[Node]) -> Iterator[Token]:
         at += 1
 
 
+def _whole_numbers(nodes: Sequence[Node]) -> list[Node]:
+    """Numbers whose digits stand in groups of three, 1 000 000, as one each; °C as one unit; and no room but between units.
+
+    Raises
+    ------
+    MalformedError
+        For other numbers beside each other.
+    """
+    made: list[Node] = []
+    for at, node in enumerate(nodes):
+        last = made[-1] if made else None
+        if isinstance(node, Gap):
+            # Room parts units, and nothing else: N m.
+            if (
+                last is not None
+                and _upright_letter(last)
+                and _upright_letter(nodes[min(at + 1, len(nodes) - 1)])
+            ):
+                made.append(node)
+            continue
+        if isinstance(node, Script) and not node.base.nodes and _without_degree(node) == ():
+            node = Sign(r"\degree")
+        if isinstance(node, Number) and isinstance(last, Number):
+            if not (_GROUP.match(node.digits) and _GROUPED.fullmatch(last.digits)):
+                raise _unknown()
+            made[-1] = Number(last.digits + node.digits)
+        elif node in _TEMPERATURES and last is not None and (bare := _without_degree(last)) is not None:
+            made[-1:] = [*bare, Sign(f"°{node.name}", upright=True)]
+        else:
+            made.append(node)
+    return made
+
+
+def _without_degree(node: Node) -> tuple[Node, ...] | None:
+    """What a degree sign follows, or is put to; None where there is none."""
+    if node == Sign(r"\degree"):
+        return ()
+    return node.base.nodes if isinstance(node, Script) and node.sub is None and node.sup in _DEGREES else None
+
+
+def _is_number(node: Node) -> bool:
+    base = node.base.nodes[-1:] if isinstance(node, Script) else (node,)
+    return bool(base) and isinstance(base[0], Number)
+
+
 def _is_common(node: Node) -> bool:
     parts = (node.above, node.below) if isinstance(node, Fraction) else ()
     return bool(parts) and all(len(row.nodes) == 1 and isinstance(row.nodes[0], Number) for row in parts)
@@ -229,7 +286,9 @@ def _after(made: Expr, name: str) -> Expr:
 
 
 def _upright_letter(node: Node) -> bool:
-    base = node.base.nodes[0] if isinstance(node, Script) and len(node.base.nodes) == 1 else node
+    if isinstance(node, Script) and (node.sub is not None or len(node.base.nodes) != 1):
+        return False
+    base = node.base.nodes[0] if isinstance(node, Script) else node
     return isinstance(base, Sign) and base.upright
 
 
@@ -247,8 +306,8 @@ def _unit(nodes: Sequence[Node]) -> Expr:
 def _value_squared(node: Script) -> tuple[Expr, Expr] | None:
     """What stands in brackets after a function, and the power of the function's value that is put to them."""
     match node:
-        case Script(base=Row(nodes=(Fenced() as body,)), sub=None, sup=Row(nodes=power) as sup) if (
-            power not in _DEGREES and power[:1] != (Sign("'"),)
+        case Script(base=Row(nodes=(Fenced() as body,)), sub=None, sup=Row() as sup) if (
+            sup not in _DEGREES and sup.nodes[:1] != (Sign("'"),)
         ):
             return _atom(body), _expression(sup)
         case _:
@@ -310,7 +369,7 @@ def _scripted(node: Script) -> Expr:
         return made
     if all(mark == Sign("'") for mark in sup.nodes) and isinstance(made, Name):
         return Name(made.letter, made.sub + "'" * len(sup.nodes))
-    if sup.nodes in _DEGREES:
+    if sup in _DEGREES:
         return Mul((made, Unit("°")))
     return Pow(made, _expression(sup))
 
@@ -338,7 +397,7 @@ def _large(nodes: Sequence[Node], at: int) -> tuple[Expr, int] | None:
     low, high = (node.sub, node.sup) if isinstance(node, Script) else (None, None)
     if isinstance(base, Sign) and base.name == r"\int":
         for end in range(at + 1, len(nodes) - 1):
-            if nodes[end] == Sign("d") and isinstance(by := _name(nodes[end + 1]), Name):
+            if nodes[end] in _SMALL and isinstance(by := _name(nodes[end + 1]), Name):
                 body = _expression(Row(tuple(nodes[at + 1 : end]))) if end > at + 1 else Num("1")
                 bounds = [None if row is None else _expression(row) for row in (low, high)]
                 if (bounds[0] is None) != (bounds[1] is None):
@@ -367,32 +426,49 @@ def _large(nodes: Sequence[Node], at: int) -> tuple[Expr, int] | None:
 
 
 def _derivative(node: Fraction, nodes: Sequence[Node], at: int) -> tuple[Expr, int] | None:
-    """d/dx of what follows, d²/dx²; None for any other fraction."""
-    order = 1
-    match node.above.nodes:
-        case (Sign(name="d" | r"\partial"),):
-            pass
-        case (
-            Script(
-                base=Row(nodes=(Sign(name="d" | r"\partial"),)),
-                sub=None,
-                sup=Row(nodes=(Number(digits=digits),)),
-            ),
+    """d/dx of what follows, d²/dx², d(x²)/dx; None for any other fraction, and dy/dx says nothing of what y is."""
+    above, below = _small_step(node.above.nodes), _small_step(node.below.nodes)
+    if above is None or below is None:
+        return None
+    (order, body), (_, variable) = above, below
+    by = None
+    if len(variable) == 1:
+        (last,) = variable
+        if isinstance(last, Script) and order > 1 and last.sub is None:
+            last = last.base.nodes[0]
+        by = _name(last)
+    if by is None or not 1 <= order <= 6:
+        return None
+    if body:
+        made = _expression(Row(tuple(body)))
+        if by not in _names(made):
+            raise _unknown()
+        return Diff(made, by, order), at
+    end = _product_end(nodes, at + 1)
+    return (Diff(_expression(Row(tuple(nodes[at + 1 : end]))), by, order), end - 1) if end > at + 1 else None
+
+
+def _small_step(nodes: Sequence[Node]) -> tuple[int, Sequence[Node]] | None:
+    """How often d stands there, and of what; None where it does not."""
+    match nodes:
+        case (first, *rest) if first in _SMALL:
+            return 1, rest
+        case (Script(base=Row(nodes=(first,)), sub=None, sup=Row(nodes=(Number(digits=digits),))), *rest) if (
+            first in _SMALL and digits.isdigit()
         ):
-            order = int(digits) if digits.isdigit() and 1 <= int(digits) <= 6 else 0
+            return int(digits), rest
         case _:
             return None
-    match node.below.nodes:
-        case (Sign(name="d" | r"\partial"), variable):
-            if isinstance(variable, Script) and order > 1 and variable.sub is None:
-                variable = variable.base.nodes[0]
-            by = _name(variable)
-        case _:
-            by = None
-    end = _product_end(nodes, at + 1)
-    if by is None or not order or end == at + 1:
-        return None
-    return Diff(_expression(Row(tuple(nodes[at + 1 : end]))), by, order), end - 1
+
+
+def _names(value: Any) -> set[Name]:
+    if isinstance(value, Name):
+        return {value}
+    if isinstance(value, tuple):
+        return set().union(*map(_names, value))
+    if not isinstance(value, msgspec.Struct):
+        return set()
+    return set().union(*(_names(getattr(value, name)) for name in value.__struct_fields__))
 
 
 def _product_end(nodes: Sequence[Node], start: int) -> int:

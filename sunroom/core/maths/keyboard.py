@@ -36,6 +36,13 @@ UNITS = frozenset(
     "m cm mm km nm dm kg g mg t s ms min h d N kN J kJ MJ kWh W kW MW V mV kV A mA C K Pa kPa hPa bar Hz kHz MHz mol L l ml cl rad eV T F dB ha".split()
 )
 
+#: As calculators and spreadsheets name them.
+SHORT = {"asin": "arcsin", "acos": "arccos", "atan": "arctan"}
+#: Of these, what stands right after its number too: 5km is no product of k and m.
+GLUED = frozenset("km cm mm dm kg mg kN kJ MJ kWh kW MW kV mol kPa hPa kHz MHz ml cl".split())
+#: Digits that go on from those before a space: 1 000 000.
+_GROUP, _GROUPED = re.compile(r"\d{3}(?:[.⎖]\d+)?"), re.compile(r"\d{1,3}")
+
 _KEYBOARD = re.compile(
     r"\"[^\"]*\"|\d+(?:[.⎖]\d+)?|[A-Za-z]+|" + "|".join(map(re.escape, TYPED_SIGNS)) + r"|\n|[ \t]+|.",
     re.DOTALL,
@@ -53,7 +60,7 @@ class KeyboardReader(TokenReader):
     def read(self) -> Row:
         return self.in_lines(lambda: [self._row()], lambda: self.next == "\n" and bool(self.take()))
 
-    def _row(self, stops: frozenset[str] = frozenset()) -> Row:
+    def _row(self, stops: frozenset[str] = frozenset(), begins_with_unit: bool = False) -> Row:
         nodes: list[Node] = []
         spaced = False
         while self.at < len(self.tokens) and self.next != "\n" and self.next not in stops:
@@ -66,11 +73,15 @@ class KeyboardReader(TokenReader):
                 self._skip_space()
                 below = self._operand(stops, _is_unit(nodes[-1]))
                 nodes = list(paired(nodes).nodes)
-                start = _product_start(nodes)
+                start = _product_start(nodes, _is_unit(below[0]))
                 nodes[start:] = [Fraction(_bare_row(tuple(nodes[start:])), _bare_row(below))]
             else:
-                unit = spaced and bool(nodes) and isinstance(nodes[-1], Number)
-                nodes += self._scripted(self._atom(stops, unit), stops)
+                if spaced and nodes and _goes_on(nodes, self.next):
+                    nodes.append(Gap(0.17))
+                    nodes += self._atom(stops).nodes
+                    continue
+                unit = _takes_unit(nodes[-1], spaced, self.next) if nodes else begins_with_unit
+                nodes += self._scripted(self._atom(stops, unit and self.next not in ("(", "[", "{")), stops)
             spaced = False
         return paired(nodes)
 
@@ -90,6 +101,9 @@ class KeyboardReader(TokenReader):
             below = self._scripted(self._fenced(self.take()), stops)
         else:
             below = self._scripted(self._atom(stops, unit), stops)
+        if unit and isinstance(below[0], Number) and UNITS & set(self.tokens[self.at + 1 : self.at + 2]):
+            self._skip_space()
+            return (*below, *self._scripted(self._atom(stops, unit), stops))
         if _is_function(below[-1]):
             self._skip_space()
             if self.next and self.next != "\n" and self.next not in stops:
@@ -155,17 +169,23 @@ class KeyboardReader(TokenReader):
         if token[0].isalpha() and token.isascii():
             return self._word(token, stops, unit)
         if token in ("(", "[", "{"):
-            return self._fenced(token)
+            return self._fenced(token, unit)
         if token in TYPED_SIGNS:
             return Row((Sign(TYPED_SIGNS[token]),))
         if token == "√":
-            return Row((Root(_bare_row(self._atom(stops).nodes)),))
+            return self._root(stops)
         return Row((sign_of(token),))
 
-    def _fenced(self, opened: str) -> Row:
+    def _root(self, stops: frozenset[str], index: Row | None = None) -> Row:
+        self._skip_space()
+        return Row((Root(_bare_row(self._atom(stops).nodes), index),))
+
+    def _fenced(self, opened: str, unit: bool = False) -> Row:
         name = BY_CHARACTER.get(opened, opened)
         closing = frozenset("|" if opened == "|" else ")]}")
-        body = self.deeper(lambda: self._row(closing))
+        body = self.deeper(lambda: self._row(closing, unit))
+        if body.nodes and isinstance(body.nodes[0], Gap):
+            body = Row(body.nodes[1:])
         closed = self.next
         if closed not in closing:
             raise MalformedError("formula", said("a-bracket-is-not-closed", sign=opened))
@@ -175,16 +195,23 @@ class KeyboardReader(TokenReader):
     def _word(self, word: str, stops: frozenset[str], unit: bool) -> Row:
         if unit and word in UNITS:
             return Row((Gap(0.17), *(Sign(letter, True) for letter in word)))
-        if self.next == "(" and word in ("sqrt", "root", "frac", *AROUND, *KEYBOARD_OVERS):
+        if word in ("C", "F") and self.at > 1 and self.tokens[self.at - 2] == "°":
+            return Row((Sign(word, True),))
+        if self.next == "(" and word in ("sqrt", "cbrt", "root", "frac", *AROUND, *KEYBOARD_OVERS):
             return self._called(word)
-        if word == "sqrt":
-            return Row((Root(_bare_row(self._atom(stops).nodes)),))
+        if word in ("sqrt", "cbrt"):
+            return self._root(stops, Row((Number("3"),)) if word == "cbrt" else None)
+        if word == "log" and self.next.isdigit() and self.tokens[self.at + 1 : self.at + 2] == ["("]:
+            # As calculators and spreadsheets name logarithms.
+            return Row((Script(Row((Word(word, function=True),)), Row((Number(self.take()),)), None),))
         if word in FUNCTIONS and word not in TYPED:
             return Row((Word(word, function=True),))
         if word in TYPED:
             return Row((Sign(TYPED[word]),))
-        # dx, 2pi, asinx: a known word in a longer one, else letters.
-        for length in range(len(word) - 1, 2, -1):
+        if word in SHORT and self.next == "(":
+            return Row((Word(SHORT[word], function=True),))
+        # dx, 2pi, asinx: a known word behind a letter or two, else letters.
+        for length in range(len(word) - 1, max(len(word) - 3, 2), -1):
             if word[-length:] in FUNCTIONS or word[-length:] in TYPED:
                 return row_of(*map(Sign, word[:-length]), *self._word(word[-length:], stops, False).nodes)
         return Row(tuple(Sign(letter) for letter in word))
@@ -209,16 +236,37 @@ class KeyboardReader(TokenReader):
         if word in AROUND:
             left, right = AROUND[word]
             return Row((Fenced(left, body, right),))
-        return Row((Root(body),))
+        return Row((Root(body, Row((Number("3"),)) if word == "cbrt" else None),))
+
+
+def _goes_on(nodes: list[Node], token: str) -> bool:
+    """Whether digits after a space belong to the number before it."""
+    first, last = nodes[-3:-1], nodes[-1]
+    if not isinstance(last, Number) or not _GROUP.fullmatch(token):
+        return False
+    grouped = len(first) == 2 and isinstance(first[0], Number) and isinstance(first[1], Gap)
+    return bool((_GROUP if grouped else _GROUPED).fullmatch(last.digits)) and last.digits.isdigit()
+
+
+def _takes_unit(node: Node, spaced: bool, word: str) -> bool:
+    """Whether a word after something may be a unit: after a number, a power of one, or another unit."""
+    if not spaced:
+        return isinstance(node, Number) and word in GLUED
+    base = node.base.nodes[-1] if isinstance(node, Script) and node.base.nodes else node
+    return isinstance(base, Number) or _is_unit(node)
 
 
 def _begins_value(token: str) -> bool:
     return token[0].isalnum() or token[0] in '("[√'
 
 
-def _product_start(nodes: list[Node]) -> int:
-    """Where the product begins that a stroke divides: n(n+1)/2, but sin x/2 is the sine of the half."""
+def _product_start(nodes: list[Node], by_unit: bool) -> int:
+    """Where the product begins that a stroke divides: n(n+1)/2; but sin x/2 is the sine of the half, and 5 m/s are five of m/s."""
     start = len(nodes)
+    while by_unit and start and _is_unit(nodes[start - 1]):
+        start -= 1
+    if start < len(nodes):
+        return start
     while start and not is_sign(nodes[start - 1]) and not _is_large(nodes[start - 1]):
         if nodes[start - 1] == Sign("|"):
             break  # an absolute value that goes on

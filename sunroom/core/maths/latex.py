@@ -80,7 +80,12 @@ class LatexReader(TokenReader):
                 self.take()
             else:
                 break
-        return base.nodes if sub is None and sup is None else (Script(base, sub, sup),)
+        if sub is None and sup is None:
+            return base.nodes
+        if base.nodes and isinstance(base.nodes[0], Gap):
+            # 20\,^\circ: the degree belongs to what is before the room.
+            return (*base.nodes, Script(Row(), sub, sup))
+        return (Script(base, sub, sup),)
 
     def _skip_space(self) -> None:
         while self.next.isspace():
@@ -178,13 +183,13 @@ class LatexReader(TokenReader):
         raise MalformedError("formula", said("a-formula-has-an-odd", sign=name))
 
     def _upright(self, row: Row) -> Row:
-        """Letters as they stand in units and substances."""
-        return Row(
-            tuple(
-                Sign(node.name, True) if isinstance(node, Sign) and node.name.isalpha() else node
-                for node in row.nodes
-            )
-        )
+        """Letters as they stand in units and substances, those with a power or a number at their foot too."""
+        return Row(tuple(map(self._upright_node, row.nodes)))
+
+    def _upright_node(self, node: Node) -> Node:
+        if isinstance(node, Script):
+            return Script(self._upright(node.base), node.sub, node.sup)
+        return Sign(node.name, True) if isinstance(node, Sign) and node.name.isalpha() else node
 
     def _raw(self) -> str:
         """The text of a group, as it is."""

@@ -86,11 +86,11 @@ OVERS = {r"\vec": "→", r"\overline": "‾", r"\bar": "‾", r"\hat": "^", r"\t
 TYPED = {
     "oo": r"\infty", "inf": r"\infty", "infinity": r"\infty", "empty": r"\emptyset", "in": r"\in", "deg": r"\degree", "del": r"\nabla",
     "part": r"\partial", "sum": r"\sum", "prod": r"\prod", "int": r"\int", "forall": r"\forall", "exists": r"\exists", "angle": r"\angle",
-    "perp": r"\perp", "union": r"\cup", "and": r"\wedge", "or": r"\vee", "not": r"\neg", "pm": r"\pm", "xx": r"\times",
+    "perp": r"\perp", "union": r"\cup", "cup": r"\cup", "cap": r"\cap", "subset": r"\subset", "triangle": r"\triangle", "and": r"\wedge", "or": r"\vee", "not": r"\neg", "pm": r"\pm", "xx": r"\times",
     **{name[1:]: name for name in GREEK},
 }  # fmt: skip
 #: Rows of signs on the keyboard.
 TYPED_SIGNS = {
     "<=>": r"\Leftrightarrow", "<=": r"\le", ">=": r"\ge", "!=": r"\ne", "<->": r"\rightleftharpoons", "=>": r"\Rightarrow", "->": r"\rightarrow",
-    "+-": r"\pm", "~~": r"\approx", "...": r"\dots", "**": "^", "*": r"\cdot",
+    "+-": r"\pm", "~~": r"\approx", "~=": r"\approx", "...": r"\dots", "**": "^", "*": r"\cdot",
 }  # fmt: skip

@@ -45,13 +45,17 @@ class Quantity(msgspec.Struct, frozen=True):
 
 def unit_of(name: str) -> Quantity:
     """One of a unit; raises MalformedError for one that is not known."""
+    if not is_unit(name):
+        raise MalformedError("formula", said("a-unit-is-not-known", unit=name))
     if name in _OTHERS or name in _BASE:
         value, of = _OTHERS.get(name) or _BASE[name]
         return Quantity(Exact(value), of)
-    if name[:1] in _PREFIXES and name[1:] in _BASE:
-        value, of = _BASE[name[1:]]
-        return Quantity(Exact(value) * Exact(_PREFIXES[name[0]]), of)
-    raise MalformedError("formula", said("a-unit-is-not-known", unit=name))
+    value, of = _BASE[name[1:]]
+    return Quantity(Exact(value) * Exact(_PREFIXES[name[0]]), of)
+
+
+def is_unit(name: str) -> bool:
+    return name in _OTHERS or name in _BASE or (name[:1] in _PREFIXES and name[1:] in _BASE)
 
 
 def has_units(value: object) -> bool:

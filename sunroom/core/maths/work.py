@@ -68,7 +68,7 @@ def _chemistry(reaction: chemistry.Reaction) -> list[Offered]:
             made.append(Offered("said", sentence=said("a-reaction-is-balanced")))
     seen: set[tuple[object, ...]] = set()
     for substance in (*reaction.left, *reaction.right):
-        if substance.nodes not in seen:
+        if substance.nodes not in seen and chemistry.has_atoms(substance):
             seen.add(substance.nodes)
             name = latex_of(chemistry.upright(Row(substance.nodes)))
             mass = f"{chemistry.molar_mass(substance):.2f}"
