@@ -196,6 +196,9 @@ WORKED = [
     ("log10(1000)+log2(8)", "value", ("6",)),
     (r"\int x^2\,\mathrm{d}x", "integrated", (r"\frac{x^{3}}{3}+C",)),
     (r"\frac{d(x^2)}{dx}", "derived", ("2 x",)),
+    ("d/dx x^2/2", "derived", ("x",)),
+    ("int 1/x dx", "integrated", (r"\ln{\left(\left|{x}\right| \right)}+C",)),
+    ("int ln(x)/x dx", "integrated", (r"\frac{\ln{\left(x \right)}^{2}}{2}+C",)),
     (r"\frac{\mathrm{d}^2}{\mathrm{d}x^2}x^3", "derived", ("6 x",)),
 ]
 

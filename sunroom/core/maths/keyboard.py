@@ -268,14 +268,20 @@ def _product_start(nodes: list[Node], by_unit: bool) -> int:
     if start < len(nodes):
         return start
     while start and not is_sign(nodes[start - 1]) and not _is_large(nodes[start - 1]):
-        if nodes[start - 1] == Sign("|"):
-            break  # an absolute value that goes on
+        if nodes[start - 1] == Sign("|") or _is_derivative(nodes[start - 1]):
+            break  # an absolute value that goes on; d/dx is of what follows
         if _is_function(nodes[start - 1]):
             return start - 1 if _is_bracketed(nodes[start]) else start
         start -= 1
         if start and isinstance(nodes[start], Number) and isinstance(nodes[start - 1], Number):
             break  # a whole number before a fraction
     return start
+
+
+def _is_derivative(node: Node) -> bool:
+    above = node.above.nodes if isinstance(node, Fraction) else ()
+    first = above[0].base.nodes[:1] if above and isinstance(above[0], Script) else above
+    return len(above) == 1 and first == (Sign("d"),)
 
 
 def _is_bracketed(node: Node) -> bool:

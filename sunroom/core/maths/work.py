@@ -131,7 +131,7 @@ def _worth(meant: Expr) -> list[Offered]:
     if isinstance(meant, Diff):
         return [Offered("derived", (latex(simple),)), Offered("factored", (latex(sympy.factor(done)),))]
     if isinstance(meant, Integral) and meant.low is None:
-        return [Offered("integrated", (rf"{latex(simple)}+C",))]
+        return [Offered("integrated", (rf"{latex(_on_both_sides(simple, value))}+C",))]
     if simple.is_number:
         exact = sympy.nsimplify(simple) if simple.is_Float else simple
         made = [Offered("value", (latex(exact),))]
@@ -147,6 +147,14 @@ def _worth(meant: Expr) -> list[Offered]:
     if len(names) == 1:
         made.append(Offered("derived", (latex(sympy.simplify(sympy.diff(done, names[0]))),)))
     return made
+
+
+def _on_both_sides(found: sympy.Expr, integral: sympy.Expr) -> sympy.Expr:
+    """Logarithms that integrating brought are of absolute values: ln|x| is there below zero, too."""
+    new = [
+        part for part in found.atoms(sympy.log) - integral.atoms(sympy.log) if not part.args[0].is_positive
+    ]
+    return found.subs({part: sympy.log(sympy.Abs(part.args[0])) for part in new})
 
 
 def _numeric(value: sympy.Expr) -> str | None:
