@@ -74,7 +74,18 @@ class Cells(TestCase):
 
     def test_a_comma_divides_where_the_table_does_so(self) -> None:
         self.assertEqual(worked("2,5 m", "=A1/2")[1], "1,25")
+        self.assertEqual(worked("2,5", "=2,5*A1", "=sum(1,5;A1)", "=max(1,5)")[1:], ("6,25", "4", "5"))
         self.assertEqual((number_of("2,14 m"), number_of("−3"), number_of("40 %"), number_of("x2"), number_of("1.2.3")), (2.14, -3, 0.4, None, None))  # fmt: skip
+
+    def test_deviations_are_those_that_spreadsheets_mean_by_the_name(self) -> None:
+        cells = ("2", "4", "4", "6", "=stdev(A1:A4)^2", "=stdevp(A1:A4)^2", "=sd(A1:A4)^2", "=stdev(A1)")
+        self.assertEqual(worked(*cells)[4:], ("2.666666667", "2", "2", "?"))
+
+    def test_large_whole_numbers_are_written_out(self) -> None:
+        self.assertEqual(
+            worked("12345678901", "=A1*10", "=0*-1", "=2^60"),
+            ("12345678901", "123456789010", "0", "1.152921505e+18"),
+        )
 
     def test_what_cannot_be_worked_out_says_so_in_its_place(self) -> None:
         for cell, text in (

@@ -44,6 +44,8 @@ _COMMA: /[,;]/
 _parser = Lark(_GRAMMAR, parser="lalr")
 _PLACE = re.compile(r"\$?([A-Z]{1,2})\$?(\d{1,2})(?![A-Za-z0-9(])", re.IGNORECASE)
 
+_SAME = {"−": "-", "×": "*", "÷": "/"}
+
 Place = tuple[int, int]
 Value = float | list[float]
 
@@ -95,7 +97,9 @@ def _text(value: float | str, comma: bool) -> str:
     if isinstance(value, str):
         return value
     # Parts that only the computer's arithmetic has are not shown.
-    text = f"{value:.10g}".replace("-", "−")
+    value += 0.0  # no minus before nothing
+    whole = value.is_integer() and abs(value) < MAX_NUMBER
+    text = (f"{value:.0f}" if whole else f"{value:.10g}").replace("-", "−")
     return text.replace(".", ",") if comma else text
 
 
@@ -109,7 +113,7 @@ def _worked_out(cells: Sequence[str], columns: int) -> dict[int, float | str]:
         if not is_worked_out(cell):
             continue
         try:
-            trees[at] = _parser.parse(cell[1:].upper().replace("−", "-").replace("×", "*").replace("÷", "/"))
+            trees[at] = _parser.parse(_plain(cell[1:]))
             needs[at] = [place for place in _looked_at(trees[at], columns) if place < len(cells)]
         except (LarkError, WrongError, RecursionError):
             found[at] = NOT_UNDERSTOOD
@@ -131,6 +135,20 @@ def _worked_out(cells: Sequence[str], columns: int) -> dict[int, float | str]:
         except WrongError as error:
             found[at] = str(error)
     return found
+
+
+def _plain(formula: str) -> str:
+    """A formula in the signs of the grammar: a comma between digits is a decimal one, but for those that part what a function takes."""
+    made, calls = "", [False]
+    for at, sign in enumerate(formula):
+        if sign == "(":
+            calls.append(made[-1:].isalpha())
+        elif sign == ")" and len(calls) > 1:
+            calls.pop()
+        parts = any(calls) and ";" not in formula
+        decimal = sign == "," and made[-1:].isdigit() and formula[at + 1 : at + 2].isdigit() and not parts
+        made += "." if decimal else _SAME.get(sign, sign.upper())
+    return made
 
 
 def _in_order(
@@ -218,6 +236,8 @@ FUNCTIONS: dict[str, tuple[Callable[[list[float]], float], int]] = {
     "RANGE": (lambda values: max(values) - min(values), 1),
     "COUNT": (len, 0),
     "SD": (statistics.pstdev, 1),
+    "STDEV": (statistics.stdev, 2),
+    "STDEVP": (statistics.pstdev, 1),
     "ROUND": (_round, 1),
     "SQRT": (lambda values: math.sqrt(values[0]), 1),
     "ABS": (lambda values: abs(values[0]), 1),
@@ -225,7 +245,7 @@ FUNCTIONS: dict[str, tuple[Callable[[list[float]], float], int]] = {
 }
 #: The same under the names that spreadsheets in the interface's languages have for them.
 _ALSO = {
-    "AVERAGE": "MEAN", "STDEV": "SD", "SUMME": "SUM", "MITTELWERT": "MEAN", "ANZAHL": "COUNT", "RUNDEN": "ROUND", "WURZEL": "SQRT",
+    "AVERAGE": "MEAN", "SUMME": "SUM", "MITTELWERT": "MEAN", "ANZAHL": "COUNT", "RUNDEN": "ROUND", "WURZEL": "SQRT",
     "SOMME": "SUM", "MOYENNE": "MEAN", "NB": "COUNT", "ARRONDI": "ROUND", "RACINE": "SQRT", "MEDIANE": "MEDIAN",
     "SUMA": "SUM", "PROMEDIO": "MEAN", "CONTAR": "COUNT", "REDONDEAR": "ROUND", "RAIZ": "SQRT", "MEDIANA": "MEDIAN",
 }  # fmt: skip
