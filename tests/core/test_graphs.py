@@ -130,6 +130,47 @@ class OtherKinds(unittest.TestCase):
         parts = lines_of("y = -x for x < 0; y = x^2 for x >= 0")
         self.assertEqual(len(parts), 2)
 
+    def test_a_function_in_parts_is_drawn_in_parts(self) -> None:
+        for formula in (
+            r"f(x)=\begin{cases}-x&x<0\\x^2&x\ge 0\end{cases}",
+            r"\begin{cases}-x, & \text{if } x<0 \\ x^{2} & \text{otherwise}\end{cases}",
+            r"y=\begin{cases}-x \text{ for } x<0 \\ x^{2}\end{cases}",
+        ):
+            left, right = sorted(lines_of(formula), key=lambda line: float(line[:, 0].min()))
+            self.assertLess(left[:, 0].max(), 0.06, formula)
+            np.testing.assert_allclose(left[:, 1], -left[:, 0], atol=1e-6)
+            np.testing.assert_allclose(right[:, 1], right[:, 0] ** 2, atol=0.02)
+        (middle,) = lines_of(r"y=\begin{cases}x&-1<x<2\end{cases}")
+        self.assertAlmostEqual(middle[:, 0].min(), -1, delta=0.01)
+        with self.assertRaises(MalformedError):
+            read_curve(r"y=\begin{cases}x&-1<x<2\\1\end{cases}")
+
+    def test_derivatives_sums_and_integrals_are_drawn_as_what_they_are_worth(self) -> None:
+        for formula, of in (
+            ("y = d/dx sin(2x)", lambda x: 2 * np.cos(2 * x)),
+            ("y = d^2/dx^2 x^3/6", lambda x: x),
+            ("y = int_0^x cos(t) dt", np.sin),
+            ("y = sum_(k=1)^3 x^k/10", lambda x: (x + x**2 + x**3) / 10),
+            ("y = prod_(k=1)^2 (x-k)", lambda x: (x - 1) * (x - 2)),
+        ):
+            for line in lines_of(formula):
+                inside = np.abs(line[:, 1]) < 3.9
+                np.testing.assert_allclose(line[inside, 1], of(line[inside, 0]), atol=0.02, err_msg=formula)
+        self.assertEqual(letters_of(read_curve("y = sum_(k=1)^n sin(k x)/k")), {"n"})
+        self.assertEqual(len(lines_of("y = sum_(k=1)^n sin(k x)/k", n=2.5)), 1)
+
+    def test_what_takes_many_values_is_bounded(self) -> None:
+        for formula in (
+            "y = sum_(k=1)^(10^6) x", "y = sum_(i=1)^200 sum_(k=1)^200 x", "y = d^6/dx^6 x^9", "y = int x dx", "y = sum_(k=x)^3 k",
+        ):  # fmt: skip
+            with self.subTest(formula), self.assertRaises(MalformedError):
+                lines_of(formula)
+
+    def test_both_signs_are_two_curves(self) -> None:
+        upper, lower = lines_of("y = +-sqrt(4-x^2)")
+        self.assertGreaterEqual(upper[:, 1].min(), 0)
+        self.assertLessEqual(lower[:, 1].max(), 0)
+
     @settings(max_examples=40, deadline=None)
     @given(
         st.sampled_from(

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Callable, Mapping, Sequence
 from functools import lru_cache
-from typing import Literal
+from typing import Any, Literal
 
 import msgspec
 import numpy as np
@@ -13,7 +13,22 @@ from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.grammar import meaning_of
-from sunroom.core.maths.meaning import Add, Call, Expr, Lines, Meaning, Mul, Name, Neg, Num, Relation
+from sunroom.core.maths.meaning import (
+    Add,
+    Big,
+    Call,
+    Expr,
+    Integral,
+    Lines,
+    Meaning,
+    Mul,
+    Name,
+    Neg,
+    Num,
+    PlusMinus,
+    Relation,
+)
+from sunroom.core.maths.notation import Fenced, Node, Row, Sign, Table, Word
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.values import CONSTANTS, Values, name_of, values
@@ -78,6 +93,8 @@ def read_curve(formula: str) -> Curve:
             (x.strip().replace("−", "-"), y.strip().replace("−", "-")) for x, y in _POINT.findall(formula)
         ]
         return Curve("points", points=tuple((float(x), float(y)) for x, y in pairs))
+    if r"\begin{cases}" in formula:
+        return _of_cases(read_formula(formula))
     parts = [part for part in _parted(formula, ";") if part.strip()]
     if len(parts) > MAX_PARTS:
         raise MalformedError("formula", said("a-formula-has-no-graph"))
@@ -94,15 +111,55 @@ def _one_curve(text: str) -> Curve:
         pieces[-2:] = [",".join(pieces[-2:])]
     inner = text.strip()
     if len(pieces) == 1 and inner.startswith("(") and inner.endswith(")"):
-        both = _parted(inner[1:-1], ",")
-        if len(both) == 2:
-            return _way(both[0], both[1], conditions)
+        for sign in (";", ","):
+            both = _parted(inner[1:-1], sign)
+            if len(both) == 2:
+                return _way(both[0], both[1], conditions)
     if len(pieces) > 1 and re.match(r"\s*x\s*=", pieces[0]) and re.match(r"\s*y\s*=", pieces[1]):
         first, second = (piece.split("=", 1)[1] for piece in pieces[:2])
         return _way(first, second, [*pieces[2:], *conditions])
     made = curve_of(meaning_of(read_formula(pieces[0])))
     where = tuple(_relation(part) for text in [*pieces[1:], *conditions] for part in _conditions(text))
     return msgspec.structs.replace(made, where=(*made.where, *where))
+
+
+def _of_cases(row: Row) -> Curve:
+    """A function in parts, each with the numbers that it is for; one without is for all numbers that no other is for."""
+    match row.nodes:
+        case (*head, Fenced(left=r"\{", body=Row(nodes=(Table(rows=lines),)), right="")) if 1 <= len(
+            lines
+        ) <= MAX_PARTS and (not head or head[-1] == Sign("=")):
+            pass
+        case _:
+            raise MalformedError("formula", said("a-formula-has-no-graph"))
+    made: list[Curve] = []
+    for line in lines:
+        nodes = [node for cell in line for node in (*cell.nodes, Sign(","))]
+        at = next(n for n, node in enumerate(nodes) if node == Sign(",") or _is_said(node))
+        meant = curve_of(meaning_of(Row((*head, *nodes[:at]))))
+        where = Row(tuple(node for node in nodes[at:] if node != Sign(",") and not _is_said(node)))
+        if where.nodes:
+            given = meaning_of(where)
+            relations = given.lines if isinstance(given, Lines) else (given,)
+            if not all(isinstance(one, Relation) and set(one.signs) <= set(_HOLDS) for one in relations):
+                raise MalformedError("formula", said("a-formula-has-no-graph"))
+        else:
+            relations = tuple(_turned(one) for part in made for one in part.where)
+        made.append(msgspec.structs.replace(meant, where=(*meant.where, *relations)))
+    return Curve("parts", parts=tuple(made))
+
+
+def _is_said(node: Node) -> bool:
+    """A word between a part and its numbers: for, if."""
+    return isinstance(node, Word) and not node.function
+
+
+def _turned(relation: Relation) -> Relation:
+    """What holds where a comparison does not; raises MalformedError for a chain of them."""
+    if len(relation.signs) != 1:
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
+    turned = {"<": r"\ge", ">": r"\le", r"\le": ">", r"\ge": "<"}
+    return Relation(relation.sides, (turned[relation.signs[0]],))
 
 
 def _way(x: str, y: str, conditions: list[str]) -> Curve:
@@ -142,6 +199,8 @@ _HOLDS: dict[str, Callable[[Values, Values], NDArray[np.bool_]]] = {
 
 
 def curve_of(meant: Meaning) -> Curve:
+    if _has_both_signs(meant):
+        return Curve("parts", parts=tuple(curve_of(_with_sign(meant, sign)) for sign in (1, -1)))
     if isinstance(meant, Lines):
         raise MalformedError("formula", said("a-formula-has-no-graph"))
     if not isinstance(meant, Relation):
@@ -172,6 +231,29 @@ def curve_of(meant: Meaning) -> Curve:
     return Curve("both", Add((left, Neg(right))))
 
 
+def _has_both_signs(value: object) -> bool:
+    if isinstance(value, tuple):
+        return any(map(_has_both_signs, value))
+    return isinstance(value, PlusMinus) or (
+        isinstance(value, msgspec.Struct)
+        and any(_has_both_signs(getattr(value, name)) for name in value.__struct_fields__)
+    )
+
+
+def _with_sign(value: Any, sign: int) -> Any:
+    """A tree in which each ± is a plus or a minus."""
+    if isinstance(value, tuple):
+        return tuple(_with_sign(part, sign) for part in value)
+    if isinstance(value, PlusMinus):
+        body = _with_sign(value.body, sign)
+        signed = body if sign > 0 else Neg(body)
+        return signed if value.before is None else Add((_with_sign(value.before, sign), signed))
+    if not isinstance(value, msgspec.Struct):
+        return value
+    names = value.__struct_fields__
+    return msgspec.structs.replace(value, **{name: _with_sign(getattr(value, name), sign) for name in names})
+
+
 def _is_called(left: Expr) -> bool:
     """f(x) is a letter beside its own variable."""
     return isinstance(left, Mul) and len(left.factors) == 2 and all(isinstance(f, Name) for f in left.factors) and left.factors[0] in (
@@ -183,6 +265,9 @@ def names_of(tree: object) -> set[str]:
     """The letters of a tree that have no value of their own."""
     if isinstance(tree, Name):
         return set() if not tree.sub and tree.letter in CONSTANTS else {name_of(tree)}
+    if isinstance(tree, Big | Integral):
+        # What is counted or integrated by is nobody's letter outside.
+        return (names_of(tree.body) - names_of(tree.by)) | names_of((tree.low, tree.high))
     if isinstance(tree, tuple):
         return set().union(*map(names_of, tree)) if tree else set()
     if isinstance(tree, msgspec.Struct):

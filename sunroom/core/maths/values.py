@@ -4,11 +4,26 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 
+import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.meaning import Add, Call, Div, Expr, Mul, Name, Neg, Num, Pow, Unit
+from sunroom.core.maths.meaning import (
+    Add,
+    Big,
+    Call,
+    Diff,
+    Div,
+    Expr,
+    Integral,
+    Mul,
+    Name,
+    Neg,
+    Num,
+    Pow,
+    Unit,
+)
 from sunroom.core.sentences import said
 
 Values = NDArray[np.float64]
@@ -18,6 +33,9 @@ FUNCTIONS: dict[str, Callable[[Values], Values]] = {
     "sin": np.sin, "cos": np.cos, "tan": np.tan, "cot": lambda x: 1 / np.tan(x), "arcsin": np.arcsin, "arccos": np.arccos, "arctan": np.arctan,
     "sinh": np.sinh, "cosh": np.cosh, "tanh": np.tanh, "exp": np.exp, "ln": np.log, "lg": np.log10, "abs": np.abs,
 }  # fmt: skip
+#: Steps of a derivative's differences, and how often one is taken; terms of a sum; samples of an integral (Gauss, Legendre).
+STEP, MOST_ORDER, MOST_TERMS, SAMPLES = 2e-3, 3, 200, 48
+_NODES, _WEIGHTS = np.polynomial.legendre.leggauss(SAMPLES)
 
 
 def values(tree: Expr, at: Mapping[str, Values | float]) -> Values:
@@ -26,7 +44,7 @@ def values(tree: Expr, at: Mapping[str, Values | float]) -> Values:
     Raises
     ------
     MalformedError
-        For a name without a number, and for what has no value of its own (integrals, units).
+        For a name without a number, and for what has no value of its own (integrals without bounds, limits, units).
     """
     with np.errstate(all="ignore"):
         made = np.asarray(_value(tree, at), float)
@@ -65,6 +83,8 @@ def _value(tree: Expr, at: Mapping[str, Values | float]) -> Values | float:
             return _power(_value(base, at), exponent, at)
         case Call():
             return _called(tree, at)
+        case Diff() | Big() | Integral() if not _is_many(tree.body):
+            return _of_many(tree, at)
     raise MalformedError("formula", said("a-formula-has-no-graph"))
 
 
@@ -90,3 +110,62 @@ def _called(call: Call, at: Mapping[str, Values | float]) -> Values | float:
     if call.name in FUNCTIONS:
         return FUNCTIONS[call.name](body)
     raise MalformedError("formula", said("a-formula-has-no-graph"))
+
+
+def _is_many(value: object) -> bool:
+    """Whether something takes many values to be worth one: such are not put into each other."""
+    if isinstance(value, tuple):
+        return any(map(_is_many, value))
+    return isinstance(value, Diff | Big | Integral) or (
+        isinstance(value, msgspec.Struct)
+        and any(_is_many(getattr(value, name)) for name in value.__struct_fields__)
+    )
+
+
+def _of_many(tree: Diff | Big | Integral, at: Mapping[str, Values | float]) -> Values | float:
+    match tree:
+        case Diff(body=body, by=by, order=order) if order <= MOST_ORDER and name_of(by) in at:
+            return _slope(body, name_of(by), order, at)
+        case Big(low=low, high=high):
+            return _summed(tree, _whole(_value(low, at)), _whole(_value(high, at)), at)
+        case Integral(low=low, high=high) if low is not None and high is not None:
+            return _integrated(tree, np.asarray(_value(low, at)), np.asarray(_value(high, at)), at)
+    raise MalformedError("formula", said("a-formula-has-no-graph"))
+
+
+def _slope(body: Expr, by: str, order: int, at: Mapping[str, Values | float]) -> Values:
+    """By differences over four points about each (Abramowitz and Stegun 25.3.6)."""
+
+    def moved(steps: int) -> Values | float:
+        there = {**at, by: at[by] + steps * STEP}
+        return _value(body, there) if order == 1 else _slope(body, by, order - 1, there)
+
+    return np.asarray((moved(-2) - 8 * moved(-1) + 8 * moved(1) - moved(2)) / (12 * STEP))
+
+
+def _whole(value: Values | float) -> int:
+    """A bound of a sum: a slider between whole numbers counts as the lower one."""
+    if np.ndim(value) or not np.isfinite(value):
+        raise MalformedError("formula", said("a-formula-has-no-graph"))
+    return int(np.floor(value))
+
+
+def _summed(big: Big, low: int, high: int, at: Mapping[str, Values | float]) -> Values | float:
+    if high - low >= MOST_TERMS:
+        raise MalformedError("formula", said("a-value-is-too-large"))
+    terms = [_value(big.body, {**at, name_of(big.by): float(n)}) for n in range(low, high + 1)]
+    made: Values | float = 0.0 if big.kind == r"\sum" else 1.0
+    for term in terms:
+        made = made + term if big.kind == r"\sum" else made * term
+    return made
+
+
+def _integrated(integral: Integral, low: Values, high: Values, at: Mapping[str, Values | float]) -> Values:
+    low, high = np.broadcast_arrays(low, high)
+    half = (high - low)[..., None] / 2
+    along = (low + high)[..., None] / 2 + half * _NODES
+    there = {name: value[..., None] if np.ndim(value) else value for name, value in at.items()}  # type: ignore[index]
+    height = np.broadcast_to(
+        np.asarray(_value(integral.body, {**there, name_of(integral.by): along})), along.shape
+    )
+    return np.asarray((height * _WEIGHTS * half).sum(axis=-1))
