@@ -202,6 +202,16 @@ WORKED = [
     (r"\frac{\mathrm{d}^2}{\mathrm{d}x^2}x^3", "derived", ("6 x",)),
 ]
 
+#: As it is written by hand, without upright letters: the first offer.
+WRITTEN = [
+    (r"\relax 5km+300m", (r"5.3\,\mathrm{km}",)),
+    (r"\relax 72km/h", (r"20\,\frac{\mathrm{m}}{\mathrm{s}}",)),
+    (r"\relax V=3cm\cdot4cm\cdot5cm", (r"60\,\mathrm{cm}^{3}",)),
+    (r"\relax 5kg\cdot9.81\frac{m}{s^{2}}", (r"49.05\,\mathrm{N}",)),
+    (r"\relax 3m\cdot4m", ("12 m^{2}",)),
+    (r"\relax 2kg+3x", (r"2 g k + 3 x",)),
+]
+
 #: What is honestly not worked out.
 NOT_WORKED = [
     ("9^9^9^9", "a-value-is-too-large"),
@@ -313,6 +323,18 @@ class Understood(unittest.TestCase):
             with self.subTest(typed):
                 offers = work_out(read_formula(typed))
                 self.assertIn((kind, lines), [(offer.kind, offer.lines) for offer in offers])
+
+    def test_units_that_were_written_by_hand_compute_where_they_cannot_be_letters(self) -> None:
+        for formula, lines in WRITTEN:
+            with self.subTest(formula):
+                self.assertEqual(work_out(read_formula(formula))[0].lines, lines)
+        kinds = {offer.kind for offer in work_out(read_formula(r"\relax 3m\cdot4m"))}
+        self.assertIn("quantity", kinds, "and where they may be either, both are offered")
+
+    def test_only_real_solutions_are_offered(self) -> None:
+        for formula in ("V=x^3", "x^2+y^2=1, x+y=2", "x^4=y"):
+            for offer in work_out(read_formula(formula)):
+                self.assertNotRegex(" ".join(offer.lines), r"\bi\b", formula)
 
     def test_what_is_worked_out_can_be_set(self) -> None:
         for typed, _, _ in WORKED:

@@ -37,7 +37,7 @@ def solved(meant: Relation) -> list[Offered]:
         left, right = parts[0].args
         if left == x and not right.has(x):
             continue
-        found = sympy.solve(left - right, x)
+        found = [value for value in sympy.solve(left - right, x) if not value.has(sympy.I)]
         if found and len(found) <= MAX_SOLUTIONS:
             made.append(
                 Offered("solved", tuple(f"{algebra.name_latex(x)}={latex(value)}" for value in found))
@@ -240,7 +240,8 @@ def solved_system(meant: Lines) -> list[Offered]:
         return _solved_for(parts, symbols[0])
     if not all(isinstance(part, sympy.Eq) for part in parts):
         raise MalformedError("formula", said("that-cannot-be-worked-out"))
-    found = sympy.solve(parts, symbols, dict=True)
+    solved_for = sympy.solve(parts, symbols, dict=True)
+    found = [one for one in solved_for if not any(value.has(sympy.I) for value in one.values())]
     if not found:
         return [Offered("said", sentence=said("there-is-no-solution"))]
     if len(found) > MAX_SOLUTIONS:

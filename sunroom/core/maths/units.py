@@ -129,8 +129,10 @@ def offers(value: Expr) -> list[str]:
     found = quantity(value)
     made: list[str] = []
     for name in (*dict.fromkeys(units_in(value)), *_NAMED):
-        if name != "°" and unit_of(name).of == found.of:
-            made.append(rf"{_number(found.value / unit_of(name).value)}\,\mathrm{{{name}}}")
+        for power in (1, 2, 3):
+            if name != "°" and tuple(power * n for n in unit_of(name).of) == found.of:
+                shown = rf"\mathrm{{{name}}}" + (f"^{{{power}}}" if power > 1 else "")
+                made.append(rf"{_number(found.value / unit_of(name).value ** power)}\,{shown}")
     made.append(_number(found.value) + (rf"\,{_base(found.of)}" if found.of != NONE else ""))
     return list(dict.fromkeys(made))
 
