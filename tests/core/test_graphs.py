@@ -162,6 +162,7 @@ class OtherKinds(unittest.TestCase):
     def test_what_takes_many_values_is_bounded(self) -> None:
         for formula in (
             "y = sum_(k=1)^(10^6) x", "y = sum_(i=1)^200 sum_(k=1)^200 x", "y = d^6/dx^6 x^9", "y = int x dx", "y = sum_(k=x)^3 k",
+            "y = " + " + ".join(["sum_(k=1)^9 x^k"] * 4),
         ):  # fmt: skip
             with self.subTest(formula), self.assertRaises(MalformedError):
                 lines_of(formula)

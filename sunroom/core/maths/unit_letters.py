@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import lru_cache
 from itertools import takewhile
 
 from sunroom.core.maths.notation import Fenced, Fraction, Gap, Node, Number, Row, Script, Sign
 from sunroom.core.maths.units import is_unit
 
-#: Letters of a unit at most: mmol.
-MAX_UNIT = 4
+#: Letters of a unit at most: mmol; and of all units beside each other.
+MAX_UNIT, MOST_LETTERS = 4, 16
 
 
 def with_units(row: Row) -> Row | None:
@@ -83,12 +84,13 @@ def _upright(node: Node) -> Node:
     return Script(Row((letter,)), node.sub, node.sup) if isinstance(node, Script) else letter
 
 
-def _parted(letters: str) -> list[str] | None:
-    """Letters as units, the longest first; None when they are none."""
-    if not letters:
-        return []
+@lru_cache(maxsize=512)
+def _parted(letters: str) -> tuple[str, ...] | None:
+    """Letters as units, the longest first; None when they are none, or too many."""
+    if not letters or len(letters) > MOST_LETTERS:
+        return None if letters else ()
     for length in range(min(len(letters), MAX_UNIT), 0, -1):
         rest = _parted(letters[length:]) if is_unit(letters[:length]) else None
         if rest is not None:
-            return [letters[:length], *rest]
+            return (letters[:length], *rest)
     return None

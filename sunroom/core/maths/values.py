@@ -34,7 +34,9 @@ FUNCTIONS: dict[str, Callable[[Values], Values]] = {
     "sinh": np.sinh, "cosh": np.cosh, "tanh": np.tanh, "exp": np.exp, "ln": np.log, "lg": np.log10, "abs": np.abs,
 }  # fmt: skip
 #: Steps of a derivative's differences, and how often one is taken; terms of a sum; samples of an integral (Gauss, Legendre).
-STEP, MOST_ORDER, MOST_TERMS, SAMPLES = 2e-3, 3, 200, 48
+STEP, MOST_ORDER, MOST_TERMS, SAMPLES = 2e-3, 3, 100, 48
+#: Derivatives, sums and integrals in one formula, at most.
+MOST_MANY = 3
 _NODES, _WEIGHTS = np.polynomial.legendre.leggauss(SAMPLES)
 
 
@@ -46,6 +48,8 @@ def values(tree: Expr, at: Mapping[str, Values | float]) -> Values:
     MalformedError
         For a name without a number, and for what has no value of its own (integrals without bounds, limits, units).
     """
+    if _manies(tree) > MOST_MANY:
+        raise MalformedError("formula", said("a-formula-is-too-long-to"))
     with np.errstate(all="ignore"):
         made = np.asarray(_value(tree, at), float)
     return np.where(np.isfinite(made), made, np.nan)
@@ -83,7 +87,7 @@ def _value(tree: Expr, at: Mapping[str, Values | float]) -> Values | float:
             return _power(_value(base, at), exponent, at)
         case Call():
             return _called(tree, at)
-        case Diff() | Big() | Integral() if not _is_many(tree.body):
+        case Diff() | Big() | Integral() if not _manies(tree.body):
             return _of_many(tree, at)
     raise MalformedError("formula", said("a-formula-has-no-graph"))
 
@@ -112,14 +116,14 @@ def _called(call: Call, at: Mapping[str, Values | float]) -> Values | float:
     raise MalformedError("formula", said("a-formula-has-no-graph"))
 
 
-def _is_many(value: object) -> bool:
-    """Whether something takes many values to be worth one: such are not put into each other."""
+def _manies(value: object) -> int:
+    """How many parts take many values to be worth one: few may be in a formula, and none in another."""
     if isinstance(value, tuple):
-        return any(map(_is_many, value))
-    return isinstance(value, Diff | Big | Integral) or (
-        isinstance(value, msgspec.Struct)
-        and any(_is_many(getattr(value, name)) for name in value.__struct_fields__)
-    )
+        return sum(map(_manies, value))
+    if not isinstance(value, msgspec.Struct):
+        return 0
+    inner = sum(_manies(getattr(value, name)) for name in value.__struct_fields__)
+    return inner + isinstance(value, Diff | Big | Integral)
 
 
 def _of_many(tree: Diff | Big | Integral, at: Mapping[str, Values | float]) -> Values | float:
