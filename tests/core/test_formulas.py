@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import unittest
 from collections.abc import Mapping
+from contextlib import suppress
 
 import msgspec
 import numpy as np
@@ -177,6 +178,8 @@ WORKED = [
     ("x^2<4", "solved", ("-2<x<2",)),
     ("x^2>=4", "solved", (r"x\le -2", r"x\ge 2")),
     ("x+y=5\nx-y=1", "solved", ("x=3", "y=2")),
+    ("x=1 or x=2", "solved", ("x_{1}=1", "x_{2}=2")),
+    ("x^2=9 and x>0", "solved", ("x=3",)),
     ("tan(x)=1", "solved", (r"x=\pi k + \frac{\pi}{4},\ k\in\mathbb{Z}",)),
     ("v=s/t", "solved", (r"s=t v",)),
     ("int_0^1 x^2 dx", "value", (r"\frac{1}{3}",)),
@@ -240,6 +243,14 @@ CHECKED = [
     (["-2x<4", "x<-2"], ["first", "does_not"], "the-sign-has-to-be-turned"),
     (["-2x<4", "x>-2"], ["first", "follows"], ""),
     (["sin(x)^2+cos(x)^2", "1"], ["first", "follows"], ""),
+    (["x^2<4", "x>-2 and x<2", "-2<x<2"], ["first", "follows", "follows"], ""),
+    (["x^2<4", "x>-2, x<2"], ["first", "follows"], ""),
+    (["x^2>4", "x<-2 or x>2", "|x|>2"], ["first", "follows", "follows"], ""),
+    (["x^2<4", "x>-2 or x<2"], ["first", "does_not"], "solutions-are-gained"),
+    (["x^2=9", "x=+-3"], ["first", "follows"], ""),
+    (["x^2=-1", "x=1"], ["first", "does_not"], "solutions-are-gained"),
+    (["x+y=3, x-y=1", "2x=4"], ["first", "follows"], ""),
+    (["x+y=3 and x-y=1", "x=1, y=2"], ["first", "does_not"], "a-point-solves-only-one"),
     (["ln(x)^2", "2ln(x)"], ["first", "does_not"], "the-values-differ-at"),
     (["y=2x+1", "2x=y-1", "x=y/2-1"], ["first", "follows", "does_not"], "a-point-solves-only-one"),
     (["x=1", "x∈ℝ"], ["first", "cannot_tell"], "a-line-has-no-meaning"),
@@ -330,6 +341,10 @@ class Understood(unittest.TestCase):
                 self.assertEqual(work_out(read_formula(formula))[0].lines, lines)
         kinds = {offer.kind for offer in work_out(read_formula(r"\relax 3m\cdot4m"))}
         self.assertIn("quantity", kinds, "and where they may be either, both are offered")
+        for formula in ("x^2=9", "x+y=3, x-y=1", "2+3", "2a+3b"):
+            with suppress(MalformedError):
+                kinds = {offer.kind for offer in work_out(read_formula(formula))}
+                self.assertNotIn("quantity", kinds, formula)
 
     def test_only_real_solutions_are_offered(self) -> None:
         for formula in ("V=x^3", "x^2+y^2=1, x+y=2", "x^4=y"):

@@ -294,6 +294,11 @@ class NumberLines(unittest.TestCase):
             ("abs(x-2) <= 1", [(1, 3, True, True)]),
             ("x > 20", [(20, inf, False, False)]),
             ("x^2 < -1", []),
+            ("x < -1 or x >= 3", [(-inf, -1, False, False), (3, inf, True, False)]),
+            ("x < -1, x >= 3", [(-inf, -1, False, False), (3, inf, True, False)]),
+            ("x > -1, x <= 3", [(-1, 3, False, True)]),
+            ("x > 0 and x^2 > 1", [(1, inf, False, False)]),
+            ("x > 2 and x < 1", []),
             ("x^2 >= 0", [(-inf, inf, False, False)]),
         ):
             with self.subTest(formula):

@@ -14,7 +14,7 @@ from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.meaning import Lines, Meaning, Relation
 from sunroom.core.maths.notation import Row
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
-from sunroom.core.maths.solving import solutions, sorted_values
+from sunroom.core.maths.solving import are_inequalities, solution_set, sorted_values
 from sunroom.core.sentences import said
 
 
@@ -91,10 +91,10 @@ def _same_solutions(before: Relation | Lines, now: Relation | Lines) -> Checked:
     bases = {str(name).partition("_")[0] for name in names}
     if len(bases) == 1:
         x = sympy.Symbol(bases.pop(), real=True)
-        turned = _same_equation(before, now) if _are_inequalities(before, now) else None
+        turned = _same_equation(before, now) if are_inequalities(before, now) else None
         if turned and turned.verdict == "does_not":
             return turned
-        one, other = _solution_set(before, x), _solution_set(now, x)
+        one, other = solution_set(before, x), solution_set(now, x)
         lost, gained = one - other, other - one
         if lost is sympy.S.EmptySet and gained is sympy.S.EmptySet:
             return Checked("follows")
@@ -107,23 +107,6 @@ def _same_solutions(before: Relation | Lines, now: Relation | Lines) -> Checked:
             return Checked("does_not", said("solutions-are-lost", lost=shown[0]))
         return Checked("does_not", said("solutions-are-gained", gained=shown[1]))
     return _same_equation(before, now)
-
-
-def _are_inequalities(*lines: Relation | Lines) -> bool:
-    return all(isinstance(line, Relation) and line.signs[0] not in ("=", r"\ne") for line in lines)
-
-
-def _solution_set(meant: Relation | Lines, x: sympy.Symbol) -> sympy.Set:
-    """What solves a line; several statements beside each other, as of x with an index, are solutions one by one."""
-    if isinstance(meant, Relation):
-        parts = [part.xreplace({name: x for name in part.free_symbols}) for part in algebra.relation(meant)]
-        return solutions(parts, x)
-    made: sympy.Set = sympy.S.EmptySet
-    for line in meant.lines:
-        if not isinstance(line, Relation):
-            raise MalformedError("formula", said("a-formula-has-no-meaning"))
-        made = made.union(_solution_set(line, x))
-    return made
 
 
 def _shown(part: sympy.Set, name: str) -> str:
@@ -144,7 +127,9 @@ def _shown(part: sympy.Set, name: str) -> str:
 
 def _same_equation(before: Relation | Lines, now: Relation | Lines) -> Checked:
     """Equations with several names: the same when one difference of sides is a constant times the other."""
-    if not isinstance(before, Relation) or not isinstance(now, Relation):
+    if isinstance(before, Lines):
+        return _of_system(before, now)
+    if isinstance(now, Lines):
         return Checked("cannot_tell")
     (one, *more), (other, *others) = algebra.relation(before), algebra.relation(now)
     if more or others or type(one) is not type(other):
@@ -170,3 +155,25 @@ def _same_equation(before: Relation | Lines, now: Relation | Lines) -> Checked:
             if found:
                 return Checked("follows") if ratio.is_finite is not False else Checked("cannot_tell")
     return Checked("cannot_tell")
+
+
+def _of_system(before: Lines, now: Relation | Lines) -> Checked:
+    """Whether what solves several equations together solves the next line, too."""
+    if before.joined == "or":
+        return Checked("cannot_tell")
+    equations = [
+        part for line in before.lines if isinstance(line, Relation) for part in algebra.relation(line)
+    ]
+    names = sorted({algebra.symbol(name) for name in algebra.names_in(before)}, key=str)
+    held = [line for line in (now.lines if isinstance(now, Lines) else (now,)) if isinstance(line, Relation)]
+    parts = [part for line in held for part in algebra.relation(line)]
+    if len(equations) < len(names) or not all(isinstance(part, sympy.Eq) for part in (*equations, *parts)):
+        return Checked("cannot_tell")
+    found = [one for one in sympy.solve(equations, names, dict=True) if len(one) == len(names)]
+    if not found or any(not value.is_real for one in found for value in one.values()):
+        return Checked("cannot_tell")
+    for one in found:
+        if any(abs(sympy.N((part.args[0] - part.args[1]).subs(one), 15)) > 1e-9 for part in parts):
+            where = ", ".join(f"{name} = {_plain(value)}" for name, value in one.items())
+            return Checked("does_not", said("a-point-solves-only-one", where=where))
+    return Checked("follows")

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Callable, Mapping, Sequence
 from functools import lru_cache
-from typing import Any, Literal
+from typing import Literal
 
 import msgspec
 import numpy as np
@@ -25,8 +25,9 @@ from sunroom.core.maths.meaning import (
     Name,
     Neg,
     Num,
-    PlusMinus,
     Relation,
+    has_both_signs,
+    with_sign,
 )
 from sunroom.core.maths.notation import Fenced, Node, Row, Sign, Table, Word
 from sunroom.core.maths.tokens import MAX_FORMULA
@@ -140,7 +141,7 @@ def _of_cases(row: Row) -> Curve:
         where = Row(tuple(node for node in nodes[at:] if node != Sign(",") and not _is_said(node)))
         if where.nodes:
             given = meaning_of(where)
-            relations = given.lines if isinstance(given, Lines) else (given,)
+            relations = given.lines if isinstance(given, Lines) and given.joined != "or" else (given,)
             if not all(isinstance(one, Relation) and set(one.signs) <= set(_HOLDS) for one in relations):
                 raise MalformedError("formula", said("a-formula-has-no-graph"))
         else:
@@ -199,8 +200,8 @@ _HOLDS: dict[str, Callable[[Values, Values], NDArray[np.bool_]]] = {
 
 
 def curve_of(meant: Meaning) -> Curve:
-    if _has_both_signs(meant):
-        return Curve("parts", parts=tuple(curve_of(_with_sign(meant, sign)) for sign in (1, -1)))
+    if has_both_signs(meant):
+        return Curve("parts", parts=tuple(curve_of(with_sign(meant, sign)) for sign in (1, -1)))
     if isinstance(meant, Lines):
         raise MalformedError("formula", said("a-formula-has-no-graph"))
     if not isinstance(meant, Relation):
@@ -229,29 +230,6 @@ def curve_of(meant: Meaning) -> Curve:
     if _is_called(left):
         return Curve("y", right)
     return Curve("both", Add((left, Neg(right))))
-
-
-def _has_both_signs(value: object) -> bool:
-    if isinstance(value, tuple):
-        return any(map(_has_both_signs, value))
-    return isinstance(value, PlusMinus) or (
-        isinstance(value, msgspec.Struct)
-        and any(_has_both_signs(getattr(value, name)) for name in value.__struct_fields__)
-    )
-
-
-def _with_sign(value: Any, sign: int) -> Any:
-    """A tree in which each ± is a plus or a minus."""
-    if isinstance(value, tuple):
-        return tuple(_with_sign(part, sign) for part in value)
-    if isinstance(value, PlusMinus):
-        body = _with_sign(value.body, sign)
-        signed = body if sign > 0 else Neg(body)
-        return signed if value.before is None else Add((_with_sign(value.before, sign), signed))
-    if not isinstance(value, msgspec.Struct):
-        return value
-    names = value.__struct_fields__
-    return msgspec.structs.replace(value, **{name: _with_sign(getattr(value, name), sign) for name in names})
 
 
 def _is_called(left: Expr) -> bool:

@@ -99,11 +99,10 @@ def _read(row: Row) -> Meaning:
             return Lines(tuple(_read(line) for line in lines if line.nodes))
         case _:
             pass
-    for sign in (",", ";", r"\vee", r"\wedge"):
-        # Several solutions beside each other.
+    for sign, joined in ((",", ""), (";", ""), (r"\vee", "or"), (r"\wedge", "and")):
         parts = _split(row, sign)
         if len(parts) > 1 and all(_has_relation(part) for part in parts):
-            return Lines(tuple(_read(part) for part in parts))
+            return Lines(tuple(_read(part) for part in parts), joined)  # type: ignore[arg-type]
     tokens = list(_tokens(row.nodes))
     if not tokens:
         raise _unknown()

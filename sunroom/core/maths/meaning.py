@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any, Literal
+
 import msgspec
 
 
@@ -96,9 +98,10 @@ class Relation(msgspec.Struct, frozen=True, tag="relation"):
 
 
 class Lines(msgspec.Struct, frozen=True, tag="lines"):
-    """Several statements, that hold together or follow from each other."""
+    """Several statements: all hold ("and"), one does ("or"), or they stand beside each other and only what they say tells."""
 
     lines: tuple[Meaning, ...]
+    joined: Literal["", "and", "or"] = ""
 
 
 Expr = Num | Name | Unit | Add | Neg | PlusMinus | Mul | Div | Pow | Call | Diff | Integral | Big | Limit
@@ -125,3 +128,27 @@ CALLED = frozenset(
         "min",
     ]
 )
+
+
+def has_both_signs(value: object) -> bool:
+    """Whether a plus or minus is in a tree."""
+    if isinstance(value, tuple):
+        return any(map(has_both_signs, value))
+    return isinstance(value, PlusMinus) or (
+        isinstance(value, msgspec.Struct)
+        and any(has_both_signs(getattr(value, name)) for name in value.__struct_fields__)
+    )
+
+
+def with_sign(value: Any, sign: int) -> Any:
+    """A tree in which each plus or minus is the one or the other."""
+    if isinstance(value, tuple):
+        return tuple(with_sign(part, sign) for part in value)
+    if isinstance(value, PlusMinus):
+        body = with_sign(value.body, sign)
+        signed = body if sign > 0 else Neg(body)
+        return signed if value.before is None else Add((with_sign(value.before, sign), signed))
+    if not isinstance(value, msgspec.Struct):
+        return value
+    names = value.__struct_fields__
+    return msgspec.structs.replace(value, **{name: with_sign(getattr(value, name), sign) for name in names})

@@ -2,16 +2,17 @@
 
 from __future__ import annotations
 
+import itertools
 import math
 from collections.abc import Callable, Sequence
-from typing import NamedTuple
+from typing import Literal, NamedTuple
 
 import numpy as np
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.curves import holds, names_of
 from sunroom.core.maths.grammar import meaning_of
-from sunroom.core.maths.meaning import Lines, Name, Relation
+from sunroom.core.maths.meaning import Lines, Meaning, Name, Relation
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.values import values
 from sunroom.core.sentences import said
@@ -36,21 +37,39 @@ class Interval(NamedTuple):
 def intervals(formula: str) -> tuple[str, float, list[Interval]]:
     """The letter, how far the line reaches on both sides, and where all holds; raises MalformedError for what is no inequality of one letter."""
     meant = meaning_of(read_formula(formula))
-    relations = meant.lines if isinstance(meant, Lines) else (meant,)
-    if not all(
-        isinstance(relation, Relation) and set(relation.signs) <= {"<", ">", r"\le", r"\ge"}
-        for relation in relations
-    ):
-        raise MalformedError("formula", said("that-is-no-inequality"))
-    letters = names_of(relations)
+    letters = names_of(meant)
     if len(letters) != 1:
         raise MalformedError("formula", said("that-is-no-inequality"))
-    (letter,) = letters
+    together = _ways(meant, "and")
+    found = _intervals(together, *letters)
+    if not found[2]:
+        # x < -1, x > 3: beside each other stands what cannot hold at once.
+        apart = _ways(meant, "or")
+        found = found if apart == together else _intervals(apart, *letters)
+    return found
+
+
+def _ways(meant: Meaning, beside: Literal["and", "or"]) -> list[tuple[Relation, ...]]:
+    """Comparisons that hold at once, in each of several ways; what stands ``beside`` each other is joined so."""
+    if isinstance(meant, Lines):
+        each = [_ways(line, beside) for line in meant.lines]
+        if (meant.joined or beside) == "or":
+            return [way for ways in each for way in ways]
+        if math.prod(map(len, each)) > MOST:
+            raise MalformedError("formula", said("a-formula-is-too-long-to"))
+        return [tuple(relation for way in ways for relation in way) for ways in itertools.product(*each)]
+    if not isinstance(meant, Relation) or not set(meant.signs) <= {"<", ">", r"\le", r"\ge"}:
+        raise MalformedError("formula", said("that-is-no-inequality"))
+    return [(meant,)]
+
+
+def _intervals(ways: list[tuple[Relation, ...]], letter: str) -> tuple[str, float, list[Interval]]:
     name = Name(*letter.split("_", 1)) if "_" in letter else Name(letter)
 
     def inside(x: np.ndarray) -> np.ndarray:
         # The sides may be numbers alone, with one answer for all places.
-        return np.broadcast_to(holds(relations, {letter: x}), x.shape)  # type: ignore[arg-type]
+        held = [np.broadcast_to(holds(relations, {letter: x}), x.shape) for relations in ways]
+        return np.asarray(np.any(held, axis=0))
 
     found, reach = _within(inside, STRETCHES[0]), STRETCHES[0]
     for further in STRETCHES:
@@ -64,7 +83,7 @@ def intervals(formula: str) -> tuple[str, float, list[Interval]]:
     else:
         # Everywhere, or nowhere, or out of all sight.
         reach = reach if ends else STRETCHES[0]
-    return name.letter, reach, [_ended(each, relations, letter) for each in found[:MOST]]  # type: ignore[arg-type]
+    return name.letter, reach, [_ended(each, ways, letter) for each in found[:MOST]]
 
 
 def _within(inside: Callable[[np.ndarray], np.ndarray], reach: float) -> list[Interval]:
@@ -86,10 +105,11 @@ def _within(inside: Callable[[np.ndarray], np.ndarray], reach: float) -> list[In
     return [Interval(low, high, False, False) for low, high in zip(marks[::2], marks[1::2], strict=False)]
 
 
-def _ended(each: Interval, relations: Sequence[Relation], letter: str) -> Interval:
+def _ended(each: Interval, ways: list[tuple[Relation, ...]], letter: str) -> Interval:
     """The interval with ends in plain numbers, and whether they belong to it."""
     low, high = (_plain(end) for end in each[:2])
-    return Interval(low, high, _belongs(low, relations, letter), _belongs(high, relations, letter))
+    belongs = [any(_belongs(end, relations, letter) for relations in ways) for end in (low, high)]
+    return Interval(low, high, *belongs)
 
 
 def _belongs(end: float, relations: Sequence[Relation], letter: str) -> bool:

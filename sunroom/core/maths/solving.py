@@ -11,7 +11,7 @@ from sympy.core.relational import Relational
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths import algebra
 from sunroom.core.maths.algebra import check_defined, decimal, latex
-from sunroom.core.maths.meaning import Lines, Relation
+from sunroom.core.maths.meaning import Lines, Meaning, Relation, has_both_signs, with_sign
 from sunroom.core.maths.offers import Offered
 from sunroom.core.sentences import Sentence, said
 
@@ -28,7 +28,7 @@ def solved(meant: Relation) -> list[Offered]:
         holds = all(sympy.simplify(part) for part in parts)
         return [Offered("said", sentence=said("that-is-true" if holds else "that-is-not-true"))]
     if len(names) == 1 and parts:
-        return _solved_for(parts, algebra.symbol(names[0]))
+        return _solved_for(solutions(parts, x := algebra.symbol(names[0])), x, parts)
     if len(parts) > 1 or not isinstance(parts[0], sympy.Eq):
         raise MalformedError("formula", said("that-cannot-be-worked-out"))
     made = []
@@ -47,8 +47,8 @@ def solved(meant: Relation) -> list[Offered]:
     return made
 
 
-def _solved_for(parts: Sequence[Relational], x: sympy.Symbol) -> list[Offered]:
-    found = solutions(parts, x)
+def _solved_for(found: sympy.Set, x: sympy.Symbol, parts: Sequence[Relational]) -> list[Offered]:
+    """A set of solutions, and the way to it where ``parts`` is one relation."""
     made: list[Offered] = []
     if len(parts) == 1:
         steps = _steps(parts[0], x)
@@ -72,6 +72,9 @@ def solutions(parts: Sequence[Relational], x: sympy.Symbol) -> sympy.Set:
     """The real numbers that make all of some relations true."""
     made: sympy.Set = sympy.S.Reals
     for part in parts:
+        if part in (sympy.true, sympy.false):
+            made = made if part is sympy.true else sympy.S.EmptySet
+            continue
         left, right = part.args
         check_defined(left - right)
         if isinstance(part, sympy.Eq):
@@ -82,6 +85,33 @@ def solutions(parts: Sequence[Relational], x: sympy.Symbol) -> sympy.Set:
             found = sympy.solve_univariate_inequality(part.func(left - right, 0), x, relational=False)
         made = made.intersect(found)
     return made
+
+
+def are_inequalities(*lines: Meaning) -> bool:
+    return all(isinstance(line, Relation) and line.signs[0] not in ("=", r"\ne") for line in lines)
+
+
+def solution_set(meant: Relation | Lines, x: sympy.Symbol) -> sympy.Set:
+    """What solves a line.
+
+    Several equations beside each other, as of x with an index, are solutions one by one; of inequalities there all hold,
+    when all can.
+    """
+    if has_both_signs(meant):
+        upper, lower = (solution_set(with_sign(meant, sign), x) for sign in (1, -1))
+        return upper.union(lower)
+    if isinstance(meant, Relation):
+        others = {name: x for name in map(algebra.symbol, algebra.names_in(meant)) if name != x}
+        return solutions([part.xreplace(others) if others else part for part in algebra.relation(meant)], x)
+    if not all(isinstance(line, Relation | Lines) for line in meant.lines):
+        raise MalformedError("formula", said("a-formula-has-no-meaning"))
+    sets = [solution_set(line, x) for line in meant.lines]  # type: ignore[arg-type]
+    all_hold = sets[0].intersect(*sets[1:])
+    if meant.joined == "and" or (
+        not meant.joined and are_inequalities(*meant.lines) and all_hold is not sympy.S.EmptySet
+    ):
+        return all_hold
+    return sets[0].union(*sets[1:])
 
 
 def _set_lines(found: sympy.Set, x: sympy.Symbol) -> list[str] | Sentence:
@@ -237,7 +267,7 @@ def solved_system(meant: Lines) -> list[Offered]:
         raise MalformedError("formula", said("that-cannot-be-worked-out"))
     symbols = [algebra.symbol(name) for name in names]
     if len(symbols) == 1:
-        return _solved_for(parts, symbols[0])
+        return _solved_for(solution_set(meant, symbols[0]), symbols[0], ())
     if not all(isinstance(part, sympy.Eq) for part in parts):
         raise MalformedError("formula", said("that-cannot-be-worked-out"))
     solved_for = sympy.solve(parts, symbols, dict=True)

@@ -14,10 +14,11 @@ MAX_UNIT, MOST_LETTERS = 4, 16
 
 
 def with_units(row: Row) -> Row | None:
-    """A sum or a product of numbers and units, with the letters of units upright; None when there are other letters in it."""
+    """A sum or a product of numbers and units, with the letters of units upright; None when there are none, or other letters in it."""
     last = max((at for at, node in enumerate(row.nodes) if node == Sign("=")), default=-1)
-    made = _with_units(row.nodes[last + 1 :], False)
-    return None if made is None or made == row.nodes else Row(made)
+    nodes = row.nodes[last + 1 :]
+    made = _with_units(nodes, False)
+    return None if made is None or made == nodes else Row(made)
 
 
 def _with_units(nodes: Sequence[Node], begins: bool) -> tuple[Node, ...] | None:
