@@ -11,8 +11,8 @@ from sunroom.core.errors import MalformedError
 from sunroom.core.maths import algebra
 from sunroom.core.maths.algebra import UNABLE, algebraic
 from sunroom.core.maths.grammar import meaning_of
-from sunroom.core.maths.meaning import Lines, Meaning, Relation
-from sunroom.core.maths.notation import Row
+from sunroom.core.maths.meaning import Lines, Meaning, Name, Relation
+from sunroom.core.maths.notation import Fenced, Node, Root, Row, Sign
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
 from sunroom.core.maths.solving import are_inequalities, solution_set, sorted_values
 from sunroom.core.sentences import said
@@ -24,7 +24,7 @@ def check_working(rows: Sequence[Row]) -> list[Checked]:
     before: Meaning | None = None
     for at, row in enumerate(rows[:MAX_CHECKED_LINES]):
         try:
-            now: Meaning | None = _continued(row)
+            now: Meaning | None = _continued(row, before)
         except MalformedError:
             now = None
         if at == 0:
@@ -37,12 +37,56 @@ def check_working(rows: Sequence[Row]) -> list[Checked]:
     return made
 
 
-def _continued(row: Row) -> Meaning:
-    """A line that begins with a sign of relation goes on from the expression before it."""
-    first = row.nodes[0] if row.nodes else None
-    if getattr(first, "name", "") == "=":
-        return meaning_of(Row(row.nodes[1:]))
-    return meaning_of(row)
+def _continued(row: Row, before: Meaning | None) -> Meaning:
+    """What a line says.
+
+    One that begins with a sign of relation goes on from the expression before it; an arrow before a line, and behind a
+    bar what is done next to both sides, say nothing of their own. A set is that of the solutions of what stands before it.
+    """
+    nodes = row.nodes
+    while nodes and nodes[0] in _ARROWS:
+        nodes = nodes[1:]
+    at = next((n for n, node in enumerate(nodes) if node == Sign("|") and n), len(nodes))
+    nodes = nodes[:at] if nodes[at + 1 : at + 2] and _is_done(nodes[at + 1]) else nodes
+    match nodes:
+        case (
+            Sign(name="L" | "S" | r"\mathbb{L}"),
+            Sign(name="="),
+            Fenced(left=r"\{", body=body, right=r"\}"),
+        ):
+            names = algebra.names_in(before)
+            if len(names) == 1:
+                return _listed(body, *names)
+        case (Sign(name="="), *rest):
+            return meaning_of(Row(tuple(rest)))
+        case _:
+            pass
+    return meaning_of(Row(nodes))
+
+
+_ARROWS = (Sign(r"\Rightarrow"), Sign(r"\Leftrightarrow"), Sign(r"\therefore"), Sign(r"\rightarrow"))
+
+
+def _is_done(node: Node) -> bool:
+    """What is done to both sides begins with such a sign."""
+    return isinstance(node, Root) or (
+        isinstance(node, Sign) and node.name in ("+", "-", r"\cdot", r"\times", r"\div", ":", "/")
+    )
+
+
+def _listed(body: Row, name: Name) -> Lines:
+    """The numbers of a set as what a letter is."""
+    sign = Sign(";" if Sign(";") in body.nodes else ",")
+    values: list[list[Node]] = [[]]
+    for node in body.nodes:
+        if node == sign:
+            values.append([])
+        else:
+            values[-1].append(node)
+    sides = [meaning_of(Row(tuple(value))) for value in values if value]
+    if not sides or any(isinstance(side, Relation | Lines) for side in sides):
+        raise MalformedError("formula", said("a-formula-has-no-meaning"))
+    return Lines(tuple(Relation((name, side), ("=",)) for side in sides), "or")  # type: ignore[arg-type]
 
 
 def _follows(before: Meaning, now: Meaning) -> Checked:

@@ -106,12 +106,12 @@ def solution_set(meant: Relation | Lines, x: sympy.Symbol) -> sympy.Set:
     if not all(isinstance(line, Relation | Lines) for line in meant.lines):
         raise MalformedError("formula", said("a-formula-has-no-meaning"))
     sets = [solution_set(line, x) for line in meant.lines]  # type: ignore[arg-type]
-    all_hold = sets[0].intersect(*sets[1:])
+    all_hold = sympy.Intersection(*sets)
     if meant.joined == "and" or (
         not meant.joined and are_inequalities(*meant.lines) and all_hold is not sympy.S.EmptySet
     ):
         return all_hold
-    return sets[0].union(*sets[1:])
+    return sympy.Union(*sets)
 
 
 def _set_lines(found: sympy.Set, x: sympy.Symbol) -> list[str] | Sentence:
