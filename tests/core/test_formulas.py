@@ -194,6 +194,7 @@ WORKED = [
     (r"9.81\,\mathrm{m/s^2}\cdot 2\,\text{kg}", "quantity", (r"19.62\,\mathrm{N}",)),
     ("4.19 kJ/(kg K)*2 kg*30 K", "quantity", (r"251.4\,\mathrm{kJ}",)),
     ("1 km^2", "quantity", (r"1000000\,\mathrm{m}^{2}",)),
+    ("Fe^3+", "mass", (r"M(\mathrm{F}\mathrm{e}^{3+})=55.85\,\frac{\mathrm{g}}{\mathrm{mol}}",)),
     ("1 000 000/4", "value", ("250000",)),
     (r"1\,000{,}5\cdot 2", "value", ("2001",)),
     ("log10(1000)+log2(8)", "value", ("6",)),

@@ -80,7 +80,8 @@ def _chemistry(reaction: chemistry.Reaction) -> list[Offered]:
         if substance.nodes not in seen and chemistry.has_atoms(substance):
             seen.add(substance.nodes)
             name = latex_of(chemistry.upright(Row(substance.nodes)))
-            mass = f"{chemistry.molar_mass(substance):.2f}"
+            # 55.845 is rounded up, though the computer has a little less.
+            mass = f"{chemistry.molar_mass(substance) + 1e-9:.2f}"
             made.append(Offered("mass", (rf"M({name})={mass}\,\frac{{\mathrm{{g}}}}{{\mathrm{{mol}}}}",)))
     return made
 
