@@ -107,6 +107,7 @@ TYPED = [
     ("4 kJ/(kg K)", r"\frac{4\,\mathrm{kJ}}{\mathrm{kg}\,\mathrm{K}}"),
     ("5km+3 N m", r"5\,\mathrm{km}+3\,\mathrm{N}\,\mathrm{m}"),
     ("1/2 m v^2", r"\frac{1}{2}mv^{2}"),
+    ("N=2mg", "N=2mg"),
     ("20 °C", r"20\degree\mathrm{C}"),
     ("1 000 000.5", r"1\,000\,000.5"),
     ("sqrt 2/2", r"\frac{\sqrt{2}}{2}"),
@@ -213,6 +214,7 @@ WRITTEN = [
     (r"\relax V=3cm\cdot4cm\cdot5cm", (r"60\,\mathrm{cm}^{3}",)),
     (r"\relax 5kg\cdot9.81\frac{m}{s^{2}}", (r"49.05\,\mathrm{N}",)),
     (r"\relax 3m\cdot4m", ("12 m^{2}",)),
+    (r"\relax N=2mg", (r"g=\frac{N}{2 m}",)),
     (r"\relax 2kg+3x", (r"2 g k + 3 x",)),
 ]
 

@@ -38,8 +38,8 @@ UNITS = frozenset(
 
 #: As calculators and spreadsheets name them.
 SHORT = {"asin": "arcsin", "acos": "arccos", "atan": "arctan"}
-#: Of these, what stands right after its number too: 5km is no product of k and m.
-GLUED = frozenset("km cm mm dm kg mg kN kJ MJ kWh kW MW kV mol kPa hPa kHz MHz ml cl".split())
+#: Of these, what stands right after its number too: 5km is no product of k and m, but 2mg may be of m and g.
+GLUED = frozenset("km cm mm dm kg kN kJ MJ kWh kW MW kV mol kPa hPa kHz MHz".split())
 #: Digits that go on from those before a space: 1 000 000.
 _GROUP, _GROUPED = re.compile(r"\d{3}(?:[.⎖]\d+)?"), re.compile(r"\d{1,3}")
 

@@ -3,11 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from contextlib import suppress
 from functools import lru_cache
 from itertools import takewhile
 
+from sunroom.core.errors import MalformedError
+from sunroom.core.maths.grammar import meaning_of
+from sunroom.core.maths.keyboard import GLUED
 from sunroom.core.maths.notation import Fenced, Fraction, Gap, Node, Number, Row, Script, Sign
-from sunroom.core.maths.units import is_unit
+from sunroom.core.maths.units import is_unit, units_in
 
 #: Letters of a unit at most: mmol; and of all units beside each other.
 MAX_UNIT, MOST_LETTERS = 4, 16
@@ -18,7 +22,14 @@ def with_units(row: Row) -> Row | None:
     last = max((at for at, node in enumerate(row.nodes) if node == Sign("=")), default=-1)
     nodes = row.nodes[last + 1 :]
     made = _with_units(nodes, False)
-    return None if made is None or made == nodes else Row(made)
+    return None if made is None or made == nodes else Row((*row.nodes[: last + 1], *made))
+
+
+def is_sure(row: Row) -> bool:
+    """Whether upright letters are units for certain: km is; m alone may be a letter, and mg a weight."""
+    with suppress(MalformedError):
+        return not GLUED.isdisjoint(units_in(meaning_of(row)))
+    return False
 
 
 def _with_units(nodes: Sequence[Node], begins: bool) -> tuple[Node, ...] | None:
@@ -33,7 +44,9 @@ def _with_units(nodes: Sequence[Node], begins: bool) -> tuple[Node, ...] | None:
             if units is None:
                 return None
             for unit in units:
-                made += [Gap(0.17)] if made and _is_letter(made[-1]) else []
+                made += (
+                    [Gap(0.17)] if made and not isinstance(made[-1], Gap) and made[-1] != Sign("/") else []
+                )
                 made += [_upright(nodes[at + n]) for n in range(len(unit))]
                 at += len(unit)
             after = True

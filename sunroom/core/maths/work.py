@@ -26,7 +26,7 @@ from sunroom.core.maths.offers import Offered
 from sunroom.core.maths.solving import solved, solved_system
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
-from sunroom.core.maths.unit_letters import with_units
+from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.sentences import said
 
 _POINT = re.compile(r"(?<=\d)\.(?=\d)")
@@ -46,9 +46,7 @@ def work_out(row: Row) -> list[Offered]:
         # Units that were written by hand are letters like all others.
         with suppress(MalformedError):
             found = _quantity(meaning_of(quantity))
-            # km is a unit for certain, m may be a letter.
-            sure = any(len(name) > 1 for name in units.units_in(meaning_of(quantity)))
-            made = [*found, *made] if sure else [*made, *found]
+            made = [*found, *made] if is_sure(quantity) else [*made, *found]
     own = row
     comma = "{,}" in latex_of(row)
     kept: dict[tuple[str, ...], Offered] = {}

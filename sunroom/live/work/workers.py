@@ -17,9 +17,11 @@ from sunroom.core.board.words import WrittenLine
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
+from sunroom.core.maths.notation import latex_of
 from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.tokens import with_decimal_commas
 from sunroom.core.maths.typed import read_formula, unmistakable
+from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
@@ -228,6 +230,9 @@ def _as_maths(
     for reading in resources.written_reader().read(samples, dict(chosen)):
         try:
             latex = unmistakable(with_decimal_commas(reading.latex, "{,}"))
+            with_upright = with_units(read_formula(latex))
+            if with_upright is not None and is_sure(with_upright):
+                latex = latex_of(with_upright)
             reading = msgspec.structs.replace(reading, latex=latex)
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
