@@ -128,6 +128,8 @@ TYPED = [
     ("CuSO4*5H2O", r"CuSO_{4}\cdot5H_{2}O"),
     ("F^2+1", "F^{2}+1"),
     ("B^2-4AC", "B^{2}-4AC"),
+    ("V-(I+U)", "V-(I+U)"),
+    ("Na+(aq) + Cl-(aq) -> NaCl", r"Na^{+}(aq)+Cl^{-}(aq)\rightarrow NaCl"),
     (r"\mathrm{m/s^2}", r"\mathrm{m}/\mathrm{s}^{2}"),
     ("3x²+y₁", "3x^{2}+y_{1}"),
     ("{1,2,3}", r"\{1,2,3\}"),

@@ -312,7 +312,7 @@ def typed_substances(text: str) -> str:
 
 
 #: Behind a charge a substance ends: nothing follows, or another one, an arrow, a state, a bracket.
-_ENDS = r"(?=\s*$|\s*(?:->|<->|→|⇌)|\s+[+]|\s*[)(])"
+_ENDS = r"(?=\s*$|\s*(?:->|<->|→|⇌)|\s+[+]|\s*\)|\s*\((?:s|l|g|aq)\))"
 #: What stands in a typed reaction: a symbol, a number, a charge, an electron, or something else that may be there, states among it.
 _TYPED = re.compile(
     rf"([A-Z][a-z]?)|(\d+)|(\^\(?\d*[+-]\)?{_ENDS}|[+-]{_ENDS})|(e\^?\(?-\)?{_ENDS})"
