@@ -10,7 +10,7 @@ import sympy
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths import algebra
 from sunroom.core.maths.algebra import UNABLE, algebraic
-from sunroom.core.maths.grammar import meaning_of
+from sunroom.core.maths.grammar import meaning_of, split
 from sunroom.core.maths.meaning import Lines, Meaning, Name, Relation
 from sunroom.core.maths.notation import Fenced, Node, Root, Row, Sign
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
@@ -76,15 +76,8 @@ def _is_done(node: Node) -> bool:
 
 def _listed(body: Row, name: Name) -> Lines:
     """The numbers of a set as what a letter is."""
-    sign = Sign(";" if Sign(";") in body.nodes else ",")
-    values: list[list[Node]] = [[]]
-    for node in body.nodes:
-        if node == sign:
-            values.append([])
-        else:
-            values[-1].append(node)
-    sides = [meaning_of(Row(tuple(value))) for value in values if value]
-    if not sides or any(isinstance(side, Relation | Lines) for side in sides):
+    sides = [meaning_of(value) for value in split(body, ";" if Sign(";") in body.nodes else ",")]
+    if any(isinstance(side, Relation | Lines) for side in sides):
         raise MalformedError("formula", said("a-formula-has-no-meaning"))
     return Lines(tuple(Relation((name, side), ("=",)) for side in sides), "or")  # type: ignore[arg-type]
 
@@ -203,21 +196,41 @@ def _same_equation(before: Relation | Lines, now: Relation | Lines) -> Checked:
 
 def _of_system(before: Lines, now: Relation | Lines) -> Checked:
     """Whether what solves several equations together solves the next line, too."""
-    if before.joined == "or":
-        return Checked("cannot_tell")
-    equations = [
-        part for line in before.lines if isinstance(line, Relation) for part in algebra.relation(line)
-    ]
+    equations = _equations(before.lines) if before.joined != "or" else None
     names = sorted({algebra.symbol(name) for name in algebra.names_in(before)}, key=str)
-    held = [line for line in (now.lines if isinstance(now, Lines) else (now,)) if isinstance(line, Relation)]
-    parts = [part for line in held for part in algebra.relation(line)]
-    if len(equations) < len(names) or not all(isinstance(part, sympy.Eq) for part in (*equations, *parts)):
+    if equations is None or len(equations) < len(names):
         return Checked("cannot_tell")
     found = [one for one in sympy.solve(equations, names, dict=True) if len(one) == len(names)]
     if not found or any(not value.is_real for one in found for value in one.values()):
         return Checked("cannot_tell")
-    for one in found:
-        if any(abs(sympy.N((part.args[0] - part.args[1]).subs(one), 15)) > 1e-9 for part in parts):
-            where = ", ".join(f"{name} = {_plain(value)}" for name, value in one.items())
-            return Checked("does_not", said("a-point-solves-only-one", where=where))
-    return Checked("follows")
+    # Beside each other may stand what x and y are, or the solutions of x one by one.
+    ways = ("and", "or") if isinstance(now, Lines) else ("and",)
+    held = [[_holds_at(now, one, beside) for one in found] for beside in ways]
+    if any(None in each for each in held):
+        return Checked("cannot_tell")
+    if any(map(all, held)):
+        return Checked("follows")
+    missed = found[held[0].index(False)]
+    where = ", ".join(f"{name} = {_plain(value)}" for name, value in missed.items())
+    return Checked("does_not", said("a-point-solves-only-one", where=where))
+
+
+def _equations(lines: Sequence[Meaning]) -> list[sympy.Eq] | None:
+    """Statements as equations; None when there are others among them."""
+    if not all(isinstance(line, Relation) for line in lines):
+        return None
+    parts = [part for line in lines for part in algebra.relation(line)]  # type: ignore[arg-type]
+    return parts if all(isinstance(part, sympy.Eq) for part in parts) else None
+
+
+def _holds_at(meant: Meaning, one: dict[sympy.Symbol, sympy.Expr], beside: str) -> bool | None:
+    """Whether equations hold for some numbers, those ``beside`` each other joined so; None where it cannot be told."""
+    if isinstance(meant, Lines):
+        each = [_holds_at(line, one, beside) for line in meant.lines]
+        if None in each:
+            return None
+        return any(each) if (meant.joined or beside) == "or" else all(each)
+    equations = _equations((meant,))
+    if equations is None or any(part.free_symbols - one.keys() for part in equations):
+        return None
+    return all(abs(sympy.N((part.args[0] - part.args[1]).subs(one), 15)) <= 1e-9 for part in equations)

@@ -9,7 +9,6 @@ import re
 from collections.abc import Iterator, Sequence
 from typing import Any
 
-import msgspec
 from lark import Lark, Token, Transformer
 from lark.exceptions import LarkError
 from lark.lexer import Lexer
@@ -36,6 +35,7 @@ from sunroom.core.maths.meaning import (
     Pow,
     Relation,
     Unit,
+    walk,
 )
 from sunroom.core.maths.notation import (
     Fenced,
@@ -77,17 +77,9 @@ call: FUNC (FENCED | ATOM (ATOM | FENCED | UNIT)* | call)
 def meaning_of(row: Row) -> Meaning:
     """The tree of a formula; raises MalformedError for what has no meaning here."""
     made = _read(row)
-    if _parts(made) > MAX_PARTS:
+    if sum(1 for _ in walk(made)) > MAX_PARTS:
         raise MalformedError("formula", said("a-formula-is-too-long-to"))
     return made
-
-
-def _parts(value: Any) -> int:
-    if isinstance(value, tuple):
-        return sum(map(_parts, value))
-    if not isinstance(value, msgspec.Struct):
-        return 0
-    return 1 + sum(_parts(getattr(value, name)) for name in value.__struct_fields__)
 
 
 def _read(row: Row) -> Meaning:
@@ -100,7 +92,7 @@ def _read(row: Row) -> Meaning:
         case _:
             pass
     for sign, joined in ((",", ""), (";", ""), (r"\vee", "or"), (r"\wedge", "and")):
-        parts = _split(row, sign)
+        parts = split(row, sign)
         if len(parts) > 1 and all(_has_relation(part) for part in parts):
             return Lines(tuple(_read(part) for part in parts), joined)  # type: ignore[arg-type]
     tokens = list(_tokens(row.nodes))
@@ -125,7 +117,8 @@ def _unknown() -> MalformedError:
     return MalformedError("formula", said("a-formula-has-no-meaning"))
 
 
-def _split(row: Row, sign: str) -> list[Row]:
+def split(row: Row, sign: str) -> list[Row]:
+    """What stands between signs of a row."""
     parts: list[list[Node]] = [[]]
     for node in row.nodes:
         if node == Sign(sign):
@@ -440,7 +433,7 @@ def _derivative(node: Fraction, nodes: Sequence[Node], at: int) -> tuple[Expr, i
         return None
     if body:
         made = _expression(Row(tuple(body)))
-        if by not in _names(made):
+        if by not in walk(made):
             raise _unknown()
         return Diff(made, by, order), at
     end = _product_end(nodes, at + 1)
@@ -458,16 +451,6 @@ def _small_step(nodes: Sequence[Node]) -> tuple[int, Sequence[Node]] | None:
             return int(digits), rest
         case _:
             return None
-
-
-def _names(value: Any) -> set[Name]:
-    if isinstance(value, Name):
-        return {value}
-    if isinstance(value, tuple):
-        return set().union(*map(_names, value))
-    if not isinstance(value, msgspec.Struct):
-        return set()
-    return set().union(*(_names(getattr(value, name)) for name in value.__struct_fields__))
 
 
 def _product_end(nodes: Sequence[Node], start: int) -> int:

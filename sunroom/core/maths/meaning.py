@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from typing import Any, Literal
 
 import msgspec
@@ -130,14 +131,20 @@ CALLED = frozenset(
 )
 
 
+def walk(value: object) -> Iterator[msgspec.Struct]:
+    """All parts of a tree, each before its own."""
+    if isinstance(value, tuple):
+        for part in value:
+            yield from walk(part)
+    elif isinstance(value, msgspec.Struct):
+        yield value
+        for name in value.__struct_fields__:
+            yield from walk(getattr(value, name))
+
+
 def has_both_signs(value: object) -> bool:
     """Whether a plus or minus is in a tree."""
-    if isinstance(value, tuple):
-        return any(map(has_both_signs, value))
-    return isinstance(value, PlusMinus) or (
-        isinstance(value, msgspec.Struct)
-        and any(has_both_signs(getattr(value, name)) for name in value.__struct_fields__)
-    )
+    return any(isinstance(part, PlusMinus) for part in walk(value))
 
 
 def with_sign(value: Any, sign: int) -> Any:

@@ -268,7 +268,7 @@ def solved_system(meant: Lines) -> list[Offered]:
     symbols = [algebra.symbol(name) for name in names]
     if len(symbols) == 1:
         return _solved_for(solution_set(meant, symbols[0]), symbols[0], ())
-    if not all(isinstance(part, sympy.Eq) for part in parts):
+    if meant.joined == "or" or not all(isinstance(part, sympy.Eq) for part in parts):
         raise MalformedError("formula", said("that-cannot-be-worked-out"))
     solved_for = sympy.solve(parts, symbols, dict=True)
     found = [one for one in solved_for if not any(value.has(sympy.I) for value in one.values())]

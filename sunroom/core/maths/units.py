@@ -7,7 +7,7 @@ from fractions import Fraction as Exact
 import msgspec
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.meaning import Add, Div, Expr, Mul, Neg, Num, Pow, Unit
+from sunroom.core.maths.meaning import Add, Div, Expr, Mul, Neg, Num, Pow, Unit, walk
 from sunroom.core.sentences import said
 
 #: Powers of m, kg, s, A, K, mol, cd and of bits.
@@ -59,13 +59,7 @@ def is_unit(name: str) -> bool:
 
 
 def has_units(value: object) -> bool:
-    if isinstance(value, Unit):
-        return value.name != "°"
-    if isinstance(value, tuple):
-        return any(map(has_units, value))
-    return isinstance(value, msgspec.Struct) and any(
-        has_units(getattr(value, f)) for f in value.__struct_fields__
-    )
+    return any(name != "°" for name in units_in(value))
 
 
 def quantity(value: Expr) -> Quantity:
@@ -115,13 +109,7 @@ def _times(one: Quantity, other: Quantity, power: int) -> Quantity:
 
 def units_in(value: object) -> list[str]:
     """The names of the units in a tree, in their order."""
-    if isinstance(value, Unit):
-        return [value.name]
-    if isinstance(value, tuple):
-        return [name for part in value for name in units_in(part)]
-    if isinstance(value, msgspec.Struct):
-        return [name for field in value.__struct_fields__ for name in units_in(getattr(value, field))]
-    return []
+    return [part.name for part in walk(value) if isinstance(part, Unit)]
 
 
 def offers(value: Expr) -> list[str]:

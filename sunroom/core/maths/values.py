@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 
-import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
@@ -23,6 +22,7 @@ from sunroom.core.maths.meaning import (
     Num,
     Pow,
     Unit,
+    walk,
 )
 from sunroom.core.sentences import said
 
@@ -118,12 +118,7 @@ def _called(call: Call, at: Mapping[str, Values | float]) -> Values | float:
 
 def _manies(value: object) -> int:
     """How many parts take many values to be worth one: few may be in a formula, and none in another."""
-    if isinstance(value, tuple):
-        return sum(map(_manies, value))
-    if not isinstance(value, msgspec.Struct):
-        return 0
-    inner = sum(_manies(getattr(value, name)) for name in value.__struct_fields__)
-    return inner + isinstance(value, Diff | Big | Integral)
+    return sum(isinstance(part, Diff | Big | Integral) for part in walk(value))
 
 
 def _of_many(tree: Diff | Big | Integral, at: Mapping[str, Values | float]) -> Values | float:
