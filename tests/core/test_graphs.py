@@ -19,7 +19,8 @@ from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.drawn import path_lines
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
-from sunroom.core.maths.curves import Ranges, curve, hatched, letters_of, read_curve, variable_of
+from sunroom.core.maths.curves import Ranges, curve, hatched
+from sunroom.core.maths.drawable import letters_of, read_curve, variable_of
 from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph, polynomial
 from sunroom.core.maths.number_line import intervals
 from sunroom.core.maths.places import HALVINGS, MOST, area_between, at_place, places

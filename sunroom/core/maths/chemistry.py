@@ -11,7 +11,7 @@ import msgspec
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.elements import WEIGHTS
-from sunroom.core.maths.notation import Fenced, Gap, Node, Number, Row, Script, Sign, Word
+from sunroom.core.maths.notation import Fenced, Gap, Node, Number, Row, Script, Sign, upright_node
 from sunroom.core.sentences import said
 
 ARROWS = frozenset([r"\rightarrow", r"\rightleftharpoons"])
@@ -209,7 +209,7 @@ def balanced(reaction: Reaction) -> Row:
             made.append(Sign(reaction.arrow))
         elif at:
             made.append(Sign("+"))
-        made += [*([Number(str(number))] if number > 1 else []), *map(_upright, substance.nodes)]
+        made += [*([Number(str(number))] if number > 1 else []), *map(upright_node, substance.nodes)]
     return Row(tuple(made))
 
 
@@ -259,25 +259,6 @@ def has_atoms(substance: Substance) -> bool:
 def molar_mass(substance: Substance) -> float:
     """In g/mol."""
     return sum(WEIGHTS[symbol] * count for symbol, count in substance.atoms.items() if symbol != CHARGE)
-
-
-def upright(row: Row) -> Row:
-    """A reaction or a substance with its symbols upright, as they are printed."""
-    return Row(tuple(map(_upright, row.nodes)))
-
-
-def _upright(node: Node) -> Node:
-    match node:
-        case Sign(name=name) if len(name) == 1 and name.isalpha():
-            return Sign(name, upright=True)
-        case Script(base=base, sub=sub, sup=sup):
-            return Script(upright(base), sub, sup)
-        case Fenced(left=left, body=body, right=right):
-            return Fenced(left, upright(body), right)
-        case Word():
-            return node
-        case _:
-            return node
 
 
 def typed_substances(text: str) -> str:

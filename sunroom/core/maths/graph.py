@@ -12,7 +12,8 @@ import numpy as np
 
 from sunroom.core.drawn import dashed, path_of
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.curves import Curve, Points, Ranges, curve, hatched, letters_of, read_curve
+from sunroom.core.maths.curves import Points, Ranges, curve, hatched
+from sunroom.core.maths.drawable import Curve, letters_of, read_curve
 from sunroom.core.maths.meaning import Add, Mul, Name, Num, Pow
 from sunroom.core.sentences import Sentence
 

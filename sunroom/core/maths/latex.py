@@ -19,6 +19,7 @@ from sunroom.core.maths.notation import (
     Sign,
     Table,
     Word,
+    upright,
 )
 from sunroom.core.maths.signs import BLACKBOARD, BY_CHARACTER, FUNCTIONS, OVERS, SAME, SIGNS
 from sunroom.core.maths.tokens import MAX_COLUMNS, MAX_LINES, PRIMES, TokenReader, paired, sign_of, squared
@@ -157,7 +158,7 @@ class LatexReader(TokenReader):
         if name in (r"\text", r"\textrm", r"\mbox"):
             return Row((Word(self._raw()),))
         if name in (r"\mathrm", r"\operatorname"):
-            return self._upright(self._argument())
+            return upright(self._argument())
         if name == r"\mathbb":
             nodes = self._argument().nodes
             letter = rf"\mathbb{{{nodes[0].name}}}" if len(nodes) == 1 and isinstance(nodes[0], Sign) else ""
@@ -181,15 +182,6 @@ class LatexReader(TokenReader):
         if name in SIGNS:
             return Row((Sign(name),))
         raise MalformedError("formula", said("a-formula-has-an-odd", sign=name))
-
-    def _upright(self, row: Row) -> Row:
-        """Letters as they stand in units and substances, those with a power or a number at their foot too."""
-        return Row(tuple(map(self._upright_node, row.nodes)))
-
-    def _upright_node(self, node: Node) -> Node:
-        if isinstance(node, Script):
-            return Script(self._upright(node.base), node.sub, node.sup)
-        return Sign(node.name, True) if isinstance(node, Sign) and node.name.isalpha() else node
 
     def _raw(self) -> str:
         """The text of a group, as it is."""

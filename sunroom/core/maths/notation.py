@@ -334,3 +334,20 @@ def _is_limited(base: Row) -> bool:
             return name in (r"\sum", r"\prod", r"\bigcup", r"\bigcap")
         case _:
             return False
+
+
+def upright(row: Row) -> Row:
+    """A row with its letters upright, as those of units and substances are printed."""
+    return Row(tuple(map(upright_node, row.nodes)))
+
+
+def upright_node(node: Node) -> Node:
+    match node:
+        case Sign(name=name) if len(name) == 1 and name.isalpha():
+            return Sign(name, upright=True)
+        case Script(base=base, sub=sub, sup=sup):
+            return Script(upright(base), sub, sup)
+        case Fenced(left=left, body=body, right=right):
+            return Fenced(left, upright(body), right)
+        case _:
+            return node

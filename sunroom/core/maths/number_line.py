@@ -10,7 +10,8 @@ from typing import Literal, NamedTuple
 import numpy as np
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.curves import holds, names_of
+from sunroom.core.maths.curves import holds
+from sunroom.core.maths.drawable import COMPARED, names_of
 from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.meaning import Lines, Meaning, Name, Relation
 from sunroom.core.maths.typed import read_formula
@@ -58,7 +59,7 @@ def _ways(meant: Meaning, beside: Literal["and", "or"]) -> list[tuple[Relation, 
         if math.prod(map(len, each)) > MOST:
             raise MalformedError("formula", said("a-formula-is-too-long-to"))
         return [tuple(relation for way in ways for relation in way) for ways in itertools.product(*each)]
-    if not isinstance(meant, Relation) or not set(meant.signs) <= {"<", ">", r"\le", r"\ge"}:
+    if not isinstance(meant, Relation) or not set(meant.signs) <= COMPARED:
         raise MalformedError("formula", said("that-is-no-inequality"))
     return [(meant,)]
 

@@ -9,7 +9,8 @@ import msgspec
 import numpy as np
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.curves import Curve, Ranges, holds, read_curve, variable_of
+from sunroom.core.maths.curves import Ranges, holds
+from sunroom.core.maths.drawable import Curve, read_curve, variable_of
 from sunroom.core.maths.values import Values, values
 from sunroom.core.sentences import said
 

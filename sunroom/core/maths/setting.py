@@ -20,8 +20,8 @@ from ziamath.config import config
 from ziamath.nodes.mrow import Mrow
 
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.chemistry import chemistry_of, upright
-from sunroom.core.maths.notation import Gap, Row, Word, mathml_of
+from sunroom.core.maths.chemistry import chemistry_of
+from sunroom.core.maths.notation import Gap, Row, Word, mathml_of, upright
 from sunroom.core.maths.tokens import MAX_FORMULA
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.sentences import said

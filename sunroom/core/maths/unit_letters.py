@@ -10,7 +10,7 @@ from itertools import takewhile
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.grammar import meaning_of
 from sunroom.core.maths.keyboard import GLUED
-from sunroom.core.maths.notation import Fenced, Fraction, Gap, Node, Number, Row, Script, Sign
+from sunroom.core.maths.notation import Fenced, Fraction, Gap, Node, Number, Row, Script, Sign, upright_node
 from sunroom.core.maths.units import is_unit, units_in
 
 #: Letters of a unit at most: mmol; and of all units beside each other.
@@ -47,7 +47,7 @@ def _with_units(nodes: Sequence[Node], begins: bool) -> tuple[Node, ...] | None:
                 made += (
                     [Gap(0.17)] if made and not isinstance(made[-1], Gap) and made[-1] != Sign("/") else []
                 )
-                made += [_upright(nodes[at + n]) for n in range(len(unit))]
+                made += map(upright_node, nodes[at : at + len(unit)])
                 at += len(unit)
             after = True
             continue
@@ -91,11 +91,6 @@ def _is_letter(node: Node) -> bool:
 def _letter_of(node: Node) -> str:
     base = node.base.nodes[0] if isinstance(node, Script) else node
     return base.name if isinstance(base, Sign) else ""
-
-
-def _upright(node: Node) -> Node:
-    letter = Sign(_letter_of(node), upright=True)
-    return Script(Row((letter,)), node.sub, node.sup) if isinstance(node, Script) else letter
 
 
 @lru_cache(maxsize=512)

@@ -21,7 +21,7 @@ from sunroom.core.maths.meaning import (
     PlusMinus,
     Relation,
 )
-from sunroom.core.maths.notation import Row, latex_of
+from sunroom.core.maths.notation import Row, latex_of, upright
 from sunroom.core.maths.offers import Offered
 from sunroom.core.maths.solving import solved, solved_system
 from sunroom.core.maths.tokens import MAX_FORMULA
@@ -77,7 +77,7 @@ def _chemistry(reaction: chemistry.Reaction) -> list[Offered]:
     for substance in (*reaction.left, *reaction.right):
         if substance.nodes not in seen and chemistry.has_atoms(substance):
             seen.add(substance.nodes)
-            name = latex_of(chemistry.upright(Row(substance.nodes)))
+            name = latex_of(upright(Row(substance.nodes)))
             # 55.845 is rounded up, though the computer has a little less.
             mass = f"{chemistry.molar_mass(substance) + 1e-9:.2f}"
             made.append(Offered("mass", (rf"M({name})={mass}\,\frac{{\mathrm{{g}}}}{{\mathrm{{mol}}}}",)))
