@@ -221,6 +221,27 @@ class Changing(BoardTest):
         self.tutor.find("[contenteditable]").send_keys(" so", Keys.CONTROL, Keys.ENTER)
         self.tutor.wait(lambda: self.page().in_order()[0].text.endswith(" so") or None, "the edited text")
 
+    def test_a_text_whose_words_are_all_taken_out_is_gone_after_a_reload_too_and_undo_brings_it_back(
+        self,
+    ) -> None:
+        self.tutor.tool("Text")
+        self.tutor.draw([(300, 300)], "mouse")
+        self.tutor.find("[contenteditable]").send_keys("noon", Keys.CONTROL, Keys.ENTER)
+        self.tutor.wait_items(1)
+        self.tutor.tool("Select")
+        self.tutor.double_press(320, 302)
+        field = self.tutor.find("[contenteditable]")
+        field.send_keys(Keys.CONTROL, "a")
+        field.send_keys(Keys.DELETE)
+        field.send_keys(Keys.CONTROL, Keys.ENTER)
+        self.tutor.wait_items(0)
+        self.tutor.kept()
+        self.tutor.driver.refresh()
+        self.tutor.wait_items(0)
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait_items(1)
+        self.assertEqual(self.page().in_order()[0].text, "noon")
+
     def test_each_person_undoes_own_steps_only(self) -> None:
         noor = self.come_in(self.link, "Noor")
         self.tutor.press("input[type=radio]", "Pens up")

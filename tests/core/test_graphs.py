@@ -314,6 +314,9 @@ class NumberLines(unittest.TestCase):
             with self.subTest(formula), self.assertRaises(MalformedError) as raised:
                 intervals(formula)
             self.assertEqual(raised.exception.sentence.key, "that-is-no-inequality")
+        with self.assertRaises(MalformedError) as raised:
+            intervals(" or ".join(f"x > {n}" for n in range(40)))
+        self.assertEqual(raised.exception.sentence.key, "a-formula-is-too-long-to")
 
 
 class Graphs(unittest.TestCase):

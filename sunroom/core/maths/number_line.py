@@ -54,10 +54,11 @@ def _ways(meant: Meaning, beside: Literal["and", "or"]) -> list[tuple[Relation, 
     """Comparisons that hold at once, in each of several ways; what stands ``beside`` each other is joined so."""
     if isinstance(meant, Lines):
         each = [_ways(line, beside) for line in meant.lines]
-        if (meant.joined or beside) == "or":
-            return [way for ways in each for way in ways]
-        if math.prod(map(len, each)) > MOST:
+        either = (meant.joined or beside) == "or"
+        if (sum if either else math.prod)(map(len, each)) > MOST:
             raise MalformedError("formula", said("a-formula-is-too-long-to"))
+        if either:
+            return [way for ways in each for way in ways]
         return [tuple(relation for way in ways for relation in way) for ways in itertools.product(*each)]
     if not isinstance(meant, Relation) or not set(meant.signs) <= COMPARED:
         raise MalformedError("formula", said("that-is-no-inequality"))
