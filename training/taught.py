@@ -1,6 +1,6 @@
 """Teach the recogniser's end more hands: from its own last stage on, by lines of writing made on the fly.
 
-    python -m training.taught MINUTES       trains for so long, and goes on from training/var/taught.pt when it is there
+    python -m training.taught MINUTES       trains for so long, and goes on from training/var/taught.pt, or from what ships
     python -m training.taught 0             writes sunroom/models/taught.onnx from there
     python -m training.taught mix OTHER.pt SHARE   each weight becomes SHARE of its own and the rest of another stage's
 
@@ -28,16 +28,18 @@ from sunroom.resources import SEEN_BY_RECOGNISER, recogniser_model
 from training.hands import TRACED
 from training.lines import Random, Sample, Supply, learn, mix, texts_of
 from training.nets import TaughtEnd
+from training.shipped import take_up
 from training.train import OUT, SEED
 from training.writing import ALPHABET, MEASURED, sample_strokes
 
-KEPT = TRACED / "taught.pt"
+KEPT, SHIPPED = TRACED / "taught.pt", OUT / "taught.onnx"
 #: Samples of one batch are equally wide: pictures are filled up with paper to a multiple of this (px).
 FILLED_TO = 48
 #: A batch is about so wide (px), all its pictures together; wider lines are not learned from.
 BATCH_PX, WIDEST_PX = 9_600, 1_300
 CHUNK, SEEN_TIMES, POOL = 64, 2, 16_000
-BEST_RATE = 6e-4
+#: At first, and of a net that goes on.
+BEST_RATE, RATE_AGAIN = 6e-4, 3e-4
 #: A sample is what the recogniser sees of a picture before its last stage, (192, 6, W / 4) float16, and its text.
 
 
@@ -50,10 +52,13 @@ def main() -> None:
     net = TaughtEnd(len(ALPHABET) + 1)
     if KEPT.exists():
         net.load_state_dict(torch.load(KEPT))
+    elif SHIPPED.exists():
+        seen = torch.from_numpy(Front().sample(np.random.default_rng(SEED))[0][None].astype(np.float32))
+        take_up(net, SHIPPED, lambda: net.logits(seen))
     else:
         take_over(net)
     if minutes:
-        train(net, 60 * minutes)
+        train(net, 60 * minutes, RATE_AGAIN if SHIPPED.exists() else BEST_RATE)
     else:
         write(net)
 
@@ -101,13 +106,13 @@ def _in_order(net: TaughtEnd) -> list[torch.Tensor]:
     return [*made, net.last.weight, net.last.bias]
 
 
-def train(net: TaughtEnd, seconds: float) -> None:
+def train(net: TaughtEnd, seconds: float, rate: float) -> None:
     # In this layout a step takes a fifth less time.
     net.to(memory_format=torch.channels_last)  # type: ignore[call-overload]
     supply = Supply(make, CHUNK, 16 * CHUNK, SEEN_TIMES, POOL, kind=lambda sample: sample[0].shape[2])
     learn(
         net, seconds, supply, chosen, batch, held_out_samples(), KEPT,
-        best_rate=BEST_RATE, clip=2.0, decay=1e-3, training=False,
+        best_rate=rate, clip=2.0, decay=1e-3, training=False,
     )  # fmt: skip
 
 

@@ -17,16 +17,20 @@ from sunroom.core.board.following import followed
 from sunroom.core.board.history import History
 from sunroom.core.board.requests import (
     ChangeTable,
+    CopyPage,
     GoneError,
     PlotTable,
     PutChance,
     SetCell,
     SetChart,
+    StyleItems,
     Throw,
     TransformItems,
     check_request,
+    work,
 )
-from sunroom.core.board.steps import AddItems, AddPage, RemoveItems, ReplaceItems
+from sunroom.core.board.requests.cost import CHART, CHART_CELL, following_work
+from sunroom.core.board.steps import AddItems, AddPage, RemoveItems, ReplaceItems, Style
 from sunroom.core.data.cells import MAX_SIGNS, number_of, points_of, shifted, shown_cells
 from sunroom.core.data.chance import Chance, outcomes, throw
 from sunroom.core.data.charts import best_line, bins, draw_chart, equation, five_numbers, stems
@@ -279,6 +283,32 @@ class Following(TestCase):
         assert isinstance(table, TableItem)
         self.assertEqual(table.cells[9], "=B3+B4")
         self.assertEqual(self.chart.cells[9], "3.33")
+
+    def test_what_follows_is_part_of_what_a_request_costs(self) -> None:
+        for number in range(2, 9):
+            self.take(AddItems(PAGE, (msgspec.structs.replace(self.chart, id=f"chart-0{number}"),)))
+        cell = SetCell(PAGE, "table-01", 1, 1, "5")
+        alone = apply(Board(), AddPage(PageHead(PAGE), 0))
+        alone = apply(alone, AddItems(PAGE, (self.board.pages[PAGE].items["table-01"],)))
+        self.assertGreater(work(self.board, cell), work(alone, cell) + 8 * CHART)
+        self.assertGreater(work(self.board, StyleItems(PAGE, ("chart-01",), Style(colour="#112233"))), CHART)
+        step = self.take(cell)
+        self.assertGreater(following_work(self.board, self.undo), 8 * CHART)
+        # A chart that comes with one cell is drawn from all of its table.
+        bare = ChartItem(id="chart-20", form="bars", width=300, height=200, columns=1, cells=("1",))
+        few, all_cells = (AddItems(PAGE, (msgspec.structs.replace(bare, table=t),)) for t in ("", "table-01"))
+        self.assertGreater(work(self.board, all_cells), work(self.board, few) + 5 * CHART_CELL)
+        self.assertEqual(len(step.items), 9)
+
+    def test_in_the_copy_of_a_page_it_follows_the_copy_of_its_table(self) -> None:
+        self.board = apply(
+            self.board, resolve(self.board, CopyPage(PAGE, "page-002"), "seat-a", 1, TYPESETTER)
+        )
+        copies = {type(item): item.id for item in self.board.pages["page-002"].items.values()}
+        cell = SetCell("page-002", copies[TableItem], 1, 1, "8.5")
+        step = resolve(self.board, cell, "seat-a", 1, TYPESETTER)
+        assert isinstance(step, ReplaceItems)
+        self.assertEqual(set(step.ids), {copies[TableItem], copies[ChartItem]})
 
     def test_without_its_table_it_stays_and_undo_of_the_table_does_not_bring_it_back(self) -> None:
         self.take(RemoveItems(PAGE, ("table-01",)))

@@ -11,6 +11,7 @@ from sunroom.core.board import (
     Board,
     InkItem,
     PageHead,
+    ShapeItem,
     TextItem,
     apply,
     invert,
@@ -21,9 +22,11 @@ from sunroom.core.board import (
 )
 from sunroom.core.board.history import DEPTH, MAX_HISTORY_BYTES, History
 from sunroom.core.board.pages import MAX_PAGES
-from sunroom.core.board.requests import MOST_WORK, ArrangeItems, CopyPage, Undo, work
+from sunroom.core.board.requests import MOST_WORK, ArrangeItems, CopyPage, TransformItems, Undo, work
+from sunroom.core.board.requests.cost import HELD, MEASURE
 from sunroom.core.board.steps import AddItems, AddPage, MoveItems, RemoveItems, ReplaceItems
 from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Affine
 from sunroom.core.lesson import HandOver, Lesson, SendAway, SetRole, ToPorch
 from sunroom.core.lesson.door import SENTENCES, SeatFacts, at_door, code_admits
 from sunroom.core.lesson.people import check_person, may_follow
@@ -215,6 +218,22 @@ class Work(TestCase):
             work(there, AddItems("page-one", tuple(msgspec.structs.replace(note, id=f"text-{n:04d}") for n in range(200))))  # fmt: skip
         self.assertEqual(caught.exception.field, "too_much")
         self.assertGreater(MOST_WORK, 1_000_000)
+
+    def test_lines_that_follow_what_moves_and_measures_that_change_are_counted(self) -> None:
+        box = ShapeItem(
+            id="box-0001", figure="line", points=((0.0, 0.0), (90.0, 0.0)), closed=False, curved=False,
+            colour="#16222b", width=2.0,
+        )  # fmt: skip
+        lines = [msgspec.structs.replace(box, id=f"line-{n:03}", holds=(box.id, "")) for n in range(40)]
+        alone, held = board(box), board(box, *lines)
+        for request in (
+            MoveItems("page-one", ("box-0001",), 5, 5),
+            ArrangeItems("page-one", ("box-0001", "line-000"), "left"),
+        ):
+            self.assertGreater(work(held, request), work(alone, request) + 40 * HELD)
+        turned = TransformItems("page-one", ("box-0001",), Affine.turn(1.0))
+        measured = board(msgspec.structs.replace(box, measured=("sides",)))
+        self.assertGreater(work(measured, turned), work(alone, turned) + MEASURE)
 
 
 class Histories(TestCase):

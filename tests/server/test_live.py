@@ -11,11 +11,12 @@ from django.test import TransactionTestCase
 from websockets.exceptions import ConnectionClosed, InvalidStatus
 
 from sunroom.boards import models, store
-from sunroom.core.board import InkItem, NoteItem, PageHead
+from sunroom.core.board import ChartItem, InkItem, NoteItem, PageHead, TableItem
 from sunroom.core.board.requests import (
     ArrangeItems,
     Redo,
     RubItems,
+    SetCell,
     StyleItems,
     TransformItems,
     Typeset,
@@ -173,6 +174,24 @@ class Steps(LiveTest):
         self.assertEqual(self.do(self.tutor, Redo()).step.items[0].id, "of-tutor")
         self.assertEqual(self.do(student, Undo()).step, RemoveItems(self.page, ("of-noor",)))
         self.refused(student, Undo(), "nothing_to_undo")
+
+    def test_undo_from_which_much_follows_is_worked_out_beside_and_the_same(self) -> None:
+        side = 24
+        cells = tuple(str(number % 97) for number in range(side * side))
+        table = TableItem(
+            id="table-1", columns=(40.0,) * side, rows=(30.0,) * side, cells=cells, colour="#16222b"
+        )
+        chart = ChartItem(
+            id="chart-1", form="bars", width=300, height=200, columns=1, cells=(), table="table-1"
+        )
+        self.do(self.tutor, AddItems(self.page, (table,)))
+        charted = self.do(self.tutor, AddItems(self.page, (chart,)))
+        cell = self.do(self.tutor, SetCell(self.page, "table-1", 1, 1, "5"))
+        self.assertEqual(set(cell.step.ids), {"table-1", "chart-1"})
+        undone = self.do(self.tutor, Undo())
+        (back,) = (item for item in undone.step.items if item.id == "chart-1")
+        self.assertEqual((back.cells, back.chart), (cells, charted.step.items[0].chart))
+        self.assertEqual(self.do(self.tutor, Redo()).step.items, cell.step.items)
 
     def test_undo_works_after_a_restart(self) -> None:
         self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))

@@ -6,18 +6,25 @@ import asyncio
 import time
 from unittest import TestCase, mock
 
-from sunroom.core.board import Board, PageHead, apply
+import numpy as np
+
+from sunroom.core.board import Board, InkItem, PageHead, apply
 from sunroom.core.board.planning import plan
 from sunroom.core.board.requests import ArrangeItems, GoneError
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.errors import MalformedError
+from sunroom.core.ink import pack_samples
 from sunroom.core.pens import Actor
 from sunroom.live.work import planning
 from sunroom.resources import typesetter
-from tests.server.test_live import stroke
 
 PAGE = "page-001"
 NOOR = Actor("seat-noor", "student", "Noor")
+
+
+def stroke(item_id: str, x: float = 0.0) -> InkItem:
+    rows = np.array([(0, 0, 0.5, 0), (9, 4, 0.5, 8)], float)
+    return InkItem(id=item_id, x=x, nib="pen", colour="#1f5fa8", width=3, samples=pack_samples(rows))
 
 
 def endless(*_: object) -> bytes:

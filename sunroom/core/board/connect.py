@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
+from functools import lru_cache
+
 import msgspec
 import numpy as np
 from msgspec import UNSET
@@ -26,7 +29,7 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
     if not any(held):
         return line
     ends = line.placement.points(np.array([line.points[0], line.points[-1]], dtype=float))
-    boxes = [item_box(item) if item else Box(*end, *end) for item, end in zip(held, ends, strict=True)]
+    boxes = [_box(item) if item else Box(*end, *end) for item, end in zip(held, ends, strict=True)]
     aims = [box.middle for box in boxes]
     across = _leaves_across(*boxes) if line.figure == "elbow" else None
     if across is not None:
@@ -55,6 +58,15 @@ def _leaves_across(one: Box, other: Box) -> bool | None:
     return level >= upright if max(level, upright) > 2 * GAP else None
 
 
+def lines_on(page: Page, ids: Collection[str]) -> list[ShapeItem]:
+    """All lines of the page that hold on to one of ``ids``."""
+    return [
+        item
+        for item in page.items.values()
+        if isinstance(item, ShapeItem) and (item.holds[0] in ids or item.holds[1] in ids)
+    ]
+
+
 def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | ChangeItems:
     """``step``, and with it the new runs of all lines that hold on to what it moves.
 
@@ -62,13 +74,7 @@ def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | Cha
     """
     changed = _after(page, step)
     loose = [i for i in changed.values() if _holding(i) and not any(held in changed for held in _holding(i))]
-    lines = [
-        item
-        for item in page.items.values()
-        if isinstance(item, ShapeItem)
-        and any(held in changed for held in item.holds)
-        and (not item.locked or item.id in changed)
-    ]
+    lines = [line for line in lines_on(page, changed) if not line.locked or line.id in changed]
     if not lines and not loose:
         return step
     then = msgspec.structs.replace(page, items=page.items.update(changed))
@@ -120,8 +126,13 @@ def _edge(item: Item, middle: Points, towards: Points) -> Points:
     return np.asarray(middle + way * min(1.0, at + GAP / length))
 
 
+#: Many lines may hold on to one thing.
+_box = lru_cache(maxsize=64)(item_box)
+
+
+@lru_cache(maxsize=64)
 def _outline(item: Item) -> Points:
     if isinstance(item, ShapeItem) and item.closed:
         (points,) = item.paths()
         return flatten_cubics(points) if item.curved else points
-    return item_box(item).corners()
+    return _box(item).corners()

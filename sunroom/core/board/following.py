@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Collection, Iterator
 from itertools import islice
 
 import msgspec
@@ -59,16 +60,30 @@ def with_measures(page: Page, step: ChangeItems) -> ChangeItems:
     """``step`` with new measures of all figures that show them and get another size, shape or colour."""
     changes = []
     for change in step.changes:
-        item = page.items.get(change.id)
-        if isinstance(item, ShapeItem) and (item.measured or change.measured) and _remeasures(change):
+        item = remeasured(page, change)
+        if item:
             now = msgspec.structs.replace(item, **change.values(item))
             change = msgspec.structs.replace(change, measures=measured(now, page.head.paper).measures)
         changes.append(change)
     return ChangeItems(step.page, tuple(changes))
 
 
-def _remeasures(change: Change) -> bool:
-    return any(value is not UNSET for value in (change.map, change.points, change.colour, change.measured))
+def remeasured(page: Page, change: Change) -> ShapeItem | None:
+    """The figure that is measured anew when it changes so; None when nothing is."""
+    item = page.items.get(change.id)
+    if not isinstance(item, ShapeItem) or not (item.measured or change.measured):
+        return None
+    values = (change.map, change.points, change.colour, change.measured)
+    return item if any(value is not UNSET for value in values) else None
+
+
+def charts_of(page: Page, tables: Collection[str]) -> Iterator[ChartItem]:
+    """Charts that follow one of ``tables``."""
+    return (
+        item
+        for item in page.items.values()
+        if isinstance(item, ChartItem) and item.table in tables and not item.locked
+    )
 
 
 def followers(page: Page, step: ReplaceItems) -> frozenset[str]:
@@ -99,10 +114,12 @@ def with_charts(page: Page, step: ReplaceItems, typesetter: Typesetter) -> Repla
         else item
         for item in step.items
     }
-    charts = (item for item in page.items.values() if isinstance(item, ChartItem) and not item.locked)
-    for chart in islice((c for c in charts if isinstance(items.get(c.table), TableItem)), MAX_FOLLOWING):
+    tables = {item.id for item in step.items if isinstance(item, TableItem)}
+    for chart in islice(charts_of(page, tables), MAX_FOLLOWING):
         now = items.get(chart.id, chart)
         if isinstance(now, ChartItem):
-            items[chart.id] = chart_drawn(of_table(now, items[chart.table]))
+            anew = of_table(now, items[chart.table])
+            if anew != now:
+                items[chart.id] = chart_drawn(anew)
     ids = dict.fromkeys((*step.ids, *(item_id for item_id in items if item_id in page.items)))
     return ReplaceItems(step.page, tuple(ids), tuple(items.values()))

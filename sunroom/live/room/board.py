@@ -11,7 +11,6 @@ import msgspec
 
 from sunroom.boards.store import BoardStore, Logged, Opened
 from sunroom.core.board import Board, Step
-from sunroom.core.board.following import followed
 from sunroom.core.board.history import How
 from sunroom.core.board.requests import GoneError, Redo, Undo
 from sunroom.core.board.sight import hidden_pages, shown, step_shown
@@ -19,7 +18,6 @@ from sunroom.core.board.steps import AddPage, ChangePage, RemovePage, weight
 from sunroom.core.sentences import said
 from sunroom.live.keeping.keeper import Keeper
 from sunroom.live.wire.messages import Frame, Laid, Lay, Point, Pointing, Sliding, WetInk
-from sunroom.resources import typesetter
 
 #: Steps kept at hand for browsers that come back; older ones are read from the log.
 RECENT_STEPS, RECENT_BYTES = 2_000, 16_000_000
@@ -80,12 +78,15 @@ class LiveBoard:
         return self.kept if tutor_side else shown(self.kept)
 
     def going_back(self, request: Undo | Redo, seat: str) -> tuple[Step, How, int]:
-        """The step that takes back or brings back what ``seat`` did, how, and the step it answers; raises GoneError."""
+        """The step that takes back or brings back what ``seat`` did, how, and the step it answers; raises GoneError.
+
+        What follows from it (core.board.following) is for the caller to add.
+        """
         how: How = "undo" if isinstance(request, Undo) else "redo"
         found = self.history.find(seat, how, self.board)
         if found is None:
             raise GoneError(f"nothing_to_{how}", said("there-is-nothing-of-yours", how=how))
-        return followed(self.board, found[1], typesetter()), how, found[0]
+        return found[1], how, found[0]
 
     def take(
         self,

@@ -24,12 +24,14 @@ from sunroom.core.board import (
     needs_first,
 )
 from sunroom.core.board.bays import targets_of
+from sunroom.core.board.following import followed
 from sunroom.core.board.history import How
 from sunroom.core.board.moments import as_it_was, some_as_it_was
 from sunroom.core.board.pages import MAX_PAGES
 from sunroom.core.board.planning import plan
 from sunroom.core.board.rebase import rebased
 from sunroom.core.board.requests import GoneError, Plain, Redo, Undo, work
+from sunroom.core.board.requests.cost import following_work
 from sunroom.core.board.requests.paging import brought
 from sunroom.core.board.steps import AddPage, ChangePage, RemoveItems, RemovePage, remaining, weight
 from sunroom.core.errors import MalformedError
@@ -42,7 +44,7 @@ from sunroom.live.room.inside import Inside
 from sunroom.live.room.member import Member
 from sunroom.live.wire.messages import Answered, Do, encode
 from sunroom.live.wire.pace import Paces
-from sunroom.live.work.planning import plan_beside
+from sunroom.live.work.planning import follow_beside, plan_beside
 from sunroom.resources import typesetter
 from sunroom.rooms.services import new_uid
 
@@ -124,8 +126,7 @@ class Steps:
             cost = work(board.board, message.request)
             request = message.request
             if isinstance(request, Undo | Redo):
-                step, how, of = board.going_back(request, member.actor.seat)
-                planned = Planned(step, how, of, needs(board.board, request, step))
+                planned = await self._planned_back(member, board, request)
             elif cost > INLINE_WORK:
                 await self._work.of(member.actor.seat).wait(cost / 1e6)
                 planned = await self._planned_beside(member, board, request, begun_ms)
@@ -170,15 +171,45 @@ class Steps:
         for _ in range(BESIDE_TRIES):
             state = board.board
             made = await plan_beside(state, request, member.actor, self._inside.now_ms())
-            if member.ended:
-                raise GoneError("gone", said("you-are-no-longer-in"))
-            if board.broken:
-                raise GoneError("not_kept", NOT_KEPT)
+            self._check_still(member, board)
             self._decide_first(member, board, request, begun_ms)
             step = rebased(made.step, state, board.board)
             if step is not None:
                 return Planned(step, "do", 0, made.needs)
         raise GoneError("busy", said("the-page-changes-too-fast"))
+
+    async def _planned_back(self, member: Member, board: LiveBoard, request: Undo | Redo) -> Planned:
+        """What undo or redo comes to; when much follows from it, that is worked out in another process."""
+        seat = member.actor.seat
+        for _ in range(BESIDE_TRIES):
+            state = board.board
+            step, how, of = board.going_back(request, seat)
+            self._decide_all(member, needs(state, request, step), None)
+            cost = following_work(state, step)
+            if cost <= INLINE_WORK:
+                step = followed(state, step, typesetter())
+                return Planned(step, how, of, needs(state, request, step))
+            await self._work.of(seat).wait(cost / 1e6)
+            made = await follow_beside(state, step)
+            self._check_still(member, board)
+            fitting = rebased(made, state, board.board)
+            if fitting is not None and board.going_back(request, seat)[2] == of:
+                return Planned(fitting, how, of, needs(board.board, request, fitting))
+        raise GoneError("busy", said("the-page-changes-too-fast"))
+
+    @staticmethod
+    def _check_still(member: Member, board: LiveBoard) -> None:
+        """After a while: whoever asked is still there, and what they ask can be kept."""
+        if member.ended:
+            raise GoneError("gone", said("you-are-no-longer-in"))
+        if board.broken:
+            raise GoneError("not_kept", NOT_KEPT)
+
+    def _decide_all(self, member: Member, asked: list[tuple[Action, Target]], begun_ms: int | None) -> None:
+        for action, target in asked:
+            verdict = self._inside.decide(member, action, _begun(target, begun_ms))
+            if not verdict.allowed:
+                raise RefusedError(verdict)
 
     def _land(
         self, member: Member, board: LiveBoard, message: Do, planned: Planned, begun_ms: int | None
@@ -188,10 +219,7 @@ class Steps:
             return  # it was sent twice, and the other one has landed meanwhile
         if self._inside.boards.get(board.uid) is not board:
             raise GoneError("board_gone", said("that-board-is-no-longer"))
-        for action, target in planned.needs:
-            verdict = self._inside.decide(member, action, _begun(target, begun_ms))
-            if not verdict.allowed:
-                raise RefusedError(verdict)
+        self._decide_all(member, planned.needs, begun_ms)
         step = planned.step
         if self._free < 0 and not isinstance(step, RemoveItems | RemovePage):
             raise GoneError("room_full", full_sentence())

@@ -7,11 +7,14 @@ people's small messages and one person's large request together made a tutor's s
 from __future__ import annotations
 
 import asyncio
+from collections.abc import Callable
+from typing import Any
 
 import msgspec
 
 from sunroom import resources
-from sunroom.core.board import Board
+from sunroom.core.board import Board, Step
+from sunroom.core.board.following import followed
 from sunroom.core.board.planning import PackedBoard, Plan, pack_board, plan, unpack_board
 from sunroom.core.board.requests import GoneError, Plain, page_of
 from sunroom.core.errors import MalformedError
@@ -27,6 +30,7 @@ PLAN_S = 10.0
 Refused = tuple[type[GoneError] | type[MalformedError], str, Sentence]
 
 _decode = msgspec.msgpack.Decoder(Plan).decode
+_decode_step = msgspec.msgpack.Decoder(Step).decode
 _decode_request = msgspec.msgpack.Decoder(Plain).decode
 
 
@@ -55,15 +59,28 @@ async def plan_beside(board: Board, request: Plain, actor: Actor, now_ms: int) -
         As there; MalformedError too when it took too long or too much memory.
     """
     packed = await asyncio.to_thread(pack_board, board, page_of(request))
-    asked = msgspec.msgpack.encode(request)
-    try:
-        answer = await _the_pool().run(_plan, packed, asked, actor, now_ms, limit_s=PLAN_S)
-    except JobError as error:
-        raise MalformedError("too_much", said("that-is-more-than-can")) from error
+    answer = await _run(_plan, packed, msgspec.msgpack.encode(request), actor, now_ms)
     if isinstance(answer, bytes):
         return await asyncio.to_thread(_decode, answer)
     kind, code, sentence = answer
     raise kind(code, sentence)
+
+
+async def follow_beside(board: Board, step: Step) -> Step:
+    """A step of one page with all that follows from it (core.board.following), worked out beside the loop.
+
+    Raises MalformedError when it took too long or too much memory.
+    """
+    packed = await asyncio.to_thread(pack_board, board, getattr(step, "page", ""))
+    answer = await _run(_follow, packed, await asyncio.to_thread(msgspec.msgpack.encode, step))
+    return await asyncio.to_thread(_decode_step, answer)
+
+
+async def _run(job: Callable[..., Any], *asked: Any) -> Any:
+    try:
+        return await _the_pool().run(job, *asked, limit_s=PLAN_S)
+    except JobError as error:
+        raise MalformedError("too_much", said("that-is-more-than-can")) from error
 
 
 def _the_pool() -> Pool:
@@ -88,3 +105,8 @@ def _plan(packed: PackedBoard, request: bytes, actor: Actor, now_ms: int) -> byt
         return GoneError, error.code, error.sentence
     except MalformedError as error:
         return MalformedError, error.field, error.sentence
+
+
+def _follow(packed: PackedBoard, step: bytes) -> bytes:
+    board, known = unpack_board(packed), _decode_step(step)
+    return msgspec.msgpack.encode(followed(board, known, resources.typesetter()))

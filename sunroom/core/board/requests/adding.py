@@ -126,7 +126,14 @@ def _adding(item: Item) -> Action:
 
 
 def work(page: Page | None, request: Adding) -> float:
-    return sum(making(item) for item in request.items) if isinstance(request, AddItems) else 0
+    if not isinstance(request, AddItems):
+        return 0
+    return sum(making(item, _table_of(page, item)) for item in request.items)
+
+
+def _table_of(page: Page | None, item: Item) -> TableItem | None:
+    table = page.items.get(item.table) if page and isinstance(item, ChartItem) else None
+    return table if isinstance(table, TableItem) else None
 
 
 def step(now: Now, request: Adding) -> Step | None:
@@ -145,7 +152,7 @@ def _stamped(now: Now, item: Item, z: float) -> Item:
     """The item as the server keeps it: whose, when, how high, with its lines laid out."""
     item = msgspec.structs.replace(item, at_ms=now.at_ms, z=z, locked=False, pinned=False)
     if isinstance(item, ChartItem):
-        item = of_table(item, now.page.items.get(item.table))
+        item = of_table(item, _table_of(now.page, item))
     if isinstance(item, ShapeItem):
         item = measured(item, now.page.head.paper)
     return laid_out(with_bare_ink(owned(item, now.seat)), now.typesetter)

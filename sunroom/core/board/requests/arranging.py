@@ -16,7 +16,7 @@ from sunroom.core.board.connect import with_followers
 from sunroom.core.board.items import Item, item_box
 from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import BOXES, WITH_BOX
+from sunroom.core.board.requests.cost import BOXES, WITH_BOX, held_work
 from sunroom.core.board.requests.family import Now, check_ids, chosen
 from sunroom.core.board.steps import Change, ChangeItems, Step
 from sunroom.core.geometry import Box
@@ -55,7 +55,10 @@ def work(page: Page | None, request: ArrangeItems) -> float:
     on_page = len(page.items) if page else 0
     if request.how in ("forward", "backward"):
         return WITH_BOX * on_page + (WITH_BOX + BOXES * on_page) * len(request.ids)
-    return WITH_BOX * len(request.ids) + 2 * on_page
+    # Lines may hold on to what is lined up or spread.
+    held = request.how in _LINE_UP or request.how in ("spread_across", "spread_down")
+    follow = held_work(page, frozenset(request.ids)) if held else 0
+    return WITH_BOX * len(request.ids) + 2 * on_page + follow
 
 
 def step(now: Now, request: ArrangeItems) -> Step | None:

@@ -9,7 +9,7 @@ from sunroom.core.board.items import ChartItem, TableItem
 from sunroom.core.board.laying import laid_out
 from sunroom.core.board.limits import check_id, check_number
 from sunroom.core.board.pages import MAX_ITEMS, Page
-from sunroom.core.board.requests.cost import cells_work
+from sunroom.core.board.requests.cost import cells_work, table_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import AddItems, ReplaceItems, Step
 from sunroom.core.data.chance import MAX_OUTCOMES, MAX_TIMES, Chance, check_chance, outcomes, throw
@@ -68,7 +68,8 @@ def actions(request: Chances) -> list[Action]:
 
 
 def work(page: Page | None, request: Chances) -> float:
-    return cells_work(("00000",) * 2 * MAX_OUTCOMES) + 8_000
+    follow = table_work(page, (request.id,), 2 * MAX_OUTCOMES) if isinstance(request, Throw) else 0
+    return cells_work(("00000",) * 2 * MAX_OUTCOMES) + 8_000 + follow
 
 
 def step(now: Now, request: Chances) -> Step | None:

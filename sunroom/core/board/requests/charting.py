@@ -66,7 +66,10 @@ def work(page: Page | None, request: Charting) -> float:
     if isinstance(item, GraphItem):
         table = page.items.get(getattr(request, "table", "")) if page else None
         return graph_work(item.lines) + cells_work(table.cells if isinstance(table, TableItem) else ())
-    return chart_work(len(item.cells)) if isinstance(item, ChartItem) else 0
+    if not isinstance(item, ChartItem) or page is None:
+        return 0
+    table = page.items.get(item.table)
+    return chart_work(len((table if isinstance(table, TableItem) else item).cells))
 
 
 def step(now: Now, request: Charting) -> Step | None:

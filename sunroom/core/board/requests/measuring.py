@@ -12,8 +12,8 @@ from sunroom.core.board.following import measured
 from sunroom.core.board.items import ShapeItem
 from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import MAX_ITEMS, Page
-from sunroom.core.board.requests.cost import CHECK, MEASURE, NAMED
-from sunroom.core.board.requests.family import GoneError, Now, check_ids, chosen
+from sunroom.core.board.requests.cost import CHECK, NAMED, measure_work
+from sunroom.core.board.requests.family import GoneError, Now, check_ids, chosen, found
 from sunroom.core.board.steps import AddItems, Change, ChangeItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens.rules import Action
@@ -62,8 +62,11 @@ def actions(request: Measuring) -> list[Action]:
 
 
 def work(page: Page | None, request: Measuring) -> float:
-    each = MEASURE if isinstance(request, MeasureItems) else CHECK
-    return (NAMED + each) * len(request.ids)
+    cost = (NAMED + CHECK) * len(request.ids)
+    if isinstance(request, Construct):
+        return cost
+    shapes = (item for item in found(page, request.ids) if isinstance(item, ShapeItem))
+    return cost + sum(measure_work(shape) for shape in shapes)
 
 
 def step(now: Now, request: Measuring) -> Step | None:

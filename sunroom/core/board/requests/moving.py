@@ -14,7 +14,7 @@ from sunroom.core.board.items import ChartItem, GraphItem, Item, ShapeItem, carr
 from sunroom.core.board.laying import chart_drawn, graph_drawn
 from sunroom.core.board.limits import check_item, check_map, check_number
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import ITEM, MEASURE, NAMED, chart_work, graph_work
+from sunroom.core.board.requests.cost import ITEM, NAMED, chart_work, graph_work, held_work, measured_work
 from sunroom.core.board.requests.family import Now, check_holds, check_ids, chosen, found
 from sunroom.core.board.steps import Change, ChangeItems, MoveItems, Step, remaining
 from sunroom.core.errors import MalformedError
@@ -82,13 +82,14 @@ def actions(request: Moving) -> list[Action]:
 
 def work(page: Page | None, request: Moving) -> float:
     # Lines may hold on to what moves: all of the page is looked through for them.
-    cost = NAMED * len(named(request)) + ITEM * (len(page.items) if page else 0)
+    ids = frozenset(named(request))
+    cost = NAMED * len(ids) + ITEM * (len(page.items) if page else 0) + held_work(page, ids)
+    items = [] if isinstance(request, MoveItems) else found(page, named(request))
+    cost += measured_work(items)
     if isinstance(request, TransformItems) and abs(request.matrix.growth - 1) > SAME_SIZE:
         # Graphs and charts of another size are drawn anew.
-        items = found(page, request.ids)
         cost += sum(graph_work(item.lines) for item in items if isinstance(item, GraphItem))
         cost += sum(chart_work(len(item.cells)) for item in items if isinstance(item, ChartItem))
-        cost += sum(MEASURE for item in items if isinstance(item, ShapeItem) and item.measured)
     return cost
 
 

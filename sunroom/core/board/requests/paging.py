@@ -7,7 +7,7 @@ from typing import Any
 import msgspec
 from msgspec import UNSET, UnsetType
 
-from sunroom.core.board.items import Item, ShapeItem, owned
+from sunroom.core.board.items import ChartItem, Item, ShapeItem, owned
 from sunroom.core.board.limits import check_id
 from sunroom.core.board.pages import (
     MAX_PAGES,
@@ -205,7 +205,9 @@ def _copy(now: Now, request: CopyPage) -> AddPage:
 
 
 def _held_anew(item: Item, ids: dict[str, str], **values: Any) -> Item:
-    """A copy of an item with other values, which holds on to the copies of what it held."""
+    """A copy of an item with other values, which holds on to the copies of what it held, or follows that of its table."""
     if isinstance(item, ShapeItem) and any(item.holds):
         values["holds"] = tuple(ids.get(held, "") for held in item.holds)
+    if isinstance(item, ChartItem):
+        values["table"] = ids.get(item.table, "")
     return msgspec.structs.replace(item, **values)

@@ -17,7 +17,7 @@ from sunroom.core.board.items import (
 from sunroom.core.board.laying import chart_drawn, laid_out
 from sunroom.core.board.limits import OPACITIES, SIZES, WIDTHS, check_colour, check_range
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import CHECK, NAMED, text_work
+from sunroom.core.board.requests.cost import CHECK, NAMED, chart_work, measured_work, text_work
 from sunroom.core.board.requests.family import Now, check_ids, chosen, found
 from sunroom.core.board.steps import Change, ChangeItems, Step, Style
 from sunroom.core.pens.rules import Action
@@ -58,10 +58,16 @@ def actions(request: StyleItems) -> list[Action]:
 
 
 def work(page: Page | None, request: StyleItems) -> float:
-    if request.style.size is UNSET:
-        return NAMED * len(request.ids)
-    texts = (item for item in found(page, request.ids) if isinstance(item, TextItem | ShapeItem))
-    return CHECK * len(request.ids) + sum(text_work(item.text, getattr(item, "spans", ())) for item in texts)
+    items = found(page, request.ids)
+    cost: float = NAMED * len(request.ids)
+    cost += sum(chart_work(len(item.cells)) for item in items if isinstance(item, ChartItem))
+    if request.style.colour is not UNSET:
+        cost += measured_work(items)
+    if request.style.size is not UNSET:
+        texts = (item for item in items if isinstance(item, TextItem | ShapeItem))
+        cost += CHECK * len(request.ids)
+        cost += sum(text_work(item.text, getattr(item, "spans", ())) for item in texts)
+    return cost
 
 
 def step(now: Now, request: StyleItems) -> Step | None:

@@ -30,7 +30,7 @@ from sunroom.core.board.limits import (
     check_text,
 )
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NOTE, cells_work, formula_work, graph_work, text_work
+from sunroom.core.board.requests.cost import NOTE, cells_work, formula_work, graph_work, table_work, text_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.data.cells import shifted
@@ -187,11 +187,12 @@ def work(page: Page | None, request: Words) -> float:
     item = page.items.get(request.id) if page else None
     match request:
         case SetTable():
-            return cells_work(request.cells)
+            return cells_work(request.cells) + table_work(page, (request.id,), len(request.cells))
         case SetCell() | ChangeTable():
-            return (
-                cells_work((*item.cells, getattr(request, "text", ""))) if isinstance(item, TableItem) else 0
-            )
+            if not isinstance(item, TableItem):
+                return 0
+            cells = (*item.cells, getattr(request, "text", ""))
+            return cells_work(cells) + table_work(page, (request.id,), len(cells))
         case EditCard():
             return len(request.title) * NOTE
         case SetGraph():
