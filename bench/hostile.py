@@ -26,9 +26,9 @@ from websockets.exceptions import ConnectionClosed
 from bench.fanout import _decoder, _line, _welcome
 from bench.server import ROOT, Running, sun_room
 from bench.table import Row, percentiles, show
-from sunroom.core.board import InkItem, NoteItem
-from sunroom.core.board.requests import ArrangeItems, CopyPage, Label, RubItems, ToMindMap
-from sunroom.core.board.steps import AddItems
+from sunroom.core.board import ChartItem, InkItem, NoteItem, ShapeItem, TableItem
+from sunroom.core.board.requests import ArrangeItems, CopyPage, Label, RubItems, SetCell, ToMindMap, Undo
+from sunroom.core.board.steps import AddItems, MoveItems
 from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import RaiseHand, SetPens
@@ -134,6 +134,48 @@ async def ordering(room: Room, until: float) -> None:
         await line.send(
             encode(Do(f"order-{number:05d}", ArrangeItems(room.page, ids[number % 3 :: 10], "forward")))
         )
+        number += 1
+        await asyncio.sleep(0.05)
+
+
+async def holding(room: Room, until: float) -> None:
+    """One thing that two thousand elbows hold on to, moved to and fro without end."""
+    line = await room.attacker()
+    box = ShapeItem(
+        id="box-00000", figure="rectangle", points=((0.0, 0.0), (90.0, 0.0), (90.0, 60.0), (0.0, 60.0)), closed=True, curved=False,
+        colour="#16222b", width=2,
+    )  # fmt: skip
+    corners = ((0.0, 0.0), (50.0, 0.0), (50.0, 80.0), (100.0, 80.0))
+    elbow = msgspec.structs.replace(box, figure="elbow", points=corners, closed=False, holds=(box.id, ""))
+    held = tuple(msgspec.structs.replace(elbow, id=f"held-{n:05d}", y=float(n)) for n in range(1_999))
+    await line.send(encode(Do("hold-first", AddItems(room.page, (box, *held)))))
+    number = 0
+    while time.perf_counter() < until:
+        await line.send(
+            encode(Do(f"hold-{number:06d}", MoveItems(room.page, (box.id,), 9.0 * (-1) ** number, 0)))
+        )
+        number += 1
+        await asyncio.sleep(0.05)
+
+
+async def charting(room: Room, until: float) -> None:
+    """A cell that twelve large charts follow, written and taken back without end."""
+    line = await room.attacker()
+    side = 30
+    cells = tuple(str(number % 97) for number in range(side * side))
+    table = TableItem(
+        id="table-0001", columns=(40.0,) * side, rows=(30.0,) * side, cells=cells, colour="#16222b"
+    )
+    chart = ChartItem(
+        id="chart-0000", form="lines", width=400, height=300, columns=1, cells=("1",), table=table.id
+    )
+    charts = tuple(msgspec.structs.replace(chart, id=f"chart-00{n:02d}") for n in range(12))
+    await line.send(encode(Do("chart-table", AddItems(room.page, (table,)))))
+    await line.send(encode(Do("chart-them", AddItems(room.page, charts))))
+    number = 0
+    while time.perf_counter() < until:
+        cell = SetCell(room.page, table.id, 1, 1, str(number))
+        await line.send(encode(Do(f"cell-{number:06d}", cell if number % 2 == 0 else Undo())))
         number += 1
         await asyncio.sleep(0.05)
 
@@ -291,7 +333,7 @@ async def everything(room: Room, until: float) -> None:
 
 
 ATTACKS: tuple[Callable[[Room, float], Awaitable[None]], ...] = (
-    refused_notes, allowed_notes, rubbing, ordering, mapping, copying, big_ids, garbage, small_flood, reading,
+    refused_notes, allowed_notes, rubbing, ordering, holding, charting, mapping, copying, big_ids, garbage, small_flood, reading,
     infinities, idle_lines, inkml_spaces, lying_zip, far_strokes, large_bodies, crowd, everything,
 )  # fmt: skip
 
