@@ -4,8 +4,9 @@ import { FakeSocket } from './stub'
 import type { Box } from '../src/board/box'
 import { handlePlace, type Handle } from '../src/board/frame'
 import { pointOf, type Point } from '../src/board/place'
+import { changedTable } from '../src/board/tables'
 import { newTable, newText } from '../src/board/text'
-import { copied, keepCopied } from '../src/lesson/clipboard'
+import { copied, copiesOf, keepCopied } from '../src/lesson/clipboard'
 import type { Affine, Item, Request, ShapeItem } from '../src/wire/generated'
 
 let on: Surface
@@ -38,6 +39,17 @@ beforeEach(() => {
 })
 
 afterEach(() => on.close())
+
+test('a row or column of a table comes and goes where it was asked for, before the server has answered', () => {
+  const of = (cells: string[][]) => newTable('seat-a', [0, 0], cells)
+  const change = { step: 'change_table', page: 'page-one', id: 'table-1' } as const
+  const three = of([['a', 'b'], ['c', 'd'], ['e', 'f']]) // prettier-ignore
+  expect(changedTable(three, { ...change, rows: -1, at: 0 }).cells).toEqual(['c', 'd', 'e', 'f'])
+  expect(changedTable(three, { ...change, rows: 1, at: 1 }).cells.slice(1, 5)).toEqual(['b', '', '', 'c'])
+  expect(changedTable(three, { ...change, columns: 1, at: 0 }).cells.slice(0, 3)).toEqual(['', 'a', 'b'])
+  expect(changedTable(three, { ...change, columns: -1 }).cells).toEqual(['a', 'c', 'e'])
+  expect(changedTable(three, { ...change, rows: -1, at: 9 }).cells).toEqual(['a', 'b', 'c', 'd'])
+})
 
 describe('a press', () => {
   test('chooses what lies there, with its whole group; beside everything, nothing', () => {
@@ -211,6 +223,12 @@ describe('copies', () => {
     keepCopied('board-1', many)
     await on.session.chosen.paste([0, 0])
     expect(added().map((items) => items.length)).toEqual([400, 400, 150])
+  })
+
+  test('of a line hold on to the copies of what it held, and to nothing else', () => {
+    const held = { ...line, id: 'line-002', holds: ['table-1', 'line-001'] } as Item
+    const [copy, of] = copiesOf([{ ...table, z: 1 }, { ...held, z: 2 }], 5, 5) // prettier-ignore
+    expect((of as ShapeItem).holds).toEqual([copy!.id, ''])
   })
 
   test('of a chart follow the copy of its table', async () => {

@@ -1,9 +1,11 @@
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { inksOf, placesOf, Surface, standing, stroke } from './surface'
+import { FakeSocket, head, PAGE } from './stub'
 import type { Point } from '../src/board/place'
 import { PALM_MS } from '../src/gestures/arbiter'
 import { unpackSamples } from '../src/ink/samples'
+import { Editing } from '../src/lesson/editing.svelte'
 import type { FromBrowser, InkItem, Wet } from '../src/wire/generated'
 
 let on: Surface
@@ -201,6 +203,77 @@ describe('a hand on the board', () => {
     on.point('up', [30, 0], { pressure: 0 })
     expect([inks(), on.gestures.busy, wet().at(-1)!.over]).toEqual([[], false, true])
   })
+})
+
+describe('when somebody leads elsewhere', () => {
+  beforeEach(() => void (on.session.tools.inHand.steady = 0))
+
+  const lead = (page = PAGE) =>
+    FakeSocket.last.hear({
+      ...{
+        type: 'lead',
+        page,
+        box: [500, 500, 900, 900],
+        hold: false,
+        board: on.session.boardId,
+        name: 'Imani',
+      },
+    })
+
+  test('the paper does not move under a pen that writes, but when it is lifted', () => {
+    on.point('down', [10, 10])
+    on.point('move', [40, 10])
+    lead()
+    on.point('move', [80, 10])
+    expect(on.leads).toEqual([])
+    on.point('up', [80, 10], { pressure: 0 })
+    expect(inks().map((ink) => placesOf(ink).at(-1))).toEqual([[80, 10]])
+    expect(on.leads).toEqual([[500, 500, 900, 900]])
+    lead()
+    expect(on.leads).toHaveLength(2)
+  })
+
+  test('words are typed on, as long as it is the same page', () => {
+    const editing = Editing.newText(on.session, [200, 120])
+    editing.typed('noon')
+    on.session.editing = editing
+    lead()
+    expect([on.session.editing, on.asked()]).toEqual([editing, []])
+    turn()
+    expect(on.session.editing).toBeNull()
+    expect(on.asked()).toMatchObject([{ step: 'add_items', page: PAGE, items: [{ text: 'noon' }] }])
+  })
+
+  /** Another page comes, and is turned to. */
+  function turn() {
+    const step = { step: 'add_page', head: head('page-two'), index: 1, items: [] }
+    const logged = { seq: 1, id: 'step-1', by: 'seat-b', at_ms: 0, how: 'do', of: 0, step }
+    FakeSocket.last.hear({ type: 'frame', steps: [logged] })
+    on.session.pages.turnTo('page-two')
+    expect(on.session.pages.id).toBe('page-two')
+  }
+
+  test('ink that is being written stays on the page on which it was begun, and a figure is given up', () => {
+    on.point('down', [10, 10], { kind: 'mouse' })
+    on.point('move', [40, 10], { kind: 'mouse' })
+    turn()
+    on.point('move', [400, 300], { kind: 'mouse' })
+    on.point('up', [400, 300], { kind: 'mouse' })
+    expect(on.asked()).toMatchObject([{ step: 'add_items', page: PAGE }])
+    expect(placesOf(inks()[0]!).at(-1)).toEqual([40, 10])
+    on.session.tools.tool = 'shape'
+    on.point('down', [10, 10], { kind: 'mouse' })
+    on.session.pages.turnTo(PAGE)
+    on.point('up', [90, 90], { kind: 'mouse' })
+    expect(on.asked()).toHaveLength(1)
+  })
+})
+
+test('Space that is let go in another window moves the paper no longer', () => {
+  on.key('keydown', ' ')
+  on.blur()
+  on.stroke([[10, 10], [40, 10]]) // prettier-ignore
+  expect([on.pans, inks().length]).toEqual([[], 1])
 })
 
 describe('without the right to', () => {

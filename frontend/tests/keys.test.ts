@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { PAGE } from './stub'
 import { standing, stroke, Surface } from './surface'
 import type { Surface as Shown } from '../src/frame/board/surface.svelte'
 import { handleKey, KEYS } from '../src/frame/keys'
@@ -159,6 +160,14 @@ describe('the lesson', () => {
     press('Z', { control: true, shift: true })
     press('y', { control: true })
     expect(shown).toEqual(['undo', 'redo', 'redo'])
+  })
+
+  test('is undone though it was done a moment ago, and has no answer yet', () => {
+    press('z', { control: true })
+    expect(on.asked()).toEqual([])
+    on.session.do({ step: 'remove_items', page: PAGE, ids: ['stroke-1'] })
+    press('z', { control: true })
+    expect(on.asked()).toMatchObject([{ step: 'remove_items' }, { step: 'undo' }])
   })
 })
 

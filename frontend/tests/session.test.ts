@@ -4,6 +4,7 @@ import { FakeSocket, head, PAGE, welcome } from './stub'
 import { Editing } from '../src/lesson/editing.svelte'
 import { Session } from '../src/lesson/session.svelte'
 import { packSamples } from '../src/ink/samples'
+import { MAX_READ } from '../src/wire/generated'
 import type { InkItem, Request } from '../src/wire/generated'
 import { Unsent } from '../src/wire/unsent'
 
@@ -47,6 +48,43 @@ afterEach(async () => {
   session.close()
   for (const { id } of await new Unsent('board-1', 'seat-a').all())
     await new Unsent('board-1', 'seat-a').drop(id)
+})
+
+describe('what is put on the board', () => {
+  const long = (id: string, samples: number): InkItem => ({
+    ...stroke(id),
+    samples: packSamples(Array.from({ length: 4 * samples }, (_, i) => i % 97)),
+  })
+
+  test('goes in parts when it is much, in its order', () => {
+    const socket = come()
+    const items = Array.from({ length: 12 }, (_, i) => long(`long-${i}`, 8_000))
+    session.do({ step: 'add_items', page: PAGE, items })
+    const parts = socket.sent.flatMap((message) =>
+      message.type === 'do' && message.request.step === 'add_items' ? [message.request.items] : [],
+    )
+    expect(parts.map((part) => part.length)).toEqual([4, 4, 4])
+    expect(parts.flat().map(({ id }) => id)).toEqual(items.map(({ id }) => id))
+  })
+
+  test('is set aside when it is more than the server takes, and does not end the line again and again', async () => {
+    const socket = come()
+    session.do({ step: 'add_items', page: PAGE, items: [long('giant-01', 250_000)] })
+    session.do(add('small-01'))
+    await settled()
+    expect(asked(socket)).toEqual(['add_items'])
+    expect(session.board.setAside.map(({ request }) => request.step)).toEqual(['add_items'])
+    expect(session.board.waiting).toBe(1)
+    expect(session.notice).not.toBe('')
+    session.board.replica.throwSetAside()
+  })
+
+  test('is read only as far as the server reads', () => {
+    const socket = come()
+    session.selection.askAbout(Array.from({ length: 9_000 }, (_, i) => `stroke-${i}`))
+    const [read] = socket.sent.filter((message) => message.type === 'read')
+    expect(read).toMatchObject({ ids: { length: MAX_READ + 1 } })
+  })
 })
 
 describe('undo', () => {

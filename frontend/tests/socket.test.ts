@@ -13,6 +13,7 @@ beforeEach(() => {
     opened: () => {},
     message: () => {},
     state: (state) => states.push(state),
+    tooLarge: () => {},
   })
   FakeSocket.last.open()
 })
@@ -27,7 +28,12 @@ test('a line that answers is alive, also where a hidden page asks but once a min
   FakeSocket.all = []
   const { setInterval } = globalThis
   vi.stubGlobal('setInterval', (act: () => void) => setInterval(act, 60_000))
-  line = new Line('/live/tutor/link', { opened: () => {}, message: () => {}, state: (s) => states.push(s) })
+  line = new Line('/live/tutor/link', {
+    opened: () => {},
+    message: () => {},
+    state: (s) => states.push(s),
+    tooLarge: () => {},
+  })
   vi.unstubAllGlobals()
   FakeSocket.last.open()
   states = []

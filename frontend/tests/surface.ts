@@ -9,7 +9,7 @@ import type { Canvas } from '../src/gestures/canvas'
 import { Gestures } from '../src/gestures/gestures'
 import { packSamples, unpackSamples } from '../src/ink/samples'
 import { Session } from '../src/lesson/session.svelte'
-import type { InkItem, Item, Request, Standing } from '../src/wire/generated'
+import type { InkItem, Item, Lead, Request, Standing } from '../src/wire/generated'
 
 // One signal takes all of a board's listeners off.
 setMaxListeners(20)
@@ -70,6 +70,8 @@ export class Surface {
   readonly target = new FakeTarget()
   pans: Point[] = []
   zooms: number[] = []
+  /** Where others have led to. */
+  leads: Lead['box'][] = []
   #keys = new EventTarget()
   #clock = 1_000
 
@@ -99,6 +101,16 @@ export class Surface {
       redrawOver: () => {},
     }
     this.gestures = new Gestures(canvas as unknown as Canvas, this.target as unknown as HTMLElement)
+    const { gestures, leads } = this
+    this.session.surface = {
+      turning: () => gestures.endInk(),
+      get writing() {
+        return gestures.writing
+      },
+      ...{ changed: () => {}, landed: () => {}, wet: () => {}, pointing: () => {}, cameIn: () => {} },
+      ...{ laid: () => {}, slid: () => {}, moving: () => {} },
+      looking: { lead: (box) => void leads.push(box), seen: () => [0, 0, 900, 600] },
+    }
   }
 
   close(): void {
@@ -146,6 +158,11 @@ export class Surface {
     const event = Object.assign(new Event(type, { cancelable: true }), { key: name })
     Object.defineProperty(event, 'target', { value: { closest: () => null } })
     this.#keys.dispatchEvent(event)
+  }
+
+  /** Another window is looked at. */
+  blur(): void {
+    this.#keys.dispatchEvent(new Event('blur'))
   }
 
   /** What went over the line. */

@@ -36,6 +36,7 @@ from sunroom.core.maths.tokens import MAX_FORMULA  # noqa: E402
 from sunroom.core.pens.kits import KITS, Right  # noqa: E402
 from sunroom.core.pens.rules import Action  # noqa: E402
 from sunroom.core.reading.kinds import SURE_TEXT  # noqa: E402
+from sunroom.core.reading.reader import MAX_STROKES  # noqa: E402
 from sunroom.core.shapes.constructions import Construction  # noqa: E402
 from sunroom.core.shapes.figures import FigureKind, Outline, draw_figure  # noqa: E402
 from sunroom.core.shapes.measures import Measured  # noqa: E402
@@ -64,6 +65,7 @@ from sunroom.live.doors import (  # noqa: E402
 )
 from sunroom.live.doors import rooms as whole_rooms  # noqa: E402
 from sunroom.live.wire import messages  # noqa: E402
+from sunroom.live.wire.pace import MAX_MESSAGE  # noqa: E402
 from sunroom.live.work import maths  # noqa: E402
 from sunroom.rooms import views as rooms  # noqa: E402
 from sunroom.words import LANGUAGES, catalogue  # noqa: E402
@@ -223,6 +225,8 @@ def _shared() -> list[str]:
         "LEAST_BAY": pages.LEAST_BAY,
         "PAPER_COLOUR": pages.PAPER_COLOUR,
         "MAX_RUB_POINTS": removing.MAX_RUB_POINTS,
+        "MAX_MESSAGE": MAX_MESSAGE,
+        "MAX_READ": MAX_STROKES,
         "SURE_TEXT": SURE_TEXT,
     }
     return [f"export const {name} = {msgspec.json.encode(value).decode()}" for name, value in values.items()]

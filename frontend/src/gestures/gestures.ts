@@ -45,6 +45,8 @@ export class Gestures {
     target.addEventListener('dblclick', (event) => this.#doubleClick(event), on)
     addEventListener('keydown', (event) => this.#space(event, true), on)
     addEventListener('keyup', (event) => this.#space(event, false), on)
+    // A key that is let go in another window is not heard of.
+    addEventListener('blur', () => (this.#spaceHeld = false), on)
   }
 
   destroy(): void {
@@ -62,10 +64,25 @@ export class Gestures {
 
   /** Give up what is being drawn or dragged. */
   giveUp(): void {
-    this.#current?.gesture.cancel()
+    const current = this.#current
     this.#current = null
+    current?.gesture.cancel()
     this.#arbiter.drop()
     this.#canvas.redrawOver()
+  }
+
+  /** What is being written goes on the board as far as it is; all else that is begun is given up. */
+  endInk(): void {
+    const current = this.#current
+    if (current?.gesture instanceof InkGesture) {
+      this.#current = null
+      current.gesture.keep()
+    }
+    this.giveUp()
+  }
+
+  get writing(): boolean {
+    return this.#current?.gesture instanceof InkGesture
   }
 
   draw(overlay: Overlay): void {

@@ -100,6 +100,7 @@ export class InkGesture implements Gesture {
     cancelAnimationFrame(this.#frame)
     this.#canvas.instruments.release()
     this.#canvas.session.asYouGo.pen(false)
+    this.#canvas.session.attention.lifted()
   }
 
   draw(overlay: Overlay): void {

@@ -17,6 +17,8 @@ export class Attention {
   following = $state.raw('')
   #inside: Inside
   #told = ''
+  /** Where somebody has led to while the pen was on the paper, which does not move under it. */
+  #waits: Lead | null = null
 
   constructor(inside: Inside) {
     this.#inside = inside
@@ -51,9 +53,19 @@ export class Attention {
       this.calledTo = lead
       return false
     }
-    this.#inside.pages.turnTo(lead.page)
-    this.#inside.surface?.looking.lead(lead.box)
+    if (this.#inside.surface?.writing) this.#waits = lead
+    else {
+      this.#inside.pages.turnTo(lead.page)
+      this.#inside.surface?.looking.lead(lead.box)
+    }
     return true
+  }
+
+  /** Our pen has left the paper. */
+  lifted(): void {
+    const lead = this.#waits
+    this.#waits = null
+    if (lead) this.#show(lead)
   }
 
   /** Bring everyone's view to ours: once, or keep it there. */

@@ -35,6 +35,11 @@ export class BoardCopy {
     })
   }
 
+  /** What was done a moment ago has no answer yet, and is there to be taken back. */
+  get mayUndo(): boolean {
+    return this.undos > 0 || this.waiting > 0
+  }
+
   welcome(welcome: Welcome): void {
     this.replica.welcome(welcome)
     // Steps that were missed are counted in these already.

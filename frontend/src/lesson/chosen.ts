@@ -21,8 +21,6 @@ import type { Selection } from './selection.svelte'
 import { t } from '../words/words.svelte'
 
 const PASTE_OFFSET = 24
-/** The server takes up to 2,000 items in one step, and a message must not hold up the line. */
-const MOST_ITEMS_A_STEP = 400
 
 export class Chosen {
   #inside: Inside
@@ -103,7 +101,8 @@ export class Chosen {
     const [dx, dy] = here
       ? [beside, beside]
       : [middle[0] - (box.minX + box.maxX) / 2 + beside, middle[1] - (box.minY + box.maxY) / 2 + beside]
-    this.#put(await this.#withPictures(board, copiesOf(items, dx, dy)))
+    const { id: page } = this.#inside.pages
+    this.#put(await this.#withPictures(board, copiesOf(items, dx, dy)), page)
   }
 
   #pasted = { key: '', times: 0 }
@@ -138,15 +137,9 @@ export class Chosen {
   }
   #duplicated: { ids: string[]; minX: number; minY: number } | null = null
 
-  #put(items: Item[]): void {
-    for (let at = 0; at < items.length; at += MOST_ITEMS_A_STEP) {
-      this.#inside.do({
-        step: 'add_items',
-        page: this.#inside.pages.id,
-        items: items.slice(at, at + MOST_ITEMS_A_STEP),
-      })
-    }
-    this.#selection.chooseMade(items.map((item) => item.id))
+  #put(items: Item[], page = this.#inside.pages.id): void {
+    this.#inside.do({ step: 'add_items', page, items })
+    if (page === this.#inside.pages.id) this.#selection.chooseMade(items.map((item) => item.id))
   }
 
   /** What this person may clear off the page: of those whose work ``of`` is, what is not locked. */

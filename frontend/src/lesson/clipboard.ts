@@ -65,8 +65,12 @@ export function copiesOf(items: Item[], dx: number, dy: number): Item[] {
   return inOrder.map((item) => {
     if (item.group && !groups.has(item.group)) groups.set(item.group, newId())
     const group = groups.get(item.group) ?? ''
-    // A chart that is copied with its table follows the copy.
+    // A chart that is copied with its table follows the copy; a line holds on to the copies of what it held.
     if (item.kind === 'chart') item = { ...item, table: ids.get(item.table) ?? item.table }
+    if (item.kind === 'shape') {
+      const [start, end] = item.holds
+      item = { ...item, holds: [ids.get(start) ?? '', ids.get(end) ?? ''] }
+    }
     return {
       ...item,
       id: ids.get(item.id)!,

@@ -82,7 +82,7 @@ export class Documents {
         group,
       }))
       this.#inside.do({ step: 'add_items', page, items })
-      this.#inside.chooseMade(items.map(({ id }) => id))
+      if (pages.id === page) this.#inside.chooseMade(items.map(({ id }) => id))
     } catch (error) {
       this.#failed(error)
     } finally {
@@ -97,7 +97,9 @@ export class Documents {
     this.#given = new AbortController()
     this.progress = { done: 0, all: numbers.length }
     const { pages } = this.#inside
-    const first = pages.heads.findIndex(({ id }) => id === pages.id) + 1
+    // They go where they were brought to, whatever is looked at meanwhile.
+    const page = pages.id
+    const first = pages.heads.findIndex(({ id }) => id === page) + 1
     let top = middle[1]
     try {
       for (const [at, number] of numbers.entries()) {
@@ -109,7 +111,7 @@ export class Documents {
           const scale = Math.min(1, wide / width)
           const [w, h] = [width * scale, height * scale]
           const item = this.#pictures.item(id, middle[0] - w / 2, top, w, h)
-          this.#inside.do({ step: 'add_items', page: pages.id, items: [item] })
+          this.#inside.do({ step: 'add_items', page, items: [item] })
           top += h + GAP
         }
         this.progress = { done: at + 1, all: numbers.length }

@@ -53,12 +53,13 @@ export class Graphs {
       colour: '#16222b',
       drawn: null,
     }
+    const page = this.#inside.pages.id
     try {
       const drawn = await ask<GraphItem>('POST', '/api/graphs', item)
       const problem = drawn.drawn?.problems.find(Boolean)
       if (problem && formulas.length === 1) return this.#inside.warn(told(problem))
-      this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items: [drawn] })
-      this.#inside.chooseMade([item.id])
+      this.#inside.do({ step: 'add_items', page, items: [drawn] })
+      if (page === this.#inside.pages.id) this.#inside.chooseMade([item.id])
     } catch (error) {
       this.#inside.warn((error as Error).message)
     }

@@ -29,6 +29,10 @@ export interface SurfaceEvents {
   moving(slide: Omit<Slide, 'type'>): void
   landed(logged: Logged): void
   changed(): void
+  /** The page is about to be turned: what is being written on it stays there. */
+  turning(): void
+  /** Whether the pen is on the paper. */
+  readonly writing: boolean
   readonly looking: {
     /** Show this part of the page. */
     lead(box: Lead['box']): void

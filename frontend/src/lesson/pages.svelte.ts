@@ -31,8 +31,8 @@ export class Pages {
   }
 
   turnTo(pageId: string, along = false): void {
-    this.#events.turning()
     if (pageId === this.id || !this.#replica.pages.has(pageId)) return
+    this.#events.turning()
     this.id = pageId
     this.#events.turned(along)
   }

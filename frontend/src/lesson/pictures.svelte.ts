@@ -70,12 +70,18 @@ export class Pictures {
 
   /** Bring pictures in and put them side by side about a place, so that they fit into what is seen (in units); their ids. */
   async put(files: readonly Blob[], at: Point, seen: Point): Promise<string[]> {
+    const page = this.#inside.pages.id
     const taken = (await Promise.all(files.map((file) => this.take(file)))).filter((one) => one !== null)
-    return taken.length ? this.putTaken(taken, at, seen) : []
+    return taken.length ? this.putTaken(taken, at, seen, page) : []
   }
 
   /** As ``put``, pictures that the room has already. */
-  putTaken(taken: readonly BroughtIn[], [x, y]: Point, [wide, high]: Point): string[] {
+  putTaken(
+    taken: readonly BroughtIn[],
+    [x, y]: Point,
+    [wide, high]: Point,
+    page = this.#inside.pages.id,
+  ): string[] {
     const room = (PICTURE_PART * wide - GAP * (taken.length - 1)) / taken.length
     const sizes = taken.map(({ width, height }) => {
       const scale = Math.min(1, room / width, (PICTURE_PART * high) / height)
@@ -89,9 +95,9 @@ export class Pictures {
       left += width + GAP
       return item
     })
-    this.#inside.do({ step: 'add_items', page: this.#inside.pages.id, items })
+    this.#inside.do({ step: 'add_items', page, items })
     const ids = items.map(({ id }) => id)
-    this.#inside.chooseMade(ids)
+    if (page === this.#inside.pages.id) this.#inside.chooseMade(ids)
     return ids
   }
 
@@ -162,7 +168,7 @@ export class Pictures {
       }))
       this.#inside.do({ step: 'add_items', page, items })
       this.#inside.do({ step: 'remove_items', page, ids: [item.id] })
-      this.#inside.chooseMade(items.map(({ id }) => id))
+      if (page === this.#inside.pages.id) this.#inside.chooseMade(items.map(({ id }) => id))
     } catch (error) {
       this.#inside.warn((error as Error).message)
     }

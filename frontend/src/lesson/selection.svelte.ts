@@ -1,5 +1,6 @@
 /** What is chosen on the page, and what chosen ink may be. */
 import { union, type Box } from '../board/box'
+import { MAX_READ } from '../wire/generated'
 import type { Action, ChosenSign, Item, Readings } from '../wire/generated'
 import type { Inside } from './inside'
 
@@ -70,6 +71,8 @@ export class Selection {
 
   /** Ask what some ink of a page, this one when none is named, could be; the number that comes back with the answer. */
   askAbout(ids: string[], unasked = false, page = this.#inside.pages.id): number {
+    // Of more it is said that they are too many.
+    ids = ids.slice(0, MAX_READ + 1)
     const chosen = unasked || page !== this.#inside.pages.id ? [] : this.#corrected
     this.#inside.send({ type: 'read', ref: ++this.#ref, page, ids, unasked, chosen })
     return this.#ref

@@ -1,6 +1,6 @@
 /** One person in one lesson: its parts, the line to the room, and who hears what comes on it. */
 import { showPicturesOf } from '../board/pictures'
-import { newId } from '../wire/codec'
+import { inParts, newId } from '../wire/codec'
 import { WIRE } from '../wire/generated'
 import type {
   BoardCard,
@@ -134,7 +134,10 @@ export class Session implements Inside {
       gap: () => this.#reopen(),
     })
     this.pages = new Pages(this.board.replica, {
-      turning: () => this.takeWords(),
+      turning: () => {
+        this.takeWords()
+        this.surface?.turning()
+      },
       turned: (along) => {
         this.selection.choose([])
         this.send({ type: 'look', page: this.pages.id, along })
@@ -169,7 +172,10 @@ export class Session implements Inside {
   // Steps and commands
 
   do(request: Request): string {
-    return this.#looksOnly() ? '' : this.board.replica.do(request)
+    if (this.#looksOnly()) return ''
+    return inParts(request)
+      .map((part) => this.board.replica.do(part))
+      .at(-1)!
   }
 
   /** Through a student's eyes everything is seen and nothing done. */
@@ -180,7 +186,7 @@ export class Session implements Inside {
   }
 
   undo(): void {
-    if (this.board.undos > 0) this.#goBack({ step: 'undo' })
+    if (this.board.mayUndo) this.#goBack({ step: 'undo' })
   }
 
   redo(): void {
@@ -277,6 +283,11 @@ export class Session implements Inside {
       state: (state) => {
         this.line = state
         if (state === 'lost') this.selection.reading = false
+      },
+      tooLarge: (message) => {
+        // What it waits among is being gone through.
+        if (message.type === 'do')
+          queueMicrotask(() => this.#refused(message.id, 'too_large', { key: 'that-message-is-larger-than' }))
       },
     })
   }

@@ -57,6 +57,8 @@ export const TABLE_COLUMN = 120.0
 export const LEAST_BAY = 40.0
 export const PAPER_COLOUR = "#fffefa"
 export const MAX_RUB_POINTS = 600
+export const MAX_MESSAGE = 2500000
+export const MAX_READ = 600
 export const SURE_TEXT = 0.7
 
 export interface AccountPage {

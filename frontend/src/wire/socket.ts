@@ -1,5 +1,6 @@
 /** The line to the room: opens, keeps asking whether it is alive, and comes back by itself. */
 import { decodeMessage, encodeMessage } from './codec'
+import { MAX_MESSAGE } from './generated'
 import type { FromBrowser, ToBrowser } from './generated'
 
 const FIRST_RETRY_MS = 300
@@ -14,6 +15,8 @@ export interface LineEvents {
   opened(): void
   message(message: ToBrowser): void
   state(state: LineState): void
+  /** A message is more than the server takes: it would end the line, and again each time that it is sent. */
+  tooLarge(message: FromBrowser): void
 }
 
 function address(path: string): string {
@@ -53,7 +56,12 @@ export class Line {
   /** Send now, or not at all: what must not be lost is kept by the caller and sent again. */
   send(message: FromBrowser): boolean {
     if (!this.open) return false
-    this.#socket!.send(encodeMessage(message) as Uint8Array<ArrayBuffer>)
+    const bytes = encodeMessage(message) as Uint8Array<ArrayBuffer>
+    if (bytes.length > MAX_MESSAGE) {
+      this.#events.tooLarge(message)
+      return false
+    }
+    this.#socket!.send(bytes)
     return true
   }
 

@@ -156,6 +156,14 @@ export class Surface implements SurfaceEvents {
     this.redrawOver()
   }
 
+  turning(): void {
+    this.gestures.endInk()
+  }
+
+  get writing(): boolean {
+    return this.gestures.writing
+  }
+
   changed(): void {
     const page = this.session.pages.now
     if (page !== this.#page) this.#turnTo(page)

@@ -32,7 +32,7 @@
   {#if !onlooker && making}
     <div class="back">
       <button
-        disabled={!session.board.undos}
+        disabled={!session.board.mayUndo}
         aria-label={t('undo')}
         title={t('undo')}
         onclick={() => session.undo()}><Icon name="undo" /></button
