@@ -1107,6 +1107,7 @@ there-is-nothing-of-yours =
         [redo] Es gibt nichts mehr von dir zu wiederholen.
        *[undo] Es gibt nichts mehr von dir rückgängig zu machen.
     }
+step-failed = Das ging nicht, durch einen Fehler des Raums. Was du gemacht hast, ist für dich aufgehoben.
 the-page-changes-too-fast = Die Seite ändert sich dafür gerade zu schnell. Versuch es gleich noch einmal.
 that-board-is-no-longer = Diese Tafel ist nicht mehr in diesem Raum.
 a-steps-id-has-6 = Die Kennung eines Schritts hat 6 bis 32 Zeichen.

@@ -1107,6 +1107,7 @@ there-is-nothing-of-yours =
         [redo] There is nothing of yours left to redo.
        *[undo] There is nothing of yours left to undo.
     }
+step-failed = That could not be done, by a fault of the room. What you made is kept for you.
 the-page-changes-too-fast = The page changes too fast for that just now. Try it again in a moment.
 that-board-is-no-longer = That board is no longer in this room.
 a-steps-id-has-6 = A step’s id has 6 to 32 characters.

@@ -1107,6 +1107,7 @@ there-is-nothing-of-yours =
         [redo] No queda nada tuyo por rehacer.
        *[undo] No queda nada tuyo por deshacer.
     }
+step-failed = No se ha podido hacer, por un fallo de la sala. Lo que hiciste queda guardado.
 the-page-changes-too-fast = La página cambia ahora demasiado deprisa. Inténtalo en un momento.
 that-board-is-no-longer = Esa pizarra ya no está en esta sala.
 a-steps-id-has-6 = La marca de un paso tiene de 6 a 32 caracteres.

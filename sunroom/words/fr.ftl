@@ -1107,6 +1107,7 @@ there-is-nothing-of-yours =
         [redo] Il ne reste rien de vous à rétablir.
        *[undo] Il ne reste rien de vous à annuler.
     }
+step-failed = Cela n’a pas pu se faire, par une erreur de la salle. Ce que vous avez fait est gardé pour vous.
 the-page-changes-too-fast = La page change trop vite pour cela. Réessayez dans un instant.
 that-board-is-no-longer = Cette planche n’est plus dans cette salle.
 a-steps-id-has-6 = L’identifiant d’une étape a de 6 à 32 caractères.

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from typing import Any
+from unittest import mock
 
 import msgspec
 import numpy as np
@@ -192,6 +193,14 @@ class Steps(LiveTest):
         (back,) = (item for item in undone.step.items if item.id == "chart-1")
         self.assertEqual((back.cells, back.chart), (cells, charted.step.items[0].chart))
         self.assertEqual(self.do(self.tutor, Redo()).step.items, cell.step.items)
+
+    def test_a_fault_of_ours_is_told_and_the_line_goes_on(self) -> None:
+        with (
+            mock.patch("sunroom.live.room.steps.plan", side_effect=ZeroDivisionError),
+            self.assertLogs("sunroom.live.room.steps", "ERROR"),
+        ):
+            self.refused(self.tutor, AddItems(self.page, (stroke("stroke-1"),)), "failed")
+        self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))
 
     def test_undo_works_after_a_restart(self) -> None:
         self.do(self.tutor, AddItems(self.page, (stroke("stroke-1"),)))

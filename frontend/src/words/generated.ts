@@ -1782,6 +1782,7 @@ export interface Words {
   'state-up-all': null
   'stays-out-of-this-room': { name: string | number }
   'steadiness': null
+  'step-failed': null
   'stop': null
   'stop-following': null
   'strike-through': null

@@ -146,6 +146,10 @@ class Steps:
             self._inside.refuse(member, message.id, "malformed", error.sentence)
         except GoneError as error:
             self._inside.refuse(member, message.id, error.code, error.sentence)
+        except Exception:
+            # Were the line to break of it, it would come back and ask for the same again, for ever.
+            logger.exception("A %s of %s failed", type(message.request).__name__, member.actor.seat)
+            self._inside.refuse(member, message.id, "failed", said("step-failed"))
 
     def _said_of_bays(self, member: Member, board: LiveBoard, verdict: Verdict) -> Verdict:
         """Who has a bay to write in, and wrote beside it, is told that rather than where pens are."""
