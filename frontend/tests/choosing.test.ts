@@ -1,13 +1,13 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { standing, stroke, Surface } from './surface'
-import { FakeSocket } from './stub'
+import { FakeSocket, PAGE } from './stub'
 import type { Box } from '../src/board/box'
 import { handlePlace, type Handle } from '../src/board/frame'
 import { pointOf, type Point } from '../src/board/place'
 import { changedTable } from '../src/board/tables'
 import { newTable, newText } from '../src/board/text'
 import { copied, copiesOf, keepCopied } from '../src/lesson/clipboard'
-import type { Affine, Item, Request, ShapeItem } from '../src/wire/generated'
+import type { Affine, InkItem, Item, Request, ShapeItem } from '../src/wire/generated'
 
 let on: Surface
 
@@ -39,6 +39,14 @@ beforeEach(() => {
 })
 
 afterEach(() => on.close())
+
+test('the width of a line is not shown as that of a picture that is chosen with it', () => {
+  const picture = { ...stroke('picture-1', 600), kind: 'picture', width: 300, height: 200 } as unknown as Item
+  on.session.do({ step: 'add_items', page: PAGE, items: [picture] })
+  on.session.do({ step: 'style_items', page: PAGE, ids: ['stroke-1', 'picture-1'], style: { width: 7 } })
+  const width = (id: string) => (on.session.pages.now!.entries.get(id)!.item as InkItem).width
+  expect([width('stroke-1'), width('picture-1')]).toEqual([7, 300])
+})
 
 test('a row or column of a table comes and goes where it was asked for, before the server has answered', () => {
   const of = (cells: string[][]) => newTable('seat-a', [0, 0], cells)

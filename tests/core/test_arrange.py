@@ -12,10 +12,13 @@ from hypothesis import strategies as st
 
 from sunroom.core.board import (
     Board,
+    CardItem,
     InkItem,
     Item,
+    NoteItem,
     Page,
     PageHead,
+    PictureItem,
     ShapeItem,
     TextItem,
     apply,
@@ -35,7 +38,7 @@ from sunroom.core.board.requests import (
     TransformItems,
     check_request,
 )
-from sunroom.core.board.steps import AddItems, AddPage, Style
+from sunroom.core.board.steps import AddItems, AddPage, MoveItems, Style
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, rubbed, unpack_samples
@@ -178,6 +181,24 @@ class Arranging(TestCase):
         text, ink = page(board).items["text-1"], page(board).items["stroke-1"]
         self.assertEqual((text.colour, text.size, ink.colour, ink.width), ("#1f5fa8", 40, "#1f5fa8", 9))
         self.assertEqual(text.lines[0].width, 4 * 0.5 * 40)
+
+    def test_the_width_of_a_line_is_no_picture_s_and_the_size_of_words_no_note_s(self) -> None:
+        picture = PictureItem(id="picture-1", picture="seen-01", width=300, height=200)
+        card = CardItem(id="card-001", of="link", title="Sundials", address="https://sundial.example/")
+        note = NoteItem(id="note-001", text="noon", colour="#f6dc8b")
+        board = board_of(picture, card, note)
+        ids = ("picture-1", "card-001", "note-001")
+        board = after(board, StyleItems(PAGE, ids, Style(width=3, size=40, opacity=0.5)))
+        now = page(board).items
+        self.assertEqual((now["picture-1"].width, now["picture-1"].opacity), (300, 0.5))
+        self.assertEqual((now["card-001"].width, now["card-001"].size), (card.width, card.size))
+        self.assertEqual((now["note-001"].width, now["note-001"].size), (note.width, note.size))
+
+    def test_nothing_is_moved_off_the_paper_s_end_step_by_step(self) -> None:
+        board = board_of(*figures([(0, 0, 10, 10)]))
+        far = MoveItems(PAGE, ("figure-0",), 900_000, 0)
+        with self.assertRaises(MalformedError):
+            after(after(board, far), far)
 
     def test_a_copied_page_belongs_to_its_copier_and_stands_behind_the_first(self) -> None:
         board = board_of(stroke("stroke-1", 0, 0, [(0, 0), (5, 5)], by="seat-b", locked=True))

@@ -11,6 +11,7 @@ import type {
   RemoveItems,
   ReplaceItems,
   SetCell,
+  Style,
   StyleItems,
   TransformItems,
 } from '../wire/generated'
@@ -227,7 +228,7 @@ function changes(step: ItemStep, find: (id: string) => Item | undefined): [strin
     case 'transform_items':
       return each(step.ids, find, (item) => carried(item, step.matrix))
     case 'style_items':
-      return each(step.ids, find, (item) => withFields(item, step.style))
+      return each(step.ids, find, (item) => withStyle(item, step.style))
     case 'change_items':
       return step.changes.flatMap((change) => each([change.id], find, (item) => withFields(item, change)))
     case 'edit_text':
@@ -262,6 +263,17 @@ function withWords(item: Item, { text, spans, family, align, listing }: EditText
   if (item.kind === 'note' || item.kind === 'shape')
     return { ...item, text, lines: text ? plainLines(text, item.size) : [] }
   return item.kind === 'picture' ? { ...item, text } : item
+}
+
+/** The item with another look; twin of requests/styling.py. */
+function withStyle(item: Item, { width, size, ...style }: Style): Item {
+  const lined = item.kind === 'ink' || item.kind === 'shape'
+  const sized = !['note', 'table', 'card'].includes(item.kind)
+  return withFields(item, {
+    ...style,
+    ...(lined && width !== undefined && { width }),
+    ...(sized && size !== undefined && { size }),
+  })
 }
 
 /** The item with those new values whose fields it has. */

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection
-from functools import lru_cache
+from typing import NamedTuple
 
 import msgspec
 import numpy as np
@@ -23,13 +23,24 @@ HOLDING = ("line", "elbow", "curve")
 FAR = 1e5
 
 
-def attached(page: Page, line: ShapeItem) -> ShapeItem:
-    """``line`` from edge to edge of the items it holds; an end that holds nothing stays."""
-    held = [page.items.get(item_id) if item_id else None for item_id in line.holds]
+class Held(NamedTuple):
+    """The box and the outline of a thing that lines hold on to."""
+
+    box: Box
+    outline: Points
+
+
+def attached(page: Page, line: ShapeItem, known: dict[str, Held | None] | None = None) -> ShapeItem:
+    """``line`` from edge to edge of the items it holds; an end that holds nothing stays.
+
+    ``known`` is filled with what is found of those items: many lines may hold on to one.
+    """
+    known = {} if known is None else known
+    held = [known[i] if i in known else known.setdefault(i, _held(page, i)) for i in line.holds]
     if not any(held):
         return line
     ends = line.placement.points(np.array([line.points[0], line.points[-1]], dtype=float))
-    boxes = [_box(item) if item else Box(*end, *end) for item, end in zip(held, ends, strict=True)]
+    boxes = [one.box if one else Box(*end, *end) for one, end in zip(held, ends, strict=True)]
     aims = [box.middle for box in boxes]
     across = _leaves_across(*boxes) if line.figure == "elbow" else None
     if across is not None:
@@ -39,8 +50,8 @@ def attached(page: Page, line: ShapeItem) -> ShapeItem:
         towards = [aims[0] + way, aims[1] - way]
     else:
         towards = [aims[1], aims[0]]
-    start = _edge(held[0], aims[0], towards[0]) if held[0] else ends[0]
-    end = _edge(held[1], aims[1], towards[1]) if held[1] else ends[1]
+    start = _edge(held[0].outline, aims[0], towards[0]) if held[0] else ends[0]
+    end = _edge(held[1].outline, aims[1], towards[1]) if held[1] else ends[1]
     return laid(line, bent(line, start, end, across=across))
 
 
@@ -81,8 +92,9 @@ def with_followers(page: Page, step: MoveItems | ChangeItems) -> MoveItems | Cha
     changes = {change.id: change for change in _as_changes(changed, step)}
     for line in loose:
         changes[line.id] = msgspec.structs.replace(changes[line.id], holds=("", ""))
+    found: dict[str, Held | None] = {}
     for line in lines:
-        run = attached(then, changed.get(line.id, line))  # type: ignore[arg-type]
+        run = attached(then, changed.get(line.id, line), found)  # type: ignore[arg-type]
         known = changes.get(line.id, Change(id=line.id))
         changes[line.id] = msgspec.structs.replace(known, x=run.x, y=run.y, map=run.map, points=run.points)
     return ChangeItems(page.head.id, tuple(changes.values()))
@@ -107,9 +119,8 @@ def _as_changes(changed: dict[str, Item], step: MoveItems | ChangeItems) -> tupl
     return tuple(Change(id=item.id, x=item.x, y=item.y) for item in changed.values())
 
 
-def _edge(item: Item, middle: Points, towards: Points) -> Points:
-    """Where the line from ``middle`` to ``towards`` leaves the item's outline, and a little further."""
-    outline = _outline(item)
+def _edge(outline: Points, middle: Points, towards: Points) -> Points:
+    """Where the line from ``middle`` to ``towards`` leaves an outline, and a little further."""
     way = towards - middle
     length = float(np.hypot(*way))
     if length < 1e-6:
@@ -126,13 +137,12 @@ def _edge(item: Item, middle: Points, towards: Points) -> Points:
     return np.asarray(middle + way * min(1.0, at + GAP / length))
 
 
-#: Many lines may hold on to one thing.
-_box = lru_cache(maxsize=64)(item_box)
-
-
-@lru_cache(maxsize=64)
-def _outline(item: Item) -> Points:
+def _held(page: Page, item_id: str) -> Held | None:
+    item = page.items.get(item_id)
+    if item is None:
+        return None
+    box = item_box(item)
     if isinstance(item, ShapeItem) and item.closed:
         (points,) = item.paths()
-        return flatten_cubics(points) if item.curved else points
-    return _box(item).corners()
+        return Held(box, flatten_cubics(points) if item.curved else points)
+    return Held(box, box.corners())

@@ -97,7 +97,12 @@ def step(now: Now, request: Moving) -> Step | None:
     match request:
         case MoveItems():
             step = remaining(now.board, request)
-            return with_followers(now.page, step) if isinstance(step, MoveItems) else step
+            if not isinstance(step, MoveItems):
+                return step
+            for item in found(now.page, step.ids):
+                check_number("x", item.x + step.dx, MAX_COORDINATE)
+                check_number("y", item.y + step.dy, MAX_COORDINATE)
+            return with_followers(now.page, step)
         case TransformItems():
             return with_followers(now.page, transform(now.page, request))
         case MoveEnds():

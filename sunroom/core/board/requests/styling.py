@@ -6,9 +6,9 @@ import msgspec
 from msgspec import UNSET
 
 from sunroom.core.board.items import (
+    CardItem,
     ChartItem,
-    FormulaItem,
-    GraphItem,
+    InkItem,
     NoteItem,
     ShapeItem,
     TableItem,
@@ -83,15 +83,15 @@ def restyle(page: Page, request: StyleItems, typesetter: Typesetter) -> ChangeIt
         if isinstance(item, TextItem | ShapeItem) and change.size is not UNSET:
             larger = laid_out(msgspec.structs.replace(item, size=float(change.size)), typesetter)
             change = msgspec.structs.replace(change, lines=larger.lines)  # type: ignore[union-attr]
-        elif isinstance(item, NoteItem | TableItem):
-            # A note's size is worked out from its text, a table's width is that of its columns.
-            change = msgspec.structs.replace(change, size=UNSET, width=UNSET)
+        elif isinstance(item, NoteItem | TableItem | CardItem):
+            # Their size is worked out from their words, or stays.
+            change = msgspec.structs.replace(change, size=UNSET)
         elif isinstance(item, ChartItem):
             colour = item.colour if change.colour is UNSET else change.colour
             drawn = chart_drawn(msgspec.structs.replace(item, colour=colour)).chart or UNSET
-            change = msgspec.structs.replace(change, width=UNSET, chart=drawn)
-        elif isinstance(item, FormulaItem | GraphItem):
-            # Its width is that of its outlines.
+            change = msgspec.structs.replace(change, chart=drawn)
+        if not isinstance(item, InkItem | ShapeItem):
+            # What is as wide as it is, is meant by no width of a line.
             change = msgspec.structs.replace(change, width=UNSET)
         # What the item has not is left out: a frame goes to everybody.
         changes.append(Change(id=item.id, **change.values(item)))
