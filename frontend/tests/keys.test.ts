@@ -208,14 +208,50 @@ describe('arrows', () => {
 })
 
 describe('Enter', () => {
-  test('sets chosen ink as what was read first', () => {
+  const text = {
+    lines: [{ ids: ['stroke-1'], angle_rad: 0, rivals: [{ text: 'l' }] }],
+    readings: [{ text: 'l' }],
+  }
+  const figure = { figure: 'line', points: [], closed: false, curved: false, parts: [], ends: 'none' }
+  const map = { labels: [{ ids: ['stroke-1'], text: 'l' }], lines: [], centre: 0, of: '' }
+
+  test.each([
+    [text, { step: 'typeset', ids: ['stroke-1'], text: 'l' }],
+    [
+      { ...text, formulas: [{ formula: 'l=1' }], maths_first: true },
+      { step: 'set_maths', formula: 'l=1' },
+    ],
+    [
+      { ...text, figures: [figure], figure_first: true },
+      { step: 'true_up', figure: 'line' },
+    ],
+    [
+      {
+        ...text,
+        sketch: [
+          { figure, ids: ['stroke-1'], holds: [] },
+          { figure, ids: ['stroke-2'], holds: [] },
+        ],
+        figure_first: true,
+      },
+      { step: 'true_up_all' },
+    ],
+    [{ ...text, mind_map: map }, { step: 'to_mind_map' }],
+    [{ ...text, mind_map: { ...map, of: 'oval-001' } }, { step: 'typeset' }],
+  ])('makes of chosen ink what is offered first', (readings, step) => {
+    on.session.rights.own = standing(['convert', 'add_formula'])
     on.session.selection.choose(['stroke-1'])
-    on.session.selection.readings = {
-      ...{ lines: [{ ids: ['stroke-1'], angle_rad: 0, rivals: [{ text: 'l' }] }] },
-      readings: [{ text: 'l' }],
-    } as never
+    on.session.selection.readings = { figures: [], sketch: [], formulas: [], ...readings } as never
     expect(press('Enter')).toBe(true)
-    expect(on.asked()).toMatchObject([{ step: 'typeset', ids: ['stroke-1'], text: 'l' }])
+    expect(on.asked()).toMatchObject([step])
+  })
+
+  test('does nothing to ink of which nothing is known, or that may not be changed', () => {
+    on.session.selection.choose(['stroke-1'])
+    expect(press('Enter')).toBe(false)
+    on.session.rights.own = standing([])
+    on.session.selection.readings = { figures: [], sketch: [], formulas: [], ...text } as never
+    expect([press('Enter'), on.asked()]).toEqual([false, []])
   })
 
   test('on a button is that button’s', () => {

@@ -1412,7 +1412,7 @@ crosshair-at =
     [0] Ort { $across }, { $down }
    *[other] Ort { $across }, { $down }, auf etwas
 }
-key-enter = Ausgewählte Tinte setzen; ausgewählte Wörter ändern
+key-enter = Ausgewählte Tinte zu dem machen, was zuerst angeboten wird; ausgewählte Wörter ändern
 key-shift = Beim Zeichnen: gerade, in Schritten von 15°; gleiche Seiten
 key-escape = Aufgeben oder nichts auswählen
 key-pages = Seiten umblättern

@@ -1412,7 +1412,7 @@ crosshair-at =
     [0] Place { $across }, { $down }
    *[other] Place { $across }, { $down }, on something
 }
-key-enter = Typeset the selected ink; edit the selected words
+key-enter = Make selected ink what is offered first; edit the selected words
 key-shift = While drawing: straight, in steps of 15°; equal sides
 key-escape = Give up, or select nothing
 key-pages = Turn pages

@@ -1412,7 +1412,7 @@ crosshair-at =
     [0] Lugar { $across }, { $down }
    *[other] Lugar { $across }, { $down }, sobre algo
 }
-key-enter = Componer la tinta elegida; cambiar las palabras elegidas
+key-enter = Convertir la tinta elegida en lo que se ofrece primero; cambiar las palabras elegidas
 key-shift = Al dibujar: recto, de 15° en 15°; lados iguales
 key-escape = Renunciar, o no elegir nada
 key-pages = Pasar páginas

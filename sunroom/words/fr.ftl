@@ -1412,7 +1412,7 @@ crosshair-at =
     [0] Endroit { $across }, { $down }
    *[other] Endroit { $across }, { $down }, sur quelque chose
 }
-key-enter = Composer l’encre choisie ; modifier les mots choisis
+key-enter = Faire de l’encre choisie ce qui est proposé d’abord ; modifier les mots choisis
 key-shift = En dessinant : droit, par 15° ; côtés égaux
 key-escape = Renoncer, ou ne rien choisir
 key-pages = Tourner les pages

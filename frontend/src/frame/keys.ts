@@ -168,11 +168,8 @@ function plainKey(event: KeyboardEvent, session: Session, surface: Surface): boo
     case 'Backspace':
       session.chosen.remove()
       return true
-    case 'Enter': {
-      const best = session.selection.readings?.readings[0]
-      if (best) session.chosen.typeset(best.text)
-      return Boolean(best) || session.chosen.editWords() || surface.gestures.crosshair.press()
-    }
+    case 'Enter':
+      return session.chosen.convert() || session.chosen.editWords() || surface.gestures.crosshair.press()
     case 'Escape':
       // An open panel closes by it, even when what was pressed in it has given the focus back to the board.
       if (document.querySelector(':popover-open')) return false

@@ -14,6 +14,7 @@ import type {
   Style,
   TrueUp,
 } from '../wire/generated'
+import { conversionsOf } from './conversions'
 import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
 import type { Inside } from './inside'
 import type { Pictures } from './pictures.svelte'
@@ -169,6 +170,35 @@ export class Chosen {
     const ids = this.#selection.items('remove').map((item) => item.id)
     if (ids.length) this.#inside.do({ step: 'remove_items', page: this.#inside.pages.id, ids })
     else if (this.#selection.ids.size) this.#inside.say(t('reason-not-yours'))
+  }
+
+  /** Selected ink to what it is likeliest to be, as it is offered first; false when nothing is offered. */
+  convert(): boolean {
+    const { readings } = this.#selection
+    if (!readings || !this.#selection.ink().length) return false
+    const may = { maths: this.#inside.rights.may('add_formula'), lines: false }
+    const { readings: texts, figures, formulas, sketch, mind_map: map } = readings
+    const [first] = conversionsOf(readings, may)
+    // Words beside a map that is there are words, unless it is said that they are a branch.
+    switch (first === 'asMap' && map!.of && texts.length ? 'asText' : first) {
+      case 'asText':
+        this.typeset(texts[0]!.text)
+        return true
+      case 'asMaths':
+        this.setMaths(formulas[0]!.formula)
+        return true
+      case 'asSketch':
+        this.trueUpAll(sketch)
+        return true
+      case 'asMap':
+        this.toMindMap(map!)
+        return true
+      case 'asFigure':
+        if (figures[0]) this.trueUp(figures[0])
+        return figures.length > 0
+      default:
+        return false
+    }
   }
 
   /** Selected ink to typed text. */
