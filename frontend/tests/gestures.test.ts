@@ -38,6 +38,20 @@ describe('a pen', () => {
     expect(on.target.captured).toEqual([1])
   })
 
+  test('that shades for minutes writes several strokes, one from where the other ends, and loses no place', () => {
+    on.session.tools.inHand.steady = 0
+    const places: Point[] = Array.from({ length: 25_000 }, (_, i) => [(i % 2) * 9, i / 50])
+    on.point('down', places[0]!)
+    for (let at = 1; at < places.length; at += 500)
+      on.point('move', places[at]!, { parts: places.slice(at, at + 500) })
+    on.point('up', places.at(-1)!, { pressure: 0 })
+    const strokes = inks().map(placesOf)
+    expect(strokes.map((stroke) => stroke.length)).toEqual([10_000, 10_000, 5_002])
+    expect(strokes[1]![0]).toEqual(strokes[0]!.at(-1))
+    expect(strokes[2]!.at(-1)).toEqual([9, 500])
+    expect(new Set(inks().map(({ id }) => id)).size).toBe(3)
+  })
+
   test('is shown to the others while it writes, each place once and in order', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 3 }), { maxLength: 30 }), (waits) => {

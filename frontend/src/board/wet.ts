@@ -55,6 +55,14 @@ export class WetStroke {
     this.samples.push(x, y, pressure, timeMs - this.#startMs)
   }
 
+  /** Another stroke that looks as this one does, and goes on from where it is. */
+  next(timeMs: number): WetStroke {
+    const stroke = new WetStroke(this.page, this.look, this.#steady)
+    const [x, y, pressure] = this.samples.slice(-4) as [number, number, number]
+    stroke.add(x, y, pressure, timeMs, 1)
+    return stroke
+  }
+
   /** From here on each sample is taken as it is: along an edge, or where the pen lifts. */
   exact(): void {
     this.#steady = 0

@@ -14,6 +14,8 @@ const HASTE = 0.22
 const LEAST_PRESSURE = 0.2
 /** A brush laid flat writes as broad as one pressed this much harder. */
 const TILT_GAIN = 0.45
+/** A hand that shades for minutes writes several strokes, each of which is soon kept; the server takes twice as many samples. */
+const MOST_SAMPLES = 10_000
 /** A straight line keeps to steps of this angle. */
 const STRAIGHT_STEP_RAD = Math.PI / 12
 
@@ -125,7 +127,18 @@ export class InkGesture implements Gesture {
       page ? notablePoint(page, place, reach / view.scale) : null
     const places = paper ? instruments.guide(at, 1 / view.scale, ends ? notable : null, paper) : [at]
     const pressure = this.#pressure(event)
-    for (const place of places) this.#stroke.add(...place, pressure, event.timeStamp, view.scale)
+    for (const place of places) {
+      if (this.#stroke.count >= MOST_SAMPLES) this.#goOn(event.timeStamp)
+      this.#stroke.add(...place, pressure, event.timeStamp, view.scale)
+    }
+  }
+
+  /** What has been written goes on the board, and the pen writes on from where it is. */
+  #goOn(timeMs: number): void {
+    const { session } = this.#canvas
+    const written = this.#stroke
+    this.#stroke = written.next(timeMs)
+    session.do({ step: 'add_items', page: written.page, items: [written.item(session.rights.me)] })
   }
 
   #pressure(event: PointerEvent): number {
