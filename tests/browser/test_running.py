@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import time
+
 from selenium.webdriver.common.keys import Keys
 
 from tests.browser.base import Browser
+from tests.browser.test_things import WRITER
 from tests.browser.test_tools import LINE, Tools
 
 
@@ -138,6 +141,33 @@ class Eyes(Running):
         self.tutor.wait(
             lambda: "You follow" not in self.tutor.text(".says") or None, "the tutor to go their own way"
         )
+
+    def test_who_types_or_writes_is_not_disturbed_by_where_the_tutor_looks(self) -> None:
+        self.tutor.key(Keys.SHIFT, "u")
+        self.noor.wait_text("[data-testid=pens-state]", "you can write")
+        self.tutor.press("button", "Together")
+        self.noor.key("t")
+        self.noor.draw([(500, 300)], "mouse")
+        self.noor.find(WRITER).send_keys("noon")
+        for _ in range(3):
+            self.tutor.key("+")
+        self.noor.wait(lambda: not self.noor.whole or None, "the tutor's view")
+        self.noor.find(WRITER).send_keys(" at last", Keys.CONTROL, Keys.ENTER)
+        self.tutor.wait_items(1)
+        (text,) = self.page().items.values()
+        self.assertEqual(text.text, "noon at last")
+        self.noor.key("1")
+        self.noor.begin([(300, 500), (340, 500), (380, 500)])
+        before = self.noor.percent
+        self.tutor.key("0")
+        self.tutor.wait(lambda: self.tutor.percent != before or None, "the tutor's whole page")
+        time.sleep(0.6)
+        self.assertEqual(self.noor.percent, before, "the paper does not move under the pen")
+        self.noor.lift()
+        self.noor.wait(
+            lambda: self.noor.percent != before or None, "the tutor's view, once the pen is lifted"
+        )
+        self.tutor.wait_items(2)
 
     def test_a_projector_shows_the_board_alone_where_the_tutor_looks(self) -> None:
         wall = self.browser()
