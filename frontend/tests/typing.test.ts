@@ -3,6 +3,7 @@ import { FakeSocket } from './stub'
 import { standing, Surface } from './surface'
 import { newTable, newText } from '../src/board/text'
 import { Editing } from '../src/lesson/editing.svelte'
+import { MAX_TEXT } from '../src/wire/generated'
 import type { Item, NoteItem, Request, TableItem, TextItem } from '../src/wire/generated'
 
 let on: Surface
@@ -36,6 +37,15 @@ beforeEach(() => {
 afterEach(() => on.close())
 
 describe('a new text', () => {
+  test('takes no more than there is room for, and nothing that cannot be seen', () => {
+    const editing = Editing.newText(on.session, [200, 120])
+    editing.typed('n'.repeat(MAX_TEXT))
+    editing.typed('n'.repeat(MAX_TEXT + 1))
+    expect([editing.styled.text.length, editing.drawn, on.session.notice !== '']).toEqual([MAX_TEXT, 1, true])
+    editing.typed('noon\r\nsun\u000b\u202e')
+    expect([editing.styled.text, editing.drawn]).toEqual(['noon\nsun', 2])
+  })
+
   test('begins at its press, and is put on the board once', () => {
     const editing = Editing.newText(on.session, [200, 120])
     editing.typed('The sun stands high  \n')

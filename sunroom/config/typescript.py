@@ -220,6 +220,8 @@ def _shared() -> list[str]:
         "MAX_TABLE_SIDE": limits.MAX_TABLE_SIDE,
         "MAX_LABEL": limits.MAX_LABEL,
         "MAX_TEXT": limits.MAX_TEXT,
+        "MAX_NOTE": limits.MAX_NOTE,
+        "MAX_CELL": limits.MAX_CELL,
         "TABLE_ROW": words.ROW,
         "TABLE_COLUMN": words.COLUMN,
         "LEAST_BAY": pages.LEAST_BAY,

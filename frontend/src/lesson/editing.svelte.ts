@@ -1,5 +1,5 @@
 /** Words being typed: into a text, a note, a figure or a table's cell. The editor shows it, the sill sets it. */
-import { LABEL_PAD, NOTE_PAD, CELL_PAD } from '../wire/generated'
+import { CELL_PAD, LABEL_PAD, MAX_CELL, MAX_LABEL, MAX_NOTE, MAX_TEXT, NOTE_PAD } from '../wire/generated'
 import type { Inside } from './inside'
 import { newId } from '../wire/codec'
 import type {
@@ -16,8 +16,13 @@ import type {
 import { inverse, ownSize, partsOf, placement, pointOf, type Point } from '../board/place'
 import { StyledText, type Flag, type Style } from '../board/styled'
 import { newText } from '../board/text'
+import { t } from '../words/words.svelte'
 
 export type Edited = 'text' | 'note' | 'shape' | 'cell'
+/** So many characters the server takes. */
+const MOST: Record<Edited, number> = { text: MAX_TEXT, note: MAX_NOTE, shape: MAX_LABEL, cell: MAX_CELL }
+/** What nothing is shown of, and the server takes in no words; as in core/board/limits.py. */
+const UNPRINTABLE = /[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069]/g
 export const NOTE_SIZE = { width: 190, height: 170 }
 
 /** A line has room for at least so many times its size, and a character is at most so wide. */
@@ -169,10 +174,15 @@ export class Editing {
     return this.kind === 'note' ? NOTE_PAD : this.kind === 'cell' ? CELL_PAD : 0
   }
 
-  typed(text: string): void {
-    if (text === this.styled.text) return
+  typed(raw: string): void {
+    const text = raw.replace(/\r\n?/g, '\n').replace(UNPRINTABLE, '')
+    if (raw === this.styled.text) return
+    if ([...text].length > MOST[this.kind]) {
+      this.drawn++
+      return this.#inside.say(t('that-is-more-text-than'))
+    }
     this.styled = this.styled.typed(text, this.pending)
-    if (this.pending) this.drawn++
+    if (this.pending || raw !== text) this.drawn++
     this.pending = null
   }
 

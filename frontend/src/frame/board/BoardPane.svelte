@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Heard } from '../../lesson/cards.svelte'
-  import { MAX_TABLE_SIDE, MAX_TEXT, type CardItem } from '../../wire/generated'
+  import { MAX_CELL, MAX_TABLE_SIDE, MAX_TEXT, type CardItem } from '../../wire/generated'
   import { onDestroy, onMount, untrack } from 'svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { bringFiles } from '../bring'
@@ -45,7 +45,7 @@
   function pasteText([x, y]: [number, number], text: string) {
     if (!session.rights.may('add_text')) return session.say(session.rights.reason)
     const rows = spreadsheetRows(text, MAX_TABLE_SIDE)
-    if (rows) {
+    if (rows && rows.flat().every((cell) => cell.length <= MAX_CELL)) {
       const table = newTable(session.rights.me, [x, y], rows)
       session.do({ step: 'add_items', page: session.pages.id, items: [table] })
       return session.selection.chooseMade([table.id])
