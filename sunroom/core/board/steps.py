@@ -7,6 +7,7 @@ applies it without computing anything.
 from __future__ import annotations
 
 import math
+from operator import attrgetter
 from typing import Any, assert_never
 
 import msgspec
@@ -74,8 +75,13 @@ class Change(Style, frozen=True, kw_only=True, omit_defaults=True):
 
     def values(self, item: Item) -> dict[str, Any]:
         """The fields that are set and that ``item`` has."""
-        fields = ((name, getattr(self, name)) for name in self.__struct_fields__ if name != "id")
-        return {name: value for name, value in fields if value is not UNSET and hasattr(item, name)}
+        # Of thousands of changes at once this is most of the work.
+        all_values = zip(_CHANGEABLE, _values_of(self), strict=True)
+        return {name: value for name, value in all_values if value is not UNSET and hasattr(item, name)}
+
+
+_CHANGEABLE = tuple(name for name in Change.__struct_fields__ if name != "id")
+_values_of = attrgetter(*_CHANGEABLE)
 
 
 class ChangeItems(msgspec.Struct, frozen=True, tag_field="step", tag="change_items"):
