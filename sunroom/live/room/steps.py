@@ -188,11 +188,12 @@ class Steps:
         for _ in range(BESIDE_TRIES):
             state = board.board
             step, how, of = board.going_back(request, seat)
-            self._decide_all(member, needs(state, request, step), None)
+            asked = needs(state, request, step)
+            self._decide_all(member, asked, None)
             cost = following_work(state, step)
             if cost <= INLINE_WORK:
-                step = followed(state, step, typesetter())
-                return Planned(step, how, of, needs(state, request, step))
+                whole = followed(state, step, typesetter())
+                return Planned(whole, how, of, asked if whole is step else needs(state, request, whole))
             await self._work.of(seat).wait(cost / 1e6)
             made = await follow_beside(state, step)
             self._check_still(member, board)
