@@ -267,6 +267,16 @@ describe('when somebody leads elsewhere', () => {
     expect(on.session.pages.id).toBe('page-two')
   }
 
+  test('a picture that is on its way lands on the page that it was brought to, and is not chosen on another', async () => {
+    vi.spyOn(on.session.pictures, 'take').mockImplementation(async () => {
+      turn()
+      return { id: 'picture-1', width: 300, height: 200 }
+    })
+    await on.session.pictures.put([new Blob()], [100, 100], [900, 600])
+    expect(on.asked()).toMatchObject([{ step: 'add_items', page: PAGE, items: [{ kind: 'picture' }] }])
+    expect(on.session.selection.ids.size).toBe(0)
+  })
+
   test('ink that is being written stays on the page on which it was begun, and a figure is given up', () => {
     on.point('down', [10, 10], { kind: 'mouse' })
     on.point('move', [40, 10], { kind: 'mouse' })
