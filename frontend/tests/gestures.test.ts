@@ -222,14 +222,14 @@ describe('a hand on the board', () => {
 describe('when somebody leads elsewhere', () => {
   beforeEach(() => void (on.session.tools.inHand.steady = 0))
 
-  const lead = (page = PAGE) =>
+  const lead = (page = PAGE, board = on.session.boardId) =>
     FakeSocket.last.hear({
       ...{
         type: 'lead',
         page,
         box: [500, 500, 900, 900],
         hold: false,
-        board: on.session.boardId,
+        board,
         name: 'Imani',
       },
     })
@@ -245,6 +245,21 @@ describe('when somebody leads elsewhere', () => {
     expect(on.leads).toEqual([[500, 500, 900, 900]])
     lead()
     expect(on.leads).toHaveLength(2)
+  })
+
+  test('who has let go meanwhile leads nowhere, and another board is opened when the stroke is there', () => {
+    on.point('down', [10, 10])
+    lead()
+    FakeSocket.last.hear({
+      ...{ type: 'lead', page: '', box: [0, 0, 0, 0], hold: false, board: on.session.boardId, name: '' },
+    })
+    on.point('up', [40, 10], { pressure: 0 })
+    expect(on.leads).toEqual([])
+    on.point('down', [10, 50])
+    lead(PAGE, 'board-2')
+    expect(on.session.attention.calledTo).toBeNull()
+    on.point('up', [40, 50], { pressure: 0 })
+    expect([on.session.attention.calledTo?.board, inks().length]).toEqual(['board-2', 2])
   })
 
   test('words are typed on, as long as it is the same page', () => {

@@ -91,6 +91,7 @@
 
   /** Another board of the room, in the place of this one. */
   function openBoard(id: string, called: Lead | null = null) {
+    session.surface?.turning()
     session.close()
     session = new Session(door, link, id, called, session.call)
     if (door === 'tutor') history.replaceState(null, '', `/rooms/${link}/boards/${id}`)

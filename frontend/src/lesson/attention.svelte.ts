@@ -27,6 +27,8 @@ export class Attention {
   /** Go to the view that somebody leads to; held there until they let go. */
   called(lead: Lead): void {
     this.held = lead.hold && lead.page ? lead : null
+    // Who lets go leads nowhere, later either.
+    this.#waits = null
     if (!lead.page) return
     if (this.#show(lead) && !lead.hold) this.#inside.say(t('asks-to-look', { name: lead.name }))
   }
@@ -49,15 +51,16 @@ export class Attention {
 
   /** Show a place; false when it is on another board, which is opened first. */
   #show(lead: Lead): boolean {
+    if (this.#inside.surface?.writing) {
+      this.#waits = lead
+      return true
+    }
     if (lead.board !== this.#inside.boardId) {
       this.calledTo = lead
       return false
     }
-    if (this.#inside.surface?.writing) this.#waits = lead
-    else {
-      this.#inside.pages.turnTo(lead.page)
-      this.#inside.surface?.looking.lead(lead.box)
-    }
+    this.#inside.pages.turnTo(lead.page)
+    this.#inside.surface?.looking.lead(lead.box)
     return true
   }
 

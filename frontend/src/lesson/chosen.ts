@@ -140,7 +140,10 @@ export class Chosen {
 
   #put(items: Item[], page = this.#inside.pages.id): void {
     this.#inside.do({ step: 'add_items', page, items })
-    if (page === this.#inside.pages.id) this.#selection.chooseMade(items.map((item) => item.id))
+    this.#selection.chooseMade(
+      items.map((item) => item.id),
+      page,
+    )
   }
 
   /** What this person may clear off the page: of those whose work ``of`` is, what is not locked. */

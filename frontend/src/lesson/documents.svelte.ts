@@ -82,7 +82,10 @@ export class Documents {
         group,
       }))
       this.#inside.do({ step: 'add_items', page, items })
-      if (pages.id === page) this.#inside.chooseMade(items.map(({ id }) => id))
+      this.#inside.chooseMade(
+        items.map(({ id }) => id),
+        page,
+      )
     } catch (error) {
       this.#failed(error)
     } finally {

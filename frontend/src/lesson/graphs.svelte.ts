@@ -59,7 +59,7 @@ export class Graphs {
       const problem = drawn.drawn?.problems.find(Boolean)
       if (problem && formulas.length === 1) return this.#inside.warn(told(problem))
       this.#inside.do({ step: 'add_items', page, items: [drawn] })
-      if (page === this.#inside.pages.id) this.#inside.chooseMade([item.id])
+      this.#inside.chooseMade([item.id], page)
     } catch (error) {
       this.#inside.warn((error as Error).message)
     }

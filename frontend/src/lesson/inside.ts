@@ -63,6 +63,6 @@ export interface Inside {
   say(sentence: string): void
   /** A sentence that stays there until it was read. */
   warn(sentence: string): void
-  /** Choose what is being made, as soon as it is there. */
-  chooseMade(items: Item['id'][]): void
+  /** Choose what is being made, as soon as it is there, if it is on the page that is looked at. */
+  chooseMade(items: Item['id'][], page?: string): void
 }

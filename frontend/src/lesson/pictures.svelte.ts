@@ -97,7 +97,7 @@ export class Pictures {
     })
     this.#inside.do({ step: 'add_items', page, items })
     const ids = items.map(({ id }) => id)
-    if (page === this.#inside.pages.id) this.#inside.chooseMade(ids)
+    this.#inside.chooseMade(ids, page)
     return ids
   }
 
@@ -168,7 +168,10 @@ export class Pictures {
       }))
       this.#inside.do({ step: 'add_items', page, items })
       this.#inside.do({ step: 'remove_items', page, ids: [item.id] })
-      if (page === this.#inside.pages.id) this.#inside.chooseMade(items.map(({ id }) => id))
+      this.#inside.chooseMade(
+        items.map(({ id }) => id),
+        page,
+      )
     } catch (error) {
       this.#inside.warn((error as Error).message)
     }

@@ -36,8 +36,9 @@ export class Selection {
     this.choose(this.ids.has(id) ? rest : [...rest, ...touched])
   }
 
-  /** Choose what is being made, as soon as it is there. */
-  chooseMade(ids: string[]): void {
+  /** Choose what is being made, as soon as it is there; what comes on another page is not chosen. */
+  chooseMade(ids: string[], page = this.#inside.pages.id): void {
+    if (page !== this.#inside.pages.id) return
     this.#inside.tools.tool = 'select'
     this.choose(ids)
   }

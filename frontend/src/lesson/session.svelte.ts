@@ -254,8 +254,8 @@ export class Session implements Inside {
     this.surface?.changed()
   }
 
-  chooseMade(ids: string[]): void {
-    this.selection.chooseMade(ids)
+  chooseMade(ids: string[], page?: string): void {
+    this.selection.chooseMade(ids, page)
   }
 
   /** A sentence for a while on the sill. */
