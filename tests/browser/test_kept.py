@@ -3,8 +3,25 @@
 from __future__ import annotations
 
 from demo.hand import Hand
-from sunroom.boards import models
+from sunroom.boards import models, store
+from sunroom.core.ink import SAMPLE_BYTES
 from tests.browser.base import BrowserTest, wait_for
+
+#: More places than a stroke may have; the driver would take minutes for them, so the pen that is down is moved in the page.
+LONG = 21_000
+KEEP_POINTER = """
+document.querySelector('[data-testid=board]').addEventListener('pointerdown', (e) => (window.pen = e.pointerId), true)
+"""
+SHADE = """
+const board = document.querySelector('[data-testid=board]'), { left, top } = board.getBoundingClientRect()
+const at = (i) => ({
+  pointerId: window.pen, pointerType: 'pen', pressure: 0.5, bubbles: true,
+  clientX: left + 300 + 90 * (i % 2), clientY: top + 200 + i / 100,
+})
+const move = (i, more) => new PointerEvent('pointermove', { ...at(i), ...more })
+for (let i = 0; i < arguments[0]; i += 500)
+  board.dispatchEvent(move(i, { coalescedEvents: Array.from({ length: 500 }, (_, n) => move(i + n)) }))
+"""
 
 
 class Kept(BrowserTest):
@@ -45,6 +62,23 @@ class Kept(BrowserTest):
         tutor.wait_items(2)
         tutor.kept()
         self.assertEqual(models.LoggedStep.objects.exclude(seat="").count(), 2)
+
+    def test_a_stroke_of_minutes_is_there_whole_after_the_server_has_died(self) -> None:
+        tutor, _ = self.open_room()
+        tutor.driver.execute_script(KEEP_POINTER)
+        tutor.begin([(300, 200), (310, 210)])
+        tutor.driver.execute_script(SHADE, LONG)
+        tutor.lift()
+        tutor.wait_items(3)
+        tutor.kept()
+        port = self.server.port
+        self.server.stop()
+        self.server = type(self.server)(port)
+        tutor.driver.refresh()
+        tutor.wait_items(3)
+        (page,) = store.load(models.Board.objects.get().pk).in_order()
+        kept = sum(len(item.samples) // SAMPLE_BYTES for item in page.items.values())
+        self.assertGreater(kept, LONG, "every place of the pen, and where the next stroke goes on")
 
     def test_refused_ink_stays_with_its_writer_until_it_is_put_on_or_thrown_away(self) -> None:
         tutor, link = self.open_room()
