@@ -12,7 +12,20 @@ import django
 
 django.setup()
 
-from bench import call, conversions, fanout, files, hostile, maths, mutations, page, paint, reading, rules  # noqa: E402
+from bench import (  # noqa: E402
+    attacks,
+    call,
+    conversions,
+    fanout,
+    files,
+    hostile,
+    maths,
+    mutations,
+    page,
+    paint,
+    reading,
+    rules,
+)
 from bench.table import Row, markdown  # noqa: E402
 
 PARTS = {
@@ -40,7 +53,7 @@ all of them: look at the ratios.
 
 def main() -> int:
     if sys.argv[1:2] == ["attacker"]:
-        hostile.be_attacker(*sys.argv[2:])
+        attacks.be_attacker(*sys.argv[2:])
         return 0
     wanted = [argument for argument in sys.argv[1:] if argument in PARTS] or list(PARTS)
     rows: list[Row] = []
