@@ -94,6 +94,17 @@ class Pictures(TestCase):
         self.assertLess(line_picture([np.array([[3.0, 3.0]])]).shape[3], 60)
         self.assertLessEqual(line_picture([np.array([[0.0, 0.0], [1e6, 1.0]])]).shape[3], 3_200)
 
+    def test_words_far_apart_are_as_high_as_ever_and_a_dash_and_dots_stay_small(self) -> None:
+        word = [stroke[:, :2] for stroke in Hand(1).write("noon", 0, 0, 60)]
+        far = line_picture([stroke + (900 * n, 0) for n in range(3) for stroke in word])
+        scale = line_picture(word).shape[3] / float(np.ptp(np.vstack(word)[:, 0]))
+        self.assertGreater(far.shape[3], 1_800 * 0.7 * scale)
+        dots = [np.array([(x, 0.0), (x + 2.0, 1.0), (x, 2.0)]) for x in (0, 20, 40)]
+        dash = [np.array([(0.0, 0.0), (40.0, 1.0)])]
+        for small in (dots, dash, [dash[0] + (70 * n, 0) for n in range(5)]):
+            inked = np.flatnonzero((line_picture(small)[0, 0] < 0).any(axis=1))
+            self.assertLess(np.ptp(inked), 12)
+
 
 class Decoding(TestCase):
     def test_a_letter_twice_needs_a_blank_between(self) -> None:
@@ -141,6 +152,16 @@ class Marks(TestCase):
         for seed in range(6):
             for word in ("shadow", "noon", "tablet", "O", "quay", "illness"):
                 self.assertEqual(marks_among(Hand(seed).write(word, 0, 0, 60)), set(), word)
+
+    def test_a_loop_that_holds_specks_is_a_letter(self) -> None:
+        """The large loop of a joined f, where the pen was lifted now and then."""
+        turn = np.linspace(0, 2 * np.pi, 40)
+        loop = np.column_stack([30 * np.cos(turn), 30 * np.sin(turn)])
+        specks = [np.array([(-8.0, y), (-8.0, y + 0.4)]) for y in (-5, 5)]
+        word = [stroke[:, :2] + (80, 0) for stroke in self.word()]
+        self.assertEqual(marks_among([loop, *specks, *word]), set())
+        held = [stroke[:, :2] * 0.3 - (20, 0) for stroke in Hand(3).write("on", 0, 0, 60)]
+        self.assertEqual(marks_among([loop, *held, *held]), {0})
 
     def test_a_boxed_word_is_read_and_the_box_is_left_out(self) -> None:
         word = self.word()

@@ -21,6 +21,8 @@ MAX_WIDTH_PX = 3200
 LEAST_SHARE = 0.5
 #: unless it hardly is.
 TALL_ENOUGH = 0.85
+#: So few strokes, each less than this part of the line's length, are dots.
+FEW_DOTS, DOT = 3, 0.12
 #: cv2 takes coordinates in 1/16 px.
 SUBPIXEL_BITS = 4
 
@@ -57,8 +59,10 @@ def line_picture(strokes: Sequence[Points]) -> NDArray[np.float32]:
     everything = np.vstack(strokes)
     low, high = everything.min(axis=0), everything.max(axis=0)
     width, height = high - low
-    if sum(path_length(stroke) for stroke in strokes) < 1.4 * max(width, height, 1e-6):
-        # A dash or a dot alone keeps the size that it has beside letters.
+    flat = sum(path_length(stroke) for stroke in strokes) < 1.4 * max(_covered(strokes), height, 1e-6)
+    largest = max(float(np.ptp(stroke, axis=0).max()) for stroke in strokes)
+    if flat or (len(strokes) <= FEW_DOTS and largest < DOT * max(width, height)):
+        # A dash or dots alone keep the size that they have beside letters.
         height = max(height, 0.6 * width, 1.0)
     scale = min(INK_PX / max(height, 1e-6), (MAX_WIDTH_PX - 2 * PAD_PX) / max(width, 1e-6))
     picture = np.full((HEIGHT_PX, int(width * scale) + 2 * PAD_PX), 255, np.uint8)
@@ -73,3 +77,12 @@ def line_picture(strokes: Sequence[Points]) -> NDArray[np.float32]:
             cv2.circle(picture, centre, int(1.4 * 2**SUBPIXEL_BITS), 0, -1, cv2.LINE_AA, SUBPIXEL_BITS)
     normal = picture.astype(np.float32) / 127.5 - 1
     return np.repeat(normal[None, None], 3, axis=1)
+
+
+def _covered(strokes: Sequence[Points]) -> float:
+    """How much of a line's width ink lies over or under: gaps between words, however wide, make no dash of them."""
+    covered, reach = 0.0, -np.inf
+    for left, right in sorted((float(s[:, 0].min()), float(s[:, 0].max())) for s in strokes):
+        covered += max(right - max(left, reach), 0.0)
+        reach = max(reach, right)
+    return covered
