@@ -1117,7 +1117,6 @@ the-lesson-is-over-and = Die Stunde ist vorbei, und der Raum ist bis zur nächst
 this-device-is-no-longer = Dieses Gerät ist nicht mehr verbunden.
 this-browser-was-signed-out = Dieser Browser wurde abgemeldet.
 the-link-for-onlookers-was = Der Link für Zuschauende wurde geändert. Bitte um den neuen.
-that-board-was-deleted-by = Diese Tafel wurde von der Lehrkraft gelöscht.
 the-tutor-has-asked-you = Die Lehrkraft bittet dich, an der Tür zu warten.
 the-tutor-has-sent-you = Die Lehrkraft hat dich aus diesem Raum geschickt.
 only-a-student-who-is = Einen Stift bekommt nur, wer hier ist und lernt.

@@ -1117,7 +1117,6 @@ the-lesson-is-over-and = The lesson is over and the room is closed until the nex
 this-device-is-no-longer = This device is no longer paired.
 this-browser-was-signed-out = This browser was signed out.
 the-link-for-onlookers-was = The link for onlookers was changed. Ask for the new one.
-that-board-was-deleted-by = That board was deleted by the tutor.
 the-tutor-has-asked-you = The tutor has asked you to wait at the door.
 the-tutor-has-sent-you = The tutor has sent you out of this room.
 only-a-student-who-is = Only a student who is here can be passed a pen.

@@ -1117,7 +1117,6 @@ the-lesson-is-over-and = La clase ha acabado y la sala está cerrada hasta la pr
 this-device-is-no-longer = Este aparato ya no está enlazado.
 this-browser-was-signed-out = Este navegador ya no tiene sesión.
 the-link-for-onlookers-was = El enlace para quien mira ha cambiado. Pide el nuevo.
-that-board-was-deleted-by = Esa pizarra la borró el profesor.
 the-tutor-has-asked-you = El profesor te pide que esperes en la puerta.
 the-tutor-has-sent-you = El profesor te ha echado de esta sala.
 only-a-student-who-is = Solo se puede dar un lápiz a un alumno que esté aquí.

@@ -1117,7 +1117,6 @@ the-lesson-is-over-and = Le cours est fini et la salle est fermée jusqu’au pr
 this-device-is-no-longer = Cet appareil n’est plus relié.
 this-browser-was-signed-out = Ce navigateur a été déconnecté.
 the-link-for-onlookers-was = Le lien des spectateurs a changé. Demandez le nouveau.
-that-board-was-deleted-by = Cette planche a été supprimée par le professeur.
 the-tutor-has-asked-you = Le professeur vous prie d’attendre à la porte.
 the-tutor-has-sent-you = Le professeur vous a renvoyé de cette salle.
 only-a-student-who-is = Seul un élève présent peut recevoir un stylo.

@@ -51,6 +51,36 @@ class Together(Tools):
         self.tutor.driver.refresh()
         self.tutor.wait_items(1)
 
+    def test_when_a_board_is_put_away_or_deleted_who_is_on_it_goes_on_with_another(self) -> None:
+        noor = self.come_in(self.link, "Noor")
+        self.tutor.draw(LINE)
+        self.tutor.press("input[type=radio]", "Pens up")
+        boards = f"/api/rooms/{self.link}/boards/"
+        for method, change in (("PATCH", {"away": True}), ("DELETE", {})):
+            self.tutor.press("[aria-label='New board']")
+            self.tutor.wait_items(0)
+            noor.press("nav[aria-label=Boards] button", "Board")
+            noor.wait_items(0)
+            noor.draw(LINE)
+            self.tutor.wait_items(1)
+            uid = self.tutor.driver.current_url.rsplit("/", 1)[-1]
+            self.tutor.driver.execute_script(
+                "const token = document.cookie.match(/csrftoken=([^;]+)/)[1];"
+                "fetch(arguments[0], {method: arguments[1], body: JSON.stringify(arguments[2]), headers: {'X-CSRFToken': token}})",
+                boards + uid, method, change,
+            )  # fmt: skip
+            for who in (noor, self.tutor):
+                who.find("[role=alert]", "That board is no longer in this room.")
+                who.wait(lambda who=who: "Board" not in who.text("nav[aria-label=Boards]") or None, "one tab")
+            noor.draw([(x, y + 40) for x, y in LINE])
+            self.tutor.wait_items(2)
+            noor.key(Keys.CONTROL, "z")
+            self.tutor.wait_items(1)
+            self.tutor.driver.refresh()
+            self.tutor.wait_items(1)
+            for sentence in noor.all("[role=alert] button"):
+                sentence.click()
+
     def test_clearing_is_one_step_and_a_student_clears_own_work_only(self) -> None:
         self.tutor.draw(LINE)
         self.tutor.press("input[type=radio]", "Pens up")

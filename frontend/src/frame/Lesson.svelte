@@ -97,6 +97,17 @@
     if (door === 'tutor') history.replaceState(null, '', `/rooms/${link}/boards/${id}`)
   }
 
+  $effect(() => {
+    // The board here was put away or deleted: the lesson goes on with another one.
+    const bye = session.goodbye
+    if (!session.welcome || (bye?.reason !== 'board_gone' && bye?.reason !== 'no_board')) return
+    untrack(() => {
+      const other = session.boards.find(({ id }) => id !== session.boardId)
+      openBoard(door === 'tutor' && other ? other.id : '')
+      session.warn(told(bye.sentence))
+    })
+  })
+
   const tutorSeat = $derived(
     session.people.list.find(({ role, tabs }) => role === 'tutor' && tabs)?.seat ?? '',
   )

@@ -1865,7 +1865,6 @@ export interface Words {
   'text-size': null
   'that-bay-is-for-too': null
   'that-board-is-no-longer': null
-  'that-board-was-deleted-by': null
   'that-browser-is-signed-out': null
   'that-cannot-be-worked-out': null
   'that-code-is-not-good': null

@@ -102,9 +102,8 @@ def board(request: HttpRequest, link: str, board: str) -> HttpResponse:
     """Change one board, or delete it with all that was ever on it; a room keeps one in use."""
     row, found = _found(request, link, board)
     if request.method == "DELETE":
-        _keep_one(found)
+        _put_away(row, found, True)
         note("board deleted", address_of(request), room=row.pk, board=board)
-        async_to_sync(board_gone)(row, board)
         found.delete()
         return answer({})
     wanted = body(request, ChangeBoard)
@@ -185,7 +184,7 @@ def _put_away(row: Room, found: Board, away: bool) -> None:
     found.save(update_fields=["away_at"])
     if away:
         # Only now: who is sent off it comes in again at once, and must not find it.
-        async_to_sync(board_gone)(row, found.uid)
+        async_to_sync(_board_gone)(row, found.uid)
 
 
 async def tell_boards(row: Room) -> None:
@@ -194,14 +193,8 @@ async def tell_boards(row: Room) -> None:
         live.set_boards(await sync_to_async(board_cards)(row.pk))
 
 
-async def board_gone(row: Room, uid: str) -> None:
-    """A board is being deleted or was put away: nobody is on it any more, and nothing more of it is kept."""
-    live = registry().find(row.pk)
-    if live is not None:
-        live.seats.off_board(uid)
-        live.boards.pop(uid, None)
-        await live.keeper.settled()
-        live.set_boards(tuple(card for card in live.cards if card.id != uid))
+async def _board_gone(row: Room, uid: str) -> None:
+    await registry().board_gone(row.pk, uid)
 
 
 def _now_ms() -> int:

@@ -160,6 +160,17 @@ class Registry:
                 live.seats.all_out(Goodbye("room_gone", said("this-room-was-deleted-by"), False))
                 await live.close()
 
+    async def board_gone(self, room_id: int, uid: str) -> None:
+        """A board was put away, to be deleted or not: nobody is on it any more, and nothing more of it is kept."""
+        async with self._opening[room_id]:
+            live = self._rooms.get(room_id)
+            if live is None:
+                return
+            live.seats.off_board(uid)
+            live.boards.pop(uid, None)
+            await live.keeper.settled()
+            live.set_boards(tuple(card for card in live.cards if card.id != uid))
+
     async def close_all(self) -> None:
         """The server stops: all that was taken is written, and snapshots make the next opening fast."""
         for timer in self._closing.values():

@@ -277,9 +277,9 @@ class Seats:
         self._out(theirs, Goodbye("no_room", said("the-link-for-onlookers-was"), False))
 
     def off_board(self, board: str) -> None:
-        """A board is being deleted: who is on it comes in again, on another one."""
+        """A board was put away: who is on it comes in again, on another one."""
         theirs = [m for m in self._inside.members.values() if m.board == board]
-        self._out(theirs, Goodbye("board_gone", said("that-board-was-deleted-by"), False))
+        self._out(theirs, Goodbye("board_gone", said("that-board-is-no-longer"), False))
 
     def all_out(self, bye: Goodbye) -> None:
         """The room is gone: everybody leaves it."""
