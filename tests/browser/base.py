@@ -388,6 +388,18 @@ class Browser:
             few = np.unique(np.linspace(0, len(stroke) - 1, min(len(stroke), most)).astype(int))
             self.draw(stroke[few, :2], kind)
 
+    def hold_back(self, held: bool) -> None:
+        """Hold every message back that the page sends, or let them go, as a stalled net does."""
+        script = """
+            const send = window.__send ??= WebSocket.prototype.send
+            window.__held ??= []
+            WebSocket.prototype.send = arguments[0]
+                ? function (data) { window.__held.push([this, data]) }
+                : send
+            if (!arguments[0]) for (const [socket, data] of window.__held.splice(0)) send.call(socket, data)
+        """
+        self.driver.execute_script(script, held)
+
     def line(self) -> None:
         """A short stroke in a free place."""
         self.draw([(300, 300), (340, 310), (380, 305), (420, 320)])

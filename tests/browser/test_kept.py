@@ -87,12 +87,12 @@ class Kept(BrowserTest):
         noor.wait_text("[data-testid=pens-state]", "you can write")
         # Written while the line is down, and judged when it lands: pens have gone down meanwhile.
         noor.driver.execute_cdp_cmd("Network.enable", {})
-        self.offline(noor, True)
+        noor.hold_back(True)
         noor.draw([(300, 300), (360, 320)])
         noor.wait_items(1)
         tutor.press("input[type=radio]", "Pens down")
         tutor.wait_text("input:checked", "Pens down")
-        self.offline(noor, False)
+        noor.hold_back(False)
         noor.wait_text("[data-testid=set-aside]", "One stroke not on the board yet")
         self.assertIn("Pens are down", noor.text("[data-testid=set-aside]"))
         self.assertEqual((noor.items, tutor.items), (0, 0))
@@ -101,18 +101,6 @@ class Kept(BrowserTest):
         noor.press("[data-testid=set-aside] button", "Put on the board")
         tutor.wait_items(1)
         self.assertEqual(noor.all("[data-testid=set-aside]"), [])
-
-    def offline(self, browser: object, off: bool) -> None:
-        """Hold every message back that the page sends, or let them go, as a stalled net does."""
-        script = """
-            const send = window.__send ??= WebSocket.prototype.send
-            window.__held ??= []
-            WebSocket.prototype.send = arguments[0]
-                ? function (data) { window.__held.push([this, data]) }
-                : send
-            if (!arguments[0]) for (const [socket, data] of window.__held.splice(0)) send.call(socket, data)
-        """
-        browser.driver.execute_script(script, off)  # type: ignore[attr-defined]
 
     def test_a_board_goes_to_another_room_as_a_package_and_its_type_is_ink_again_there(self) -> None:
         tutor, link = self.open_room()

@@ -100,6 +100,36 @@ class People(Tools):
         self.tutor.wait_text("nav[aria-label=Pages] b", "1 of 2")
         self.assertIn("2 of 2", self.noor.text("nav[aria-label=Pages]"))
 
+    def test_what_pens_may_do_is_shown_as_it_is_and_not_as_it_was_asked_for(self) -> None:
+        self.tutor.press("[aria-label='What pens may do']")
+        box = self.tutor.find("[role=dialog] label", "Students may point without a pen").find_element(
+            "css selector", "input"
+        )
+        self.tutor.hold_back(True)
+        box.click()
+        self.assertFalse(box.is_selected(), "nothing has answered yet")
+        self.tutor.hold_back(False)
+        self.noor.wait_text("[data-testid=pens-state]", "Pens are down · you may: point")
+        self.tutor.wait(lambda: box.is_selected() or None, "the tick")
+
+    def test_what_students_may_do_between_lessons_stays_as_it_is_when_the_server_is_silent(self) -> None:
+        self.tutor.kept()
+        self.tutor.wrap_up()
+        self.tutor.open(f"{self.server.url}/rooms/{self.link}")
+        chosen = "[aria-label='Between lessons'] input:checked"
+        before = self.tutor.find(chosen).get_attribute("value")
+        self.tutor.driver.execute_script(
+            "const fetch = window.fetch; window.fetch = () => Promise.reject(new Error('gone')); window.__fetch = fetch"
+        )
+        self.tutor.press("[aria-label='Between lessons'] input[value=write]")
+        self.tutor.find("[role=alert]", "does not answer")
+        self.assertEqual(self.tutor.find(chosen).get_attribute("value"), before)
+        self.tutor.driver.execute_script("window.fetch = window.__fetch")
+        self.tutor.press("[aria-label='Between lessons'] input[value=write]")
+        self.tutor.wait(lambda: not self.tutor.all(".problem") or None, "the sentence to go")
+        self.tutor.driver.refresh()
+        self.assertEqual(self.tutor.find(chosen).get_attribute("value"), "write")
+
     def test_a_hidden_page_is_the_tutor_side_s_until_it_is_shown(self) -> None:
         self.tutor.press("[aria-label='Add a page']")
         self.tutor.press("[role=dialog] button", "Like this one")

@@ -2,6 +2,7 @@
   /** What a student finds of a room without a lesson: boards to read, homework, and when the next lesson is. */
   import { onMount } from 'svelte'
   import Brand from '../ui/Brand.svelte'
+  import { asks } from '../ui/ticks'
   import { ask } from '../wire/api'
   import type { Afterwards, Task } from '../wire/generated'
   import HandIn from './HandIn.svelte'
@@ -63,7 +64,7 @@
                   <input
                     type="checkbox"
                     checked={task.handed_in.length > 0}
-                    onchange={(event) => hand(task, event.currentTarget.checked)}
+                    onchange={asks((done) => void hand(task, done))}
                   />
                   <span class="text">{task.text}</span>
                 </label>

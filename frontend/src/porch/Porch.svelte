@@ -60,7 +60,7 @@
   <Later load={lesson} props={{ door, link, board: '', projector, calls: checking }} />
 {:else}
   <DoorFrame title={sign?.title ?? (problem ? t('no-way-in') : '')}>
-    {#if sign}
+    {#if sign && (door === 'student' || !problem)}
       <p class="muted">{t('a-lesson-with', { tutor: sign.tutor })}</p>
       {#if door === 'student'}
         <form
@@ -92,6 +92,7 @@
       {/if}
     {:else if problem}
       <p role="alert">{problem}</p>
+      <Button onclick={() => location.reload()}>{t('try-again')}</Button>
     {:else}
       <p class="muted">{t('finding-the-room')}</p>
     {/if}

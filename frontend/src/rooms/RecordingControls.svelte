@@ -1,6 +1,7 @@
 <script lang="ts">
   /** What the owner does with a recording: who may listen, taking it along, removing it. */
   import Button from '../ui/Button.svelte'
+  import { asks } from '../ui/ticks'
   import { ask } from '../wire/api'
   import type { RecordingCard, Recordings } from '../wire/generated'
   import { t } from '../words/words.svelte'
@@ -23,7 +24,7 @@
 </script>
 
 <label
-  ><input type="checkbox" bind:checked={() => card.heard, (heard) => void change('PATCH', { heard })} />
+  ><input type="checkbox" checked={card.heard} onchange={asks((heard) => void change('PATCH', { heard }))} />
   {t('students-may-listen')}</label
 >
 <a href="/recordings/{card.id}/voice?kept" download>{t('take-recording')}</a>

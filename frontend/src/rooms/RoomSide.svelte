@@ -12,6 +12,7 @@
   import Button from '../ui/Button.svelte'
   import Later from '../ui/Later.svelte'
   import AccountForm from './AccountForm.svelte'
+  import Between from './Between.svelte'
   import CopyLink from '../ui/CopyLink.svelte'
   import Rehearse from './Rehearse.svelte'
   import WholeRoom from './WholeRoom.svelte'
@@ -20,18 +21,13 @@
   interface Props {
     home: RoomHome
     me: Me | null
-    onchange: (wanted: Changes) => void
+    onchange: (wanted: Changes) => Promise<void>
     onclaim: (me: Me) => Promise<void>
   }
   let { home, me, onchange, onclaim }: Props = $props()
   let keeping = $state(false)
   let practising = $state(false)
 
-  const BETWEEN = [
-    { value: 'view', label: t('students-can-look') },
-    { value: 'write', label: t('students-can-write') },
-    { value: 'closed', label: t('closed') },
-  ] as const
   const LANGUAGES = [
     ['en', t('english')],
     ['fr', t('french')],
@@ -77,22 +73,9 @@
     />
   {/if}
   <p class="muted">{t('write-it-once-and-your')}</p>
-  <fieldset disabled={home.lesson_open}>
-    <legend>{t('between-lessons')}</legend>
-    {#each BETWEEN as choice (choice.value)}
-      <label>
-        <input
-          type="radio"
-          name="between"
-          value={choice.value}
-          checked={home.between === choice.value}
-          onchange={() => onchange({ between: choice.value })}
-        />
-        {choice.label}
-      </label>
-    {/each}
-    {#if home.lesson_open}<p class="muted">{t('a-lesson-is-on-this')}</p>{/if}
-  </fieldset>
+  <h2>{t('between-lessons')}</h2>
+  <Between between={home.between} onchange={(between) => onchange({ between })} disabled={home.lesson_open} />
+  {#if home.lesson_open}<p class="muted">{t('a-lesson-is-on-this')}</p>{/if}
   <div class="line">
     <h2>{t('people')}</h2>
     <span class="muted">{home.people.length}</span>
@@ -138,14 +121,17 @@
     font: inherit;
     color: var(--ink);
   }
-  h2,
-  legend {
+  h2 {
     font-weight: 700;
     font-size: 16px;
     margin-top: 12px;
     padding: 0;
   }
   .language {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    min-height: 34px;
     font-weight: 700;
     font-size: 16px;
     margin-top: 12px;
@@ -156,22 +142,6 @@
     border: 1px solid var(--sand-line);
     border-radius: var(--radius);
     background: var(--glass);
-  }
-  fieldset {
-    border: 0;
-    margin: 8px 0 0;
-    padding: 0;
-  }
-  label {
-    display: flex;
-    gap: 10px;
-    align-items: center;
-    min-height: 34px;
-  }
-  input[type='radio'] {
-    width: 18px;
-    height: 18px;
-    margin: 0;
   }
   .person {
     display: flex;

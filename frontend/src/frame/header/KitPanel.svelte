@@ -1,5 +1,6 @@
 <script lang="ts">
   import Radios from '../../ui/Radios.svelte'
+  import { asks } from '../../ui/ticks'
   import { KITS, kitOf, RIGHT_NAMES } from '../../people/kits'
   import type { Right } from '../../wire/generated'
   import { t } from '../../words/words.svelte'
@@ -34,7 +35,7 @@
   <div class="rights">
     {#each RIGHT_NAMES as [right, word] (right)}
       <label
-        ><input type="checkbox" checked={rights.includes(right)} onchange={() => toggle(right)} />{t(
+        ><input type="checkbox" checked={rights.includes(right)} onchange={asks(() => toggle(right))} />{t(
           word,
         )}</label
       >
@@ -44,7 +45,7 @@
     ><input
       type="checkbox"
       checked={session.lesson!.facts.pointing}
-      onchange={(event) => session.tell({ command: 'set_pointing', on: event.currentTarget.checked })}
+      onchange={asks((on) => session.tell({ command: 'set_pointing', on }))}
     />{t('all-may-point')}</label
   >
   {#if session.people.role === 'tutor'}

@@ -7,6 +7,7 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Icon from '../../ui/Icon.svelte'
+  import { asks } from '../../ui/ticks'
   import { t } from '../../words/words.svelte'
   import type { Surface } from '../board/surface.svelte'
 
@@ -132,7 +133,7 @@
                     ><input
                       type="checkbox"
                       checked={thing.shared}
-                      onchange={(event) => change(thing, { shared: event.currentTarget.checked })}
+                      onchange={asks((shared) => void change(thing, { shared }))}
                     />
                     {t('shelf-share')}</label
                   >

@@ -6,6 +6,7 @@
   import type { RoomHome, WrapUp } from '../../wire/generated'
   import { clockTime, longDay } from '../../words/time'
   import { t } from '../../words/words.svelte'
+  import Between from '../Between.svelte'
   import LastLesson from '../LastLesson.svelte'
   import Voices from '../Voices.svelte'
   import PlanForm from '../PlanForm.svelte'
@@ -19,11 +20,6 @@
   let home = $state.raw<RoomHome | null>(null)
   let after = $state.raw<WrapUp | null>(null)
   let problem = $state('')
-  const choices = $derived([
-    { value: 'view' as const, label: t('students-can-look') },
-    { value: 'write' as const, label: t('students-can-write') },
-    { value: 'closed' as const, label: t('closed') },
-  ])
 
   onMount(load)
 
@@ -111,20 +107,7 @@
           </section>
           <section>
             <h2>{t('until-the-next-lesson')}</h2>
-            <fieldset>
-              <legend class="unseen">{t('between-lessons')}</legend>
-              {#each choices as { value, label } (value)}
-                <label
-                  ><input
-                    type="radio"
-                    name="between"
-                    checked={home.between === value}
-                    onchange={() => change({ between: value })}
-                  />
-                  {label}</label
-                >
-              {/each}
-            </fieldset>
+            <Between between={home.between} onchange={(between) => change({ between })} />
           </section>
           <section class="last">
             <LastLesson {home} />
@@ -264,25 +247,6 @@
     display: inline-grid;
     align-items: center;
     color: var(--leaf-dark);
-  }
-  fieldset {
-    border: 0;
-    margin: 0;
-    padding: 0;
-    display: grid;
-  }
-  fieldset label {
-    min-height: 40px;
-    display: flex;
-    gap: 8px;
-    align-items: center;
-  }
-  .unseen {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
   }
   @media (width <= 860px) {
     .columns {
