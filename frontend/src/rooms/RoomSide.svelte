@@ -58,7 +58,13 @@
   <p class="muted">{t('outside-call-hint')}</p>
   <label class="language">
     {t('taught-in')}
-    <select value={home.language} onchange={(event) => onchange({ language: event.currentTarget.value })}>
+    <select
+      value={home.language}
+      onchange={async ({ currentTarget: box }) => {
+        await onchange({ language: box.value })
+        box.value = home.language
+      }}
+    >
       {#each LANGUAGES as [code, name] (code)}<option value={code}>{name}</option>{/each}
     </select>
   </label>

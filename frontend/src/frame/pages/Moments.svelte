@@ -57,9 +57,13 @@
     chosen = moment
     then = null
     picked = []
-    void tried(async () => {
-      then = await ask<Then>('GET', `${path}/${moment.id}`)
-    })
+    void tried(() => look(moment))
+  }
+
+  /** Another one may have been chosen by the time that it is known what this one was. */
+  async function look(moment: MomentCard) {
+    const known = await ask<Then>('GET', `${path}/${moment.id}`)
+    if (chosen?.id === moment.id) then = known
   }
 
   function remove(moment: MomentCard) {
@@ -84,7 +88,7 @@
     void tried(async () => {
       for (const { page } of pages) await ask('POST', `${path}/${moment.id}/pages/${page}`, how)
       picked = []
-      then = await ask<Then>('GET', `${path}/${moment.id}`)
+      await look(moment)
       version++
       said = t('brought-back')
       session.say(t('brought-back'))

@@ -45,10 +45,14 @@
     busy = false
   }
 
-  const load = () =>
-    tried(async () => {
-      shelf = await ask<Shelf>('GET', `${path}?words=${encodeURIComponent(words)}`)
-    })
+  const load = () => tried(find)
+
+  /** What stands there by the words that are looked for; other ones may have been typed by the time that it is known. */
+  async function find() {
+    const wanted = words
+    const found = await ask<Shelf>('GET', `${path}?words=${encodeURIComponent(wanted)}`)
+    if (wanted === words) shelf = found
+  }
 
   function searched() {
     clearTimeout(timer)
@@ -61,18 +65,21 @@
     void tried(async () => {
       for (const file of files)
         shelf = await ask<Shelf>('POST', `${path}/files?name=${encodeURIComponent(file.name)}`, file)
+      words = ''
     })
   }
 
   const change = (thing: ShelfCard, wanted: object) =>
     tried(async () => {
-      shelf = await ask<Shelf>('PATCH', `${path}/${thing.id}`, wanted)
+      await ask<Shelf>('PATCH', `${path}/${thing.id}`, wanted)
       changed = null
+      await find()
     })
 
   const remove = (thing: ShelfCard) =>
     tried(async () => {
-      shelf = await ask<Shelf>('DELETE', `${path}/${thing.id}`)
+      await ask<Shelf>('DELETE', `${path}/${thing.id}`)
+      await find()
     })
 
   const use = (thing: ShelfCard) =>
