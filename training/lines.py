@@ -18,6 +18,8 @@ from torch import nn
 from training.train import SEED
 
 WARM_UP_S, REPORT_S = 60.0, 180.0
+#: Choices of batches by which what layers are given is measured at the end.
+MEASURING = 4
 
 #: What a net sees of a line, and the numbers of its characters.
 Sample = tuple[np.ndarray, np.ndarray]
@@ -115,8 +117,24 @@ def learn(
                 f"loss {np.mean(losses[-400:]):.3f}, held out {100 * error_of(net, held_out):.1f} % of characters wrong",
                 flush=True,
             )
+    if training:
+        lines = [samples for _ in range(MEASURING) for samples in chosen(supply.pool, random)]
+        measure_anew(net, [batch(samples, random)[0] for samples in lines])
     torch.save(net.state_dict(), kept)
     supply.stop()
+    print(f"at the end: {100 * error_of(net, held_out):.1f} % of characters wrong", flush=True)
+
+
+def measure_anew(net: nn.Module, batches: list[torch.Tensor]) -> None:
+    """Measures of many batches, each counting as much: those of the last few may be spoiled by a single odd line."""
+    for module in net.modules():
+        if isinstance(module, nn.BatchNorm1d | nn.BatchNorm2d):
+            module.reset_running_stats()
+            module.momentum = None
+    net.train()
+    with torch.no_grad():
+        for lines in batches:
+            net.logits(lines)  # type: ignore[operator]
 
 
 def error_of(net: Any, samples: list[Sample]) -> float:

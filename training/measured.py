@@ -17,17 +17,19 @@ from pathlib import Path
 import numpy as np
 from wordfreq import top_n_list
 
-from bench.sentences import SENTENCES
+from bench.sentences import LAST_SENTENCES, SENTENCES
 from sunroom.core.geometry import simplify
 from training import writing
 from training.faces import face
 
 OUT = Path(__file__).parents[1] / "bench" / "hands"
-WORDS, LINES = 20, 5
+#: Texts of each hand; more lines of hands that join, which are read worst.
+WORDS, LINES, JOINED_LINES = 20, 8, 16
 #: Units of the files: so many to a font's size.
 UNITS = 400
-#: The last hands write other words whenever they were looked at: 41 until the tracing kept tails and dots.
-SEEDS = {"unseen": 41, "last": 43}
+#: The last hands write other words whenever they were looked at: 41 until the tracing kept tails and dots, 43 until there
+#: were lines enough to tell 83 from 90 of a hundred.
+SEEDS = {"unseen": 41, "last": 47}
 #: Fonts in which letters join by themselves.
 JOINED = frozenset(
     "playwrite-cz playwrite-no playwrite-ar playwrite-fr-trad playwrite-es dancing-script cookie sacramento damion "
@@ -37,7 +39,7 @@ JOINED = frozenset(
 
 def main() -> None:
     jobs = [(name, part) for part in ("unseen", "last") for name in getattr(writing, PARTS[part])]
-    with Pool(1) as pool:
+    with Pool(2) as pool:
         for name in pool.imap_unordered(write, jobs):
             print(name, flush=True)
 
@@ -53,8 +55,9 @@ def write(job: tuple[str, str]) -> str:
     unseen = [word for word in pool if writing.is_unseen(word)]
     texts = [str(word) for word in random.choice(unseen, WORDS, replace=False)]
     texts = [word.capitalize() if n % 5 == 4 else word for n, word in enumerate(texts)]
-    first = number * LINES + SEEDS[part]
-    lines = [SENTENCES[(first + n - SEEDS["unseen"]) % len(SENTENCES)] for n in range(LINES)]
+    sentences = SENTENCES if part == "unseen" else LAST_SENTENCES
+    count = JOINED_LINES if name in JOINED else LINES
+    lines = [sentences[(number * count + n) % len(sentences)] for n in range(count)]
     written = []
     for n, text in enumerate([*texts, *lines]):
         strokes = writing.written(name, text, random) if n % 2 else _as_a_whole(name, text, random)

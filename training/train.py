@@ -22,6 +22,7 @@ from sunroom.core.ink.sequence import ink_sequence
 from sunroom.core.reading.symbols import RASTER_SIDE
 from sunroom.core.shapes.find import SEQUENCE_POINTS
 from training import figures, hands
+from training.writing import training_hands
 
 OUT = Path(__file__).parents[1] / "sunroom" / "models"
 EPOCHS = 8
@@ -152,7 +153,7 @@ def _letter(character: str, random: np.random.Generator) -> list[np.ndarray]:
         if strokes:
             return strokes
     for _ in range(40):
-        glyph = hands.traced(_fonts()[int(random.integers(len(_fonts())))]).get(character)
+        glyph = hands.traced(training_hands()[int(random.integers(len(training_hands())))]).get(character)
         if glyph:
             return [np.array(stroke) for stroke in glyph["strokes"]]
     raise ValueError(f"no font has {character!r}")
@@ -181,7 +182,7 @@ def _writing(random: np.random.Generator) -> list[np.ndarray]:
             if character not in FIGURE_LIKE:
                 return hands.varied(_letter(character, random), random)
             continue
-        font = _fonts()[int(random.integers(len(_fonts())))]
+        font = training_hands()[int(random.integers(len(training_hands())))]
         hands.traced(font)
         hand = Hand(int(random.integers(1 << 30)), random.uniform(0.3, 1.2), hands.TRACED / f"{font}.json")
         letters = "abcdefghijklmnopqrstuvwxyz" if way < 0.85 else "0123456789+-=x"
@@ -223,14 +224,7 @@ def _drawing(random: np.random.Generator) -> list[np.ndarray]:
     return strokes
 
 
-_FONTS: list[str] = []
 _DIGITS: dict[int, list[list[np.ndarray]]] = {}
-
-
-def _fonts() -> list[str]:
-    if not _FONTS:
-        _FONTS.extend(name for name in hands.font_names() if name not in hands.HELD_OUT)
-    return _FONTS
 
 
 def _digits(digit: int) -> list[list[np.ndarray]]:

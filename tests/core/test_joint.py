@@ -152,6 +152,18 @@ class Together(TestCase):
         look = self.look(rows, rows)
         self.assertEqual(look.best, "shadow")
 
+    def test_a_rare_word_may_be_a_misreading_too_and_a_common_one_is_none(self) -> None:
+        rows = rows_of("the shodow")
+        rows[12, [LETTERS.index("a") + 1, LETTERS.index("o") + 1]] = (5e-4, 0.98)
+        for zipf, tried in ((2.0, True), (3.5, False)):
+            ZIPF["shodow"] = zipf
+            self.prior = Prior(lambda word: ZIPF.get(word, 0.0), lambda _: (), PAIRS)
+            self.joint = Joint(Readers(*[Columns(LETTERS)] * 3), self.prior, WEIGHTS)
+            try:
+                self.assertEqual("the shadow" in self.look(rows, rows).weighed, tried, zipf)
+            finally:
+                del ZIPF["shodow"]
+
     def test_words_of_several_texts_are_tried_in_one(self) -> None:
         look = self.look(rows_of("the noon"), rows_of("teh noon"))
         self.assertIn("the noon", look.weighed)

@@ -157,7 +157,7 @@ class Marks(TestCase):
         """The large loop of a joined f, where the pen was lifted now and then."""
         turn = np.linspace(0, 2 * np.pi, 40)
         loop = np.column_stack([30 * np.cos(turn), 30 * np.sin(turn)])
-        specks = [np.array([(-8.0, y), (-8.0, y + 0.4)]) for y in (-5, 5)]
+        specks = [np.array([(-8.0, -5.0), (-8.0, -4.6)]), np.array([(-12.0, 5.0), (6.0, 9.0)])]
         word = [stroke[:, :2] + (80, 0) for stroke in self.word()]
         self.assertEqual(marks_among([loop, *specks, *word]), set())
         held = [stroke[:, :2] * 0.3 - (20, 0) for stroke in Hand(3).write("on", 0, 0, 60)]

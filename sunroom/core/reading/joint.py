@@ -27,8 +27,8 @@ LEAST_EACH = -8.0
 ROUNDS, MOST_TRIED = 2, 36
 #: The reader that follows the pen has so many texts: it is less sure than the others.
 PATH_BEAM = 12
-#: Words nearly like one that nobody uses must be this common (zipf).
-COMMON = 2.5
+#: A word rarer than this (zipf) may be a misreading of one nearly like it, which is so much commoner, and this common.
+RARE, COMMONER, COMMON = 3.0, 1.0, 2.5
 #: A text is as much work as it has signs times rows of the readers; of very long lines fewer texts are weighed.
 MOST_WORK, LEAST_TEXTS = 3_000_000, 4
 #: Of so many texts the words are tried in each other's places.
@@ -208,8 +208,9 @@ class Joint:
         made: dict[str, None] = {}
         for place, word in enumerate(best):
             instead = dict.fromkeys(words[place] for words in others)
-            if not self._prior.knows(word):
-                instead |= dict.fromkeys(self._prior.nearly(word, COMMON))
+            common = self._prior.commonness(word)
+            if common < RARE:
+                instead |= dict.fromkeys(self._prior.nearly(word, max(common + COMMONER, COMMON)))
             for other in instead:
                 made[" ".join([*best[:place], other, *best[place + 1 :]])] = None
         return [text for text in made if text not in weighed][:MOST_TRIED]

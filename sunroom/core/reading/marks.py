@@ -15,8 +15,8 @@ LARGE = 2.6
 FLAT, UNDER = 0.12, 0.3
 #: And it is no longer than this, in its widths: a wave under a word, but no joined word with dots over it.
 STRAIGHT = 1.7
-#: A ring's ends meet within this part of its size; it holds at least two letters, or parts of them of this part of a letter.
-MEETS, PART = 0.3, 0.3
+#: A ring's ends meet within this part of its size; it holds at least two strokes as high as this part of a letter.
+MEETS, HIGH = 0.3, 0.6
 #: By so much of its sides what is in it lies within it.
 WITHIN = 0.02
 #: And it is no longer than this, in ways around its box.
@@ -32,7 +32,7 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
     high = np.array([stroke[:, :2].max(axis=0) for stroke in strokes])
     size = high - low
     letter = max(float(np.median(size[:, 1][size[:, 1] > 0.2 * np.median(size[:, 1])])), 1e-6)
-    no_speck = size.max(axis=1) > PART * letter
+    high_enough = size[:, 1] > HIGH * letter
     found = set()
     for number, stroke in enumerate(strokes):
         others = np.arange(len(strokes)) != number
@@ -47,15 +47,13 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
                 found.add(number)
         elif min(width, height) > 1.3 * letter and max(width, height) > LARGE * letter:
             gap = float(np.hypot(*(stroke[0, :2] - stroke[-1, :2])))
-            # The loop of an f or y holds specks where the pen was lifted, and no word.
-            inside = (
-                others & no_speck & (middles > low[number]).all(axis=1) & (middles < high[number]).all(axis=1)
-            )
+            inside = others & (middles > low[number]).all(axis=1) & (middles < high[number]).all(axis=1)
             round_it = 1.6 * float(np.hypot(width, height)) < length < LONGEST * 2 * (width + height)
             # What is written in a ring lies in it wholly: a loop of a letter has its neighbours in and about it.
             margin = WITHIN * size[number]
             whole = (low > low[number] + margin) & (high < high[number] - margin)
-            holds = inside.sum() >= 2 and whole.all(axis=1)[inside].mean() > 0.8
+            # And the loop of an f or y holds bits where the pen was lifted, and no word.
+            holds = (inside & high_enough).sum() >= 2 and whole.all(axis=1)[inside].mean() > 0.8
             if holds and round_it and gap < MEETS * float(np.hypot(width, height)):
                 found.add(number)
     return found

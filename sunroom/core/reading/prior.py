@@ -125,6 +125,11 @@ class Prior:
         whole = "".join(words) == "".join(text.split())
         return bool(words) and whole and min(self._frequency(w.lower()) for w in words) >= KNOWN_ZIPF
 
+    def commonness(self, token: str) -> float:
+        """How common the (first) word of a token is (zipf); 0 when it has none."""
+        match = _WORD.search(token)
+        return self._frequency(match[0].lower()) if match else 0.0
+
     def nearly(self, token: str, least: float) -> list[str]:
         """Words at least this common that are one letter other than a token, or have one more or less; as it is cased."""
         match = _WORD.search(token)
