@@ -171,6 +171,25 @@ class People(Tools):
         self.tutor.chat()
         self.tutor.wait_text("section[aria-label=Chat]", "I am lost")
 
+    def test_words_that_were_refused_are_not_lost_and_go_to_the_tutor_where_not_to_everyone(self) -> None:
+        self.noor.chat()
+        self.noor.hold_back(True)
+        self.say(self.noor, "When is noon?")
+        self.noor.wait(lambda: not self.saying(self.noor) or None, "the words to be on their way")
+        self.tutor.press("[aria-label='What pens may do']")
+        self.tutor.press("[role=dialog] label", "Say something to everyone")
+        self.noor.wait(lambda: len(self.noor.all("[aria-label='Say it to'] option")) == 1 or None, "one left")
+        self.noor.hold_back(False)
+        self.noor.wait(lambda: self.saying(self.noor) == "When is noon?" or None, "the words again")
+        self.say(self.noor, "")
+        self.tutor.close_panels()
+        self.tutor.chat()
+        self.tutor.wait_text("section[aria-label=Chat]", "When is noon?")
+        self.assertEqual(self.saying(self.noor), "")
+
+    def saying(self, browser) -> str:
+        return browser.find("[aria-label='Say something']").get_attribute("value")
+
     def say(self, browser, text: str) -> None:
         browser.chat()
         browser.find("[aria-label='Say something']").send_keys(text, Keys.ENTER)

@@ -36,6 +36,8 @@ export class Classroom {
   onlyBy = $state.raw('')
   /** A question that is being written: it stays when something else is done meanwhile. */
   draft = $state.raw({ question: '', options: '' })
+  /** Words of the chat that are being written. */
+  saying = $state('')
   /** When each person's pen was on the paper last, in ms of this page. */
   readonly lastStroke = new Map<string, number>()
   #inside: Inside

@@ -103,6 +103,8 @@ export class Session implements Inside {
   #board: string
   #line: Line | null = null
   #noticeTimer: ReturnType<typeof setTimeout> | undefined
+  /** What was said last. */
+  #said = { id: '', text: '' }
   /** A view to go to as soon as the board is there. */
   #called: Lead | null
   /** Whether the board here was shown to the tutor side, which sees its hidden pages too. */
@@ -208,8 +210,10 @@ export class Session implements Inside {
 
   /** Say something in the chat; false when there is no line to say it on. */
   saySomething(text: string, to: string): boolean {
-    const sent = this.send({ type: 'say', id: newId(), text, to })
+    const said = { id: newId(), text }
+    const sent = this.send({ type: 'say', ...said, to })
     if (!sent) this.say(t('no-line-words'))
+    else this.#said = said
     return sent
   }
 
@@ -445,6 +449,8 @@ export class Session implements Inside {
   }
 
   #refused(id: string, reason: string, sentence: Sentence): void {
+    // Words that nobody has heard stand where they were written, unless there are others by now.
+    if (id === this.#said.id) this.classroom.saying ||= this.#said.text
     const request = this.board.replica.refused(id, reason, sentence)
     // What somebody else has erased meanwhile is no news to the one who erases it too.
     if (request?.step === 'remove_items' && reason === 'items_gone') return

@@ -4,7 +4,6 @@
   import { clockTime } from '../words/time'
 
   let { session }: { session: Session } = $props()
-  let text = $state('')
   let to = $state('all')
   let list: HTMLOListElement
   const others = $derived(
@@ -21,10 +20,16 @@
     if (list.offsetParent) session.classroom.readChat()
   })
 
+  // Never the other way: what is meant for the tutor is not for everyone.
+  $effect(() => {
+    if (to === 'all' && !mayAll && mayTutor) to = 'tutor_side'
+  })
+
   function say(event: SubmitEvent) {
     event.preventDefault()
+    const text = session.classroom.saying
     if (!text.trim()) return
-    if (session.saySomething(text, to)) text = ''
+    if (session.saySomething(text, to)) session.classroom.saying = ''
   }
 
   function towards(line: { to: string; seat: string }): string {
@@ -65,7 +70,7 @@
         {/if}
       </select>
       <input
-        bind:value={text}
+        bind:value={session.classroom.saying}
         maxlength="1000"
         placeholder={t('say-something')}
         aria-label={t('say-something')}
