@@ -70,16 +70,20 @@ class Frame(Tools):
             return found
         return []
 
+    def opened(self, browser: Browser, index: int) -> tuple[str | None] | None:
+        """Open a panel; a reading that comes just then may draw its button anew, and close it."""
+        label = browser.driver.execute_script(OPEN, index)
+        return (label,) if label is None or browser.all("[popover]:popover-open") else None
+
     def walk(self, browser: Browser, panels: bool) -> None:
         """Look at the frame, and at every panel that can be opened in it, at every size."""
         for width, height, touched in SIZES:
             self.shape(browser, width, height, touched)
             self.assertEqual(self.faults(browser, touched), [], (width, "frame"))
             for index in range(len(browser.all("button[popovertarget]")) if panels else 0):
-                label = browser.driver.execute_script(OPEN, index)
+                (label,) = browser.wait(lambda index=index: self.opened(browser, index), "a panel to open")
                 if label is None:
                     break
-                browser.find("[popover]:popover-open")
                 self.assertEqual(self.faults(browser, touched), [], (width, label))
                 browser.close_panels()
 
