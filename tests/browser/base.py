@@ -390,15 +390,12 @@ class Browser:
 
     def hold_back(self, held: bool) -> None:
         """Hold every message back that the page sends, or let them go, as a stalled net does."""
-        script = """
-            const send = window.__send ??= WebSocket.prototype.send
-            window.__held ??= []
-            WebSocket.prototype.send = arguments[0]
-                ? function (data) { window.__held.push([this, data]) }
-                : send
-            if (!arguments[0]) for (const [socket, data] of window.__held.splice(0)) send.call(socket, data)
-        """
-        self.driver.execute_script(script, held)
+        self.driver.execute_script(
+            "const send = window.__send ??= WebSocket.prototype.send, held = window.__held ??= [];"
+            "WebSocket.prototype.send = arguments[0] ? function (data) { held.push([this, data]) } : send;"
+            "if (!arguments[0]) for (const [socket, data] of held.splice(0)) send.call(socket, data)",
+            held,
+        )
 
     def line(self) -> None:
         """A short stroke in a free place."""
