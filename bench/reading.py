@@ -19,7 +19,7 @@ from bench import rough, unseen
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
-from sunroom.core.geometry import Affine
+from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading import Reading, figure_first
 from sunroom.core.shapes import any_figure
@@ -41,6 +41,7 @@ WORDS = (
 LINES = SENTENCES[:16]
 NUMBERS = 500
 ROWS_OF_NUMBERS = 150
+SIGNED_NUMBERS = 60
 TOKENS = (
     "25°", "2.14 m", "10:30", "3x+5", "x=2", "50%", "12 cm", "1/2", "7.5", "x=-3", "90°", "9:05", "4 km", "100%", "£12",
     "a=5", "3.14", "45 min", "24+8", "6×7", "(2,5)", "20 kg",
@@ -76,6 +77,7 @@ def run() -> list[Row]:
         _texts("lines tilted by 8 to 30°", _tilted(), 82),
         _texts("numbers of real digits", numbers(), 93),
         _texts("rows of numbers of real digits", rows_of_numbers(), 88),
+        _texts("real digits with the signs of fractions, times, angles, shares", _signed(), None),
         _texts("units, times, money, short equations", _written(TOKENS, 4), None),
         *(
             _texts(f"words with accents ({language})", _written(words, 4), None, language=language)
@@ -132,8 +134,15 @@ def rows_of_numbers() -> list[tuple[str, Strokes]]:
     return _of_real_digits(random.integers(2, 5, ROWS_OF_NUMBERS).tolist(), 4, random)
 
 
-def _of_real_digits(counts: list[int], most: int, random: np.random.Generator) -> list[tuple[str, Strokes]]:
+def _real_digits() -> dict[str, list[list[list[list[float]]]]]:
+    """Real digits 1 unit high, by what they are: each some strokes of points."""
+    real: dict[str, list[list[list[list[float]]]]]
     real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
+    return real
+
+
+def _of_real_digits(counts: list[int], most: int, random: np.random.Generator) -> list[tuple[str, Strokes]]:
+    real = _real_digits()
     made = []
     for count in counts:
         least = 2 if count == 1 else 1
@@ -154,6 +163,32 @@ def _of_real_digits(counts: list[int], most: int, random: np.random.Generator) -
         made.append(
             (text, [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes])
         )
+    return made
+
+
+def _signed() -> list[tuple[str, Strokes]]:
+    """3/4, 12:05, 45° and 80 % in real digits, with the signs of held-out hands, as large beside them as those write."""
+    real = _real_digits()
+    random = np.random.default_rng(34)
+    made = []
+    for number in range(SIGNED_NUMBERS):
+        one, two = (int(n) for n in random.integers(1, 100, 2))
+        for text in (f"{one}/{two}", f"{one % 24}:{two % 60:02d}", f"{one}°", f"{one}%"):
+            hand = _hands(1, text, number)[0]
+            x, strokes = 0.0, []
+            for character in text:
+                found = hand.write(character, x, 0, 60)
+                if character.isdigit():
+                    box = Box.of(np.vstack([stroke[:, :2] for stroke in found]))
+                    drawn = real[character][int(random.integers(len(real[character])))]
+                    scale = (box.y1 - box.y0) * random.uniform(0.92, 1.08)
+                    found = [np.array(stroke) * scale + (x, box.y0) for stroke in drawn]
+                    found = [
+                        np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in found
+                    ]
+                strokes += found
+                x = max(float(stroke[:, 0].max()) for stroke in strokes) + random.uniform(8, 14)
+            made.append((text, strokes))
     return made
 
 

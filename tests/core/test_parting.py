@@ -76,6 +76,34 @@ class Parting(TestCase):
         for other in ([dot(32, 50), dot(52, 50)], [dot(40, 50), dot(41, 54)], [dot(40, 50)]):
             self.assertNotIn(":", self.parted([*digits, *other], c2=-0.1).texts()[0][0])
 
+    def test_a_colon_that_leans_may_have_a_stroke_between_its_dots_but_pieces_of_digits_are_none(
+        self,
+    ) -> None:
+        leaning = [upright(0), dot(54, 12), upright(51, 24, 60), dot(41, 52), upright(90)]
+        self.assertIn(":", self.parted(leaning, c2=-0.1).texts()[0][0])
+        pieces = [upright(0), dot(1, 20), dot(1, 50), upright(80)]
+        self.assertNotIn(":", self.parted(pieces, c2=-0.1).texts()[0][0])
+
+    def test_a_long_stroke_that_leans_between_digits_is_that_of_a_fraction_and_an_upright_one_a_1(
+        self,
+    ) -> None:
+        def odds(stroke: Points) -> float:
+            parted = Parted(
+                [upright(0), stroke, upright(80)], "1/", lambda groups: np.full((len(groups), 2), -2.0), True
+            )
+            return parted.log_of("1/1") - parted.log_of("111")
+
+        leaning = np.column_stack([np.linspace(55, 25, 12), np.linspace(-10, 70, 12)])
+        self.assertGreater(odds(leaning), 0)
+        self.assertGreater(
+            odds(leaning), odds(leaning[2:-2]), "one that is no higher than digits is less of one"
+        )
+        self.assertLess(odds(upright(40)), 0)
+        self.assertGreater(odds(upright(40)), NO_SYMBOL, "it can be one still")
+        self.assertEqual(
+            odds(np.array([(55.0, 0.0), (20.0, 10.0), (55.0, 60.0)])), 0.0, "what is bent is none"
+        )
+
     def test_a_text_that_the_strokes_cannot_be_has_no_way(self) -> None:
         parted = self.parted([upright(0)], c1=-0.1)
         self.assertEqual(parted.log_of("lll"), -math.inf)
@@ -178,6 +206,16 @@ class Looking(TestCase):
         for text, plain in (("25°", "250"), ("9:30", "9.30")):
             readings = reader().read(Hand(9, 0.3).write(text, 0, 0, 60))
             self.assertIn(text, [reading.text for reading in readings], plain)
+
+    def test_fractions_times_angles_and_shares_are_read_however_wide_the_gaps(self) -> None:
+        for text in ("3/4", "12/25", "20:45", "25°", "23%"):
+            strokes = Hand(9, 0.3).write(text, 0, 0, 60)
+            self.assertEqual(reader().read(strokes)[0].text, text)
+        wide = [
+            stroke + (40.0 * (stroke[0, 0] > 120), *np.zeros(3))
+            for stroke in Hand(9, 0.3).write("23%", 0, 0, 60)
+        ]
+        self.assertEqual(reader().read(wide)[0].text, "23%")
 
     def test_a_single_sign_is_read_when_it_is_clear_and_a_scribble_is_not(self) -> None:
         letter = self.closer.lone_sign(self.strokes("k"), None)

@@ -10,6 +10,7 @@ import numpy as np
 from bench import reading as measured
 from demo.hand import Hand
 from sunroom.core.board.words import MAX_EXPECTED, expected_words
+from sunroom.core.geometry import resample
 from sunroom.core.reading import Reading as Read
 from sunroom.core.reading import figure_first, taken_unasked
 from sunroom.core.reading.closer import is_numeric
@@ -39,6 +40,18 @@ class Lines(TestCase):
 
     def test_dots_and_crosses_stay_with_their_line(self) -> None:
         self.assertEqual(len(find_lines(Hand(5).write("it is; a tie, isn't it?", 0, 0, 60))), 1)
+
+    def test_digits_of_which_the_lower_parts_were_written_by_themselves_are_one_line(self) -> None:
+        def drawn(*corners: tuple[float, float]) -> np.ndarray:
+            return resample(np.array(corners), 40)
+
+        four = [drawn((9, 1), (0, 22), (23, 20)), drawn((14, 21), (8, 38))]
+        seven = [drawn((32, 4), (47, -2), (45, 15)), drawn((44, 17), (40, 38))]
+        self.assertEqual(len(find_lines([*four, *seven])), 1)
+        below = [stroke + (0.0, 9.0) for stroke in (four[1], seven[1])]
+        self.assertEqual(
+            len(find_lines([four[0], seven[0], *below])), 2, "what does not touch them stands under them"
+        )
 
     def test_a_tilted_line_is_turned_level(self) -> None:
         strokes = Hand(6).write("how long is a shadow", 0, 0, 60)
@@ -311,4 +324,7 @@ class Reading(TestCase):
         self.assertEqual(reader().read([]), [])
         dot = [np.array([[4.0, 4.0, 0.5, 0.0]])]
         self.assertIsInstance(reader().read(dot), list)
+        flat = [np.column_stack([np.linspace(0.0, 40.0, 20), np.full(20, 8.0)])] * 3
+        for readings in (reader().read(flat), reader().read([flat[0], flat[1] + (0.0, 15.0)])):
+            self.assertNotIn("", [reading.text for reading in readings])
         self.assertEqual(reader().read(dot * (MAX_STROKES + 1)), [])

@@ -43,7 +43,7 @@ LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
 LEAST_CLOSE_LOG = -15.0
 NUMBER_CHARACTERS = "0123456789.,"
 #: Signs that a digit is taken for.
-NUMBER_LIKE = frozenset("OolIi|SsZzBbGgqCLFHATYcDQJ.,")
+NUMBER_LIKE = frozenset(":/°%OolIi|SsZzBbGgqCLFHATYcDQJ.,")
 #: How far down a line, as a part of its height, a dash may lie.
 DASH = (0.3, 0.8)
 #: A line of which this share of the signs are digits is a number.
@@ -68,8 +68,10 @@ SIGN_LINE_WEIGHT, SIGN_TAUGHT_WEIGHT = 0.4, 0.2
 LEAST_LOG = -30.0
 #: Few write .5 for 0.5, and none 4898:7.
 POINT_FIRST_COST, ODD_COLON_COST = 1.5, 8.0
-#: A sign in a number must be so much likelier than a digit in its place (logarithm).
-SIGN_COST = 2.5
+#: A sign in a number that a stroke of a digit may be must be so much likelier than one (logarithm).
+SIGN_COSTS = {"/": 1.0} | dict.fromkeys("+-=×÷<>", 4.0)
+#: And so much likelier again in a row of numbers, which are mostly of one kind.
+ROW_COST = 2.0
 #: Among all symbols digits are so much less likely (logarithm) than among digits alone.
 DIGITS_COST = 1.2
 
@@ -176,7 +178,7 @@ class CloserLook:
             for text in texts
             if any(character.isdigit() for character in text)
         }
-        readings = self._with_signs(ranked(weighed), text, parted, self._symbols.parted(strokes, hand), rows)
+        readings = self._with_signs(ranked(weighed), text, self._symbols.parted_numbers(strokes, hand), rows)
         if text and all(reading.text != text for reading in readings):
             readings.insert(3, Reading(text, 0.0))
         return readings[:MAX_READINGS]
@@ -193,6 +195,9 @@ class CloserLook:
             return None
         # The bar of a 5 is no dash.
         dashed = text if "-" not in text or has_dash(strokes) else text.replace("-", "")
+        # What is read as fractions in a row is likelier that than numbers.
+        if " " in text and "/" in text and all(map(self._prior.well_formed, text.split())):
+            return None
         if is_numeric(dashed, len(strokes)):
             return self._symbols.parted_digits(strokes, hand)
         known = self._prior.knows(text)
@@ -224,9 +229,7 @@ class CloserLook:
     def _taught_log(self, text: str, rows: Rows) -> float:
         return float(self._columns.taught.logs(rows.taught, [text])[0])
 
-    def _with_signs(
-        self, readings: list[Reading], read: str, digits: Parted, closer: Parted, rows: Rows
-    ) -> list[Reading]:
+    def _with_signs(self, readings: list[Reading], read: str, numbers: Parted, rows: Rows) -> list[Reading]:
         """Numbers with 25°, 3/4 or 9:30 before or after them, when their signs may be no digits.
 
         ``read`` is what the recogniser of lines reads.
@@ -235,19 +238,20 @@ class CloserLook:
         def likely(text: str) -> float:
             line = SIGN_LINE_WEIGHT * self._line_log(text, rows)
             line += SIGN_TAUGHT_WEIGHT * self._taught_log(text, rows)
-            close = max(closer.log_of(text), digits.log_of(text) - DIGITS_COST, LEAST_LOG)
+            close = max(numbers.log_of(text), LEAST_LOG)
             return line + close + agreement(text, dots)
 
-        dots = dots_in(closer.strokes)
+        dots = dots_in(numbers.strokes)
         signed = [
             (likely(text), text)
-            for text in dict.fromkeys([read, *(text for text, _ in closer.texts())])
+            for text in dict.fromkeys([read, *(text for text, _ in numbers.texts())])
             if self._prior.well_formed(text) and self._is_known(text) and set(text) - set(NUMBER_CHARACTERS)
         ]
         if not signed or not readings:
             return readings
         log, text = max(signed)
-        more = log - likely(readings[0].text) - SIGN_COST
+        doubt = sum(SIGN_COSTS.get(sign, 0.0) for sign in set(text)) + ROW_COST * ("/" in text and not read)
+        more = log - likely(readings[0].text) - doubt
         share = 1 / (1 + math.exp(min(-more, 50.0)))
         others = [Reading(r.text, round(r.score * (1 - share), 3)) for r in readings]
         return sorted([*others, Reading(text, round(share, 3))], key=lambda reading: -reading.score)

@@ -38,6 +38,8 @@ TOUCHING = 0.12
 #: A group of less than this part of the other's strokes is likelier a part of its letters than a line.
 FEW = 0.34
 TOUCHING_FEW = 0.3
+#: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
+NEAR = 0.27
 
 
 class InkLine(NamedTuple):
@@ -132,7 +134,7 @@ def _grouped(strokes: list[Points]) -> list[list[int]]:
     order = letters[np.argsort(middles[letters])]
     starts = [0, *(np.flatnonzero(np.diff(middles[order]) > LINE_GAP * tall) + 1)]
     groups = [list(order[a:b]) for a, b in zip(starts, [*starts[1:], len(order)], strict=True)]
-    groups, bands = _merged(groups, [_band(strokes, group) for group in groups], tall)
+    groups, bands = _merged(strokes, groups, [_band(strokes, group) for group in groups], tall)
     for index in sorted(set(range(len(strokes))) - set(letters.tolist())):
         # A dot above belongs to the line below it, a full stop to the line it stands on.
         nearest = min(
@@ -151,8 +153,21 @@ def _band(strokes: list[Points], group: list[int]) -> tuple[float, float]:
     )
 
 
+def _is_continued(strokes: list[Points], above: list[int], below: list[int], near: float) -> bool:
+    """Whether each stroke of one group begins or ends on one of the other: upper and lower parts of letters."""
+
+    def touches(number: int, others: list[int]) -> bool:
+        ends = strokes[number][[0, -1]]
+        return any(
+            float(np.hypot(*(ends[:, None] - strokes[other][None]).transpose(2, 0, 1)).min()) < near
+            for other in others
+        )
+
+    return all(touches(n, below) for n in above) or all(touches(n, above) for n in below)
+
+
 def _merged(
-    groups: list[list[int]], bands: list[tuple[float, float]], tall: float
+    strokes: list[Points], groups: list[list[int]], bands: list[tuple[float, float]], tall: float
 ) -> tuple[list[list[int]], list[tuple[float, float]]]:
     """Groups joined with the one before when they share its height or touch it: parts of tall letters."""
     kept_groups, kept_bands = [list(groups[0])], [bands[0]]
@@ -164,7 +179,11 @@ def _merged(
         few = fewer <= FEW * more
         # The tail of a g hangs far down and overlaps its line a little; few strokes that do are such tails.
         touches = shared > 0 if low >= tall else shared > -(TOUCHING_FEW if few else TOUCHING) * tall
-        if shared > SHARED * low or (touches and (few or low < tall)):
+        if (
+            shared > SHARED * low
+            or (touches and (few or low < tall))
+            or (shared > -TOUCHING * tall and _is_continued(strokes, kept_groups[-1], group, NEAR * tall))
+        ):
             kept_groups[-1] += group
             kept_bands[-1] = (min(top, last_top), max(bottom, last_bottom))
         else:

@@ -31,7 +31,7 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
     low = np.array([stroke[:, :2].min(axis=0) for stroke in strokes])
     high = np.array([stroke[:, :2].max(axis=0) for stroke in strokes])
     size = high - low
-    letter = max(float(np.median(size[:, 1][size[:, 1] > 0.2 * np.median(size[:, 1])])), 1e-6)
+    letter = max(float(np.median(size[:, 1][size[:, 1] >= 0.2 * np.median(size[:, 1])])), 1e-6)
     high_enough = size[:, 1] > HIGH * letter
     found = set()
     for number, stroke in enumerate(strokes):

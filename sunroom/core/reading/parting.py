@@ -4,10 +4,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
+from itertools import pairwise
 
 import numpy as np
 from numpy.typing import NDArray
 
+from sunroom.core.geometry import path_length
 from sunroom.core.geometry.curves import Points
 
 #: Log likelihoods of what groups of strokes may be, a row for each group.
@@ -27,7 +29,11 @@ SURE_POINT, SPECK, NEAR, NO_SYMBOL = -0.05, -2.5, 0.12, -9.0
 COMMA, COMMA_STEP = 0.1, 0.025
 HANGING, MOST_COMMA = 0.3, (0.3, 0.65)
 #: The dots of a colon are less than the one (in heights) beside each other and more than the other above.
-COLON = (0.2, 0.15)
+COLON = (0.25, 0.15)
+#: How likely a straight stroke is that of a fraction rather than a 1 (log odds): by its lean from the upright in radians,
+#: and by how far, in heights of the others, it reaches above and below them; as fitted by training.slashes.
+SLASH_ODDS, SLASH_LEAN, SLASH_ABOVE, SLASH_BELOW = -2.64, 4.97, 7.25, 6.47
+MOST_LEAN, REACH, STRAIGHT = 0.75, (-0.1, 0.3), 0.9
 #: What joining strokes costs for each part of the height that lies empty between them, and what parting
 #: strokes costs that lie over each other.
 APART, OVER = 7.0, 3.0
@@ -53,15 +59,24 @@ class Parted:
         What the symbols may be.
     logs_of : callable
         From M groups of strokes to (M, len(characters)) log likelihoods.
+    slashes : bool
+        Whether the stroke of a fraction is told from a 1 by its place; both are among ``characters``.
     """
 
-    def __init__(self, strokes: Sequence[Points], characters: str, logs_of: LogsOf) -> None:
-        #: From left to right; ``order`` has their numbers among those that were given.
-        self.order = sorted(
-            range(len(strokes)), key=lambda n: float(strokes[n][:, 0].min() + strokes[n][:, 0].max())
-        )
-        self.strokes = strokes = [strokes[number] for number in self.order]
+    def __init__(
+        self, strokes: Sequence[Points], characters: str, logs_of: LogsOf, slashes: bool = False
+    ) -> None:
         self._tall = max(float(max(np.ptp(s[:, 1]) for s in strokes)), 1e-6)
+        colons = self._colons(strokes)
+        middles = [float(s[:, 0].min() + s[:, 0].max()) / 2 for s in strokes]
+        for dots in colons:
+            # In writing that leans a stroke may lie between them.
+            for dot in dots:
+                middles[dot] = sum(middles[n] for n in dots) / 2
+        #: From left to right; ``order`` has their numbers among those that were given.
+        self.order = sorted(range(len(strokes)), key=lambda n: middles[n])
+        self._colon_starts = {min(self.order.index(n) for n in dots) for dots in colons}
+        self.strokes = strokes = [strokes[number] for number in self.order]
         self._bottom = float(max(s[:, 1].max() for s in strokes))
         spans = [
             (start, end)
@@ -70,19 +85,21 @@ class Parted:
         ]
         bottoms = [s[:, 1].max() for s in strokes if np.ptp(s[:, 1]) >= HALF * self._tall]
         self._baseline = float(np.median(bottoms or [self._bottom]))
-        self._dots = [self._is_small(n) and self._is_apart(n) for n in range(len(strokes))]
+        self._dots = [self._is_small(s) and self._is_apart(s, strokes) for s in strokes]
         logs = logs_of([strokes[start:end] for start, end in spans])
         logs += self._misfits(spans, characters)
         self._steps: dict[int, list[tuple[int, dict[str, float]]]] = {}
         for (start, end), row in zip(spans, logs, strict=True):
             point = self._point(start) if end == start + 1 else {}
-            if "." in point:
-                found = point
-            elif end == start + 2 and self._is_colon(start):
+            if end == start + 2 and start in self._colon_starts:
                 found = {":": SURE_POINT}
+            elif "." in point:
+                found = point
             else:
                 cost = self._cost(start, end)
                 found = {c: float(log) + cost for c, log in zip(characters, row, strict=True)} | point
+                if end == start + 1 and slashes:
+                    found |= self._slash(start, found["1"])
             self._steps.setdefault(start, []).append((end, found))
 
     def texts(self) -> list[tuple[str, float]]:
@@ -149,21 +166,19 @@ class Parted:
         of_all[:, [c in TALL for c in characters]] += (height < TINY)[:, None]
         return MISFIT * of_all
 
-    def _is_small(self, number: int) -> bool:
-        return float(np.ptp(self.strokes[number][:, :2], axis=0).max()) < POINT * self._tall
+    def _is_small(self, stroke: Points) -> bool:
+        return float(np.ptp(stroke[:, :2], axis=0).max()) < POINT * self._tall
 
-    def _is_apart(self, number: int) -> bool:
+    def _is_apart(self, stroke: Points, strokes: Sequence[Points]) -> bool:
         """Whether a stroke is by itself: a speck near another stroke is rather a piece of that."""
-        stroke = self.strokes[number]
-        others = [other for n, other in enumerate(self.strokes) if n != number]
-        return all(_gap(stroke, other) >= NEAR * self._tall for other in others)
+        return all(_gap(stroke, other) >= NEAR * self._tall for other in strokes if other is not stroke)
 
     def _point(self, number: int) -> dict[str, float]:
         """What a low and narrow stroke is as a point or a comma, with log likelihoods; mostly nothing."""
         stroke = self.strokes[number]
         width, height = np.ptp(stroke[:, :2], axis=0) / self._tall
         top, bottom = float(stroke[:, 1].min()), float(stroke[:, 1].max())
-        if self._is_small(number):
+        if self._is_small(stroke):
             if self._bottom - (top + bottom) / 2 >= 0.35 * self._tall:
                 return {}
             sure = SURE_POINT if self._dots[number] else SPECK
@@ -172,15 +187,29 @@ class Parted:
         hangs = top > self._baseline - HANGING * self._tall
         if not hangs or width > MOST_COMMA[0] or height > MOST_COMMA[1]:
             return {}
-        return {",": SURE_POINT if self._is_apart(number) else SPECK}
+        return {",": SURE_POINT if self._is_apart(stroke, self.strokes) else SPECK}
 
-    def _is_colon(self, number: int) -> bool:
-        """Whether a stroke and the next are two dots, one above the other."""
-        if not (self._dots[number] and self._dots[number + 1]):
-            return False
-        one, two = (self.strokes[n][:, :2].mean(axis=0) for n in (number, number + 1))
-        across, down = np.abs(one - two) / self._tall
-        return bool(across < COLON[0] and COLON[1] < down)
+    def _slash(self, number: int, one: float) -> dict[str, float]:
+        """What a straight stroke among digits is as the stroke of a fraction, and as a 1; mostly nothing."""
+        stroke = self.strokes[number]
+        reach = reach_of(stroke, [other for other in self.strokes if other is not stroke])
+        if reach is None or not is_straight(stroke, STRAIGHT):
+            return {}
+        odds = SLASH_ODDS + float(np.dot(reach, (SLASH_LEAN, SLASH_ABOVE, SLASH_BELOW)))
+        return {"/": -math.log1p(math.exp(-odds)), "1": one - math.log1p(math.exp(odds))}
+
+    def _colons(self, strokes: Sequence[Points]) -> list[tuple[int, int]]:
+        """The numbers of strokes that are two dots, one above the other: at least one of them by itself."""
+        small = [n for n, stroke in enumerate(strokes) if self._is_small(stroke)]
+        found: list[tuple[int, int]] = []
+        for one, two in pairwise(small):
+            across, down = (
+                np.abs(strokes[one][:, :2].mean(axis=0) - strokes[two][:, :2].mean(axis=0)) / self._tall
+            )
+            apart = self._is_apart(strokes[one], strokes) or self._is_apart(strokes[two], strokes)
+            if across < COLON[0] and COLON[1] < down and apart and not (found and one in found[-1]):
+                found.append((one, two))
+        return found
 
     def _cost(self, start: int, end: int) -> float:
         """What it costs that these strokes and no others are one symbol."""
@@ -196,6 +225,29 @@ class Parted:
             over = float(right) - float(self.strokes[end][:, 0].min())
             cost -= OVER * max(over, 0.0) / self._tall
         return cost
+
+
+def is_straight(stroke: Points, least: float) -> bool:
+    """Whether a stroke's ends lie so far apart, as a part of its length."""
+    return math.dist(stroke[0, :2], stroke[-1, :2]) >= least * path_length(stroke)
+
+
+def reach_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float, float] | None:
+    """How far a stroke leans (radians), and reaches above and below the others (in their heights), within bounds.
+
+    None when it is low, or there is no other that is high.
+    """
+    tall = max(*(float(np.ptp(s[:, 1])) for s in (stroke, *others)), 1e-6)
+    high = [other for other in others if np.ptp(other[:, 1]) >= HALF * tall]
+    if not high or np.ptp(stroke[:, 1]) < HALF * tall:
+        return None
+    upper, lower = sorted((stroke[0], stroke[-1]), key=lambda point: float(point[1]))
+    lean = math.atan2(float(upper[0] - lower[0]), float(lower[1] - upper[1]))
+    height = float(np.median([np.ptp(other[:, 1]) for other in high]))
+    above = float(np.median([other[:, 1].min() for other in high])) - float(stroke[:, 1].min())
+    below = float(stroke[:, 1].max()) - float(np.median([other[:, 1].max() for other in high]))
+    within = [min(max(reach / height, REACH[0]), REACH[1]) for reach in (above, below)]
+    return min(max(lean, 0.0), MOST_LEAN), within[0], within[1]
 
 
 def _gap(a: Points, b: Points) -> float:

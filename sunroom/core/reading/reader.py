@@ -51,6 +51,8 @@ MAX_STROKES = 600
 WORD_LENGTH = 3
 #: Each of so many numbers in a row is looked at by itself.
 MOST_NUMBERS = 12
+#: A number, time or sum of money has only one of these.
+SIGNS_OF_ONE = "°%:€$£"
 #: Below this the recogniser saw nothing that it knows as writing.
 LEAST_CERTAINTY = 0.05
 
@@ -180,7 +182,7 @@ class Reader:
         seen = self.look(strokes, words)
         rows = seen.picture
         if not _seen(rows):
-            return self._closer.lone_sign(strokes, letters)
+            return self._closer.lone_sign(strokes, letters) or self._read_number("", strokes, letters, seen)
         look = self.joint.look(seen)
         if not look.best:
             return []
@@ -194,7 +196,8 @@ class Reader:
             len(word) >= WORD_LENGTH and word.isalpha() for word in look.best.split()
         ):
             self._closer.weigh(look, strokes, letters)
-        return self._with_rivals(_in_one_case(ranked(look.weighed)), look.plain, rows)
+        readings = [reading for reading in ranked(look.weighed) if reading.text]
+        return self._with_rivals(_in_one_case(readings), look.plain, rows)
 
     def _read_number(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
@@ -202,12 +205,16 @@ class Reader:
         """A line read as a number, or as several where the pen left gaps between them; empty when it is none."""
         whole = self._closer.read_number(text, strokes, letters, rows)
         parts = numbers_apart(strokes) if whole else []
-        if not 1 < len(parts) <= MOST_NUMBERS:
+        if not 1 < len(parts) <= MOST_NUMBERS or self._is_measure(whole[0].text):
             return whole
         each = [self._closer.number_in(part, letters, self.look(part)) for part in parts]
         if not all(each):
             return whole
         return [*one_after_another(each, " ")[: MAX_READINGS - 1], Reading(whole[0].text, 0.0)]
+
+    def _is_measure(self, text: str) -> bool:
+        """Whether a text is one number with a sign of its own, however wide the gap before that."""
+        return self._prior.well_formed(text) and any(sign in text for sign in SIGNS_OF_ONE)
 
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)
@@ -232,7 +239,7 @@ class Reader:
             rivals.append(digits[0][0])
         rest = {reading.text: reading for reading in readings}
         for text in [*rivals, *rest]:
-            if len(first) < MAX_READINGS and text not in {reading.text for reading in first}:
+            if text and len(first) < MAX_READINGS and text not in {reading.text for reading in first}:
                 first.append(rest.get(text, Reading(text, 0.0)))
         return first
 

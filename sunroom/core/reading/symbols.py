@@ -19,6 +19,8 @@ LookSymbols = Callable[
 
 RASTER_SIDE = 32
 DIGITS = "0123456789"
+#: What stands in numbers, beside points and colons.
+NUMBER_SIGNS = "+-=×÷<>/°%€£$()"
 #: How much the net that knows only digits counts beside the one that knows all symbols.
 SECOND_LOOK = 0.95
 #: The same where samples of the person's own hand help the latter.
@@ -60,6 +62,19 @@ class Symbols:
     def parted_digits(self, strokes: Sequence[Points], hand: OwnLetters | None = None) -> Parted:
         """The strokes of a level line, in all the ways in which they may be digits."""
         return Parted(strokes, DIGITS, lambda groups: self.digits_of(groups, hand))
+
+    def parted_numbers(self, strokes: Sequence[Points], hand: OwnLetters | None = None) -> Parted:
+        """The strokes of a level line, in all the ways in which they may be digits and the signs of numbers."""
+        return Parted(
+            strokes, DIGITS + NUMBER_SIGNS, lambda groups: self.numbers_of(groups, hand), slashes=True
+        )
+
+    def numbers_of(
+        self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
+    ) -> NDArray[np.float64]:
+        """(N, 10 + signs) log probabilities: of the digits among the digits, of the signs among all symbols."""
+        signs = self.logs_of(groups, hand)[:, [self.classes.index(sign) for sign in NUMBER_SIGNS]]
+        return np.hstack([self.digits_of(groups, hand), signs])
 
     def logs_of(
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
