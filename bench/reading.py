@@ -46,6 +46,10 @@ TOKENS = (
     "25°", "2.14 m", "10:30", "3x+5", "x=2", "50%", "12 cm", "1/2", "7.5", "x=-3", "90°", "9:05", "4 km", "100%", "£12",
     "a=5", "3.14", "45 min", "24+8", "6×7", "(2,5)", "20 kg",
 )  # fmt: skip
+SPACED = (
+    "y = 2x + 3", "x = -27", "4x - 1 = 17", "3(x - 2)", "16 + 82 = 98", "27 ÷ 9 = 3", "b) 25 - 15", "n = 5", "a = 4b + 2",
+    "28.11.2026", "18/8/24", "£83.37", "$40.19", "10. answer", "2nd page", "5 × 12 = 60",
+)  # fmt: skip
 ACCENTS = {
     "fr": ("élève", "été", "ombre", "à côté", "forêt", "leçon", "déjà", "très", "château", "réponse"),
     "de": ("Schatten", "größer", "Mädchen", "über", "schön", "Höhe", "fünf", "Straße", "Küche", "müde"),
@@ -79,6 +83,7 @@ def run() -> list[Row]:
         _texts("rows of numbers of real digits", rows_of_numbers(), 88),
         _texts("real digits with the signs of fractions, times, angles, shares", _signed(), None),
         _texts("units, times, money, short equations", _written(TOKENS, 4), None),
+        _texts("equations, dates, money, with gaps", _spaced(), None),
         *(
             _texts(f"words with accents ({language})", _written(words, 4), None, language=language)
             for language, words in ACCENTS.items()
@@ -109,6 +114,16 @@ def _written(texts: tuple[str, ...] | list[str], each: int) -> list[tuple[str, S
         (text, hand.write(text, 0, 0, 60))
         for number, text in enumerate(texts)
         for hand in _hands(each, text, number)
+    ]
+
+
+def _spaced() -> list[tuple[str, Strokes]]:
+    """Written loosely: with gaps of any width between the signs."""
+    random = np.random.default_rng(35)
+    return [
+        (text, _loosely(hand, text, random))
+        for number, text in enumerate(SPACED)
+        for hand in _hands(6, text, number)
     ]
 
 

@@ -208,7 +208,7 @@ class Looking(TestCase):
             self.assertIn(text, [reading.text for reading in readings], plain)
 
     def test_fractions_times_angles_and_shares_are_read_however_wide_the_gaps(self) -> None:
-        for text in ("3/4", "12/25", "20:45", "25°", "23%"):
+        for text in ("3/4", "12/25", "20:45", "25°", "23%", "28.11.2026", "28/11/26"):
             strokes = Hand(9, 0.3).write(text, 0, 0, 60)
             self.assertEqual(reader().read(strokes)[0].text, text)
         wide = [
@@ -223,10 +223,26 @@ class Looking(TestCase):
         self.assertEqual(self.closer.lone_sign([upright(20.0 * n) for n in range(9)], None), [])
 
     def test_well_formed_tokens(self) -> None:
-        for token in ("25°", "9:30", "3/4", "x=2", "£12", "50%", "(2,5)", "24+8", "3x+5", "-2x=6", "a/b"):
+        for token in ("25°", "9:30", "3/4", "x=2", "£12", "50%", "(2,5)", "24+8", "3x+5", "-2x=6", "a/b",
+                      "28.11.2026", "28/11/26", "1st", "22nd", "3rd", "11th", "1,000,000"):  # fmt: skip
             self.assertTrue(self.prior.well_formed(token), token)
         # A slanted 1 is not taken for a fraction's line where no fraction is written so.
-        for token in ("2z5", "°", "noon", "9:", "", "1Z/94", "0/8", "99/01", "S687/9", "3/Q904"):
+        for token in (
+            "2z5",
+            "°",
+            "noon",
+            "9:",
+            "",
+            "1Z/94",
+            "0/8",
+            "99/01",
+            "S687/9",
+            "3/Q904",
+            "2st",
+            "11nd",
+            "28.11,2026",
+            "48/11/26",
+        ):
             self.assertFalse(self.prior.well_formed(token), token)
 
     def test_numbers_need_strokes_enough(self) -> None:

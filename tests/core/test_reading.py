@@ -20,6 +20,7 @@ from sunroom.core.reading.marks import marks_among
 from sunroom.core.reading.picture import HEIGHT_PX, line_picture, shortened
 from sunroom.core.reading.prior import Prior, agreement, dots_of, marks_of
 from sunroom.core.reading.reader import MAX_STROKES, Reader
+from sunroom.core.reading.spacing import as_typed
 from sunroom.resources import prior, reader, symbols
 
 WORDS = "shadow stick length angle sun time clock hour line measure height long morning evening table".split()
@@ -250,6 +251,23 @@ class Numbers(TestCase):
         numbers = measured.numbers()[:40]
         right = sum(reader().read(strokes)[0].text == text for text, strokes in numbers)
         self.assertGreaterEqual(right, 30)
+
+
+class Spaces(TestCase):
+    def test_signs_of_a_sum_stand_all_between_spaces_and_no_number_is_parted(self) -> None:
+        for read, typed in (
+            ("x= -2 7", "x = -27"), ("4 x+ 3 = 2", "4x + 3 = 2"), ("3 (x -2)", "3(x - 2)"), ("d) 5 ×25", "d) 5 × 25"),
+            ("16 + 8 2 = 131", "16 + 82 = 131"), ("£8 3.37", "£83.37"), ("10 . answer", "10. answer"),
+        ):  # fmt: skip
+            self.assertEqual(as_typed(read), typed)
+            self.assertEqual(as_typed(typed), typed)
+
+    def test_spaces_that_say_something_stay(self) -> None:
+        for text in (
+            "3x+5=2", "x = 3 y = 4", "2 1/2 + 3", "10 000 + 5", "3 x 4 = 12", "7 -3 5", "25 40 60", "well-known words",
+            "page 3 - 5", "12 cm + 3 cm", "x = 1, y = 2", "45 -63", "", "-", "a b",
+        ):  # fmt: skip
+            self.assertEqual(as_typed(text), text)
 
 
 class Deciding(TestCase):

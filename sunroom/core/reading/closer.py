@@ -68,6 +68,8 @@ SIGN_LINE_WEIGHT, SIGN_TAUGHT_WEIGHT = 0.4, 0.2
 LEAST_LOG = -30.0
 #: Few write .5 for 0.5, and none 4898:7.
 POINT_FIRST_COST, ODD_COLON_COST = 1.5, 8.0
+#: What it costs a number to have several points, and what a date is likelier for its.
+POINTS_COST = 2.0
 #: A sign in a number that a stroke of a digit may be must be so much likelier than one (logarithm).
 SIGN_COSTS = {"/": 1.0} | dict.fromkeys("+-=×÷<>", 4.0)
 #: And so much likelier again in a row of numbers, which are mostly of one kind.
@@ -185,8 +187,10 @@ class CloserLook:
 
     def _oddness(self, text: str) -> float:
         """What it costs a number that few write it so."""
-        odd = ":" in text and not self._prior.well_formed(text)
-        return POINT_FIRST_COST * (text[0] in ".,") + ODD_COLON_COST * odd
+        formed, points = self._prior.well_formed(text), sum(text.count(sign) for sign in ".,")
+        cost = POINT_FIRST_COST * (text[0] in ".,") + ODD_COLON_COST * (":" in text and not formed)
+        # Two points are those of a date, and a date has two.
+        return cost + (POINTS_COST * (-1 if formed else 1) if points > 1 else 0.0)
 
     def _as_number(self, text: str, strokes: Sequence[Points], hand: OwnLetters | None) -> Parted | None:
         """The strokes parted into digits when the line is a number; None when it is none."""

@@ -50,10 +50,14 @@ DOT, MARK = 0.2, 0.5
 _OPENING, _CLOSING = '("“«¿¡', '.,:;!?)"”»'
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)?")
 _NUMBER = r"[-+−]?\d+(?:[.,]\d+)?"
+#: 28.11.2026, 28/11/26, with the day or the month first.
+_DATE = r"[0-3]?\d(?:\.[0-3]?\d\.|/[0-3]?\d/)(?:19|20)?\d\d"
+_ORDINAL = r"\d{0,2}(?:1st|2nd|3rd|[04-9]th|1[1-3]th)"
 #: One side of a short equation: 3, 25, 3x, x, ab, x2.
 _SIDE = r"[-+]?(?:\d{1,4}[a-z]?|[A-Za-z]{1,3}\d?)"
 _WELL_FORMED = re.compile(
     rf"(?:\d{{1,2}}:\d\d(?::\d\d)?|{_NUMBER}(?:%|°[CF]?)?|[€$£]{_NUMBER}|{_NUMBER}[€$£]"
+    rf"|{_DATE}|{_ORDINAL}|\d{{1,3}}(?:[.,]\d{{3}}){{2,}}"
     r"|[1-9]\d?/[1-9]\d?|\(-?\w+,-?\w+\)|\d{1,2}:\d{1,2}"
     rf"|{_SIDE}(?:[-+=×÷*<>≤≥]{_SIDE})+|[A-Za-z]/[A-Za-z0-9])"
 )

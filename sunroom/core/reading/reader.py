@@ -27,7 +27,16 @@ from sunroom.core.reading.prior import (
     marks_in,
     marks_of,
 )
-from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, one_after_another, ranked
+from sunroom.core.reading.readings import (
+    MAX_READINGS,
+    Reading,
+    ReadLine,
+    joined,
+    merged,
+    one_after_another,
+    ranked,
+)
+from sunroom.core.reading.spacing import as_typed
 from sunroom.core.reading.symbols import Symbols
 
 #: (1, 3, 48, W) picture to (T, 1 + characters) probabilities, blank first; and what the one says that was taught more hands,
@@ -196,8 +205,8 @@ class Reader:
             len(word) >= WORD_LENGTH and word.isalpha() for word in look.best.split()
         ):
             self._closer.weigh(look, strokes, letters)
-        readings = [reading for reading in ranked(look.weighed) if reading.text]
-        return self._with_rivals(_in_one_case(readings), look.plain, rows)
+        typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
+        return self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
 
     def _read_number(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
@@ -213,8 +222,9 @@ class Reader:
         return [*one_after_another(each, " ")[: MAX_READINGS - 1], Reading(whole[0].text, 0.0)]
 
     def _is_measure(self, text: str) -> bool:
-        """Whether a text is one number with a sign of its own, however wide the gap before that."""
-        return self._prior.well_formed(text) and any(sign in text for sign in SIGNS_OF_ONE)
+        """Whether a text is one number with a sign of its own, or a date, however wide the gaps in it."""
+        signs = sum(text.count(sign) for sign in SIGNS_OF_ONE) + text.count(".") // 2 + text.count("/") // 2
+        return signs > 0 and self._prior.well_formed(text)
 
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 
 import msgspec
 
@@ -26,6 +26,14 @@ class ReadLine(msgspec.Struct, frozen=True):
     members: tuple[int, ...]
     box: Box
     angle_rad: float = 0.0
+
+
+def merged(texts: Iterable[tuple[str, float]]) -> dict[str, float]:
+    """Texts with log likelihoods, each once: as likely as its likeliest."""
+    found: dict[str, float] = {}
+    for text, log in texts:
+        found[text] = max(log, found.get(text, log))
+    return found
 
 
 def ranked(weighed: dict[str, float]) -> list[Reading]:

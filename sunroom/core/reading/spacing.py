@@ -1,0 +1,37 @@
+"""Spaces as people type them, in sums and equations where the pen leaves gaps of every width."""
+
+from __future__ import annotations
+
+import re
+
+#: What stands between two sides, and between two numbers or letters.
+_SIGNS = r"=<>≤≥+×÷*−\-"
+#: A sum or an equation: numbers, single letters, signs and brackets; after what counts it, such as b).
+_COUNTED = re.compile(r"(?:[a-z]|\d{1,2})\) +")
+_SUM = re.compile(rf"(?:\d|[A-Za-z](?![A-Za-z])|[²³.,()/{_SIGNS} ])+")
+_BETWEEN = re.compile(rf"(?<=[\w)²³]) *([{_SIGNS}]) *(?=[-−+]? *[\w(])")
+#: More than one thing, or spaces that say something: two equations, 2 1/2, 10 000, 3 x 4.
+_SEVERAL = re.compile(r"=.*=|,|\d +\d+/\d|\b\d{1,3}(?: \d{3})+\b|\d +[xX] +\d")
+#: Without a sign between two sides these may be numbers in a row: 7 -3 5.
+_ROW = re.compile(r"[^=<>≤≥]*\d +(?:[-−+]?\d)[^=<>≤≥]*")
+_MONEY = re.compile(r"[€$£] ?\d[\d ]*(?:[.,][\d ]*\d)?")
+_BEFORE_STOP = re.compile(r"(?<=\w) +([.,])(?= |$)")
+
+
+def as_typed(text: str) -> str:
+    """A line with its spaces as one types them: ``x= -2 7`` is ``x = -27``, ``£8 3.37`` is ``£83.37``.
+
+    Signs of a sum stand all between spaces or all without; words keep theirs, but none stands before a stop or comma.
+    """
+    text = _BEFORE_STOP.sub(r"\1", text)
+    if _MONEY.fullmatch(text):
+        return text.replace(" ", "")
+    counted = _COUNTED.match(text)
+    start = counted.end() if counted else 0
+    line = text[start:]
+    signs = _BETWEEN.findall(line)
+    if not signs or not _SUM.fullmatch(line) or _SEVERAL.search(line) or _ROW.fullmatch(line):
+        return text
+    apart = any(" " in match[0] for match in _BETWEEN.finditer(line))
+    close = line.replace(" ", "")
+    return text[:start] + (_BETWEEN.sub(r" \1 ", close) if apart else close)
