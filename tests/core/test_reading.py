@@ -258,6 +258,8 @@ class Spaces(TestCase):
         for read, typed in (
             ("x= -2 7", "x = -27"), ("4 x+ 3 = 2", "4x + 3 = 2"), ("3 (x -2)", "3(x - 2)"), ("d) 5 ×25", "d) 5 × 25"),
             ("16 + 8 2 = 131", "16 + 82 = 131"), ("£8 3.37", "£83.37"), ("10 . answer", "10. answer"),
+            ("right -angled", "right-angled"), ("A &B", "A & B"), ("at 9:3 0 am", "at 9:30 am"),
+            ("iMuy bien!", "¡Muy bien!"), ("¿ Qué es esto?", "¿Qué es esto?"),
         ):  # fmt: skip
             self.assertEqual(as_typed(read), typed)
             self.assertEqual(as_typed(typed), typed)
@@ -266,6 +268,7 @@ class Spaces(TestCase):
         for text in (
             "3x+5=2", "x = 3 y = 4", "2 1/2 + 3", "10 000 + 5", "3 x 4 = 12", "7 -3 5", "25 40 60", "well-known words",
             "page 3 - 5", "12 cm + 3 cm", "x = 1, y = 2", "45 -63", "", "-", "a b",
+            "cause - effect", "2 : 35", "12:05 06", "is it?", "I am!",
         ):  # fmt: skip
             self.assertEqual(as_typed(text), text)
 

@@ -40,6 +40,8 @@ FEW = 0.34
 TOUCHING_FEW = 0.3
 #: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
 NEAR = 0.27
+#: And a stroke that is wider than this is no part of a letter; more strokes are two lines of writing.
+WIDE, MOST_PARTS = 1.8, 8
 
 
 class InkLine(NamedTuple):
@@ -153,17 +155,27 @@ def _band(strokes: list[Points], group: list[int]) -> tuple[float, float]:
     )
 
 
-def _is_continued(strokes: list[Points], above: list[int], below: list[int], near: float) -> bool:
-    """Whether each stroke of one group begins or ends on one of the other: upper and lower parts of letters."""
+def _is_continued(strokes: list[Points], above: list[int], below: list[int], tall: float) -> bool:
+    """Whether each stroke of one group hangs on the other, by itself or by strokes it touches: parts of letters."""
+    parts = [*above, *below]
+    if len(parts) > MOST_PARTS or any(np.ptp(strokes[number][:, 0]) > WIDE * tall for number in parts):
+        return False
 
-    def touches(number: int, others: list[int]) -> bool:
-        ends = strokes[number][[0, -1]]
+    def touch(one: int, two: int) -> bool:
         return any(
-            float(np.hypot(*(ends[:, None] - strokes[other][None]).transpose(2, 0, 1)).min()) < near
-            for other in others
+            float(np.hypot(*(strokes[a][[0, -1]][:, None] - strokes[b][None]).transpose(2, 0, 1)).min())
+            < NEAR * tall
+            for a, b in ((one, two), (two, one))
         )
 
-    return all(touches(n, below) for n in above) or all(touches(n, above) for n in below)
+    def hangs_on(group: list[int], others: list[int]) -> bool:
+        left, on = set(group), others
+        while on and left:
+            on = [number for number in left if any(touch(number, other) for other in on)]
+            left.difference_update(on)
+        return not left
+
+    return hangs_on(above, below) or hangs_on(below, above)
 
 
 def _merged(
@@ -182,7 +194,7 @@ def _merged(
         if (
             shared > SHARED * low
             or (touches and (few or low < tall))
-            or (shared > -TOUCHING * tall and _is_continued(strokes, kept_groups[-1], group, NEAR * tall))
+            or (shared > -TOUCHING * tall and _is_continued(strokes, kept_groups[-1], group, tall))
         ):
             kept_groups[-1] += group
             kept_bands[-1] = (min(top, last_top), max(bottom, last_bottom))

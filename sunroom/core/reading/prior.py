@@ -59,7 +59,7 @@ _WELL_FORMED = re.compile(
     rf"(?:\d{{1,2}}:\d\d(?::\d\d)?|{_NUMBER}(?:%|°[CF]?)?|[€$£]{_NUMBER}|{_NUMBER}[€$£]"
     rf"|{_DATE}|{_ORDINAL}|\d{{1,3}}(?:[.,]\d{{3}}){{2,}}"
     r"|[1-9]\d?/[1-9]\d?|\(-?\w+,-?\w+\)|\d{1,2}:\d{1,2}"
-    rf"|{_SIDE}(?:[-+=×÷*<>≤≥]{_SIDE})+|[A-Za-z]/[A-Za-z0-9])"
+    rf"|{_SIDE}(?:[-+=×÷*<>≤≥]{_SIDE})+|[A-Za-z]/[A-Za-z0-9]|(?:[A-Za-z]\.){{2,}})"
 )
 _UNITS = frozenset(
     "mm cm dm m km mg g kg t ml cl l s min h ms °C °F m² cm² m/s km/h V A W kW N J Hz am pm a.m. p.m.".split()

@@ -16,6 +16,12 @@ _SEVERAL = re.compile(r"=.*=|,|\d +\d+/\d|\b\d{1,3}(?: \d{3})+\b|\d +[xX] +\d")
 _ROW = re.compile(r"[^=<>≤≥]*\d +(?:[-−+]?\d)[^=<>≤≥]*")
 _MONEY = re.compile(r"[€$£] ?\d[\d ]*(?:[.,][\d ]*\d)?")
 _BEFORE_STOP = re.compile(r"(?<=\w) +([.,])(?= |$)")
+#: Gaps on one side of a hyphen, and in a time.
+_HYPHEN = re.compile(r"(?<=[^\W\d_])(?: -|- )(?=[^\W\d_])")
+_AND = re.compile(r"(?<=\w)(?: &|& )(?=\w)")
+_TIME = re.compile(r"\b(\d{1,2})(?:: ?| :)([0-5]) ?(\d)\b(?! ?\d)")
+#: What opens a Spanish question or call is low, and looks like a small letter with its dot.
+_OPENED = re.compile(r"^(?:[ij](?=[^\W\d_])|[¿¡] )(?=[^\Wa-z\d_][^\WA-Z\d_].*([?!])$)")
 
 
 def as_typed(text: str) -> str:
@@ -24,6 +30,8 @@ def as_typed(text: str) -> str:
     Signs of a sum stand all between spaces or all without; words keep theirs, but none stands before a stop or comma.
     """
     text = _BEFORE_STOP.sub(r"\1", text)
+    text = _OPENED.sub(lambda found: "¿" if found[1] == "?" else "¡", text)
+    text = _AND.sub(" & ", _HYPHEN.sub("-", _TIME.sub(r"\1:\2\3", text)))
     if _MONEY.fullmatch(text):
         return text.replace(" ", "")
     counted = _COUNTED.match(text)
