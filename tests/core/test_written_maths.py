@@ -260,6 +260,21 @@ class Likely(unittest.TestCase):
         for formula in ("x^{2}=4", r"\frac{a}{7}", "q"):
             self.assertEqual(kept.log(formula), made.log(formula))
 
+    def test_a_digit_beside_a_tail_is_rather_an_index_and_one_beside_another_letter_stays_where_it_is(
+        self,
+    ) -> None:
+        reader = written_reader()
+        for letter, moved in (("y", True), (r"\gamma", True), ("x", False)):
+            logs = np.full((2, len(reader._classes)), -20.0)
+            logs[0, reader._classes.index(letter)] = logs[1, reader._classes.index("1")] = 0.0
+            standing = np.full((2, 2, 7), -12.0)
+            standing[1, 0, RIGHT] = standing[0, 1, RIGHT] = -0.01
+            before = standing.copy()
+            reader._indices_of_tailed(standing, logs)
+            self.assertEqual(standing[1, 0, SUB] - standing[1, 0, RIGHT] > -3, moved, letter)
+            before[1, 0] = standing[1, 0]
+            np.testing.assert_array_equal(standing, before, "a letter right of a digit is none")
+
     def test_no_group_of_hands_is_read_worse_with_it_than_without(self) -> None:
         """A small fixed sample of both groups; all of them are measured by ./run bench maths."""
         reader = written_reader()

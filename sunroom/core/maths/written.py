@@ -20,7 +20,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, likely_trees, partings
 from sunroom.core.maths.strokes import Seen, seen_strokes
-from sunroom.core.maths.written_latex import Tree, latex_of, line_of_each, oddness
+from sunroom.core.maths.written_latex import RIGHT, SUB, Tree, latex_of, line_of_each, oddness
 
 #: What a net says of n strokes: (n, classes), (n, n, 1 + relations) and (n, 1), all before any share.
 LookFormula = Callable[[Seen], tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]]
@@ -40,6 +40,10 @@ WHOLES = 80
 MAX_READINGS = 5
 #: How much it counts whether strokes are one sign, what a sign is, where it stands, and how likely such a formula is.
 PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 0.85, 0.28
+#: A digit beside the tail of a letter is its index, though it seems to stand to the right: so much less likely (log) is that
+#: it does, and an index is less likely than that by no more.
+TAILED = frozenset(("y", "g", "p", "q", "j", r"\beta", r"\gamma", r"\mu", r"\rho", r"\phi"))
+INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
 SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
 
@@ -116,8 +120,9 @@ class WrittenReader:
         )
         self._shared = np.array(known, int).reshape(-1, 2)
         self._digits = np.array(
-            [self._classes.index(digit) for digit in "0123456789" if digit in self._classes]
+            [self._classes.index(digit) for digit in "0123456789" if digit in self._classes], int
         )
+        self._tailed = np.array([at for at, name in enumerate(self._classes) if name in TAILED], int)
 
     def read(self, strokes: Sequence[Numbers], chosen: Chosen = MappingProxyType({})) -> list[FormulaReading]:
         """What the strokes may be, best first, with the ``chosen`` signs in it where that can be.
@@ -208,9 +213,9 @@ class WrittenReader:
         for groups, parting in partings(same):
             sign_logs = self._sign_logs(strokes, groups, logs)
             parting += self._choose(sign_logs, groups, chosen)
-            trees = likely_trees(
-                between_signs(groups, at_stroke), np.array([at_none[group].mean() for group in groups])
-            )
+            standing = between_signs(groups, at_stroke)
+            self._indices_of_tailed(standing, sign_logs)
+            trees = likely_trees(standing, np.array([at_none[group].mean() for group in groups]))
             for named, names in likely_names(sign_logs):
                 for placed, parents, relations in trees:
                     score = PARTING_WEIGHT * parting + SIGN_WEIGHT * named + PLACE_WEIGHT * placed
@@ -218,6 +223,15 @@ class WrittenReader:
         for whole in nlargest(WHOLES, found, key=lambda whole: whole.score):
             whole.latex = latex_of(self._tree_of(whole))
             yield whole
+
+    def _indices_of_tailed(self, standing: Numbers, sign_logs: Numbers) -> None:
+        """Make digits that stand right of letters with a tail likelier their indices."""
+        shares = np.exp(_log_softmax(sign_logs))
+        digits, tailed = shares[:, self._digits].sum(axis=1), shares[:, self._tailed].sum(axis=1)
+        meant = np.outer(digits, tailed) > 0.5
+        right, index = standing[..., RIGHT], standing[..., SUB]
+        index[meant] = np.maximum(index, right + LEAST_INDEX)[meant]
+        right[meant] -= INDEX_OF_TAILED
 
     def _choose(self, sign_logs: Numbers, groups: list[list[int]], chosen: Chosen) -> float:
         """Make signs what they are said to be; what a parting costs in which one of them is no sign."""
