@@ -13,6 +13,7 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from sunroom.core.maths.level import unevenness
 from sunroom.core.maths.likely import LikelyFormulas, _givens, places_of
 from sunroom.core.maths.written import MAX_STROKES, WrittenReader
 from sunroom.core.maths.written_latex import (
@@ -192,6 +193,20 @@ class Trees(unittest.TestCase):
 def likely() -> LikelyFormulas:
     with np.load(MODELS / "likely-formulas.npz") as arrays:
         return LikelyFormulas.of(arrays)
+
+
+class Level(unittest.TestCase):
+    def test_what_stands_higher_than_its_row_is_uneven_and_what_follows_in_its_power_is_not(self) -> None:
+        names = ["a", "m", "+", "n"]
+        tops, feet = [-60.0, -90.0, -80.0, -92.0], [0.0, -48.0, -50.0, -50.0]
+        on_the_line = Tree(names, [{SUP: 1, RIGHT: 2}, {}, {RIGHT: 3}, {}], 0)
+        in_the_power = Tree(names, [{SUP: 1}, {RIGHT: 2}, {RIGHT: 3}, {}], 0)
+        self.assertGreater(unevenness(on_the_line, tops, feet), 0.3)
+        self.assertEqual(unevenness(in_the_power, tops, feet), 0.0)
+        tailed = Tree(["a", "m", "+", "y"], on_the_line.children, 0)
+        self.assertEqual(unevenness(tailed, tops, feet), 0.0, "a letter with a tail says nothing")
+        ring = Tree(["a", "b"], [{RIGHT: 1}, {RIGHT: 0}], 0)
+        self.assertEqual(unevenness(ring, [0.0, 0.0], [1.0, 1.0]), 0.0)
 
 
 class Likely(unittest.TestCase):

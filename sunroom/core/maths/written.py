@@ -19,6 +19,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, likely_trees, partings
+from sunroom.core.maths.level import unevenness
 from sunroom.core.maths.strokes import Seen, seen_strokes
 from sunroom.core.maths.written_latex import RIGHT, SUB, Tree, latex_of, line_of_each, oddness
 
@@ -44,6 +45,8 @@ PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 0.85, 0.28
 #: it does, and an index is less likely than that by no more.
 TAILED = frozenset(("y", "g", "p", "q", "j", r"\beta", r"\gamma", r"\mu", r"\rho", r"\phi"))
 INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
+#: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
+UNEVEN_COST = 8.0
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
 SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
 
@@ -220,8 +223,16 @@ class WrittenReader:
                 for placed, parents, relations in trees:
                     score = PARTING_WEIGHT * parting + SIGN_WEIGHT * named + PLACE_WEIGHT * placed
                     found.append(_Whole(groups, names, parents, relations, score, sign_logs))
+        tops = [float(stroke[:, 1].min()) for stroke in strokes]
+        feet = [float(stroke[:, 1].max()) for stroke in strokes]
         for whole in nlargest(WHOLES, found, key=lambda whole: whole.score):
-            whole.latex = latex_of(self._tree_of(whole))
+            tree = self._tree_of(whole)
+            whole.latex = latex_of(tree)
+            top, foot = (
+                [most(ends[at] for at in group) for group in whole.groups]
+                for most, ends in ((min, tops), (max, feet))
+            )
+            whole.score -= UNEVEN_COST * unevenness(tree, top, foot)
             yield whole
 
     def _indices_of_tailed(self, standing: Numbers, sign_logs: Numbers) -> None:
