@@ -224,7 +224,7 @@ class Looking(TestCase):
 
     def test_well_formed_tokens(self) -> None:
         for token in ("25°", "9:30", "3/4", "x=2", "£12", "50%", "(2,5)", "24+8", "3x+5", "-2x=6", "a/b",
-                      "28.11.2026", "28/11/26", "1st", "22nd", "3rd", "11th", "1,000,000"):  # fmt: skip
+                      "28.11.2026", "28/11/26", "11/28/2026", "1st", "22nd", "3rd", "11th", "1,000,000"):  # fmt: skip
             self.assertTrue(self.prior.well_formed(token), token)
         # A slanted 1 is not taken for a fraction's line where no fraction is written so.
         for token in (

@@ -50,8 +50,11 @@ DOT, MARK = 0.2, 0.5
 _OPENING, _CLOSING = '("“«¿¡', '.,:;!?)"”»'
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)?")
 _NUMBER = r"[-+−]?\d+(?:[.,]\d+)?"
-#: 28.11.2026, 28/11/26, with the day or the month first.
-_DATE = r"[0-3]?\d(?:\.[0-3]?\d\.|/[0-3]?\d/)(?:19|20)?\d\d"
+#: 28.11.2026, 28/11/26, 11/28/2026.
+_DAY, _MONTH = r"(?:0?[1-9]|[12]\d|3[01])", r"(?:0?[1-9]|1[0-2])"
+_DATE = "|".join(
+    rf"(?:{_DAY}{sign}{_MONTH}|{_MONTH}{sign}{_DAY}){sign}(?:19|20)?\d\d" for sign in (r"\.", "/")
+)
 _ORDINAL = r"\d{0,2}(?:1st|2nd|3rd|[04-9]th|1[1-3]th)"
 #: One side of a short equation: 3, 25, 3x, x, ab, x2.
 _SIDE = r"[-+]?(?:\d{1,4}[a-z]?|[A-Za-z]{1,3}\d?)"
