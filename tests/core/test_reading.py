@@ -268,7 +268,7 @@ class Spaces(TestCase):
         for text in (
             "3x+5=2", "x = 3 y = 4", "2 1/2 + 3", "10 000 + 5", "3 x 4 = 12", "7 -3 5", "25 40 60", "well-known words",
             "page 3 - 5", "12 cm + 3 cm", "x = 1, y = 2", "45 -63", "", "-", "a b",
-            "cause - effect", "2 : 35", "12:05 06", "is it?", "I am!",
+            "3 . 4 = 12", "£10 000", "cause - effect", "2 : 35", "12:05 06", "is it?", "I am!",
         ):  # fmt: skip
             self.assertEqual(as_typed(text), text)
 

@@ -206,8 +206,8 @@ class Parted:
             across, down = (
                 np.abs(strokes[one][:, :2].mean(axis=0) - strokes[two][:, :2].mean(axis=0)) / self._tall
             )
-            apart = self._is_apart(strokes[one], strokes) or self._is_apart(strokes[two], strokes)
-            if across < COLON[0] and COLON[1] < down and apart and not (found and one in found[-1]):
+            stacked = across < COLON[0] and COLON[1] < down and not (found and one in found[-1])
+            if stacked and any(self._is_apart(strokes[dot], strokes) for dot in (one, two)):
                 found.append((one, two))
         return found
 

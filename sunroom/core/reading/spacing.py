@@ -11,11 +11,11 @@ _COUNTED = re.compile(r"(?:[a-z]|\d{1,2})\) +")
 _SUM = re.compile(rf"(?:\d|[A-Za-z](?![A-Za-z])|[²³.,()/{_SIGNS} ])+")
 _BETWEEN = re.compile(rf"(?<=[\w)²³]) *([{_SIGNS}]) *(?=[-−+]? *[\w(])")
 #: More than one thing, or spaces that say something: two equations, 2 1/2, 10 000, 3 x 4.
-_SEVERAL = re.compile(r"=.*=|,|\d +\d+/\d|\b\d{1,3}(?: \d{3})+\b|\d +[xX] +\d")
+_SEVERAL = re.compile(r"=.*=|,|\d +\d+/\d|\b\d{1,3}(?: \d{3})+\b|\d +[xX.] +\d")
 #: Without a sign between two sides these may be numbers in a row: 7 -3 5.
 _ROW = re.compile(r"[^=<>≤≥]*\d +(?:[-−+]?\d)[^=<>≤≥]*")
 _MONEY = re.compile(r"[€$£] ?\d[\d ]*(?:[.,][\d ]*\d)?")
-_BEFORE_STOP = re.compile(r"(?<=\w) +([.,])(?= |$)")
+_BEFORE_STOP = re.compile(r"(?<=\w) +([.,])(?= [^\W\d_]|$)")
 #: Gaps on one side of a hyphen, and in a time.
 _HYPHEN = re.compile(r"(?<=[^\W\d_])(?: -|- )(?=[^\W\d_])")
 _AND = re.compile(r"(?<=\w)(?: &|& )(?=\w)")
@@ -32,14 +32,16 @@ def as_typed(text: str) -> str:
     text = _BEFORE_STOP.sub(r"\1", text)
     text = _OPENED.sub(lambda found: "¿" if found[1] == "?" else "¡", text)
     text = _AND.sub(" & ", _HYPHEN.sub("-", _TIME.sub(r"\1:\2\3", text)))
-    if _MONEY.fullmatch(text):
+    if _MONEY.fullmatch(text) and not _SEVERAL.search(text):
         return text.replace(" ", "")
     counted = _COUNTED.match(text)
     start = counted.end() if counted else 0
     line = text[start:]
-    signs = _BETWEEN.findall(line)
-    if not signs or not _SUM.fullmatch(line) or _SEVERAL.search(line) or _ROW.fullmatch(line):
+    if not _SUM.fullmatch(line) or _SEVERAL.search(line) or _ROW.fullmatch(line):
         return text
-    apart = any(" " in match[0] for match in _BETWEEN.finditer(line))
+    signs = [found[0] for found in _BETWEEN.finditer(line)]
+    if not signs:
+        return text
+    apart = any(" " in sign for sign in signs)
     close = line.replace(" ", "")
     return text[:start] + (_BETWEEN.sub(r" \1 ", close) if apart else close)
