@@ -195,6 +195,18 @@ class Looking(TestCase):
         point = dot(30, 56)
         self.assertEqual(len(numbers_apart([upright(0), point, upright(68)])), 1, "2.5 is one number")
 
+    def test_digits_in_ruled_squares_are_one_number_and_a_sign_stands_before_it(self) -> None:
+        def digit(x: float, wide: float) -> Points:
+            return np.column_stack([x + wide * np.sin(np.linspace(0, 6, 30)), np.linspace(0, 60, 30)])
+
+        squares = [digit(x, 1.0 if n == 1 else 17.0) for n, x in enumerate((0, 60, 120))]
+        self.assertEqual(len(numbers_apart(squares)), 1, "a 1 has much room on both sides")
+        apart = [digit(x, 1.0 if n == 1 else 17.0) for n, x in enumerate((0, 90, 150))]
+        self.assertEqual(len(numbers_apart(apart)), 3)
+        dash = np.array([(0.0, 30.0), (20.0, 31.0)])
+        self.assertEqual(self.closer.number_in([dash], None, self.seen)[0].text, "-")
+        self.assertEqual(self.closer.number_in(self.strokes("+"), None, self.seen)[0].text, "+")
+
     def test_a_row_of_numbers_keeps_its_gaps_and_has_its_one_number_among_the_rivals(self) -> None:
         text = "25 40 60 90 304"
         readings = reader().read(Hand(9, 0.3).write(text, 0, 0, 60))

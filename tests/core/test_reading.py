@@ -162,6 +162,15 @@ class Marks(TestCase):
         self.assertEqual(marks_among([*word, line]), {len(word)})
         self.assertEqual(marks_among([box, *word]), {0})
 
+    def test_a_line_under_writing_is_none_of_it_whatever_stands_below_on_the_next_line(self) -> None:
+        above, below = Hand(9, 0.3).write("noon", 0, 0, 60), Hand(9, 0.3).write("shadow", 0, 90, 60)
+        under = np.column_stack(
+            [np.linspace(-5, 130, 30), np.full(30, 10.0), np.full(30, 0.5), np.arange(30.0)]
+        )
+        self.assertEqual(marks_among([*above, under, *below]), {len(above)})
+        through = under - (0.0, 22.0, 0.0, 0.0)
+        self.assertEqual(marks_among([*above, through, *below]), set())
+
     def test_no_letter_of_a_word_is_taken_for_a_mark(self) -> None:
         for seed in range(6):
             for word in ("shadow", "noon", "tablet", "O", "quay", "illness"):
@@ -258,7 +267,7 @@ class Spaces(TestCase):
         for read, typed in (
             ("x= -2 7", "x = -27"), ("4 x+ 3 = 2", "4x + 3 = 2"), ("3 (x -2)", "3(x - 2)"), ("d) 5 ×25", "d) 5 × 25"),
             ("16 + 8 2 = 131", "16 + 82 = 131"), ("£8 3.37", "£83.37"), ("10 . answer", "10. answer"),
-            ("right -angled", "right-angled"), ("A &B", "A & B"), ("at 9:3 0 am", "at 9:30 am"),
+            ("+ 41 5", "+ 415"), ("right -angled", "right-angled"), ("A &B", "A & B"), ("at 9:3 0 am", "at 9:30 am"),
             ("iMuy bien!", "¡Muy bien!"), ("¿ Qué es esto?", "¿Qué es esto?"),
         ):  # fmt: skip
             self.assertEqual(as_typed(read), typed)

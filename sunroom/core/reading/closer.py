@@ -51,9 +51,14 @@ NUMBER_SHARE = 0.5
 BEAM_OF_NUMBERS = 10
 #: Between two numbers lies a gap of at least this part of the digits' height, and so many times what lies between digits.
 SPACE, WIDER = 0.5, 1.6
+#: Digits in ruled squares stand (their middles) no further apart than so many heights, and all nearly as far; one at least is
+#: wider than a 1, as a part of the height.
+SQUARE, UNSTEADY, SLIM = 1.15, 0.13, 0.35
 #: What lies low and is lower than this part of the height is a point or a comma.
 POINT = 0.4
 MAX_NUMBER_STROKES = 40
+#: What may stand by itself before a number, as in a sum in columns.
+SIGNS_BEFORE = ("+", "-", "×", "÷", "=")
 #: Strokes are digits, whatever the line reads as, when each is on average this likely (logarithm).
 SURE_DIGIT = -0.8
 #: And, where signs are read among them, when among all symbols digits are no more than so much less likely.
@@ -156,8 +161,14 @@ class CloserLook:
         return [] if parted is None else self._digits_in(parted, text, strokes, hand, rows)
 
     def number_in(self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows) -> list[Reading]:
-        """Ink that is a number, such as one in a row of them; empty when it has no digit."""
-        return self._digits_in(self._symbols.parted_digits(strokes, hand), "", strokes, hand, rows)
+        """Ink that is a number or the sign before one, such as one in a row of them; empty when it has no digit."""
+        if len(strokes) == 1 and has_dash(strokes):
+            return [Reading("-", 1.0)]
+        (best, log), *_ = self._symbols.parted_numbers(strokes, hand).texts()
+        parted = self._symbols.parted_digits(strokes, hand)
+        if best in SIGNS_BEFORE and log > parted.texts()[0][1]:
+            return [Reading(best, 1.0)]
+        return self._digits_in(parted, "", strokes, hand, rows)
 
     def _digits_in(
         self,
@@ -283,6 +294,11 @@ def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:
     # Beside a point or a comma there is more room, and the number goes on.
     points = np.array([box.y0 - top > tall / 2 and box.y1 - box.y0 < POINT * tall for box in boxes])
     needed = np.where(points[:-1] | points[1:], 2 * least, least)
+    # In ruled squares a 1 has much room on both sides, and stands as far from its neighbours as any digit.
+    steps = np.diff([(box.x0 + box.x1) / 2 for box in boxes])
+    wide = any(box.x1 - box.x0 > SLIM * tall for box in boxes)
+    if wide and len(steps) and steps.max() <= SQUARE * tall and steps.std() <= UNSTEADY * steps.mean():
+        return [[stroke for piece in pieces for stroke in piece]]
     starts = [0, *(np.flatnonzero(gaps > needed) + 1).tolist(), len(pieces)]
     return [[stroke for piece in pieces[start:end] for stroke in piece] for start, end in pairwise(starts)]
 

@@ -15,6 +15,8 @@ _SEVERAL = re.compile(r"=.*=|,|\d +\d+/\d|\b\d{1,3}(?: \d{3})+\b|\d +[xX.] +\d")
 #: Without a sign between two sides these may be numbers in a row: 7 -3 5.
 _ROW = re.compile(r"[^=<>≤≥]*\d +(?:[-−+]?\d)[^=<>≤≥]*")
 _MONEY = re.compile(r"[€$£] ?\d[\d ]*(?:[.,][\d ]*\d)?")
+#: A line of a sum in columns.
+_ADDEND = re.compile(r"([-−+×÷] ?)(\d[\d ]*\d)")
 _BEFORE_STOP = re.compile(r"(?<=\w) +([.,])(?= [^\W\d_]|$)")
 #: Gaps on one side of a hyphen, and in a time.
 _HYPHEN = re.compile(r"(?<=[^\W\d_])(?: -|- )(?=[^\W\d_])")
@@ -34,6 +36,8 @@ def as_typed(text: str) -> str:
     text = _AND.sub(" & ", _HYPHEN.sub("-", _TIME.sub(r"\1:\2\3", text)))
     if _MONEY.fullmatch(text) and not _SEVERAL.search(text):
         return text.replace(" ", "")
+    if addend := _ADDEND.fullmatch(text):
+        return text if _SEVERAL.search(text) else addend[1] + addend[2].replace(" ", "")
     counted = _COUNTED.match(text)
     start = counted.end() if counted else 0
     line = text[start:]
