@@ -53,7 +53,7 @@ BEAM_OF_NUMBERS = 10
 SPACE, WIDER = 0.5, 1.6
 #: Digits in ruled squares stand (their middles) no further apart than so many heights, and all nearly as far; one at least is
 #: wider than a 1, as a part of the height.
-SQUARE, UNSTEADY, SLIM = 1.15, 0.13, 0.35
+SQUARE, UNSTEADY, SLIM = 1.1, 0.12, 0.35
 #: What lies low and is lower than this part of the height is a point or a comma.
 POINT = 0.4
 MAX_NUMBER_STROKES = 40
@@ -160,14 +160,17 @@ class CloserLook:
         parted = self._as_number(text, strokes, hand)
         return [] if parted is None else self._digits_in(parted, text, strokes, hand, rows)
 
-    def number_in(self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows) -> list[Reading]:
-        """Ink that is a number or the sign before one, such as one in a row of them; empty when it has no digit."""
-        if len(strokes) == 1 and has_dash(strokes):
-            return [Reading("-", 1.0)]
-        (best, log), *_ = self._symbols.parted_numbers(strokes, hand).texts()
+    def number_in(
+        self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows, first: bool = True
+    ) -> list[Reading]:
+        """Ink that is a number, or if it is the ``first`` the sign before others; empty when it has no digit."""
         parted = self._symbols.parted_digits(strokes, hand)
-        if best in SIGNS_BEFORE and log > parted.texts()[0][1]:
-            return [Reading(best, 1.0)]
+        if first:
+            if len(strokes) == 1 and has_dash(strokes):
+                return [Reading("-", 1.0)]
+            (best, log), *_ = self._symbols.parted_numbers(strokes, hand).texts()
+            if best in SIGNS_BEFORE and log > parted.texts()[0][1]:
+                return [Reading(best, 1.0)]
         return self._digits_in(parted, "", strokes, hand, rows)
 
     def _digits_in(
@@ -296,8 +299,9 @@ def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:
     needed = np.where(points[:-1] | points[1:], 2 * least, least)
     # In ruled squares a 1 has much room on both sides, and stands as far from its neighbours as any digit.
     steps = np.diff([(box.x0 + box.x1) / 2 for box in boxes])
-    wide = any(box.x1 - box.x0 > SLIM * tall for box in boxes)
-    if wide and len(steps) and steps.max() <= SQUARE * tall and steps.std() <= UNSTEADY * steps.mean():
+    slim = np.array([box.x1 - box.x0 < SLIM * tall for box in boxes])
+    by_a_one = bool((slim[:-1] | slim[1:] | (gaps <= needed)).all()) and not slim.all()
+    if by_a_one and len(steps) and steps.max() <= SQUARE * tall and steps.std() <= UNSTEADY * steps.mean():
         return [[stroke for piece in pieces for stroke in piece]]
     starts = [0, *(np.flatnonzero(gaps > needed) + 1).tolist(), len(pieces)]
     return [[stroke for piece in pieces[start:end] for stroke in piece] for start, end in pairwise(starts)]

@@ -216,7 +216,7 @@ class Reader:
         parts = numbers_apart(strokes) if whole else []
         if not 1 < len(parts) <= MOST_NUMBERS or self._is_measure(whole[0].text):
             return whole
-        each = [self._closer.number_in(part, letters, self.look(part)) for part in parts]
+        each = [self._closer.number_in(part, letters, self.look(part), part is parts[0]) for part in parts]
         if not all(each):
             return whole
         return [*one_after_another(each, " ")[: MAX_READINGS - 1], Reading(whole[0].text, 0.0)]
