@@ -10,7 +10,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from sunroom.core.reading.parting import STRAIGHT, is_straight, reach_of
+from sunroom.core.reading.parting import is_straight, reach_of
 from sunroom.resources import symbols
 from training import writing
 
@@ -49,7 +49,7 @@ def _strokes(text: str, wanted: str, random: np.random.Generator) -> list[tuple[
     parted = known.parted(strokes) if wanted == "/" else known.parted_digits(strokes)
     found = []
     for character, (_, numbers) in zip(text, parted.symbols_of(text), strict=False):
-        if character == wanted and len(numbers) == 1 and is_straight(strokes[numbers[0]], STRAIGHT):
+        if character == wanted and len(numbers) == 1 and is_straight(strokes[numbers[0]]):
             others = [stroke for number, stroke in enumerate(strokes) if number != numbers[0]]
             reach = reach_of(strokes[numbers[0]], others)
             found += [reach] if reach is not None else []

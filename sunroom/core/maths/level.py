@@ -20,12 +20,10 @@ def unevenness(tree: Tree, tops: Sequence[float], feet: Sequence[float]) -> floa
 
     Signs of operations, brackets and letters with a tail say nothing: the letters on both sides of a + are compared.
     """
-    right_of = {
-        child: at for at, own in enumerate(tree.children) for child in [own.get(RIGHT)] if child is not None
-    }
+    following = {own[RIGHT] for own in tree.children if RIGHT in own}
     total = 0.0
     for first in range(len(tree.names)):
-        if first in right_of:
+        if first in following:
             continue
         row: dict[int, None] = {}
         at: int | None = first

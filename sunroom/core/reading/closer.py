@@ -157,44 +157,40 @@ class CloserLook:
         self, text: str, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows
     ) -> list[Reading]:
         """A line read as a number, when ``text``, what its recogniser reads, is one; empty otherwise."""
-        parted = self._as_number(text, strokes, hand)
-        return [] if parted is None else self._digits_in(parted, text, strokes, hand, rows)
+        digits = self._as_number(text, strokes, hand)
+        if digits is None:
+            return []
+        return self._digits_in(digits, self._symbols.parted_numbers(strokes, hand), text, rows)
 
     def number_in(
         self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows, first: bool = True
     ) -> list[Reading]:
         """Ink that is a number, or if it is the ``first`` the sign before others; empty when it has no digit."""
-        parted = self._symbols.parted_digits(strokes, hand)
-        if first:
-            if len(strokes) == 1 and has_dash(strokes):
-                return [Reading("-", 1.0)]
-            (best, log), *_ = self._symbols.parted_numbers(strokes, hand).texts()
-            if best in SIGNS_BEFORE and log > parted.texts()[0][1]:
-                return [Reading(best, 1.0)]
-        return self._digits_in(parted, "", strokes, hand, rows)
+        if first and len(strokes) == 1 and has_dash(strokes):
+            return [Reading("-", 1.0)]
+        digits = self._symbols.parted_digits(strokes, hand)
+        signed = self._symbols.parted_numbers(strokes, hand)
+        best, log = signed.texts()[0]
+        if first and best in SIGNS_BEFORE and log > digits.texts()[0][1]:
+            return [Reading(best, 1.0)]
+        return self._digits_in(digits, signed, "", rows)
 
-    def _digits_in(
-        self,
-        parted: Parted,
-        text: str,
-        strokes: Sequence[Points],
-        hand: OwnLetters | None,
-        rows: Rows,
-    ) -> list[Reading]:
-        dots = dots_in(strokes)
+    def _digits_in(self, digits: Parted, signed: Parted, text: str, rows: Rows) -> list[Reading]:
+        """What ink is as digits, and as digits with signs; ``text`` is what the recogniser of lines reads."""
+        dots = dots_in(digits.strokes)
         of_line = rows.picture[:, self._digits]
         texts = {text for text, _ in beam_search(of_line, NUMBER_CHARACTERS, BEAM_OF_NUMBERS)}
-        texts |= {text for text, _ in parted.texts()}
+        texts |= {text for text, _ in digits.texts()}
         weighed = {
             text: LINE_WEIGHT * self._line_log(text, rows)
             + TAUGHT_WEIGHT * self._taught_log(text, rows)
-            + max(parted.log_of(text), LEAST_LOG)
+            + max(digits.log_of(text), LEAST_LOG)
             + agreement(text, dots)
             - self._oddness(text)
             for text in texts
             if any(character.isdigit() for character in text)
         }
-        readings = self._with_signs(ranked(weighed), text, self._symbols.parted_numbers(strokes, hand), rows)
+        readings = self._with_signs(ranked(weighed), text, signed, rows)
         if text and all(reading.text != text for reading in readings):
             readings.insert(3, Reading(text, 0.0))
         return readings[:MAX_READINGS]

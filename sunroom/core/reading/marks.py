@@ -17,7 +17,7 @@ FLAT, UNDER = 0.12, 0.3
 STRAIGHT = 1.7
 #: A ring's ends meet within this part of its size; it holds at least two strokes as high as this part of a letter.
 MEETS, HIGH = 0.3, 0.6
-#: Letters over an underline end no more than so many heights of a letter above it.
+#: Letters over an underline that has other writing below it end no more than so many heights of a letter above it.
 ABOVE = 1.5
 #: By so much of its sides what is in it lies within it.
 WITHIN = 0.02
@@ -44,8 +44,10 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
         length = path_length(stroke[:, :2])
         if width > LARGE * letter and height < FLAT * width and length < STRAIGHT * width:
             over = others & (middles[:, 0] > low[number, 0]) & (middles[:, 0] < high[number, 0])
-            # What stands on the next line, or far above, says nothing of it.
-            over &= (low[:, 1] < high[number, 1]) & (high[:, 1] > low[number, 1] - ABOVE * letter)
+            below = over & (low[:, 1] >= high[number, 1])
+            if below.any():
+                # Between two lines it is near the upper one: a long bar of the lower one is not.
+                over &= ~below & (high[:, 1] > low[number, 1] - ABOVE * letter)
             # An underline has letters over it, and none that it runs through.
             if over.sum() >= 2 and (high[over, 1] < high[number, 1] + UNDER * letter).mean() > 0.8:
                 found.add(number)

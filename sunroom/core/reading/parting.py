@@ -193,7 +193,7 @@ class Parted:
         """What a straight stroke among digits is as the stroke of a fraction, and as a 1; mostly nothing."""
         stroke = self.strokes[number]
         reach = reach_of(stroke, [other for other in self.strokes if other is not stroke])
-        if reach is None or not is_straight(stroke, STRAIGHT):
+        if reach is None or not is_straight(stroke):
             return {}
         odds = SLASH_ODDS + float(np.dot(reach, (SLASH_LEAN, SLASH_ABOVE, SLASH_BELOW)))
         return {"/": -math.log1p(math.exp(-odds)), "1": one - math.log1p(math.exp(odds))}
@@ -227,9 +227,9 @@ class Parted:
         return cost
 
 
-def is_straight(stroke: Points, least: float) -> bool:
-    """Whether a stroke's ends lie so far apart, as a part of its length."""
-    return math.dist(stroke[0, :2], stroke[-1, :2]) >= least * path_length(stroke)
+def is_straight(stroke: Points) -> bool:
+    """Whether a stroke's ends lie nearly as far apart as it is long."""
+    return math.dist(stroke[0, :2], stroke[-1, :2]) >= STRAIGHT * path_length(stroke)
 
 
 def reach_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float, float] | None:

@@ -16,6 +16,8 @@ from sunroom.core.reading.parting import Parted
 LookSymbols = Callable[
     [NDArray[np.float32], NDArray[np.float32]], tuple[NDArray[np.float32], NDArray[np.float32]]
 ]
+#: What they are given.
+Looked = tuple[NDArray[np.float32], NDArray[np.float32]]
 
 RASTER_SIDE = 32
 DIGITS = "0123456789"
@@ -73,8 +75,10 @@ class Symbols:
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
     ) -> NDArray[np.float64]:
         """(N, 10 + signs) log probabilities: of the digits among the digits, of the signs among all symbols."""
-        signs = self.logs_of(groups, hand)[:, [self.classes.index(sign) for sign in NUMBER_SIGNS]]
-        return np.hstack([self.digits_of(groups, hand), signs])
+        seen = _seen(groups)
+        probabilities = self._weighed(seen, hand)
+        signs = self._logs(probabilities)[:, [self.classes.index(sign) for sign in NUMBER_SIGNS]]
+        return np.hstack([self._digit_logs(seen, probabilities, hand), signs])
 
     def logs_of(
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
@@ -83,15 +87,22 @@ class Symbols:
 
         Those that look alike without their line (c and C) share what they have together.
         """
-        probabilities = self._weighed(_seen(groups), hand)
-        return np.asarray(np.log(np.maximum(probabilities @ self._alike, LEAST)))
+        return self._logs(self._weighed(_seen(groups), hand))
 
     def digits_of(
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
     ) -> NDArray[np.float64]:
         """(N, 10) log probabilities of the digits, among the digits."""
         seen = _seen(groups)
-        probabilities = self._weighed(seen, hand)[:, self._digits]
+        return self._digit_logs(seen, self._weighed(seen, hand), hand)
+
+    def _logs(self, probabilities: NDArray[np.float64]) -> NDArray[np.float64]:
+        return np.asarray(np.log(np.maximum(probabilities @ self._alike, LEAST)))
+
+    def _digit_logs(
+        self, seen: Looked, of_all: NDArray[np.float64], hand: OwnLetters | None
+    ) -> NDArray[np.float64]:
+        probabilities = of_all[:, self._digits]
         share = probabilities.sum(axis=1, keepdims=True)
         # What is likelier no digit at all counts as such.
         probabilities /= np.maximum(share, 0.2)
@@ -101,15 +112,13 @@ class Symbols:
             probabilities += weight * (looked - probabilities)
         return np.asarray(np.log(np.maximum(probabilities, LEAST)))
 
-    def _weighed(
-        self, seen: tuple[NDArray[np.float32], NDArray[np.float32]], hand: OwnLetters | None
-    ) -> NDArray[np.float64]:
+    def _weighed(self, seen: Looked, hand: OwnLetters | None) -> NDArray[np.float64]:
         probabilities, embeddings = self._look(*seen)
         plain = probabilities.astype(float)
         return plain if hand is None else hand.weighed(plain, embeddings)
 
 
-def _seen(groups: Sequence[Sequence[Points]]) -> tuple[NDArray[np.float32], NDArray[np.float32]]:
+def _seen(groups: Sequence[Sequence[Points]]) -> Looked:
     """What the nets look at."""
     rasters = np.stack([ink_raster(group, RASTER_SIDE) for group in groups])
     return rasters, np.stack([ink_measures(group) for group in groups])
