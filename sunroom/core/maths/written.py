@@ -47,6 +47,8 @@ TAILED = frozenset(("y", "g", "p", "q", "j", r"\beta", r"\gamma", r"\mu", r"\rho
 INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
 #: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
 UNEVEN_COST = 8.0
+#: What it costs (log) that a sign hangs where nothing can: it would be lost.
+LOST_COST = 3.0
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
 SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
 
@@ -232,7 +234,7 @@ class WrittenReader:
                 [most(ends[at] for at in group) for group in whole.groups]
                 for most, ends in ((min, tops), (max, feet))
             )
-            whole.score -= UNEVEN_COST * unevenness(tree, top, foot)
+            whole.score -= UNEVEN_COST * unevenness(tree, top, foot) + LOST_COST * (len(tree.names) - len(tree.told))
             yield whole
 
     def _indices_of_tailed(self, standing: Numbers, sign_logs: Numbers) -> None:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.elements import WEIGHTS
@@ -30,11 +30,12 @@ OVERS = frozenset([r"\vec", r"\overline", r"\hat"])
 
 @dataclass
 class Tree:
-    """Signs by number: what each is, and the children that stand at it by their relation."""
+    """Signs by number: what each is, the children that stand at it by their relation, and which are in its LaTeX."""
 
     names: list[str]
     children: list[dict[int, int]]
     root: int
+    told: set[int] = field(default_factory=set)
 
 
 def latex_of(tree: Tree) -> str:
@@ -105,12 +106,14 @@ def _row(tree: Tree, first: int) -> str:
     done: set[int] = set()
     while at is not None and at not in done:
         done.add(at)
+        tree.told.add(at)
         name, own = tree.names[at], tree.children[at]
         if len(name) == 1 and name.isalpha() and (word := _word_at(tree, at)) and not _is_unit(parts, word):
             below = own.get(BELOW)
             for _ in word[1:]:
                 at = tree.children[at][RIGHT]
                 done.add(at)
+                tree.told.add(at)
             own = tree.children[at]
             scripts = {**own, SUB: below} if below is not None and word in ("lim", "max", "min") else own
             parts.append(rf"\{word}" + _scripts(tree, scripts))
@@ -184,13 +187,14 @@ def _cell(tree: Tree, first: int, line: int) -> str:
     depth, done = 0, set()
     while at is not None and at not in done:
         done.add(at)
+        tree.told.add(at)
         name = tree.names[at]
         depth += (name in OPENING) - (name in CLOSING)
         if depth < 0 or (name == "|" and at != first and CELL not in tree.children[at]):
             break
         own = {key: child for key, child in tree.children[at].items() if key != BELOW or at != line}
         parts.append(
-            _sign(Tree(tree.names, [*tree.children[:at], own, *tree.children[at + 1 :]], tree.root), at)
+            _sign(Tree(tree.names, [*tree.children[:at], own, *tree.children[at + 1 :]], tree.root, tree.told), at)
         )
         at = tree.children[at].get(RIGHT)
     return joined(parts)
