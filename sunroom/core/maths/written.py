@@ -21,15 +21,14 @@ from numpy.typing import NDArray
 from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, likely_trees, partings
 from sunroom.core.maths.level import unevenness
 from sunroom.core.maths.strokes import Seen, seen_strokes
-from sunroom.core.maths.written_latex import RIGHT, SUB, Tree, latex_of, line_of_each, oddness
+from sunroom.core.maths.working import Said, parted, parts_of_working, rooms_of
+from sunroom.core.maths.written_latex import LARGE, RIGHT, SUB, Tree, latex_of, line_of_each, oddness
 
 #: What a net says of n strokes: (n, classes), (n, n, 1 + relations) and (n, 1), all before any share.
 LookFormula = Callable[[Seen], tuple[NDArray[np.float32], NDArray[np.float32], NDArray[np.float32]]]
 
-#: More strokes than this are not read as one formula, but line by line: each takes time by the square of its strokes.
-MAX_STROKES, MAX_OF_LINE, MAX_IN_ALL = 80, 40, 240
-#: Room between two lines, in heights of a usual stroke.
-LINE_GAP = 0.45
+#: More strokes than this are not looked at together, as that takes time by the square of their number.
+MAX_STROKES, MAX_IN_ALL = 80, 240
 #: Of each sign the likeliest are named, and a sign that is chosen by hand is so much likelier (log) than any other.
 SEEN_RIVALS, CHOSEN = 4, 60.0
 #: What is often meant by ink that is read as something else, beside the other size of a letter.
@@ -45,6 +44,10 @@ PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 0.85, 0.28
 #: it does, and an index is less likely than that by no more.
 TAILED = frozenset(("y", "g", "p", "q", "j", r"\beta", r"\gamma", r"\mu", r"\rho", r"\phi"))
 INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
+#: What may have limits below it; the l is that of lim.
+LIMITED = LARGE | {r"\rightarrow", r"\rightleftharpoons", "l"}
+#: Whether a line ends is unsure with less (log odds); then so many ways are read, in which the odds count so much.
+UNSURE, WAYS, ROOM_WEIGHT = 3.5, 6, 1.0
 #: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
 UNEVEN_COST = 8.0
 #: What it costs (log) that a sign hangs where nothing can: it would be lost.
@@ -127,58 +130,92 @@ class WrittenReader:
         self._digits = np.array(
             [self._classes.index(digit) for digit in "0123456789" if digit in self._classes], int
         )
+        self._limited = np.array([at for at, name in enumerate(self._classes) if name in LIMITED], int)
         self._tailed = np.array([at for at, name in enumerate(self._classes) if name in TAILED], int)
 
     def read(self, strokes: Sequence[Numbers], chosen: Chosen = MappingProxyType({})) -> list[FormulaReading]:
         """What the strokes may be, best first, with the ``chosen`` signs in it where that can be.
 
-        More than ``MAX_STROKES`` are read line by line; [] for none, for more than ``MAX_IN_ALL``, and where one of several
-        lines has more than ``MAX_OF_LINE``.
+        Lines of working are read each by itself; [] for no strokes, for more than ``MAX_IN_ALL``, and where more than
+        ``MAX_STROKES`` have no room between them.
         """
-        if len(strokes) <= MAX_STROKES:
-            return self._read(strokes, chosen) if len(strokes) else []
-        lines = written_lines(strokes) if len(strokes) <= MAX_IN_ALL else []
-        if not lines or max(map(len, lines)) > MAX_OF_LINE:
+        if not len(strokes) or len(strokes) > MAX_IN_ALL:
             return []
-        read = []
-        for line in lines:
-            own = {
-                tuple(line.index(n) for n in members): name
-                for members, name in chosen.items()
-                if set(members) <= {*line}
-            }
-            read.append(self._read([strokes[n] for n in line], own))
-        return _below_each_other(lines, read) if all(read) else []
+        parts = parts_of_working(strokes, MAX_STROKES)
+        if max(map(len, parts)) > MAX_STROKES:
+            return []
+        lines, read = [], []
+        for part in parts:
+            ink = [strokes[n] for n in part]
+            for line, ranked in self._lines(ink, _of_line(chosen, part)):
+                lines.append([part[n] for n in line])
+                read.append(self._readings(ranked, [ink[n] for n in line]))
+        return read[0] if len(lines) == 1 else _below_each_other(lines, read)
 
-    def _read(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[FormulaReading]:
-        seen = seen_strokes(strokes)
+    def _lines(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[tuple[list[int], list[_Whole]]]:
+        """Lines of working, strokes by number, each with what it may be; where it is not sure that one ends both ways are read."""
+        said = self._looked(strokes)
+        rooms = rooms_of(strokes, said, self._limited)
+        odds = [room.log_odds for room in rooms]
+        known: dict[tuple[int, ...], list[_Whole]] = {}
+
+        def ranked(line: list[int]) -> list[_Whole]:
+            if tuple(line) not in known:
+                ink = [strokes[n] for n in line]
+                looked = said if len(ink) == len(strokes) else self._looked(ink)
+                known[tuple(line)] = self._ranked(ink, looked, _of_line(chosen, line))
+            return known[tuple(line)]
+
+        def likely(cut: frozenset[int]) -> float:
+            lines = parted(len(strokes), [rooms[at] for at in cut])
+            return sum(ranked(line)[0].score for line in lines) + ROOM_WEIGHT * sum(odds[at] for at in cut)
+
+        cut = frozenset(at for at, log_odds in enumerate(odds) if log_odds > 0)
+        if unsure := [at for at, log_odds in enumerate(odds) if abs(log_odds) < UNSURE]:
+            pairs = [(at, at + 1) for at in range(len(rooms) - 1) if at in unsure or at + 1 in unsure]
+            ways = sorted([*((at,) for at in unsure), *pairs], key=lambda way: sum(abs(odds[at]) for at in way))
+            for way in ways[:WAYS]:
+                cut = max(cut, cut ^ frozenset(way), key=likely)
+        return [(line, ranked(line)) for line in parted(len(strokes), [rooms[at] for at in cut])]
+
+    def _ranked(self, strokes: Sequence[Numbers], said: Said, chosen: Chosen) -> list[_Whole]:
         wholes: dict[str, _Whole] = {}
-        signs, both, root = self._looked(strokes, seen)
-        for whole in self._wholes(strokes, signs, both, root, chosen):
+        for whole in self._wholes(strokes, said, chosen):
             known = wholes.get(whole.latex)
             if known is None or known.score < whole.score:
                 wholes[whole.latex] = whole
         for whole in wholes.values():
             whole.score += LIKELY_WEIGHT * self._likely(whole.latex) - oddness(whole.latex)
-        ranked = sorted(wholes.values(), key=lambda whole: -whole.score)[:MAX_READINGS]
-        if not ranked:
-            return []
+        return sorted(wholes.values(), key=lambda whole: -whole.score)[:MAX_READINGS]
+
+    def _readings(self, ranked: Sequence[_Whole], strokes: Sequence[Numbers]) -> list[FormulaReading]:
         shares = [math.exp(whole.score - ranked[0].score) for whole in ranked]
         return [
             FormulaReading(whole.latex, round(share / sum(shares), 4), self._signs_of(whole, strokes))
             for whole, share in zip(ranked, shares, strict=True)
         ]
 
-    def _looked(self, strokes: Sequence[Numbers], seen: Seen) -> tuple[Numbers, Numbers, Numbers]:
+    def _looked(self, strokes: Sequence[Numbers]) -> Said:
         """What the net says, looking twice: as the strokes were written, and as if from left to right."""
-        once = [rows.astype(float) for rows in self._look(seen)]
+        signs, both, root = (rows.astype(float) for rows in self._look(seen_strokes(strokes)))
         order = np.argsort([stroke[:, 0].min() for stroke in strokes], kind="stable")
-        if len(strokes) < 2 or bool((np.diff(order) > 0).all()):
-            return once[0], once[1], once[2]
-        back = np.argsort(order)
-        again = [rows.astype(float) for rows in self._look(seen_strokes([strokes[at] for at in order]))]
-        signs, both, root = again[0][back], again[1][back][:, back], again[2][back]
-        return (once[0] + signs) / 2, (once[1] + both) / 2, (once[2] + root) / 2
+        if len(strokes) > 1 and not bool((np.diff(order) > 0).all()):
+            back = np.argsort(order)
+            again = [rows.astype(float) for rows in self._look(seen_strokes([strokes[at] for at in order]))]
+            signs = (signs + again[0][back]) / 2
+            both = (both + again[1][back][:, back]) / 2
+            root = (root + again[2][back]) / 2
+        count, kinds = len(signs), both.shape[2] - 1
+        ways = both[..., 1:].copy()
+        ways[np.arange(count), np.arange(count)] = -1e4
+        # Of each stroke over all (parent, relation), and none.
+        places = _log_softmax(np.concatenate([ways.reshape(count, -1), root], axis=1))
+        return Said(
+            _log_softmax(signs),
+            (both[..., 0] + both[..., 0].T) / 2,
+            places[:, :-1].reshape(count, count, kinds),
+            places[:, -1],
+        )
 
     def _sign_logs(self, strokes: Sequence[Numbers], groups: list[list[int]], logs: Numbers) -> Numbers:
         """(groups, classes): what each sign is; those that another net knows too are weighed with what it sees."""
@@ -203,24 +240,14 @@ class WrittenReader:
         left = {sign.members: min(float(strokes[n][:, 0].min()) for n in sign.members) for sign in made}
         return tuple(sorted(made, key=lambda sign: (sign.line, left[sign.members])))
 
-    def _wholes(
-        self, strokes: Sequence[Numbers], signs: Numbers, both: Numbers, root: Numbers, chosen: Chosen
-    ) -> Iterator[_Whole]:
-        logs = _log_softmax(signs)
-        same = (both[..., 0] + both[..., 0].T) / 2
-        # Of each stroke over all (parent, relation), and none.
-        count, kinds = len(signs), both.shape[2] - 1
-        ways = both[..., 1:].copy()
-        ways[np.arange(count), np.arange(count)] = -1e4
-        places = _log_softmax(np.concatenate([ways.reshape(count, -1), root], axis=1))
-        at_stroke, at_none = places[:, :-1].reshape(count, count, kinds), places[:, -1]
+    def _wholes(self, strokes: Sequence[Numbers], said: Said, chosen: Chosen) -> Iterator[_Whole]:
         found = []
-        for groups, parting in partings(same):
-            sign_logs = self._sign_logs(strokes, groups, logs)
+        for groups, parting in partings(said.same):
+            sign_logs = self._sign_logs(strokes, groups, said.signs)
             parting += self._choose(sign_logs, groups, chosen)
-            standing = between_signs(groups, at_stroke)
+            standing = between_signs(groups, said.at_stroke)
             self._indices_of_tailed(standing, sign_logs)
-            trees = likely_trees(standing, np.array([at_none[group].mean() for group in groups]))
+            trees = likely_trees(standing, np.array([said.at_none[group].mean() for group in groups]))
             for named, names in likely_names(sign_logs):
                 for placed, parents, relations in trees:
                     score = PARTING_WEIGHT * parting + SIGN_WEIGHT * named + PLACE_WEIGHT * placed
@@ -270,21 +297,13 @@ class WrittenReader:
         return Tree([self._classes[name] for name in whole.names], children, root)
 
 
-def written_lines(strokes: Sequence[Numbers]) -> list[list[int]]:
-    """Strokes by number in lines from the top: between two lines is more room than between a fraction and its bar."""
-    spans = sorted(
-        (float(stroke[:, 1].min()), float(stroke[:, 1].max()), n) for n, stroke in enumerate(strokes)
-    )
-    heights = sorted(bottom - top for top, bottom, _ in spans)
-    gap = LINE_GAP * heights[len(heights) // 2]
-    lines: list[list[int]] = []
-    foot = -math.inf
-    for top, bottom, n in spans:
-        if top > foot + gap:
-            lines.append([])
-        lines[-1].append(n)
-        foot = max(foot, bottom)
-    return [sorted(line) for line in lines]
+def _of_line(chosen: Chosen, line: list[int]) -> Chosen:
+    """What is chosen among the strokes of a line, by their numbers there."""
+    return {
+        tuple(line.index(n) for n in members): name
+        for members, name in chosen.items()
+        if set(members) <= {*line}
+    }
 
 
 def _below_each_other(lines: list[list[int]], read: list[list[FormulaReading]]) -> list[FormulaReading]:
@@ -295,13 +314,16 @@ def _below_each_other(lines: list[list[int]], read: list[list[FormulaReading]]) 
     made = []
     for way in ways:
         parts = [readings[rival] for readings, rival in zip(read, way, strict=True)]
-        signs = tuple(
-            WrittenSign(sign.name, tuple(line[n] for n in sign.members), at, sign.rivals)
-            for at, (line, part) in enumerate(zip(lines, parts, strict=True))
-            for sign in part.signs
-        )
+        signs: list[WrittenSign] = []
+        for line, part in zip(lines, parts, strict=True):
+            # One that was read alone may still be several.
+            first = signs[-1].line + 1 if signs else 0
+            signs += [
+                WrittenSign(sign.name, tuple(line[n] for n in sign.members), first + sign.line, sign.rivals)
+                for sign in part.signs
+            ]
         score = math.prod(part.score for part in parts)
-        made.append(FormulaReading(r" \\ ".join(part.latex for part in parts), round(score, 4), signs))
+        made.append(FormulaReading(r" \\ ".join(part.latex for part in parts), round(score, 4), tuple(signs)))
     return sorted(made, key=lambda reading: -reading.score)[:MAX_READINGS]
 
 
