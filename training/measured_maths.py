@@ -72,7 +72,7 @@ def main() -> None:
             for hand in random.choice(hands, TIMES, replace=False):
                 strokes = written(latex, str(hand), random)
                 rows.append(
-                    {"latex": latex, "hand": str(hand), "strokes": [_flat(stroke) for stroke in strokes]}
+                    {"latex": latex, "hand": str(hand), "strokes": [flat(stroke) for stroke in strokes]}
                 )
         _keep(name, rows)
     for name, other in LOT.items():
@@ -90,13 +90,11 @@ def by_lot(hands: tuple[str, ...], random: np.random.Generator) -> list[dict[str
     for _ in range(DRAWN):
         found = sample(random, hands, "held out", unknown_formula)
         strokes, _ = in_order(found, random)
-        rows.append(
-            {"latex": latex_of_signs(found), "hand": "by lot", "strokes": [_flat(s) for s in strokes]}
-        )
+        rows.append({"latex": latex_of_signs(found), "hand": "by lot", "strokes": [flat(s) for s in strokes]})
     return rows
 
 
-def _flat(stroke: np.ndarray) -> list[int]:
+def flat(stroke: np.ndarray) -> list[int]:
     kept = stroke[simplify(stroke, 0.006)]
     flat: list[int] = np.round(kept * UNITS).astype(int).ravel().tolist()
     return flat

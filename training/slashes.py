@@ -25,7 +25,7 @@ def main() -> None:
     rows = [(found, True) for _ in range(EACH) for found in _strokes(_fraction(random), "/", random)]
     rows += [(found, False) for _ in range(EACH) for found in _strokes(_number(random), "1", random)]
     seen = np.column_stack([np.ones(len(rows)), [found for found, _ in rows]])
-    weights = _fitted(seen, np.array([is_slash for _, is_slash in rows]))
+    weights = fitted(seen, np.array([is_slash for _, is_slash in rows]))
     print(len(rows), "strokes;", "odds, lean, above, below:", weights.round(2))
 
 
@@ -56,13 +56,13 @@ def _strokes(text: str, wanted: str, random: np.random.Generator) -> list[tuple[
     return found
 
 
-def _fitted(seen: np.ndarray, is_slash: np.ndarray) -> np.ndarray:
+def fitted(seen: np.ndarray, is_so: np.ndarray, ridge: float = RIDGE) -> np.ndarray:
     """Weights of a logistic regression, by Newton's method."""
     weights = np.zeros(seen.shape[1])
     for _ in range(STEPS):
         share = 1 / (1 + np.exp(-seen @ weights))
-        slope = seen.T @ (is_slash - share) - RIDGE * weights
-        bend = (seen * (share * (1 - share))[:, None]).T @ seen + RIDGE * np.eye(len(weights))
+        slope = seen.T @ (is_so - share) - ridge * weights
+        bend = (seen * (share * (1 - share))[:, None]).T @ seen + ridge * np.eye(len(weights))
         weights += np.linalg.solve(bend, slope)
     return weights
 

@@ -186,16 +186,19 @@ class Formulas(Tools):
         self.assertEqual(self.tutor.problems(), [])
 
     def test_lines_of_working_become_a_formula_each(self) -> None:
-        self.write_formulas(r"x^{2}-5x+6=0", "y=mx+b")
+        self.write_formulas(r"\frac{x+1}{x-1}=2", r"x^{2}-5x+6=0", "y=mx+b")
         self.tutor.press("[data-testid=set-maths]")
-        self.tutor.wait_items(2)
-        above, below = sorted(self.formulas(), key=lambda item: item.y)
-        self.assertEqual([above.formula, below.formula], [r"x^{2}-5x+6=0", "y=mx+b"])
+        self.tutor.wait_items(3)
+        first, above, below = sorted(self.formulas(), key=lambda item: item.y)
+        self.assertEqual(
+            [each.formula for each in (first, above, below)],
+            [r"\frac{x+1}{x-1}=2", r"x^{2}-5x+6=0", "y=mx+b"],
+        )
         self.assertEqual(above.size, below.size)
         self.assertGreater(below.x, above.x + 2 * above.size, "at the equals sign")
         self.assertTrue(above.ink and below.ink)
         self.tutor.press("[aria-label=Sill] button", "As written")
-        self.tutor.wait_items(len(above.ink) + len(below.ink))
+        self.tutor.wait_items(len(first.ink) + len(above.ink) + len(below.ink))
 
     def test_a_sign_of_written_maths_is_corrected_by_itself(self) -> None:
         self.write_formulas("y=mx+b")

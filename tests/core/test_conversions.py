@@ -269,9 +269,10 @@ class Working(TestCase):
             ink("stroke-1"), ink("stroke-2", 180), ink("stroke-3", 110, 130), ink("stroke-4", 190, 132)
         )
         self.ids = ("stroke-1", "stroke-2", "stroke-3", "stroke-4")
+        self.lines = (self.ids[:2], self.ids[2:])
 
     def set(self, formula: str, *more: str) -> Board:
-        return after(self.board, SetMaths(PAGE, self.ids, "formula-1", formula, more))
+        return after(self.board, SetMaths(PAGE, self.ids, "formula-1", formula, more, self.lines))
 
     def test_each_line_is_a_formula_with_its_own_ink_at_the_relation(self) -> None:
         board = self.set(r"2x+3=7 \\ x=2", "formula-2")
@@ -297,6 +298,15 @@ class Working(TestCase):
         ):  # fmt: skip
             (made,) = only(self.set(formula, *more), FormulaItem)
             self.assertEqual((made.id, made.formula, len(made.ink)), ("formula-1", formula, 4))
+        for lines in (
+            (),
+            (self.ids,),
+            (self.ids[:2], ("stroke-9",)),
+            (self.ids[:2], self.ids[2:3]),
+        ):
+            self.lines = lines
+            (made,) = only(self.set(r"2x+3=7 \\ x=2", "formula-2"), FormulaItem)
+            self.assertEqual(len(made.ink), 4, "nothing is lost")
 
     def test_new_ids_are_free_and_not_too_many(self) -> None:
         with self.assertRaises(GoneError):
@@ -307,9 +317,13 @@ class Working(TestCase):
             )
         with self.assertRaises(MalformedError):
             check_request(SetMaths(PAGE, self.ids, "formula-1", "a=1", ("",)))
+        with self.assertRaises(MalformedError):
+            check_request(SetMaths(PAGE, self.ids, "formula-1", "a=1", (), (self.ids[:1],) * 60))
+        with self.assertRaises(MalformedError):
+            check_request(SetMaths(PAGE, self.ids, "formula-1", "a=1", (), (self.ids, self.ids[:1])))
 
     def test_one_step_back_undoes_all_lines(self) -> None:
-        request = SetMaths(PAGE, self.ids, "formula-1", r"2x+3=7 \\ x=2", ("formula-2",))
+        request = SetMaths(PAGE, self.ids, "formula-1", r"2x+3=7 \\ x=2", ("formula-2",), self.lines)
         step = resolve(self.board, request, "seat-a", 1, TYPESETTER)
         self.assertEqual(apply(apply(self.board, step), invert(self.board, step)).pages, self.board.pages)
 

@@ -132,7 +132,14 @@ class KilledWork(KilledTest):
             AddItems(page, (FormulaItem(id="formula-1", formula="x^2", size=24, colour="#16222b"),)),
             EditFormula(page, "formula-1", "x^2", "12"),
             AddItems(page, strokes),
-            SetMaths(page, ("stroke-0", "stroke-1"), "line-0001", r"2x=4 \\ x=2", ("line-0002",)),
+            SetMaths(
+                page,
+                ("stroke-0", "stroke-1"),
+                "line-0001",
+                r"2x=4 \\ x=2",
+                ("line-0002",),
+                (("stroke-0",), ("stroke-1",)),
+            ),
         )
         for number, request in enumerate(asked):
             line.send(Do(f"step-{number}", request))

@@ -6,6 +6,7 @@ import { newId } from '../wire/codec'
 import type {
   Affine,
   Figure,
+  FormulaRead,
   Arrangement,
   Item,
   MindMap,
@@ -188,7 +189,7 @@ export class Chosen {
         this.typeset(texts[0]!.text)
         return true
       case 'asMaths':
-        this.setMaths(formulas[0]!.formula)
+        this.setMaths(formulas[0]!)
         return true
       case 'asSketch':
         this.trueUpAll(sketch)
@@ -273,14 +274,14 @@ export class Chosen {
   }
 
   /** Selected ink to a set formula. */
-  setMaths(formula: string, ids = this.#selection.ink()): void {
+  setMaths({ formula, lines }: Pick<FormulaRead, 'formula' | 'lines'>, ids = this.#selection.ink()): void {
     const id = newId()
     // Lines of working become formulas of their own.
     const more = formula
       .split(/\\\\|\n/)
       .slice(1)
       .map(() => newId())
-    this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more })
+    this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more, lines })
     this.#inside.chooseMade([id, ...more])
   }
 

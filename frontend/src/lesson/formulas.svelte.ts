@@ -5,6 +5,7 @@ import { ask } from '../wire/api'
 import type {
   FormulaItem,
   FormulaLook,
+  FormulaRead,
   FormulaSet,
   FormulaTyped,
   LineChecked,
@@ -17,7 +18,7 @@ export interface FormulaTyping {
   item: FormulaItem | null
   at: Point
   /** Ink that it is to take the place of, and what that was read as. */
-  ink?: { ids: string[]; formula: string }
+  ink?: { ids: string[]; formula: string; lines: FormulaRead['lines'] }
 }
 
 /** Formulas that the server is asked to tell at once. */

@@ -602,6 +602,7 @@ export interface FormulaRead {
   width: number
   height: number
   signs: SignRead[]
+  lines: string[][]
 }
 
 export interface FormulaSet {
@@ -1588,6 +1589,7 @@ export interface SetMaths {
   id: string
   formula: string
   more: string[]
+  lines: string[][]
 }
 
 export interface SetPens {

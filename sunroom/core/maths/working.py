@@ -22,9 +22,9 @@ LEAST_ROOM, USUAL = 0.02, 0.75
 #: A level stroke, by its height in widths and its width in heights of a usual one; and how its neighbours' distance counts.
 LEVEL, LEAST_WIDTH, NEAR = 0.35, 0.5, 0.4
 #: How likely (log odds) a line ends in a room: of every room, and by each evidence (see Room); fitted by training.workings.
-WEIGHTS = (3.5, 1.86, -0.9, -6.25, -1.18, -2.2, 1.32, -5.48, -3.12, -1.95)
+WEIGHTS = (3.12, 1.56, -0.47, -5.01, -0.08, -1.77, 1.37, -5.23, -2.14, -1.45)
 #: The same by room and stroke alone, for more ink than the net looks at.
-PLAIN_WEIGHTS = (2.3, 1.9, -6.26)
+PLAIN_WEIGHTS = (2.2, 1.74, -3.56)
 
 
 class Said(NamedTuple):

@@ -12,7 +12,7 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from heapq import nlargest
 from types import MappingProxyType
-from typing import Protocol
+from typing import NamedTuple, Protocol
 
 import msgspec
 import numpy as np
@@ -47,7 +47,7 @@ INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
 #: What may have limits below it; the l is that of lim.
 LIMITED = LARGE | {r"\rightarrow", r"\rightleftharpoons", "l"}
 #: Whether a line ends is unsure with less (log odds); then so many ways are read, in which the odds count so much.
-UNSURE, WAYS, ROOM_WEIGHT = 3.5, 6, 1.0
+UNSURE, WAYS, ROOM_WEIGHT = 3.5, 6, 0.7
 #: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
 UNEVEN_COST = 8.0
 #: What it costs (log) that a sign hangs where nothing can: it would be lost.
@@ -85,6 +85,14 @@ class FormulaReading(msgspec.Struct, frozen=True):
     score: float
     signs: tuple[WrittenSign, ...] = ()
 
+    @property
+    def lines(self) -> list[list[int]]:
+        """The strokes of each line by number, from the top."""
+        made: dict[int, list[int]] = {}
+        for sign in self.signs:
+            made.setdefault(sign.line, []).extend(sign.members)
+        return [sorted(made[line]) for line in sorted(made)]
+
 
 #: Strokes by number, and the sign that they are said to be.
 Chosen = Mapping[tuple[int, ...], str]
@@ -102,6 +110,13 @@ class _Whole:
     #: (groups, classes): how likely each sign is.
     logs: Numbers
     latex: str = ""
+
+
+class _Way(NamedTuple):
+    """One way to part strokes into lines: how likely (log), and each line's strokes by number with what it may be."""
+
+    log: float
+    lines: list[tuple[list[int], list[_Whole]]]
 
 
 class WrittenReader:
@@ -130,7 +145,7 @@ class WrittenReader:
         self._digits = np.array(
             [self._classes.index(digit) for digit in "0123456789" if digit in self._classes], int
         )
-        self._limited = np.array([at for at, name in enumerate(self._classes) if name in LIMITED], int)
+        self.limited = np.array([at for at, name in enumerate(self._classes) if name in LIMITED], int)
         self._tailed = np.array([at for at, name in enumerate(self._classes) if name in TAILED], int)
 
     def read(self, strokes: Sequence[Numbers], chosen: Chosen = MappingProxyType({})) -> list[FormulaReading]:
@@ -144,39 +159,63 @@ class WrittenReader:
         parts = parts_of_working(strokes, MAX_STROKES)
         if max(map(len, parts)) > MAX_STROKES:
             return []
-        lines, read = [], []
+        ways: list[_Way] = [_Way(0.0, [])]
         for part in parts:
-            ink = [strokes[n] for n in part]
-            for line, ranked in self._lines(ink, _of_line(chosen, part)):
-                lines.append([part[n] for n in line])
-                read.append(self._readings(ranked, [ink[n] for n in line]))
-        return read[0] if len(lines) == 1 else _below_each_other(lines, read)
+            found = self._ways([strokes[n] for n in part], _of_line(chosen, part))
+            ways = [
+                _Way(
+                    way.log + more.log,
+                    [*way.lines, *(([part[n] for n in line], ranked) for line, ranked in more.lines)],
+                )
+                for way in ways
+                for more in found
+            ]
+            ways = sorted(ways, key=lambda way: -way.log)[:2]
+        likely = [math.exp(way.log - ways[0].log) for way in ways]
+        scores: dict[str, float] = {}
+        read: dict[str, FormulaReading] = {}
+        for way, share in zip(ways, likely, strict=True):
+            for reading in self._readings(way, strokes):
+                scores[reading.latex] = scores.get(reading.latex, 0.0) + reading.score * share
+                read.setdefault(reading.latex, reading)
+        best = sorted(scores, key=lambda latex: -scores[latex])[:MAX_READINGS]
+        together = sum(scores[latex] for latex in best)
+        return [
+            msgspec.structs.replace(read[latex], score=round(scores[latex] / together, 4)) for latex in best
+        ]
 
-    def _lines(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[tuple[list[int], list[_Whole]]]:
-        """Lines of working, strokes by number, each with what it may be; where it is not sure that one ends both ways are read."""
-        said = self._looked(strokes)
-        rooms = rooms_of(strokes, said, self._limited)
+    def _ways(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[_Way]:
+        """Lines of working and what they may be; where it is not sure that one ends, the two likeliest ways."""
+        said = self.looked(strokes)
+        rooms = rooms_of(strokes, said, self.limited)
         odds = [room.log_odds for room in rooms]
         known: dict[tuple[int, ...], list[_Whole]] = {}
 
         def ranked(line: list[int]) -> list[_Whole]:
             if tuple(line) not in known:
                 ink = [strokes[n] for n in line]
-                looked = said if len(ink) == len(strokes) else self._looked(ink)
+                looked = said if len(ink) == len(strokes) else self.looked(ink)
                 known[tuple(line)] = self._ranked(ink, looked, _of_line(chosen, line))
             return known[tuple(line)]
 
-        def likely(cut: frozenset[int]) -> float:
-            lines = parted(len(strokes), [rooms[at] for at in cut])
-            return sum(ranked(line)[0].score for line in lines) + ROOM_WEIGHT * sum(odds[at] for at in cut)
+        def way(cut: frozenset[int]) -> _Way:
+            lines = [(line, ranked(line)) for line in parted(len(strokes), [rooms[at] for at in cut])]
+            ends = ROOM_WEIGHT * sum(odds[at] for at in cut)
+            return _Way(sum(wholes[0].score for _, wholes in lines) + ends, lines)
 
         cut = frozenset(at for at, log_odds in enumerate(odds) if log_odds > 0)
-        if unsure := [at for at, log_odds in enumerate(odds) if abs(log_odds) < UNSURE]:
-            pairs = [(at, at + 1) for at in range(len(rooms) - 1) if at in unsure or at + 1 in unsure]
-            ways = sorted([*((at,) for at in unsure), *pairs], key=lambda way: sum(abs(odds[at]) for at in way))
-            for way in ways[:WAYS]:
-                cut = max(cut, cut ^ frozenset(way), key=likely)
-        return [(line, ranked(line)) for line in parted(len(strokes), [rooms[at] for at in cut])]
+        ways = {cut: way(cut)}
+        unsure = [at for at, log_odds in enumerate(odds) if abs(log_odds) < UNSURE]
+        pairs = [(at, at + 1) for at in range(len(rooms) - 1) if at in unsure or at + 1 in unsure]
+        tried = sorted(
+            [*((at,) for at in unsure), *pairs], key=lambda turned: sum(abs(odds[at]) for at in turned)
+        )
+        for turned in tried[:WAYS]:
+            other = cut ^ frozenset(turned)
+            if other not in ways:
+                ways[other] = way(other)
+                cut = max(cut, other, key=lambda each: ways[each].log)
+        return sorted(ways.values(), key=lambda way: -way.log)[:2]
 
     def _ranked(self, strokes: Sequence[Numbers], said: Said, chosen: Chosen) -> list[_Whole]:
         wholes: dict[str, _Whole] = {}
@@ -188,14 +227,21 @@ class WrittenReader:
             whole.score += LIKELY_WEIGHT * self._likely(whole.latex) - oddness(whole.latex)
         return sorted(wholes.values(), key=lambda whole: -whole.score)[:MAX_READINGS]
 
-    def _readings(self, ranked: Sequence[_Whole], strokes: Sequence[Numbers]) -> list[FormulaReading]:
-        shares = [math.exp(whole.score - ranked[0].score) for whole in ranked]
-        return [
-            FormulaReading(whole.latex, round(share / sum(shares), 4), self._signs_of(whole, strokes))
-            for whole, share in zip(ranked, shares, strict=True)
-        ]
+    def _readings(self, way: _Way, strokes: Sequence[Numbers]) -> list[FormulaReading]:
+        """What one way of parting the strokes into lines may be."""
+        read = []
+        for line, ranked in way.lines:
+            ink = [strokes[n] for n in line]
+            shares = [math.exp(whole.score - ranked[0].score) for whole in ranked]
+            read.append(
+                [
+                    FormulaReading(whole.latex, share / sum(shares), self._signs_of(whole, ink))
+                    for whole, share in zip(ranked, shares, strict=True)
+                ]
+            )
+        return _below_each_other([line for line, _ in way.lines], read)
 
-    def _looked(self, strokes: Sequence[Numbers]) -> Said:
+    def looked(self, strokes: Sequence[Numbers]) -> Said:
         """What the net says, looking twice: as the strokes were written, and as if from left to right."""
         signs, both, root = (rows.astype(float) for rows in self._look(seen_strokes(strokes)))
         order = np.argsort([stroke[:, 0].min() for stroke in strokes], kind="stable")
@@ -261,7 +307,9 @@ class WrittenReader:
                 [most(ends[at] for at in group) for group in whole.groups]
                 for most, ends in ((min, tops), (max, feet))
             )
-            whole.score -= UNEVEN_COST * unevenness(tree, top, foot) + LOST_COST * (len(tree.names) - len(tree.told))
+            whole.score -= UNEVEN_COST * unevenness(tree, top, foot) + LOST_COST * (
+                len(tree.names) - len(tree.told)
+            )
             yield whole
 
     def _indices_of_tailed(self, standing: Numbers, sign_logs: Numbers) -> None:
@@ -323,7 +371,7 @@ def _below_each_other(lines: list[list[int]], read: list[list[FormulaReading]]) 
                 for sign in part.signs
             ]
         score = math.prod(part.score for part in parts)
-        made.append(FormulaReading(r" \\ ".join(part.latex for part in parts), round(score, 4), tuple(signs)))
+        made.append(FormulaReading(r" \\ ".join(part.latex for part in parts), score, tuple(signs)))
     return sorted(made, key=lambda reading: -reading.score)[:MAX_READINGS]
 
 

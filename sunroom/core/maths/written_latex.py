@@ -194,7 +194,10 @@ def _cell(tree: Tree, first: int, line: int) -> str:
             break
         own = {key: child for key, child in tree.children[at].items() if key != BELOW or at != line}
         parts.append(
-            _sign(Tree(tree.names, [*tree.children[:at], own, *tree.children[at + 1 :]], tree.root, tree.told), at)
+            _sign(
+                Tree(tree.names, [*tree.children[:at], own, *tree.children[at + 1 :]], tree.root, tree.told),
+                at,
+            )
         )
         at = tree.children[at].get(RIGHT)
     return joined(parts)

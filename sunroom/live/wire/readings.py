@@ -104,7 +104,8 @@ class SignRead(msgspec.Struct, frozen=True):
 class FormulaRead(msgspec.Struct, frozen=True):
     """A formula that ink may be, how likely it is among its rivals, and how it looks at size 1 (core.maths.setting).
 
-    ``signs``: from the left, line by line; of the likeliest formula only.
+    ``signs``: from the left, line by line; of the likeliest formula only. ``lines``: the strokes of each line by id, where
+    there are several.
     """
 
     formula: str
@@ -113,6 +114,7 @@ class FormulaRead(msgspec.Struct, frozen=True):
     width: float
     height: float
     signs: tuple[SignRead, ...] = ()
+    lines: tuple[tuple[str, ...], ...] = ()
 
 
 class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):

@@ -126,7 +126,9 @@ def _formulas(found: workers.InkRead, ids: list[str]) -> tuple[FormulaRead, ...]
             )
             for sign in (() if made else reading.signs)
         )
-        made.append(FormulaRead(reading.latex, reading.score, look.outline, look.width, look.height, signs))
+        lines = tuple(tuple(ids[n] for n in line) for line in reading.lines)
+        shown = look.outline, look.width, look.height, signs, lines if len(lines) > 1 else ()
+        made.append(FormulaRead(reading.latex, reading.score, *shown))
     return tuple(made)
 
 

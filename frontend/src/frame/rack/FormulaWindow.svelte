@@ -73,7 +73,7 @@
     try {
       const found = await session.formulas.preview(formula, number.trim())
       if (item) session.formulas.edit(item, formula, number.trim())
-      else if (ink) session.chosen.setMaths(formula, ink.ids)
+      else if (ink) session.chosen.setMaths({ formula, lines: ink.lines }, ink.ids)
       else session.formulas.put(formula, found.look, at, number.trim())
       dialog.close()
     } catch (error) {

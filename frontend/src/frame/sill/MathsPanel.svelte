@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Written maths before it is set: each sign may be another, the whole may be another, or it is typed. */
   import type { Session } from '../../lesson/session.svelte'
-  import type { SignRead } from '../../wire/generated'
+  import type { FormulaRead, SignRead } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
   import { t } from '../../words/words.svelte'
   import FormulaPicture from './FormulaPicture.svelte'
@@ -14,13 +14,13 @@
     return [...new Set(signs.map(({ line }) => line))].map((at) => signs.filter(({ line }) => line === at))
   })
 
-  function set(formula: string) {
+  function set(formula: FormulaRead) {
     session.chosen.setMaths(formula)
     onclose()
   }
 
   function type() {
-    const ink = { ids: session.selection.ink(), formula: best!.formula }
+    const ink = { ids: session.selection.ink(), formula: best!.formula, lines: best!.lines }
     session.formulas.typing = { item: null, at: [0, 0], ink }
     onclose()
   }
@@ -35,7 +35,7 @@
     <button
       class="best"
       disabled={session.selection.rereading}
-      onclick={() => set(best.formula)}
+      onclick={() => set(best)}
       aria-label="{t('set-as-maths')}: {session.formulas.inWords(best.formula)}"
       data-testid="maths-best"
     >
@@ -64,14 +64,14 @@
           <button
             aria-label={session.formulas.inWords(other.formula)}
             data-testid="maths-rival"
-            onclick={() => set(other.formula)}><FormulaPicture look={other} px={20} /></button
+            onclick={() => set(other)}><FormulaPicture look={other} px={20} /></button
           >
         {/each}
       </div>
     {/if}
     <div class="row">
       <Button onclick={type}>{t('type-the-formula')}</Button>
-      <Button kind="go" disabled={session.selection.rereading} onclick={() => set(best.formula)}
+      <Button kind="go" disabled={session.selection.rereading} onclick={() => set(best)}
         >{t('set-as-maths')}</Button
       >
     </div>

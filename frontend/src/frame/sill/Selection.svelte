@@ -134,7 +134,7 @@
     class:first={session.selection.readings!.maths_first}
     data-testid="set-maths"
     aria-label="{t('set-as-maths')}: {session.formulas.inWords(best!.formula)}"
-    onclick={() => session.chosen.setMaths(best!.formula)}
+    onclick={() => session.chosen.setMaths(best!)}
   >
     <b>{t('set-as-maths')}</b><FormulaPicture look={best!} px={16} most={26} />
   </button>

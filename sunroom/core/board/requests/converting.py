@@ -31,12 +31,11 @@ from sunroom.core.board.requests.family import GoneError, Now, check_holds, chec
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
-from sunroom.core.ink import Ends, unpack_samples
+from sunroom.core.ink import Ends
 from sunroom.core.maths.notation import latex_of, lines_of
 from sunroom.core.maths.setting import set_row
 from sunroom.core.maths.tokens import MAX_FORMULA, MAX_LINES, at_relation
 from sunroom.core.maths.typed import read_formula, unmistakable
-from sunroom.core.maths.written import written_lines
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
@@ -66,7 +65,7 @@ class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
 class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
     """Ink ``ids`` to the set ``formula``; ``id`` for the new item.
 
-    Of several lines of working each becomes an item of its own, when its ink stands apart: ``more`` are their ids.
+    Of several lines of working each becomes an item of its own: ``more`` are their ids, ``lines`` the strokes of each.
     """
 
     page: str
@@ -74,6 +73,7 @@ class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
     id: str
     formula: str
     more: tuple[str, ...] = ()
+    lines: tuple[tuple[str, ...], ...] = ()
 
 
 class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
@@ -122,10 +122,12 @@ def check(request: Converting) -> None:
         case SetMaths():
             check_id(request.id)
             check_text(request.formula, MAX_FORMULA)
-            if len(request.more) > MAX_LINES:
+            if max(len(request.more), len(request.lines) - 1) > MAX_LINES:
                 raise MalformedError("more", said("a-formula-has-too-many"))
             for uid in request.more:
                 check_id(uid)
+            if sum(map(len, request.lines)) > len(request.ids):
+                raise MalformedError("lines", said("the-step-names-no-item"))
         case TrueUp():
             _check_figure(request)
         case TrueUpAll(figures=figures):
@@ -290,11 +292,14 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
 def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:
     """The formula with its ink, or lines of working, as large as each other and below each other at their relations."""
     rows = lines_of(read_formula(request.formula))
-    placed = [stroke.placement.points(unpack_samples(stroke.samples)[:, :2]) for stroke in strokes]
-    lines = written_lines(placed)
-    if not 1 < len(rows) == len(lines) <= len(request.more) + 1:
+    line_of = {uid: number for number, line in enumerate(request.lines) for uid in line}
+    inks: list[list[InkItem]] = [[] for _ in request.lines]
+    for stroke in strokes:
+        if stroke.id in line_of:
+            inks[line_of[stroke.id]].append(stroke)
+    parted = all(inks) and sum(map(len, inks)) == len(strokes)
+    if not parted or not 1 < len(rows) == len(inks) <= len(request.more) + 1:
         return [(_formula(request.id, request.formula, strokes), strokes)]
-    inks = [[strokes[n] for n in line] for line in lines]
     ids = (request.id, *request.more)
     made = [
         _formula(uid, unmistakable(latex_of(row)), ink)
