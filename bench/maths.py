@@ -19,7 +19,7 @@ from sunroom.core.maths.curves import Ranges
 from sunroom.core.maths.graph import GraphLetter, GraphLine, draw_graph
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
-from sunroom.core.maths.written import WrittenReader
+from sunroom.core.maths.written import Way, WrittenReader
 from sunroom.resources import written_reader
 
 HANDS = Path(__file__).parent / "hands" / "maths"
@@ -46,7 +46,7 @@ ROUNDS = 5
 def run() -> list[Row]:
     return [
         *_setting(), *_working(), *_drawing(), *written("formulas"), *written("formulas-joined"),
-        *by_lot("formulas-lot"), *by_lot("formulas-joined-lot"),
+        *by_lot("formulas-lot"), *by_lot("formulas-joined-lot"), *workings("workings"),
     ]  # fmt: skip
 
 
@@ -142,6 +142,38 @@ def written(name: str) -> list[Row]:
     ]
 
 
+def workings(name: str) -> list[Row]:
+    """Lines of working, some near to each other and some on a slant; the base looks at all of their ink as one formula."""
+    reader, as_one = written_reader(), copy(written_reader())
+    as_one._ways = lambda ink, chosen: [  # type: ignore[method-assign]
+        Way(0.0, [([*range(len(ink))], as_one._ranked(ink, as_one.looked(ink), chosen))])
+    ]
+    parted, found, base, times = [], [], [], []
+    for row in json.loads((HANDS / f"{name}.json").read_text()):
+        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+        wanted = _plain(r" \\ ".join(row["latex"]))
+        start = time.perf_counter()
+        readings = reader.read(strokes)
+        times.append((time.perf_counter() - start) * 1000 / len(row["lines"]))
+        parted.append(readings[0].lines == row["lines"])
+        for rates, read in ((found, readings), (base, as_one.read(strokes))):
+            latex = [_plain(reading.latex) for reading in read]
+            rates.append((latex[:1] == [wanted], wanted in latex[:3]))
+    lines = 100 * float(np.mean(parted))
+    (exact, three), (exact_of_one, three_of_one) = (100 * np.mean(rates, axis=0) for rates in (found, base))
+    what = f"written maths, {len(found)} workings of two to four lines ({name})"
+    return [
+        Row(
+            f"{what}: lines told apart; all of them exact, in the first three",
+            f"{lines:.1f} %; {exact:.1f} %, {three:.1f} %",
+            f"as one formula {exact_of_one:.1f} %, {three_of_one:.1f} %",
+            "≥ 95 % told apart",
+            lines >= 95,
+        ),
+        Row(f"{what}: time for a line", show(times), "", "p95 ≤ 700 ms", percentiles(times)[1] <= 700),
+    ]
+
+
 def _read(
     name: str, reader: WrittenReader
 ) -> tuple[list[bool], list[bool], list[float], dict[str, list[bool]]]:
@@ -167,5 +199,5 @@ def _plain(latex: str) -> str:
 
 
 if __name__ == "__main__":
-    for found in written("formulas-last"):
-        print(found.cells())
+    for rows in (*written("formulas-last"), *workings("workings-last")):
+        print(rows.cells())

@@ -112,7 +112,7 @@ class _Whole:
     latex: str = ""
 
 
-class _Way(NamedTuple):
+class Way(NamedTuple):
     """One way to part strokes into lines: how likely (log), and each line's strokes by number with what it may be."""
 
     log: float
@@ -159,11 +159,11 @@ class WrittenReader:
         parts = parts_of_working(strokes, MAX_STROKES)
         if max(map(len, parts)) > MAX_STROKES:
             return []
-        ways: list[_Way] = [_Way(0.0, [])]
+        ways: list[Way] = [Way(0.0, [])]
         for part in parts:
             found = self._ways([strokes[n] for n in part], _of_line(chosen, part))
             ways = [
-                _Way(
+                Way(
                     way.log + more.log,
                     [*way.lines, *(([part[n] for n in line], ranked) for line, ranked in more.lines)],
                 )
@@ -184,7 +184,7 @@ class WrittenReader:
             msgspec.structs.replace(read[latex], score=round(scores[latex] / together, 4)) for latex in best
         ]
 
-    def _ways(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[_Way]:
+    def _ways(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[Way]:
         """Lines of working and what they may be; where it is not sure that one ends, the two likeliest ways."""
         said = self.looked(strokes)
         rooms = rooms_of(strokes, said, self.limited)
@@ -198,10 +198,10 @@ class WrittenReader:
                 known[tuple(line)] = self._ranked(ink, looked, _of_line(chosen, line))
             return known[tuple(line)]
 
-        def way(cut: frozenset[int]) -> _Way:
+        def way(cut: frozenset[int]) -> Way:
             lines = [(line, ranked(line)) for line in parted(len(strokes), [rooms[at] for at in cut])]
             ends = ROOM_WEIGHT * sum(odds[at] for at in cut)
-            return _Way(sum(wholes[0].score for _, wholes in lines) + ends, lines)
+            return Way(sum(wholes[0].score for _, wholes in lines) + ends, lines)
 
         cut = frozenset(at for at, log_odds in enumerate(odds) if log_odds > 0)
         ways = {cut: way(cut)}
@@ -227,7 +227,7 @@ class WrittenReader:
             whole.score += LIKELY_WEIGHT * self._likely(whole.latex) - oddness(whole.latex)
         return sorted(wholes.values(), key=lambda whole: -whole.score)[:MAX_READINGS]
 
-    def _readings(self, way: _Way, strokes: Sequence[Numbers]) -> list[FormulaReading]:
+    def _readings(self, way: Way, strokes: Sequence[Numbers]) -> list[FormulaReading]:
         """What one way of parting the strokes into lines may be."""
         read = []
         for line, ranked in way.lines:
