@@ -8,8 +8,9 @@ Here the likeliest whole is put together from that: strokes to signs, signs to a
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from heapq import nlargest
 from types import MappingProxyType
 from typing import NamedTuple, Protocol
@@ -20,6 +21,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, likely_trees, partings
 from sunroom.core.maths.level import unevenness
+from sunroom.core.maths.signs import GREEK
 from sunroom.core.maths.strokes import Seen, seen_strokes
 from sunroom.core.maths.working import Said, parted, parts_of_working, rooms_of
 from sunroom.core.maths.written_latex import LARGE, RIGHT, SUB, Tree, latex_of, line_of_each, oddness
@@ -48,6 +50,8 @@ INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
 LIMITED = LARGE | {r"\rightarrow", r"\rightleftharpoons", "l"}
 #: Whether a line ends is unsure with less (log odds); then so many ways are read, in which the odds count so much.
 UNSURE, WAYS, ROOM_WEIGHT = 3.5, 6, 0.7
+#: What a letter costs (log) that is in one line of a working alone.
+NEW_LETTER_COST = 1.5
 #: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
 UNEVEN_COST = 8.0
 #: What it costs (log) that a sign hangs where nothing can: it would be lost.
@@ -199,7 +203,9 @@ class WrittenReader:
             return known[tuple(line)]
 
         def way(cut: frozenset[int]) -> Way:
-            lines = [(line, ranked(line)) for line in parted(len(strokes), [rooms[at] for at in cut])]
+            lines = _of_one_working(
+                [(line, ranked(line)) for line in parted(len(strokes), [rooms[at] for at in cut])]
+            )
             ends = ROOM_WEIGHT * sum(odds[at] for at in cut)
             return Way(sum(wholes[0].score for _, wholes in lines) + ends, lines)
 
@@ -352,6 +358,29 @@ def _of_line(chosen: Chosen, line: list[int]) -> Chosen:
         for members, name in chosen.items()
         if set(members) <= {*line}
     }
+
+
+def _of_one_working(lines: list[tuple[list[int], list[_Whole]]]) -> list[tuple[list[int], list[_Whole]]]:
+    """What each line may be when it is one of several: a letter that is in none of the others costs."""
+    letters = [_letters(wholes[0].latex) for _, wholes in lines]
+    if len(lines) == 1:
+        return lines
+    made = []
+    for at, (line, wholes) in enumerate(lines):
+        known = set().union(*letters[:at], *letters[at + 1 :])
+        weighed = [
+            replace(whole, score=whole.score - NEW_LETTER_COST * len(_letters(whole.latex) - known))
+            for whole in wholes
+        ]
+        made.append((line, sorted(weighed, key=lambda whole: -whole.score)))
+    return made
+
+
+def _letters(latex: str) -> set[str]:
+    return {name for name in _NAME.findall(latex) if len(name) == 1 or name in GREEK}
+
+
+_NAME = re.compile(r"\\[A-Za-z]+|[A-Za-z]")
 
 
 def _below_each_other(lines: list[list[int]], read: list[list[FormulaReading]]) -> list[FormulaReading]:
