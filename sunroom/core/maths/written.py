@@ -50,8 +50,8 @@ INDEX_OF_TAILED, LEAST_INDEX = 3.0, -5.0
 LIMITED = LARGE | {r"\rightarrow", r"\rightleftharpoons", "l"}
 #: Whether a line ends is unsure with less (log odds); then so many ways are read, in which the odds count so much.
 UNSURE, WAYS, ROOM_WEIGHT = 3.5, 6, 0.7
-#: What a letter costs (log) that is in one line of a working alone.
-NEW_LETTER_COST = 1.5
+#: What a letter costs (log) that is in one line of a working alone, and one that is all that a line says.
+NEW_LETTER_COST, LONE_LETTER_COST = 1.5, 3.0
 #: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
 UNEVEN_COST = 8.0
 #: What it costs (log) that a sign hangs where nothing can: it would be lost.
@@ -361,7 +361,7 @@ def _of_line(chosen: Chosen, line: list[int]) -> Chosen:
 
 
 def _of_one_working(lines: list[tuple[list[int], list[_Whole]]]) -> list[tuple[list[int], list[_Whole]]]:
-    """What each line may be when it is one of several: a letter that is in none of the others costs."""
+    """What each line may be when it is one of several: a letter that is in none of the others costs, as does one alone."""
     letters = [_letters(wholes[0].latex) for _, wholes in lines]
     if len(lines) == 1:
         return lines
@@ -369,7 +369,12 @@ def _of_one_working(lines: list[tuple[list[int], list[_Whole]]]) -> list[tuple[l
     for at, (line, wholes) in enumerate(lines):
         known = set().union(*letters[:at], *letters[at + 1 :])
         weighed = [
-            replace(whole, score=whole.score - NEW_LETTER_COST * len(_letters(whole.latex) - known))
+            replace(
+                whole,
+                score=whole.score
+                - NEW_LETTER_COST * len(_letters(whole.latex) - known)
+                - LONE_LETTER_COST * ({whole.latex} == _letters(whole.latex)),
+            )
             for whole in wholes
         ]
         made.append((line, sorted(weighed, key=lambda whole: -whole.score)))
