@@ -144,23 +144,23 @@ class Telling(RecordingTest):
         self.tutor.hear(Recorded)
         self.tutor.close()
         wait_for(
-            lambda: other.send(SetRecording(True, ANOTHER)) or self.heard_mine(other),
+            lambda: other.send(SetRecording(True, ANOTHER)) or self.heard_mine(other, ANOTHER),
             "the other device's turn",
         )
         with mock.patch.object(recording, "AWAY_S", 0.1):
             other.close()
             self.assertEqual(noor.hear(Recorded, lambda told: not told.seat).seat, "")
 
-    def heard_mine(self, line: Any) -> bool:
+    def heard_mine(self, line: Any, voice: str) -> bool:
         mine = next(m for m in line.heard if isinstance(m, Welcome)).seat
         told = line.hear(Refused | Recorded)  # type: ignore[arg-type]
-        return isinstance(told, Recorded) and told.seat == mine
+        return isinstance(told, Recorded) and (told.seat, told.id) == (mine, voice)
 
     def test_who_is_sent_away_takes_nothing_down(self) -> None:
         _, noor, seat = self.come()
         self.tutor.send(Tell("a", SetRole(seat, "helper")))
         self.tutor.send(Tell("b", HandOver(seat)))
-        wait_for(lambda: noor.send(SetRecording(True, VOICE)) or self.heard_mine(noor), "Noor's voice")
+        wait_for(lambda: noor.send(SetRecording(True, VOICE)) or self.heard_mine(noor, VOICE), "Noor's voice")
         self.tutor.send(Tell("c", HandOver("")))  # the owner takes the room back
         self.assertEqual(noor.hear(Recorded).seat, "")
         self.tutor.send(Tell("d", SendAway(seat)))
