@@ -5,12 +5,13 @@ from __future__ import annotations
 import json
 from pathlib import Path
 from typing import Any
-from unittest import TestCase
+from unittest import TestCase, mock
 
 import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from sunroom.core.maths.tokens import MAX_LINES
 from sunroom.core.maths.working import parted, parts_of_working, rooms_of
 from sunroom.core.maths.written_latex import ABOVE, BELOW, RIGHT, Tree, latex_of
 from sunroom.resources import written_reader
@@ -78,6 +79,14 @@ class Workings(TestCase):
         self.assertIn({1, 2}, [{len(reading.lines) for reading in readings} for readings in found])
         for readings in found:
             self.assertEqual(len({reading.latex for reading in readings}), len(readings))
+
+    def test_more_lines_than_can_be_set_are_not_read(self) -> None:
+        strokes = [box(0, 40.0 * n) for n in range(80)]
+        reader = written_reader()
+        self.assertTrue(reader.read(strokes[:MAX_LINES]))
+        with mock.patch.object(reader, "_look", wraps=reader._look) as look:
+            self.assertEqual(reader.read(strokes), [])
+        self.assertLessEqual(look.call_count, 2, "the whole is looked at, no line")
 
     def test_a_sign_that_hangs_where_nothing_can_is_not_told(self) -> None:
         # The 3 hangs below a numerator: of x/2 and 3 below it only the fraction is told.

@@ -277,10 +277,7 @@ export class Chosen {
   setMaths({ formula, lines }: Pick<FormulaRead, 'formula' | 'lines'>, ids = this.#selection.ink()): void {
     const id = newId()
     // Lines of working become formulas of their own.
-    const more = formula
-      .split(/\\\\|\n/)
-      .slice(1)
-      .map(() => newId())
+    const more = lines.slice(1).map(() => newId())
     this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more, lines })
     this.#inside.chooseMade([id, ...more])
   }

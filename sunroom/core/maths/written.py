@@ -23,6 +23,7 @@ from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, lik
 from sunroom.core.maths.level import unevenness
 from sunroom.core.maths.signs import GREEK
 from sunroom.core.maths.strokes import Seen, seen_strokes
+from sunroom.core.maths.tokens import MAX_LINES
 from sunroom.core.maths.working import Said, parted, parts_of_working, rooms_of
 from sunroom.core.maths.written_latex import LARGE, RIGHT, SUB, Tree, latex_of, line_of_each, oddness
 
@@ -155,8 +156,8 @@ class WrittenReader:
     def read(self, strokes: Sequence[Numbers], chosen: Chosen = MappingProxyType({})) -> list[FormulaReading]:
         """What the strokes may be, best first, with the ``chosen`` signs in it where that can be.
 
-        Lines of working are read each by itself; [] for no strokes, for more than ``MAX_IN_ALL``, and where more than
-        ``MAX_STROKES`` have no room between them.
+        Lines of working are read each by itself; [] for no strokes, for more than ``MAX_IN_ALL``, where more than
+        ``MAX_STROKES`` have no room between them, and for more lines than a formula may have.
         """
         if not len(strokes) or len(strokes) > MAX_IN_ALL:
             return []
@@ -175,6 +176,8 @@ class WrittenReader:
                 for more in found
             ]
             ways = sorted(ways, key=lambda way: -way.log)[:2]
+        if not ways:
+            return []
         likely = [math.exp(way.log - ways[0].log) for way in ways]
         scores: dict[str, float] = {}
         read: dict[str, FormulaReading] = {}
@@ -189,7 +192,10 @@ class WrittenReader:
         ]
 
     def _ways(self, strokes: Sequence[Numbers], chosen: Chosen) -> list[Way]:
-        """Lines of working and what they may be; where it is not sure that one ends, the two likeliest ways."""
+        """Lines of working and what they may be; where it is not sure that one ends, the two likeliest ways.
+
+        None for more lines than can be set: they are not read at all.
+        """
         said = self.looked(strokes)
         rooms = rooms_of(strokes, said, self.limited)
         odds = [room.log_odds for room in rooms]
@@ -210,6 +216,8 @@ class WrittenReader:
             return Way(sum(wholes[0].score for _, wholes in lines) + ends, lines)
 
         cut = frozenset(at for at, log_odds in enumerate(odds) if log_odds > 0)
+        if len(cut) >= MAX_LINES:
+            return []
         ways = {cut: way(cut)}
         unsure = [at for at, log_odds in enumerate(odds) if abs(log_odds) < UNSURE]
         pairs = [(at, at + 1) for at in range(len(rooms) - 1) if at in unsure or at + 1 in unsure]
