@@ -218,8 +218,8 @@ describe('Enter', () => {
   test.each([
     [text, { step: 'typeset', ids: ['stroke-1'], text: 'l' }],
     [
-      { ...text, formulas: [{ formula: 'l=1' }], maths_first: true },
-      { step: 'set_maths', formula: 'l=1' },
+      { ...text, formulas: [{ formula: 'l=1', lines: [['stroke-1']] }], maths_first: true },
+      { step: 'set_maths', formula: 'l=1', more: [], lines: [['stroke-1']] },
     ],
     [
       { ...text, figures: [figure], figure_first: true },
