@@ -1217,6 +1217,7 @@ there-is-more-in-the = In dem Paket ist mehr, als eine Tafel hat.
 the-package-is-compressed-in = Das Paket ist auf eine Art gepackt, die hier nicht gelesen wird.
 the-file-is-xml-but = Die Datei ist XML, aber kein InkML: ihre Wurzel ist nicht <ink>.
 the-trace-format-has-no = Dem Spurformat fehlt X oder Y.
+the-trace-format-has-more = Das Spurformat hat mehr als { $channels } Kanäle.
 the-file-has-traces-are = Die Datei hat { $count } Spuren; höchstens { $traces } gehen.
 a-trace-has-between-1 = Eine Spur hat 1 bis { $samples } Punkte.
 the-file-is-not-readable = Die Datei ist nicht als InkML lesbar: { $error }.

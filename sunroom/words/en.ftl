@@ -1217,6 +1217,7 @@ there-is-more-in-the = There is more in the package than any board has.
 the-package-is-compressed-in = The package is compressed in a way that is not read here.
 the-file-is-xml-but = The file is XML but not InkML: its root is not <ink>.
 the-trace-format-has-no = The trace format has no X or no Y.
+the-trace-format-has-more = The trace format has more than { $channels } channels.
 the-file-has-traces-are = The file has { $count } traces; { $traces } are the most.
 a-trace-has-between-1 = A trace has between 1 and { $samples } points.
 the-file-is-not-readable = The file is not readable as InkML: { $error }.

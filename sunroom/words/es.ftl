@@ -1217,6 +1217,7 @@ there-is-more-in-the = Hay en el paquete más de lo que tiene una pizarra.
 the-package-is-compressed-in = El paquete está comprimido de un modo que aquí no se lee.
 the-file-is-xml-but = El archivo es XML pero no InkML: su raíz no es <ink>.
 the-trace-format-has-no = El formato de trazas no tiene X o no tiene Y.
+the-trace-format-has-more = El formato de trazas tiene más de { $channels } canales.
 the-file-has-traces-are = El archivo tiene { $count } trazas; { $traces } es lo máximo.
 a-trace-has-between-1 = Una traza tiene entre 1 y { $samples } puntos.
 the-file-is-not-readable = El archivo no se lee como InkML: { $error }.

@@ -1217,6 +1217,7 @@ there-is-more-in-the = Il y a dans le paquet plus que n’en a une planche.
 the-package-is-compressed-in = Le paquet est comprimé d’une façon qu’on ne lit pas ici.
 the-file-is-xml-but = Le fichier est du XML mais pas de l’InkML : sa racine n’est pas <ink>.
 the-trace-format-has-no = Le format des traces n’a pas de X ou pas de Y.
+the-trace-format-has-more = Le format des traces a plus de { $channels } canaux.
 the-file-has-traces-are = Le fichier a { $count } traces ; { $traces } sont le plus.
 a-trace-has-between-1 = Une trace a de 1 à { $samples } points.
 the-file-is-not-readable = Le fichier n’est pas lisible comme InkML : { $error }.

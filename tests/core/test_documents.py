@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import io
+from collections.abc import Mapping
 from unittest import TestCase
 
 import numpy as np
@@ -29,14 +30,22 @@ from tests.core.test_take_away import text
 from tests.words import in_words
 
 
-def document(*words: str, rotate: int = 0, password: str = "", script: bool = False) -> bytes:
-    """A PDF with a page for each of ``words``, upright A5."""
+def document(
+    *words: str,
+    rotate: int = 0,
+    password: str = "",
+    script: bool = False,
+    boxes: Mapping[str, tuple[int, ...]] | None = None,
+) -> bytes:
+    """A PDF with a page for each of ``words``, upright A5 unless ``boxes`` say otherwise."""
     sheet = Paper("sheet", "plain", 560, 794)
     data = board_pdf([page_with(text(said), paper=sheet) for said in words], typesetter(), "Worksheet")
     out = io.BytesIO()
     with pikepdf.open(io.BytesIO(data)) as pdf:
         for page in pdf.pages:
             page.obj.Rotate = rotate
+            for name, sides in (boxes or {}).items():
+                page.obj[f"/{name}"] = pikepdf.Array(sides)
             if script:
                 act = pikepdf.Dictionary(S=pikepdf.Name.JavaScript, JS=pikepdf.String("app.alert(1)"))
                 page.obj.AA = pikepdf.Dictionary(O=act)
@@ -94,8 +103,12 @@ class Documents(TestCase):
         self.assertEqual(printed_lines(b"no page"), [])
 
     def test_in_a_saved_pdf_it_is_vectors_again_with_its_words(self) -> None:
-        for rotate in (0, 90, 180, 270):
-            page = document_page(document("How long at noon?", rotate=rotate), 0)
+        crooked = {"MediaBox": (0, 0, 0, 0)}, {"CropBox": (9, 9, 9, 9)}, {"CropBox": (-90, 300, 400, 900)}
+        for rotate, boxes in (
+            *((rotate, {}) for rotate in (0, 90, 180, 270)),
+            *((0, box) for box in crooked),
+        ):
+            page = document_page(document("How long at noon?", rotate=rotate, boxes=boxes), 0)
             width, height = page.width_px, page.height_px
             sheet = page_with(paper=Paper("sheet", "plain", width / 4, height / 4, picture="picture-1"))
             saved = pypdfium2.PdfDocument(
@@ -107,7 +120,7 @@ class Documents(TestCase):
                 pypdfium2.PdfDocument(page.vector)[0].render(scale=2).to_pil().convert("L").resize((100, 100))
             )
             apart = sum(abs(a - b) for a, b in zip(drawn.tobytes(), seen.tobytes(), strict=True)) / 10_000
-            self.assertLess(apart, 4, rotate)
+            self.assertLess(apart, 4, (rotate, boxes))
 
     def test_nothing_that_acts_is_kept(self) -> None:
         page = document_page(document("noon", script=True), 0)

@@ -24,7 +24,7 @@ from sunroom.core.board.rulings import Ruling, rules
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
-from sunroom.core.formats.inkml import read_inkml
+from sunroom.core.formats.inkml import MAX_CHANNELS, PLAIN_BRUSH, ink_items, read_inkml
 from sunroom.core.geometry import Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.text import Span
@@ -144,16 +144,27 @@ class InkMl(TestCase):
 
     def test_what_is_no_ink_is_refused(self) -> None:
         bomb = b'<!DOCTYPE ink [<!ENTITY a "ha">]><ink><trace>&a;</trace></ink>'
+        channels = "".join(f'<channel name="{name}"/>' for name in ("X", "Y", *range(MAX_CHANNELS)))
         for data in (
             b"",
             b"<svg/>",
             b"<ink><trace>1 two</trace></ink>",
             b"<ink><trace></trace></ink>",
             bomb,
+            f"<ink>{channels}<trace>1 2</trace></ink>".encode(),
             b"<ink",
         ):
             with self.assertRaises(MalformedError, msg=data):
                 read_inkml(data)
+
+    def test_a_brush_that_says_no_number_is_a_plain_pen(self) -> None:
+        for value in ("nan", "inf", "wide"):
+            properties = "".join(
+                f'<brushProperty name="{name}" value="{value}"/>' for name in ("width", "transparency")
+            )
+            brush = f'<brush xml:id="b">{properties}</brush>'
+            (item,) = ink_items(f'<ink>{brush}<trace brushRef="#b">1 2, 30 40</trace></ink>'.encode())
+            self.assertEqual((item.width, item.opacity), PLAIN_BRUSH[2:])
 
 
 class CommandLine(TestCase):

@@ -28,6 +28,8 @@ Stroke = NDArray[np.float64]
 
 MAX_BYTES = 20_000_000
 MAX_TRACES = 5_000
+#: The standard names some twenty; each is a number more for every point.
+MAX_CHANNELS = 32
 
 #: A look: nib, colour, width in board units, opacity.
 Brush = tuple[Nib, str, float, float]
@@ -119,8 +121,10 @@ def _brush(brush: Element) -> Brush:
     if re.fullmatch(r"#[0-9a-fA-F]{6}", told.get("color", "")):
         colour = told["color"].lower()
     try:
-        width = min(max(float(told.get("width", width)), WIDTHS[0]), WIDTHS[1])
-        opacity = min(max(1 - float(told.get("transparency", 0)) / 255, OPACITIES[0]), OPACITIES[1])
+        wide, clear = float(told.get("width", width)), float(told.get("transparency", 0))
+        if math.isfinite(wide) and math.isfinite(clear):
+            width = min(max(wide, WIDTHS[0]), WIDTHS[1])
+            opacity = min(max(1 - clear / 255, OPACITIES[0]), OPACITIES[1])
     except ValueError:
         pass
     return nib, colour, width, opacity
@@ -143,6 +147,8 @@ def _traces(root: Element) -> dict[Element, Stroke]:
     channels = list(dict.fromkeys(channels)) or ["X", "Y"]
     if "X" not in channels or "Y" not in channels:
         raise MalformedError("inkml", said("the-trace-format-has-no"))
+    if len(channels) > MAX_CHANNELS:
+        raise MalformedError("inkml", said("the-trace-format-has-more", channels=MAX_CHANNELS))
     traces = [element for element in root.iter() if _name(element) == "trace"]
     if len(traces) > MAX_TRACES:
         raise MalformedError("inkml", said("the-file-has-traces-are", count=len(traces), traces=MAX_TRACES))

@@ -4,10 +4,12 @@ from __future__ import annotations
 
 import io
 import warnings
+from contextlib import closing
 from typing import Any
 
 import msgspec
 import pikepdf
+import pypdfium2
 from pikepdf import Name
 from PIL import ExifTags, Image, ImageOps, UnidentifiedImageError
 from pillow_heif import register_heif_opener
@@ -171,7 +173,10 @@ class EmbeddedPage:
         self.name = name
         with pikepdf.open(io.BytesIO(data)) as document:
             form = pdf.copy_foreign(document.pages[0].as_form_xobject())
-        x0, y0, x1, y1 = (float(side) for side in form.BBox)
+        # What of the page is seen is told by what draws its picture: its own boxes may be empty, or lie beside it.
+        with closing(pypdfium2.PdfDocument(data)) as shown:
+            x0, y0, x1, y1 = shown[0].get_bbox()
+        form.BBox = pikepdf.Array([x0, y0, x1, y1])
         turn = pikepdf.Matrix(form.get("/Matrix", pikepdf.Array([1, 0, 0, 1, 0, 0])))
         corners = [turn.transform((x, y)) for x in (x0, x1) for y in (y0, y1)]
         left, low = min(x for x, _ in corners), min(y for _, y in corners)
