@@ -140,7 +140,8 @@ def written_reader() -> WrittenReader:
 
     with np.load(MODELS / "likely-formulas.npz") as arrays:
         likely = LikelyFormulas.of(arrays)
-    return WrittenReader(look, classes, _SingleSigns(), likely.log)
+    weights = msgspec.json.decode((MODELS / "formulas.json").read_bytes(), type=dict[str, float])
+    return WrittenReader(look, classes, weights, _SingleSigns(), likely.log)
 
 
 class _SingleSigns:

@@ -39,13 +39,20 @@ class Hanging(Writer):
 def main() -> None:
     random = np.random.default_rng(SEED)
     lines = KNOWN.read_text().splitlines()
-    known = [line for line in lines for _ in range(AS_IT_IS)]
-    known += [with_other_numbers(line, random) for line in lines for _ in range(OTHER_NUMBERS)]
     numbers = {"": 0}
-    counts = LikelyFormulas.count(known, numbers)
+    counts = counted(lines, numbers, random)
     lot = LikelyFormulas.count((drawn(random) for _ in range(DRAWN)), numbers)
     np.savez_compressed(OUT, **LikelyFormulas.arrays(numbers, counts, lot))  # type: ignore[arg-type]
     print(f"{len(lines)} known formulas, {DRAWN} by lot, {len(numbers)} tokens: {OUT.stat().st_size} bytes")
+
+
+def counted(
+    lines: Sequence[str], numbers: dict[str, int], random: np.random.Generator
+) -> dict[tuple[int, ...], dict[int, int]]:
+    """Counts of known formulas, as they are and with other numbers in them; tokens that are new get a number."""
+    known = [line for line in lines for _ in range(AS_IT_IS)]
+    known += [with_other_numbers(line, random) for line in lines for _ in range(OTHER_NUMBERS)]
+    return LikelyFormulas.count(known, numbers)
 
 
 def drawn(random: np.random.Generator) -> str:

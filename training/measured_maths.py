@@ -20,6 +20,7 @@ from sunroom.core.maths.signs import BY_CHARACTER
 from sunroom.core.maths.typed import read_formula, unmistakable
 from training import signs
 from training.drawn import unknown_formula
+from training.hands import Part
 from training.likely_formulas import latex_of_signs
 from training.maths_hands import GREEK_FONTS, KEY_OF, hershey, varied
 from training.written_maths import Writer, in_order, sample
@@ -100,9 +101,9 @@ def flat(stroke: np.ndarray) -> list[int]:
     return flat
 
 
-def written(latex: str, hand: str, random: np.random.Generator) -> list[np.ndarray]:
-    """A formula's strokes, a digit's height being about 1."""
-    writer = Writer(random, (hand,), "held out")
+def written(latex: str, hand: str, random: np.random.Generator, part: Part = "held out") -> list[np.ndarray]:
+    """A formula's strokes, a digit's height being about 1; real digits are of ``part``."""
+    writer = Writer(random, (hand,), part)
     placed = list(_placed(Math(mathml_of(read_formula(unmistakable(latex))), size=1.0).node, 0.0, 0.0))
     strokes: list[np.ndarray] = []
     at = 0

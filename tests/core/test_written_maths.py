@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import math
 import unittest
+from copy import copy
 from functools import cache
 from pathlib import Path
 from typing import Any
@@ -13,9 +14,10 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from sunroom.core.maths.level import unevenness
+from sunroom.core.maths.level import row_levels, stand_of, told_by_level, unevenness
 from sunroom.core.maths.likely import LikelyFormulas, _givens, places_of
-from sunroom.core.maths.written import MAX_STROKES, WrittenReader
+from sunroom.core.maths.weighing import FEATURES, FIRST, KINDS, OF_SIGNS, kind_of, of_signs
+from sunroom.core.maths.written import MAX_STROKES
 from sunroom.core.maths.written_latex import (
     ABOVE,
     BELOW,
@@ -210,6 +212,37 @@ class Level(unittest.TestCase):
 
 
 class Likely(unittest.TestCase):
+    def test_what_stands_lower_than_its_row_is_rather_an_index_and_what_stands_higher_a_power(self) -> None:
+        # Of x2 the x hangs on nothing; a + and a letter with a tail tell where they stand by the x before them.
+        for drop, likeliest in ((0.0, RIGHT), (0.1, RIGHT), (0.35, SUB), (-0.15, RIGHT), (-0.5, SUP)):
+            standing = np.full((2, 2, 7), -9.0)
+            standing[1, 0, [RIGHT, SUP, SUB]] = -0.7, -2.0, -2.0
+            stand = stand_of(("x", "2"), (0.0, 0.0 + drop), (1.0, 1.0 + drop))
+            told = told_by_level(standing, np.array([-0.1, -9.0]), stand, ([-1, 0], [0, RIGHT]))
+            self.assertEqual(int(told[1, 0].argmax()), likeliest, drop)
+            together = np.logaddexp.reduce(told[1, 0, [RIGHT, SUP, SUB]])
+            self.assertAlmostEqual(together, np.logaddexp.reduce(standing[1, 0, [RIGHT, SUP, SUB]]), 6)
+        names, parents, relations = ("x", "+", "y", "2"), [-1, 0, 1, 2], [0, RIGHT, RIGHT, SUP]
+        stand = stand_of(names, (0.0, 0.3, 0.0, -0.6), (1.0, 0.7, 1.5, 0.2))
+        np.testing.assert_allclose(row_levels(stand, parents, relations), (1.0, 1.0, 1.0, 0.2))
+        alone = stand_of(("+", "="), (0.3, 0.4), (0.7, 0.6))
+        unmoved = np.full((2, 2, 7), -1.0)
+        np.testing.assert_array_equal(
+            told_by_level(unmoved, np.zeros(2), alone, ([-1, 0], [0, RIGHT])), unmoved, "nothing tells"
+        )
+
+    def test_a_digit_is_a_power_an_index_or_beside_by_where_it_is_written(self) -> None:
+        row = next(r for r in json.loads(HANDS.read_text()) if r["latex"] == "x^{2}-5x+6=0")
+        ink = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+        signs = written_reader().read(ink)[0].signs
+        letter, digit = ([ink[n] for n in signs[at].members] for at in (0, 1))
+        high = float(np.ptp(np.vstack(letter)[:, 1]))
+        beside = np.vstack(letter)[:, 0].max() + 0.15 * high - np.vstack(digit)[:, 0].min()
+        level = np.vstack(letter)[:, 1].max() - np.vstack(digit)[:, 1].max()
+        for lower, wanted in ((0.45, "x_{2}"), (-0.6, "x^{2}")):
+            moved = [stroke + (beside, level + lower * high) for stroke in digit]
+            self.assertEqual(written_reader().read([*letter, *moved])[0].latex, wanted)
+
     def test_a_token_stands_in_its_row_after_the_two_before_it_there(self) -> None:
         self.assertEqual(
             places_of(r"2x^{10}=\frac{1}{y}"),
@@ -290,10 +323,23 @@ class Likely(unittest.TestCase):
             before[1, 0] = standing[1, 0]
             np.testing.assert_array_equal(standing, before, "a letter right of a digit is none")
 
+    def test_each_feature_has_a_weight_and_signs_are_counted_by_kind_and_place(self) -> None:
+        kept = json.loads((MODELS / "formulas.json").read_text())
+        self.assertEqual([*kept], [*FEATURES])
+        self.assertTrue(all(math.isfinite(weight) for weight in kept.values()))
+        kinds = np.array([kind_of(name) for name in ("2", "x", "C", r"\pi", "(", "+")])
+        np.testing.assert_array_equal(kinds, [*range(len(KINDS))])
+        places = np.array([FIRST, RIGHT, SUP, SUB, RIGHT, RIGHT])
+        found = of_signs(kinds, -np.arange(6.0), places, np.full(6, -0.5))
+        told = dict(zip(FEATURES[OF_SIGNS], found.tolist(), strict=True))
+        self.assertEqual((told["capital, log"], told["capital, each"]), (-2.0, 1.0))
+        self.assertEqual([told[f"{place}, log"] for place in ("right", "power", "cell")], [-1.5, -0.5, 0.0])
+
     def test_no_group_of_hands_is_read_worse_with_it_than_without(self) -> None:
         """A small fixed sample of both groups; all of them are measured by ./run bench maths."""
         reader = written_reader()
-        plain = WrittenReader(reader._look, reader._classes, reader._second)
+        plain = copy(reader)
+        plain._likely = lambda latex: 0.0
         for name in ("formulas", "formulas-joined"):
             rows = json.loads((HAND_SETS / f"{name}.json").read_text())[::2]
             right = [

@@ -19,11 +19,19 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.maths.hanging import Numbers, between_signs, likely_names, likely_trees, partings
-from sunroom.core.maths.level import unevenness
+from sunroom.core.maths.hanging import (
+    Numbers,
+    between_signs,
+    likeliest_tree,
+    likely_names,
+    likely_trees,
+    partings,
+)
+from sunroom.core.maths.level import stand_of, told_by_level, unevenness
 from sunroom.core.maths.signs import GREEK
 from sunroom.core.maths.strokes import Seen, seen_strokes
 from sunroom.core.maths.tokens import MAX_LINES
+from sunroom.core.maths.weighing import FEATURES, FIRST, OF_FORMULA, OF_SIGNS, Weights, kind_of, of_signs
 from sunroom.core.maths.working import Said, parted, parts_of_working, rooms_of
 from sunroom.core.maths.written_latex import LARGE, RIGHT, SUB, Tree, latex_of, line_of_each, oddness
 
@@ -41,8 +49,8 @@ LOOK_ALIKE = {name: tuple(group.split()) for group in _ALIKE for name in group.s
 #: Of all ways to read some strokes, by what the net says of them, so many are looked at as formulas.
 WHOLES = 80
 MAX_READINGS = 5
-#: How much it counts whether strokes are one sign, what a sign is, where it stands, and how likely such a formula is.
-PARTING_WEIGHT, SIGN_WEIGHT, PLACE_WEIGHT, LIKELY_WEIGHT = 0.5, 1.0, 0.85, 0.28
+#: How much it counts there whether strokes are one sign, and where a sign stands, beside what it is.
+PARTING_WEIGHT, PLACE_WEIGHT = 0.5, 0.85
 #: A digit beside the tail of a letter is its index, though it seems to stand to the right: so much less likely (log) is that
 #: it does, and an index is less likely than that by no more.
 TAILED = frozenset(("y", "g", "p", "q", "j", r"\beta", r"\gamma", r"\mu", r"\rho", r"\phi"))
@@ -53,10 +61,6 @@ LIMITED = LARGE | {r"\rightarrow", r"\rightleftharpoons", "l"}
 UNSURE, WAYS, ROOM_WEIGHT = 3.5, 6, 0.7
 #: What a letter costs (log) that is in one line of a working alone, and one that is all that a line says.
 NEW_LETTER_COST, LONE_LETTER_COST = 1.5, 3.0
-#: What it costs (log) that neighbours in a row do not stand level, for each height of a sign.
-UNEVEN_COST = 8.0
-#: What it costs (log) that a sign hangs where nothing can: it would be lost.
-LOST_COST = 3.0
 #: How much the nets of single signs, and of digits alone, count beside the net of formulas.
 SECOND_WEIGHT, DIGITS_WEIGHT = 0.5, 0.8
 
@@ -103,17 +107,29 @@ class FormulaReading(msgspec.Struct, frozen=True):
 Chosen = Mapping[tuple[int, ...], str]
 
 
+class _Parting(NamedTuple):
+    """One way to part strokes into signs: which, how likely (log), what it costs that some were chosen otherwise."""
+
+    groups: list[list[int]]
+    log: float
+    cost: float
+    #: (groups, classes), (groups, groups, relations), (groups,): how likely each sign is, and where it stands.
+    logs: Numbers
+    standing: Numbers
+    none: Numbers
+    tops: list[float]
+    feet: list[float]
+
+
 @dataclass
 class _Whole:
     """One way to read all strokes."""
 
-    groups: list[list[int]]
+    parting: _Parting
     names: list[int]
     parents: list[int]
     relations: list[int]
     score: float
-    #: (groups, classes): how likely each sign is.
-    logs: Numbers
     latex: str = ""
 
 
@@ -131,6 +147,7 @@ class WrittenReader:
         self,
         look: LookFormula,
         classes: Sequence[str],
+        weights: Weights,
         second: SecondLook | None = None,
         likely: Callable[[str], float] = lambda latex: 0.0,
     ) -> None:
@@ -138,6 +155,8 @@ class WrittenReader:
         #: How likely a formula is before its ink is looked at (log).
         self._likely = likely
         self._classes = list(classes)
+        self._kinds = np.array([kind_of(name) for name in classes])
+        self._weights = np.array([weights[name] for name in FEATURES])
         self._second = second
         known = (
             []
@@ -238,7 +257,9 @@ class WrittenReader:
             if known is None or known.score < whole.score:
                 wholes[whole.latex] = whole
         for whole in wholes.values():
-            whole.score += LIKELY_WEIGHT * self._likely(whole.latex) - oddness(whole.latex)
+            whole.score += float(
+                self._weights[OF_FORMULA] @ (self._likely(whole.latex), oddness(whole.latex))
+            )
         return sorted(wholes.values(), key=lambda whole: -whole.score)[:MAX_READINGS]
 
     def _readings(self, way: Way, strokes: Sequence[Numbers]) -> list[FormulaReading]:
@@ -291,7 +312,9 @@ class WrittenReader:
         """The signs of a reading, line by line and from the left in each."""
         made = []
         lines = line_of_each(self._tree_of(whole))
-        for members, name, line, row in zip(whole.groups, whole.names, lines, whole.logs, strict=True):
+        for members, name, line, row in zip(
+            whole.parting.groups, whole.names, lines, whole.parting.logs, strict=True
+        ):
             own = self._classes[name]
             seen = [self._classes[at] for at in np.argsort(-row)[:SEEN_RIVALS]]
             alike = [other for other in (own.swapcase(), *LOOK_ALIKE.get(own, ())) if other in self._classes]
@@ -302,29 +325,46 @@ class WrittenReader:
 
     def _wholes(self, strokes: Sequence[Numbers], said: Said, chosen: Chosen) -> Iterator[_Whole]:
         found = []
-        for groups, parting in partings(said.same):
-            sign_logs = self._sign_logs(strokes, groups, said.signs)
-            parting += self._choose(sign_logs, groups, chosen)
-            standing = between_signs(groups, said.at_stroke)
-            self._indices_of_tailed(standing, sign_logs)
-            trees = likely_trees(standing, np.array([said.at_none[group].mean() for group in groups]))
-            for named, names in likely_names(sign_logs):
+        for parting in self._partings(strokes, said, chosen):
+            trees = likely_trees(parting.standing, parting.none)
+            for named, names in likely_names(parting.logs):
                 for placed, parents, relations in trees:
-                    score = PARTING_WEIGHT * parting + SIGN_WEIGHT * named + PLACE_WEIGHT * placed
-                    found.append(_Whole(groups, names, parents, relations, score, sign_logs))
-        tops = [float(stroke[:, 1].min()) for stroke in strokes]
-        feet = [float(stroke[:, 1].max()) for stroke in strokes]
+                    score = PARTING_WEIGHT * parting.log + named + PLACE_WEIGHT * placed - parting.cost
+                    found.append(_Whole(parting, names, parents, relations, score))
         for whole in nlargest(WHOLES, found, key=lambda whole: whole.score):
             tree = self._tree_of(whole)
             whole.latex = latex_of(tree)
-            top, foot = (
-                [most(ends[at] for at in group) for group in whole.groups]
-                for most, ends in ((min, tops), (max, feet))
-            )
-            whole.score -= UNEVEN_COST * unevenness(tree, top, foot) + LOST_COST * (
-                len(tree.names) - len(tree.told)
-            )
+            whole.score = float(self._weights @ self._features(whole, tree)) - whole.parting.cost
             yield whole
+
+    def _partings(self, strokes: Sequence[Numbers], said: Said, chosen: Chosen) -> Iterator[_Parting]:
+        for groups, log in partings(said.same):
+            logs = self._sign_logs(strokes, groups, said.signs)
+            cost = self._choose(logs, groups, chosen)
+            standing = between_signs(groups, said.at_stroke)
+            self._indices_of_tailed(standing, logs)
+            none = np.array([said.at_none[group].mean() for group in groups])
+            tops = [min(float(strokes[at][:, 1].min()) for at in group) for group in groups]
+            feet = [max(float(strokes[at][:, 1].max()) for at in group) for group in groups]
+            likeliest = [self._classes[name] for name in logs.argmax(axis=1)]
+            parents, relations, _ = likeliest_tree(standing, none)
+            standing = told_by_level(standing, none, stand_of(likeliest, tops, feet), (parents, relations))
+            yield _Parting(groups, log, cost, logs, standing, none, tops, feet)
+
+    def _features(self, whole: _Whole, tree: Tree) -> Numbers:
+        """What ``FEATURES`` say of a whole; its formula is still to be looked at."""
+        parting, parents = whole.parting, np.array(whole.parents)
+        at = np.arange(len(parents))
+        made = np.zeros(len(FEATURES))
+        lost = len(tree.names) - len(tree.told)
+        made[:3] = parting.log, unevenness(tree, parting.tops, parting.feet), lost
+        made[OF_SIGNS] = of_signs(
+            self._kinds[whole.names],
+            parting.logs[at, whole.names],
+            np.where(parents < 0, FIRST, whole.relations),
+            np.where(parents < 0, parting.none, parting.standing[at, parents, whole.relations]),
+        )
+        return made
 
     def _indices_of_tailed(self, standing: Numbers, sign_logs: Numbers) -> None:
         """Make digits that stand right of letters with a tail likelier their indices."""
@@ -341,7 +381,7 @@ class WrittenReader:
         for members, name in chosen.items():
             at = next((n for n, group in enumerate(groups) if sorted(group) == sorted(members)), None)
             if at is None or name not in self._classes:
-                cost -= CHOSEN
+                cost += CHOSEN
             else:
                 column = self._classes.index(name)
                 sign_logs[at] -= CHOSEN
