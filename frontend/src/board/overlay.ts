@@ -1,9 +1,10 @@
 /** What lies over the page for a moment: wet ink, pointers, the selection. Drawn anew each frame. */
-import { PAPER_COLOUR } from '../wire/generated'
+import { FORMULA_UNITS, PAPER_COLOUR } from '../wire/generated'
 import type { Samples } from '../ink/samples'
-import type { Affine, Instrument, Item } from '../wire/generated'
+import type { Affine, FormulaRead, Instrument, Item } from '../wire/generated'
 import type { Box } from './box'
 import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath } from './draw'
+import { outlineOf } from './draw-words'
 import { FRAME_MARGIN_PX, handlePlace, handlesOf } from './frame'
 import { drawInstrument } from './instruments/draw'
 import type { Measure } from './instruments/measure'
@@ -316,6 +317,23 @@ export class Overlay {
     const [x, y] = [x0, y1 + 10 / this.#scale]
     context.strokeText(text, x, y, Math.max(x1 - x0, 200 / this.#scale))
     context.fillText(text, x, y, Math.max(x1 - x0, 200 / this.#scale))
+  }
+
+  /** What ink reads as, as a formula, below its box. */
+  ghostFormula({ outline, height }: FormulaRead, { minX, minY, maxY }: Box): void {
+    const context = this.#context
+    const size = Math.min(Math.max((0.5 * (maxY - minY)) / height, 14 / this.#scale), 30 / this.#scale)
+    const path = outlineOf(outline)
+    context.save()
+    context.translate(minX, maxY + 10 / this.#scale)
+    context.scale(size / FORMULA_UNITS, size / FORMULA_UNITS)
+    context.lineWidth = (4 / this.#scale / size) * FORMULA_UNITS
+    context.lineJoin = 'round'
+    context.strokeStyle = PAPER_COLOUR
+    context.fillStyle = SELECTED_COLOUR
+    context.stroke(path)
+    context.fill(path)
+    context.restore()
   }
 
   /** A ring that opens where somebody pressed; ``part`` (0–1) of its time. */

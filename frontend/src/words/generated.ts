@@ -1952,6 +1952,7 @@ export interface Words {
   'the-text-changes-its-style': { spans: string | number }
   'the-text-has-characters-are': { count: string | number; longest: string | number }
   'the-text-has-characters-that': null
+  'the-trace-format-has-more': { channels: string | number }
   'the-trace-format-has-no': null
   'the-tutor-has-asked-you': null
   'the-tutor-has-sent-you': null

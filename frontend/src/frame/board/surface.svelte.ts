@@ -16,7 +16,7 @@ import type {
   Sliding,
   WetInk,
 } from '../../wire/generated'
-import { itemBox } from '../../board/box'
+import { itemBox, union } from '../../board/box'
 import { Gestures } from '../../gestures/gestures'
 import { Looking } from '../../gestures/looking.svelte'
 import { drawBays } from './bays'
@@ -276,17 +276,26 @@ export class Surface implements SurfaceEvents {
     const waiting = new Set(this.session.board.replica.unconfirmed.map(({ id }) => id))
     this.#lingering = this.#lingering.filter(({ step }) => waiting.has(step))
     for (const { draw } of this.#lingering) draw(overlay)
-    // What the chosen ink reads as, beside it, before anything is changed; a mind map is not read in lines.
-    const { readings } = this.session.selection
-    const asMap = readings?.mind_map && !readings.mind_map.of
-    if (readings && !readings.figure_first && !asMap && this.session.selection.ids.size)
-      for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
+    this.#drawReading(overlay)
     this.#drawMoving(overlay, now, page)
     this.#drawInstruments(overlay, page.head.id)
     this.#drawBeyond(overlay, now, page.head.id)
     this.gestures.draw(overlay)
     if (this.traces.drawPointers(overlay, now, page.head.id)) this.redrawOver()
     if (wet) setTimeout(() => this.redrawOver(), 1_000)
+  }
+
+  /** What the chosen ink reads as, below it, before anything is changed; a mind map is not read in lines. */
+  #drawReading(overlay: Overlay): void {
+    const { readings, ids } = this.session.selection
+    const asMap = readings?.mind_map && !readings.mind_map.of
+    if (!readings || readings.figure_first || asMap || !ids.size) return
+    const [formula] = readings.maths_first && this.session.rights.may('add_formula') ? readings.formulas : []
+    const around = union(
+      readings.lines.map(({ box: [minX, minY, maxX, maxY] }) => ({ minX, minY, maxX, maxY })),
+    )
+    if (formula && around) return overlay.ghostFormula(formula, around)
+    for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
   }
 
   #drawMoving(overlay: Overlay, now: number, page: Page): void {
