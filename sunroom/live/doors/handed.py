@@ -181,13 +181,17 @@ def mark(request: HttpRequest, link: str, uid: str) -> HttpResponse:
 
 
 def _pictures(kind: str, data: bytes) -> list[CleanPicture]:
-    """What a file shows, page by page; raises Problem."""
-    with making():
-        if kind == "picture":
+    """What a file shows, page by page, each a turn of its own: a long one lets others in between. Raises Problem."""
+    if kind == "picture":
+        with making():
             found = [made(file_jobs.take_picture, data)]
-        else:
+    else:
+        with making():
             count = len(made(file_jobs.document_sizes, data))
-            found = [made(file_jobs.take_document_page, data, n) for n in range(min(count, MAX_PAGES))]
+        found = []
+        for number in range(min(count, MAX_PAGES)):
+            with making():
+                found.append(made(file_jobs.take_document_page, data, number))
     for one in found:
         if isinstance(one, Sentence):
             raise Problem(400, one)
