@@ -286,8 +286,12 @@ describe('Escape', () => {
 test('all of a page is chosen but what belongs to its background', () => {
   on.close()
   on = new Surface([stroke('stroke-1', 0), stroke('pinned-1', 50, { pinned: true })])
-  press('a', { control: true })
-  expect([[...on.session.selection.ids], on.session.tools.tool]).toEqual([['stroke-1'], 'select'])
+  press('a', { control: true, in: 'button' })
+  expect([[...on.session.selection.ids], on.session.tools.tool, shown]).toEqual([
+    ['stroke-1'],
+    'select',
+    ['focus'],
+  ])
 })
 
 test('chosen things are removed, copied beside, put together and in front', () => {

@@ -56,7 +56,7 @@ export function handleKey(event: KeyboardEvent, session: Session, surface: Surfa
   if (target.matches('input') && (event.key.startsWith('Arrow') || event.key === ' ')) return
   if (event.key === 'Enter' && target.closest('button, a')) return
   const control = event.ctrlKey || event.metaKey
-  const done = control ? controlKey(event, session) : plainKey(event, session, surface)
+  const done = control ? controlKey(event, session, surface) : plainKey(event, session, surface)
   if (done) event.preventDefault()
 }
 
@@ -64,7 +64,7 @@ function takesLetters(target: HTMLElement): boolean {
   return target.matches('input:not([type=radio], [type=checkbox], [type=range]), textarea, [contenteditable]')
 }
 
-function controlKey(event: KeyboardEvent, session: Session): boolean {
+function controlKey(event: KeyboardEvent, session: Session, surface: Surface): boolean {
   switch (event.key.toLowerCase()) {
     case 'z':
       if (event.shiftKey) session.redo()
@@ -96,6 +96,8 @@ function controlKey(event: KeyboardEvent, session: Session): boolean {
           item.pinned ? [] : [item.id],
         ),
       )
+      // Enter is for what is chosen now, and not for the button that was pressed last.
+      surface.gestures.focus()
       return true
   }
   return false

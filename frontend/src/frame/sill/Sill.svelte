@@ -26,6 +26,8 @@
   const onlooker = $derived(session.people.role === 'onlooker')
   const making = $derived(session.rights.makes)
   const student = $derived(session.people.role === 'student')
+  /** What is chosen is on the page, and not still being made. */
+  const there = $derived(session.board.version >= 0 && session.selection.items().length > 0)
 </script>
 
 <section class="sill" aria-label={t('sill')}>
@@ -59,6 +61,8 @@
       />
     {:else if session.editing}
       <TextSettings {session} />
+    {:else if session.selection.ids.size && !there && session.board.waiting}
+      <Hint>{t('keeping')}</Hint>
     {:else if session.selection.ids.size}
       <Selection {session} />
     {:else if session.asYouGo.offer}
