@@ -49,7 +49,7 @@ LOOK_ALIKE = {name: tuple(group.split()) for group in _ALIKE for name in group.s
 #: Of all ways to read some strokes, by what the net says of them, so many are looked at as formulas.
 WHOLES = 80
 MAX_READINGS = 5
-#: How much it counts there whether strokes are one sign, and where a sign stands, beside what it is.
+#: For that choice: how much it counts whether strokes are one sign, and where a sign stands, beside what it is.
 PARTING_WEIGHT, PLACE_WEIGHT = 0.5, 0.85
 #: A digit beside the tail of a letter is its index, though it seems to stand to the right: so much less likely (log) is that
 #: it does, and an index is less likely than that by no more.
