@@ -1,6 +1,6 @@
 """Fit how much each counts of what is seen of a formula (core.maths.weighing), and write sunroom/models/formulas.json.
 
-    PYTHONPATH=. python -m training.formula_weights       in the environment of training: a quarter of an hour
+    PYTHONPATH=. python -m training.formula_weights       in the environment of training: three minutes
 
 A conditional logistic regression: of all ways to read a formula the right one is to be likeliest. It learns from the first two sets of
 bench/hands/maths and those by lot, from other formulas by the same hands (more_formulas.txt), and, each for half, from the
