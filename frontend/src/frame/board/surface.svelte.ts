@@ -2,6 +2,7 @@
  * The board on the screen: the page from tiles on one canvas, what is wet or chosen on another over it.
  * Pictures are drawn only when something has changed, at most once a frame.
  */
+import { conversionsOf } from '../../lesson/conversions'
 import type { SurfaceEvents } from '../../lesson/inside'
 import type { Session } from '../../lesson/session.svelte'
 import type {
@@ -288,14 +289,15 @@ export class Surface implements SurfaceEvents {
   /** What the chosen ink reads as, below it, before anything is changed; a mind map is not read in lines. */
   #drawReading(overlay: Overlay): void {
     const { readings, ids } = this.session.selection
-    const asMap = readings?.mind_map && !readings.mind_map.of
-    if (!readings || readings.figure_first || asMap || !ids.size) return
-    const [formula] = readings.maths_first && this.session.rights.may('add_formula') ? readings.formulas : []
+    if (!readings || !ids.size) return
+    const maths = this.session.rights.may('add_formula')
+    const [first] = conversionsOf(readings, { maths, lines: false })
     const around = union(
       readings.lines.map(({ box: [minX, minY, maxX, maxY] }) => ({ minX, minY, maxX, maxY })),
     )
-    if (formula && around) return overlay.ghostFormula(formula, around)
-    for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
+    if (first === 'asMaths' && around) overlay.ghostFormula(readings.formulas[0]!, around)
+    else if (first === 'asText' || (first === 'asMap' && readings.mind_map!.of))
+      for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
   }
 
   #drawMoving(overlay: Overlay, now: number, page: Page): void {
