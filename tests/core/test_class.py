@@ -180,6 +180,10 @@ class Questions(ClassTest):
                 self.after(AskCheck("check-2", "Well?", options))
         with self.assertRaises(MalformedError):
             self.after(AskCheck("", "Well?", ("yes", "no")))
+        # As French is typed: with a space that is never a line's end.
+        self.assertIsNotNone(
+            self.after(AskCheck("check-2", "Combien\u00a0?", ("1\u202fm", "2\u202fm"))).check
+        )
 
     def test_what_it_came_to_is_written_down(self) -> None:
         lesson = self.answered(("noor", 1), ("tomasz", 1))

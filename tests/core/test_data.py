@@ -54,6 +54,7 @@ def worked(*cells: str, columns: int = 1) -> tuple[str, ...]:
 class Cells(TestCase):
     def test_arithmetic_over_other_cells_goes_by_the_usual_order(self) -> None:
         self.assertEqual(worked("3", "4", "=A1+2*A2^2-6/A1")[2], "33")
+        self.assertEqual(worked("3", "4", "=A1 + 2·A2^2 – 6÷A1")[2], "33")
         self.assertEqual(
             worked("=-2^2", "=(1+2)*3%", "=2^-1", "=10-4-3", "= 7 / 2"), ("−4", "0.09", "0.5", "3", "3.5")
         )
@@ -78,8 +79,19 @@ class Cells(TestCase):
 
     def test_a_comma_divides_where_the_table_does_so(self) -> None:
         self.assertEqual(worked("2,5 m", "=A1/2")[1], "1,25")
+        self.assertEqual(worked("1,234.5", "=A1/2")[1], "617.25")
         self.assertEqual(worked("2,5", "=2,5*A1", "=sum(1,5;A1)", "=max(1,5)")[1:], ("6,25", "4", "5"))
         self.assertEqual((number_of("2,14 m"), number_of("−3"), number_of("40 %"), number_of("x2"), number_of("1.2.3")), (2.14, -3, 0.4, None, None))  # fmt: skip
+
+    def test_numbers_are_taken_as_other_programs_write_them(self) -> None:
+        for text, number in (
+            ("1 234,5", 1234.5), ("12\u202f345 m", 12345), ("1,234.5", 1234.5), ("1.234,5", 1234.5), ("1,234,567", 1234567), ("1’000", 1000),
+            ("€ 5", 5), ("-$1,200.50", -1200.5), ("–5", -5), (".5", 0.5), ("1e3", 1000), ("2.5E−2", 0.025), ("5 eggs", 5), ("1/4", 0.25),
+            ("17/20", 0.85), ("2½", 2.5), ("⅔", 2 / 3), ("1/0", None), ("24.12.2026", None), ("1/2/2026", None), ("1.234", 1.234),
+            ("1,234", 1.234), ("12 34", 12), ("", None), ("-", None), ("12:30", None), ("10–19", None), ("2026-11-29", None), ("5 - x", 5),
+        ):  # fmt: skip
+            with self.subTest(text):
+                self.assertEqual(number_of(text), number)
 
     def test_deviations_are_those_that_spreadsheets_mean_by_the_name(self) -> None:
         cells = ("2", "4", "4", "6", "=stdev(A1:A4)^2", "=stdevp(A1:A4)^2", "=sd(A1:A4)^2", "=stdev(A1)")

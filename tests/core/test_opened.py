@@ -93,6 +93,9 @@ class Words(TestCase):
             (one,) = opened("a.txt", "Größe à midi".encode(encoding))
             assert isinstance(one, TextItem)
             self.assertEqual(one.text, "Größe à midi")
+        (one,) = opened("a.txt", "Der Stab ist 10\u00a0cm lang.\u2028Und der Schat\u00adten?".encode())
+        assert isinstance(one, TextItem)
+        self.assertEqual(one.text, "Der Stab ist 10\u00a0cm lang.\nUnd der Schatten?")
 
 
 class Tables(TestCase):

@@ -19,7 +19,8 @@ from sunroom.core.board.requests.cost import formula_work, making
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.svg import page_svg
 from sunroom.core.text import Family, Span
-from sunroom.core.text.fonts import OTHER_FACE
+from sunroom.core.text.fonts import PICTURE_WIDTH
+from sunroom.core.text.layout import OTHER_FACE
 from sunroom.core.text.styles import MAX_FORMULAS, MAX_IN_LINE, check_spans
 from sunroom.resources import typesetter
 from tests.strategies import EvenFace, even_typesetter
@@ -61,12 +62,41 @@ class Breaking(TestCase):
         )
         self.assertEqual(EvenFace().advance("空"), None)
 
+    def test_a_sign_of_several_characters_is_one_and_as_wide_as_one(self) -> None:
+        for sign in ("👩\u200d🏫", "🇩🇪", "🧑🏽", "🫠\ufe0f"):
+            (line,) = self.setter.layout(f"{sign}a", 20)
+            self.assertEqual([run.text for run in line.runs], [sign, "a"])
+            self.assertEqual(line.width, 20 * PICTURE_WIDTH + 10)
+
+    def test_what_only_joins_or_parts_others_is_not_drawn(self) -> None:
+        (line,) = self.setter.layout("sun\u00addi\u200dal\u200b", 20)
+        self.assertEqual(([run.text for run in line.runs], line.width), (["sundial"], 70))
+
+    def test_words_of_another_script_are_one_run_in_the_order_they_are_read(self) -> None:
+        (line,) = self.setter.layout("a שלום עולם b", 20)
+        self.assertEqual([run.text for run in line.runs], ["a ", "שלום עולם", " b"])
+
+    @given(st.text(st.sampled_from("a \n\u0301\u200d\ufe0f🇩🏽👩ש空"), max_size=12), st.integers(10, 60))
+    def test_no_sign_of_any_kind_breaks_the_laying(self, text: str, width: int) -> None:
+        for line in self.setter.layout(text, 20, float(width)):
+            self.assertEqual(line.runs, tuple(sorted(line.runs, key=lambda run: run.x)))
+            self.assertTrue(all(run.text for run in line.runs))
+
 
 class ShippedFonts(TestCase):
     def test_greek_and_signs_come_from_faces_that_have_them(self) -> None:
         (line,) = typesetter().layout("tan θ → ½", 20)
         self.assertEqual([run.face for run in line.runs], ["sans", "greek", "sans", "maths", "sans"])
         self.assertAlmostEqual(line.runs[-1].x + line.runs[-1].width, line.width)
+
+    def test_the_space_of_thousands_is_as_wide_as_a_thin_one(self) -> None:
+        narrow, thin = (typesetter().layout(f"1{space}000", 20)[0] for space in "\u202f\u2009")
+        self.assertEqual((narrow, [run.face for run in narrow.runs]), (thin, ["sans"]))
+
+    def test_words_from_right_to_left_are_left_to_one_font_whole(self) -> None:
+        for words in ("مرحبا بالعالم", "שלום עולם"):
+            (line,) = typesetter().layout(words, 20)
+            self.assertEqual([(run.face, run.text) for run in line.runs], [(OTHER_FACE, words)])
 
     def test_extents_tell_ascenders_and_tails(self) -> None:
         setter = typesetter()

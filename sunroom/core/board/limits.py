@@ -19,6 +19,7 @@ from sunroom.core.board.items import (
     TableItem,
     TextItem,
 )
+from sunroom.core.characters import has_controls, is_one_line
 from sunroom.core.data.chance import check_chance
 from sunroom.core.data.charts import check_title
 from sunroom.core.errors import MalformedError
@@ -53,8 +54,6 @@ MAX_INNER_INK = 600
 
 _ID = re.compile(r"[A-Za-z0-9_-]{6,32}")
 _COLOUR = re.compile(r"#[0-9a-f]{6}")
-#: C0 and C1 controls but tab and line feed, and the characters that turn the reading direction.
-_UNPRINTABLE = re.compile("[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069]")
 
 
 def check_item(item: Item) -> None:
@@ -134,7 +133,7 @@ def check_number_of_formula(number: str) -> None:
     """Hold a formula's number to its length and to one line; raises MalformedError."""
     if number:
         check_text(number, MAX_NUMBER)
-    if not number.isprintable():
+    if not is_one_line(number):
         raise MalformedError("number", said("a-formulas-number-is-one-line", signs=MAX_NUMBER))
 
 
@@ -253,7 +252,7 @@ def check_text(text: str, longest: int = MAX_TEXT) -> None:
         raise MalformedError("text", said("there-is-no-text-to"))
     if len(text) > longest:
         raise MalformedError("text", said("the-text-has-characters-are", count=len(text), longest=longest))
-    if _UNPRINTABLE.search(text):
+    if has_controls(text):
         raise MalformedError("text", said("the-text-has-characters-that"))
 
 

@@ -9,6 +9,7 @@ from __future__ import annotations
 import math
 import re
 import statistics
+import unicodedata
 from collections.abc import Callable, Iterator, Sequence
 from graphlib import CycleError, TopologicalSorter
 from typing import Any
@@ -23,7 +24,18 @@ MAX_SIGNS = 12_000
 MAX_POWER, MAX_VALUE, MAX_NUMBER = 1_000.0, 1e300, 1e15
 NOT_UNDERSTOOD, BY_NOTHING = "?", "÷0"
 
-_NUMBER = re.compile(r"\s*([+\-−]?\d+(?:[.,]\d+)?)(?:\s*(%))?(?=$|[^\d.,])")
+#: Thousands with something between them, a fraction, its own sign, or digits with parts; then a share of a hundred or a unit.
+#: Dates, times and 10–19 are none.
+_NUMBER = re.compile(
+    r"""\s*(?P<sign>[+\-−–]?)(?:[€$£¥]\s?)?(?:
+    (?P<grouped>\d{1,3}(?:[ \u00a0\u2009\u202f'’]\d{3})+(?:[.,]\d+)?
+        |\d{1,3}(?:,\d{3})+\.\d+|\d{1,3}(?:,\d{3}){2,}|\d{1,3}(?:\.\d{3})+,\d+|\d{1,3}(?:\.\d{3}){2,})
+    |(?P<over>\d+)\s?[/⁄]\s?(?P<under>\d+)(?![/⁄])
+    |(?P<whole>\d*)\s?(?P<vulgar>[¼½¾⅐-⅞])
+    |(?P<plain>(?:\d+(?:[.,]\d+)?|[.,]\d+)(?:[eE][+\-−]?\d{1,3}(?![A-Za-z]))?)(?!\s?[/⁄:]\s?\d|[-−–]\d)
+    )(?:\s*(?P<share>%))?(?=$|[^\d.,])""",
+    re.VERBOSE,
+)
 _GRAMMAR = r"""
 start: sum
 ?sum: product | sum "+" product -> add | sum "-" product -> subtract
@@ -44,7 +56,7 @@ _COMMA: /[,;]/
 _parser = Lark(_GRAMMAR, parser="lalr")
 _PLACE = re.compile(r"\$?([A-Z]{1,2})\$?(\d{1,2})(?![A-Za-z0-9(])", re.IGNORECASE)
 
-_SAME = {"−": "-", "×": "*", "÷": "/"}
+_SAME = {"−": "-", "–": "-", "×": "*", "·": "*", "÷": "/"}
 
 Place = tuple[int, int]
 Value = float | list[float]
@@ -59,11 +71,26 @@ def number_of(text: str) -> float | None:
     found = _NUMBER.match(text)
     if not found:
         return None
-    value = float(found[1].replace(",", ".").replace("−", "-"))
+    if found["under"]:
+        value = float(found["over"]) / float(found["under"]) if float(found["under"]) else math.inf
+    elif found["vulgar"]:
+        value = float(found["whole"] or 0) + unicodedata.numeric(found["vulgar"])
+    elif found["grouped"]:
+        value = _of_thousands(found["grouped"])
+    else:
+        value = float(found["plain"].replace(",", ".").replace("−", "-"))
     # What is larger is no number that anybody measures.
-    if abs(value) > MAX_NUMBER:
+    if not value <= MAX_NUMBER:
         return None
-    return value / 100 if found[2] else value
+    return (-value if found["sign"] in ("-", "−", "–") else value) / (100 if found["share"] else 1)
+
+
+def _of_thousands(text: str) -> float:
+    """1 234,5 or 1,234.5: the last mark is before the parts, when it is no other one's like."""
+    marks = re.sub(r"\d", "", text)
+    parts = marks[-1] if marks[-1] in ".," and marks.count(marks[-1]) == 1 else ""
+    whole, _, part = text.rpartition(parts) if parts else (text, "", "")
+    return float(re.sub(r"\D", "", whole) + "." + (part or "0"))
 
 
 def points_of(cells: Sequence[str], columns: int) -> list[tuple[float, float]]:
@@ -87,8 +114,8 @@ def shown_cells(cells: Sequence[str], columns: int) -> tuple[str, ...]:
         return tuple(cells)
     if sum(map(len, filter(is_worked_out, cells))) > MAX_SIGNS:
         return tuple(NOT_UNDERSTOOD if is_worked_out(cell) else cell for cell in cells)
-    # A comma divides the parts of a number where the table itself does so.
-    comma = any(re.search(r"\d,\d", cell) for cell in cells if not is_worked_out(cell))
+    # A comma divides the parts of a number where the table itself does so; in 1,234.5 it divides thousands.
+    comma = any(re.search(r"\d,\d(?!\d*\.\d)", cell) for cell in cells if not is_worked_out(cell))
     worked = _worked_out(cells, columns)
     return tuple(_text(worked[at], comma) if at in worked else cell for at, cell in enumerate(cells))
 

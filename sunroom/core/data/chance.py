@@ -10,6 +10,7 @@ from typing import Literal
 import msgspec
 import numpy as np
 
+from sunroom.core.characters import is_one_line
 from sunroom.core.errors import MalformedError
 from sunroom.core.sentences import said
 
@@ -37,7 +38,7 @@ def check_chance(chance: Chance) -> None:
     few, many = (2, 2) if chance.kind == "coin" else (2, MAX_PARTS)
     if named and not (
         few <= len(chance.names) <= many
-        and all(0 < len(name.strip()) <= MAX_NAME and name.isprintable() for name in chance.names)
+        and all(0 < len(name.strip()) <= MAX_NAME and is_one_line(name) for name in chance.names)
         and len(set(chance.names)) == len(chance.names)
     ):
         raise MalformedError("names", said("a-spinner-has-parts", most=MAX_PARTS))

@@ -13,6 +13,7 @@ from markdown_it.token import Token
 from sunroom.core.board.items import Item, TableItem, TextItem, item_box
 from sunroom.core.board.laying import laid_out
 from sunroom.core.board.limits import MAX_TABLE_SIDE, MAX_TEXT, check_item
+from sunroom.core.characters import only_seen
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.inkml import ink_items
 from sunroom.core.geometry import Box
@@ -91,7 +92,7 @@ def _text(data: bytes) -> str:
         except UnicodeDecodeError:
             continue
         text = text.replace("\r\n", "\n").replace("\r", "\n")
-        return "".join(c for c in text if c in "\n\t" or c.isprintable())
+        return only_seen(text.replace("\u2028", "\n").replace("\u2029", "\n"))
     raise MalformedError("file", said("the-file-is-no-text"))
 
 

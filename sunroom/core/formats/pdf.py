@@ -25,7 +25,7 @@ from sunroom.core.formats.pictures import EmbeddedPage, EmbeddedPicture
 from sunroom.core.formats.sheets import AS_LARGE, Sheet, Sheets, sheets_for
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
-from sunroom.core.text.fonts import OTHER_FACE
+from sunroom.core.text.layout import OTHER_FACE
 
 #: A board unit is a CSS pixel: 96 to the inch, where PDF counts 72.
 POINTS_PER_UNIT = 0.75

@@ -22,7 +22,7 @@ from sunroom.core.formats.drawing import ALL, Parts, Role, draw_page
 from sunroom.core.formats.pictures import mime_of, size_of
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter
-from sunroom.core.text.fonts import OTHER_FACE
+from sunroom.core.text.layout import OTHER_FACE
 
 Points = NDArray[np.float64]
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import msgspec
 
+from sunroom.core.characters import only_seen
 from sunroom.core.errors import MalformedError
 from sunroom.core.pens.facts import Actor
 from sunroom.core.sentences import said
@@ -25,8 +26,8 @@ class Said(msgspec.Struct, frozen=True):
 
 def check_said(text: str, most: int = MAX_SAID) -> str:
     """The line without what cannot be seen; raises MalformedError when nothing is left or it is too long."""
-    clean = "".join(c for c in text if c.isprintable() or c == "\n").strip()
-    if not clean:
+    clean = only_seen(text).strip()
+    if not any(c.isprintable() for c in clean):
         raise MalformedError("text", said("there-is-nothing-to-say"))
     if len(clean) > most:
         raise MalformedError("text", said("that-is-characters-are-the", count=len(clean), said=most))

@@ -7,6 +7,7 @@ from typing import assert_never
 
 import msgspec
 
+from sunroom.core.characters import is_one_line
 from sunroom.core.errors import MalformedError
 from sunroom.core.lesson.commands import (
     AnswerCheck,
@@ -308,7 +309,7 @@ def _with_check(lesson: Lesson, command: AnswerCheck | ShareCheck | EndCheck, se
 
 
 def _check_words(field: str, words: str) -> None:
-    if len(words) > MAX_WORDS or any(not c.isprintable() for c in words):
+    if len(words) > MAX_WORDS or not is_one_line(words):
         raise MalformedError(field, said("that-is-longer-than-characters", words=MAX_WORDS))
 
 

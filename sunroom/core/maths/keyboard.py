@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import re
+import unicodedata
 
+from sunroom.core.characters import only_seen
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.notation import (
     Fenced,
@@ -49,8 +51,27 @@ _KEYBOARD = re.compile(
 )
 #: The sign that stands for a decimal comma while a formula is read.
 DECIMAL = "⎖"
+#: What other programs and keyboards write for a sign: curly marks, other strokes and points, signs as wide as Chinese ones.
+_USUAL = str.maketrans(
+    {"“": '"', "”": '"', "„": '"', "⁄": "/", "∕": "/", "∗": "*", "∙": "·", "⩽": "≤", "⩾": "≥"}
+    | {chr(wide): chr(wide - 0xFEE0) for wide in range(0xFF01, 0xFF5F)}
+)
+#: Dashes for a minus and curly primes; in words between quotation marks they stay.
+_OUTSIDE_WORDS = re.compile('"[^"]*"|[‐‑‒–’‘]')
+_ROOTS = {"∛": "3", "∜": "4"}
 _SUPERSCRIPTS = dict(zip("⁰¹²³⁴⁵⁶⁷⁸⁹⁺⁻ⁿ", "0123456789+-n", strict=True))
 _SUBSCRIPTS = dict(zip("₀₁₂₃₄₅₆₇₈₉₊₋", "0123456789+-", strict=True))
+
+
+def usual(text: str) -> str:
+    """Typed maths in the signs that are usual there."""
+
+    def straight(found: re.Match[str]) -> str:
+        if found[0].startswith('"'):
+            return found[0]
+        return "'" if found[0] in "’‘" else "-"
+
+    return _OUTSIDE_WORDS.sub(straight, only_seen(text).translate(_USUAL))
 
 
 class KeyboardReader(TokenReader):
@@ -174,6 +195,11 @@ class KeyboardReader(TokenReader):
             return Row((Sign(TYPED_SIGNS[token]),))
         if token == "√":
             return self._root(stops)
+        if token in _ROOTS:
+            return self._root(stops, Row((Number(_ROOTS[token]),)))
+        top, stroke, below = unicodedata.normalize("NFKC", token).partition("⁄")
+        if stroke and top and below:
+            return Row((Fraction(Row((Number(top),)), Row((Number(below),))),))
         return Row((sign_of(token),))
 
     def _root(self, stops: frozenset[str], index: Row | None = None) -> Row:

@@ -91,6 +91,6 @@ TYPED = {
 }  # fmt: skip
 #: Rows of signs on the keyboard.
 TYPED_SIGNS = {
-    "<=>": r"\Leftrightarrow", "<=": r"\le", ">=": r"\ge", "!=": r"\ne", "<->": r"\rightleftharpoons", "=>": r"\Rightarrow", "->": r"\rightarrow",
+    "<=>": r"\Leftrightarrow", "<=": r"\le", ">=": r"\ge", "!=": r"\ne", "<>": r"\ne", "<->": r"\rightleftharpoons", "=>": r"\Rightarrow", "->": r"\rightarrow",
     "+-": r"\pm", "~~": r"\approx", "~=": r"\approx", "...": r"\dots", "**": "^", "*": r"\cdot",
 }  # fmt: skip

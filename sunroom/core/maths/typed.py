@@ -9,7 +9,7 @@ from contextlib import suppress
 
 from sunroom.core.errors import MalformedError
 from sunroom.core.maths.chemistry import typed_substances
-from sunroom.core.maths.keyboard import KeyboardReader
+from sunroom.core.maths.keyboard import KeyboardReader, usual
 from sunroom.core.maths.latex import LatexReader
 from sunroom.core.maths.notation import Row
 from sunroom.core.maths.tokens import MAX_FORMULA
@@ -28,7 +28,7 @@ def read_formula(text: str) -> Row:
         raise MalformedError("formula", said("a-formula-has-at-most", signs=MAX_FORMULA))
     if not text.strip():
         raise MalformedError("formula", said("a-formula-is-empty"))
-    reader = LatexReader(text) if is_latex(text) else KeyboardReader(typed_substances(text))
+    reader = LatexReader(text) if is_latex(text) else KeyboardReader(typed_substances(usual(text)))
     row = reader.read()
     if not row.nodes:
         raise MalformedError("formula", said("a-formula-is-empty"))

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import io
+import unicodedata
 from collections.abc import Mapping, Sequence
 from functools import cached_property
 
 from fontTools.ttLib import TTFont
 
-from sunroom.core.text.layout import Line, Manner, SetFormula, break_lines
+from sunroom.core.text.layout import OTHER_FACE, Line, Manner, SetFormula, break_lines
 from sunroom.core.text.styles import Align, Family, Listing, Span
 
 #: Distance of two baselines, as a part of the size.
@@ -17,8 +18,8 @@ LINE_HEIGHT = 1.3
 BASELINE = 1.0
 #: Text that is to fit is tried at sizes this far apart.
 FIT_STEP = 0.94
-#: Drawn by the browser's own font when no shipped face has the character.
-OTHER_FACE = "other"
+#: How wide a character is about, as a part of the size, that no shipped face has: a picture sign, a wide one, any other.
+PICTURE_WIDTH, WIDE_WIDTH, OTHER_WIDTH = 1.25, 1.0, 0.6
 
 
 class FontFace:
@@ -63,6 +64,15 @@ class FontFace:
         return outline.yMax / upem, -outline.yMin / upem
 
 
+def _about_width(character: str) -> float:
+    category = unicodedata.category(character)
+    if category in ("Mn", "Me", "Cf"):
+        return 0.0
+    if category == "So":
+        return PICTURE_WIDTH
+    return WIDE_WIDTH if unicodedata.east_asian_width(character) in "WF" else OTHER_WIDTH
+
+
 #: Characters whose faces are kept at hand: more than any lesson's.
 MAX_CHOSEN = 50_000
 
@@ -80,14 +90,15 @@ class Typesetter:
         self._chosen: dict[tuple[str, str], tuple[str, float]] = {}
 
     def choose(self, character: str, wanted: str = "") -> tuple[str, float]:
-        """The face that draws ``character``, ``wanted`` if it can, and the width at size 1 (1 em when
-        no face has it)."""
+        """The face that draws ``character``, ``wanted`` if it can, and the width at size 1; about that, when no face has it."""
         key = character, wanted
         found = self._chosen.get(key)
         if found is None:
-            found = (OTHER_FACE, 1.0)
+            found = (OTHER_FACE, _about_width(character))
             first = [self.faces[wanted]] if wanted in self.faces else []
-            for face in [*first, *self.faces.values()]:
+            # Of scripts from right to left some faces have single signs, whose letters would not join.
+            from_right = unicodedata.bidirectional(character) in ("R", "AL")
+            for face in () if from_right else (*first, *self.faces.values()):
                 advance = face.advance(character)
                 if advance is not None:
                     found = (face.name, advance)

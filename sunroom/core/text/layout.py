@@ -5,10 +5,12 @@ The browser, the PDF and pictures draw these runs as given, so that all of them 
 
 from __future__ import annotations
 
+import unicodedata
 from collections.abc import Callable, Iterator, Sequence
 from typing import NamedTuple, Protocol
 
 import msgspec
+import regex
 
 from sunroom.core.text.styles import (
     SCRIPT_SCALE,
@@ -43,6 +45,15 @@ class SetInLine(Protocol):
 SetFormula = Callable[[str], SetInLine | None]
 #: A formula is at most so high, as a part of the size, lest it reach into other lines: a higher one is set smaller.
 MOST_HIGH = 1.5
+
+#: Drawn by the browser's own font when no shipped face has the character.
+OTHER_FACE = "other"
+#: The space in 1 000 of French and other texts, and as which it is drawn: the faces have that.
+NARROW_SPACE, THIN_SPACE = "\u202f", "\u2009"
+#: What is seen as one sign: a letter with its accents, an emoji of several (Unicode text segmentation, UAX 29).
+_SIGN = regex.compile(r"\X")
+#: Of longer ones each part is a sign: flags in a row are counted from the first, which takes the square of their number.
+MOST_OF_A_SIGN = 32
 
 #: Indent of a list's lines, as a part of the size.
 LIST_INDENT = 1.5
@@ -88,7 +99,10 @@ class Manner(msgspec.Struct, frozen=True):
 
 
 class Cell(NamedTuple):
-    """A character with its style, the face that draws it, and its width; or a formula with its size."""
+    """A character with its style, the face that draws it, and its width; or a formula with its size.
+
+    Of signs that no shipped face has the whole is one cell.
+    """
 
     text: str
     style: Span
@@ -118,7 +132,8 @@ def break_lines(
             size = manner.size * min(1.0, MOST_HIGH / formula.height)
             cells.append(Cell(part, style, manner.family, formula.width * size, formula, size))
         else:
-            cells += [_cell(character, style, manner, choose) for character in part]
+            cells += _cells(part, style, manner, choose)
+    cells = _joined(cells)
     indent = 0.0 if manner.listing == "none" else LIST_INDENT * manner.size
     limit = manner.wrap_width
     if limit is not None and indent:
@@ -143,13 +158,15 @@ def break_lines(
 
 
 def _parts(text: str, spans: tuple[Span, ...], formulas: bool) -> Iterator[tuple[str, Span]]:
-    """Each character with its style; the formulas of a text whole."""
+    """Each sign with its style; the formulas of a text whole."""
     at = 0
     styles = style_at(spans, len(text))
     while at < len(text):
         style, end = styles[at], at + 1
         if formulas and style.maths:
             end = min(style.end, len(text))
+        elif text[end : end + 1] > "\x7f":
+            end = at + _SIGN.match(text[at : at + MOST_OF_A_SIGN]).end()
         yield text[at:end], style
         at = end
 
@@ -157,6 +174,29 @@ def _parts(text: str, spans: tuple[Span, ...], formulas: bool) -> Iterator[tuple
 def _cell(character: str, style: Span, manner: Manner, choose: Choose) -> Cell:
     face, advance = choose(character, face_of(manner.family, style))
     return Cell(character, style, face, advance * manner.size * (SCRIPT_SCALE if style.script else 1.0))
+
+
+def _cells(sign: str, style: Span, manner: Manner, choose: Choose) -> list[Cell]:
+    """The characters of one sign. What only joins or parts others is in no face, and is not drawn by itself."""
+    first = _cell(THIN_SPACE if sign[0] == NARROW_SPACE else sign[0], style, manner, choose)
+    if unicodedata.category(sign[0]) == "Cf":
+        return []
+    if first.face == OTHER_FACE:
+        return [first._replace(text=sign)]
+    rest = (_cell(character, style, manner, choose) for character in sign[1:])
+    return [first, *(cell for cell in rest if cell.face != OTHER_FACE)]
+
+
+def _joined(cells: list[Cell]) -> list[Cell]:
+    """Words that no shipped face has, with the spaces between them: the browser knows in which order they are read."""
+    neighbours = zip(cells, cells[1:], cells[2:], strict=False)
+    between = [
+        middle._replace(face=OTHER_FACE)
+        if middle.text == " " and before.face == after.face == OTHER_FACE
+        else middle
+        for before, middle, after in neighbours
+    ]
+    return [*cells[:1], *between, *cells[max(1, len(cells) - 1) :]]
 
 
 def _paragraphs(cells: Sequence[Cell]) -> list[list[Cell]]:

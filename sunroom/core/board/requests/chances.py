@@ -12,6 +12,7 @@ from sunroom.core.board.pages import MAX_ITEMS, Page
 from sunroom.core.board.requests.cost import cells_work, table_work
 from sunroom.core.board.requests.family import Now
 from sunroom.core.board.steps import AddItems, ReplaceItems, Step
+from sunroom.core.characters import is_one_line
 from sunroom.core.data.chance import MAX_OUTCOMES, MAX_TIMES, Chance, check_chance, outcomes, throw
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink.samples import MAX_COORDINATE
@@ -55,7 +56,7 @@ def check(request: Chances) -> None:
     check_number("x", request.x, MAX_COORDINATE)
     check_number("y", request.y, MAX_COORDINATE)
     check_chance(request.chance)
-    if not (0 < len(request.word.strip()) <= MAX_WORD and request.word.isprintable()):
+    if not (0 < len(request.word.strip()) <= MAX_WORD and is_one_line(request.word)):
         raise MalformedError("word", said("there-is-no-text-to"))
 
 
