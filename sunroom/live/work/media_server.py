@@ -8,6 +8,7 @@ ids as the other ends of what it is sent. A video room has secrets of its own, a
 from __future__ import annotations
 
 import asyncio
+import itertools
 import json
 import logging
 import secrets
@@ -85,6 +86,7 @@ class MediaCall:
         #: Of each browser the handle by which it sends, and of each two the one by which one is sent the other's.
         self._sends: dict[str, int] = {}
         self._numbers: dict[str, int] = {}
+        self._next = itertools.count(1)
         #: Those that have offered what they send, and those of them whose sound and picture are there.
         self._offered: set[str] = set()
         self._there: set[str] = set()
@@ -147,18 +149,26 @@ class MediaCall:
             ready("")
             raise
         if uid not in self._sends:
-            handle = await self._attach()
-            number = self._numbers.setdefault(uid, len(self._numbers) + 1)
-            join = {
-                "request": "join",
-                "ptype": "publisher",
-                "room": self._room,
-                "id": number,
-                "pin": self._pin,
-            }
-            await self._ask(self._plugin(join, handle))
-            self._sends[uid] = handle
+            try:
+                await self._come(uid)
+            except (MediaError, TimeoutError):
+                # It may have been busy: nobody is to wait for ever to be told.
+                await self._come(uid)
         ready(self.id)
+
+    async def _come(self, uid: str) -> None:
+        """A browser into the video room, to send there."""
+        handle = await self._attach()
+        # Another one each time: the server may not have let go of the one of before.
+        number = self._numbers[uid] = next(self._next)
+        join = {"request": "join", "ptype": "publisher", "room": self._room, "id": number, "pin": self._pin}
+        try:
+            await self._ask(self._plugin(join, handle))
+        except (MediaError, TimeoutError):
+            # An answer that came too late would else leave somebody there whom nobody knows.
+            await self._send({"janus": "detach", "handle_id": handle})
+            raise
+        self._sends[uid] = handle
 
     async def _signal(self, message: Signal) -> None:
         data = msgspec.json.decode(
@@ -216,6 +226,7 @@ class MediaCall:
         self._told.pop(uid, None)
         gone = [self._sends.pop(uid)] if uid in self._sends else []
         gone += [self._shown.pop(key) for key in list(self._shown) if uid in key]
+        self._numbers.pop(uid, None)
         self._offered.discard(uid)
         self._there.discard(uid)
         for handle in gone:
