@@ -233,6 +233,23 @@ describe('ways to the others', () => {
     ])
   })
 
+  test('an offer of more than a voice and a picture is let fall: as many would be sent', async () => {
+    // No id comes after that one: the first offer is its own.
+    await call.begin(false, false)
+    told([caller('zzzzzzzz'), me()])
+    const offer = (...media: string[]) => {
+      const sdp = ['v=0', ...media.map((kind) => `m=${kind} 9 UDP/TLS/RTP/SAVPF 96`), ''].join('\r\n')
+      const data = JSON.stringify({ type: 'offer', sdp })
+      call.hear({ type: 'signal', to: call.id, by: 'zzzzzzzz', kind: 'offer', data })
+    }
+    offer('audio', 'video', 'video')
+    await settled()
+    expect(FakeLine.all[0]!.heard).toEqual([])
+    offer('audio', 'video')
+    await settled()
+    expect(FakeLine.all[0]!.heard).toEqual(['offer'])
+  })
+
   test('a way that failed is looked for anew', async () => {
     vi.useFakeTimers()
     await call.begin(false, false)

@@ -28,6 +28,7 @@ from sunroom.core.formats import drawing  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.lesson.chat import MAX_CAPTION  # noqa: E402
+from sunroom.core.lesson.state import MAX_WORDS, OPTIONS  # noqa: E402
 from sunroom.core.maths.elements import elements  # noqa: E402
 from sunroom.core.maths.graph import LABEL_SIZE, MAX_LINES, Counted  # noqa: E402
 from sunroom.core.maths.offers import LineVerdict, OfferKind  # noqa: E402
@@ -205,6 +206,9 @@ def _shared() -> list[str]:
         "MAX_GRAPH_LINES": MAX_LINES,
         "MAX_FORMULA": MAX_FORMULA,
         "MAX_CAPTION": MAX_CAPTION,
+        "MAX_WORDS": MAX_WORDS,
+        "FEWEST_ANSWERS": OPTIONS[0],
+        "MOST_ANSWERS": OPTIONS[1],
         "MAX_NUMBER": MAX_NUMBER,
         "UNDERLINE": drawing.UNDERLINE,
         "STRIKE": drawing.STRIKE,

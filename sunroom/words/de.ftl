@@ -1621,7 +1621,6 @@ camera-which = Welche Kamera
 camera-number = Kamera { $number }
 camera-paper = Es ist ein Blatt Papier: glätten
 camera-none = Hier wurde keine Kamera gefunden.
-camera-refused = Die Kamera darf nicht benutzt werden: Erlaube sie in den Einstellungen des Browsers für diese Seite.
 camera-made-up = Mit einem erfundenen Bild ausprobieren
 camera-is-made-up = Ein erfundenes Bild anstelle einer Kamera
 not-a-kind-to-open = Diese Art Datei lässt sich hier nicht öffnen. Bilder, PDF, Text, Markdown, CSV und InkML gehen.

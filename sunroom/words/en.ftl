@@ -1621,7 +1621,6 @@ camera-which = Which camera
 camera-number = Camera { $number }
 camera-paper = It is a sheet of paper: make it flat
 camera-none = No camera was found here.
-camera-refused = The camera may not be used: allow it in the browser’s own settings for this page.
 camera-made-up = Try it with a made-up picture
 camera-is-made-up = A made-up picture, in place of a camera
 not-a-kind-to-open = This kind of file cannot be opened here. Pictures, PDF, text, Markdown, CSV and InkML can.

@@ -1621,7 +1621,6 @@ camera-which = Qué cámara
 camera-number = Cámara { $number }
 camera-paper = Es una hoja de papel: alisarla
 camera-none = No se encontró ninguna cámara aquí.
-camera-refused = No se permite usar la cámara: permítela en los ajustes del navegador para esta página.
 camera-made-up = Probar con una imagen inventada
 camera-is-made-up = Una imagen inventada, en lugar de una cámara
 not-a-kind-to-open = Este tipo de archivo no se abre aquí. Sí imágenes, PDF, texto, Markdown, CSV e InkML.

@@ -1621,7 +1621,6 @@ camera-which = Quel appareil
 camera-number = Appareil { $number }
 camera-paper = C’est une feuille : l’aplatir
 camera-none = Aucun appareil photo trouvé ici.
-camera-refused = L’appareil photo n’est pas autorisé : autorisez-le dans les réglages du navigateur pour cette page.
 camera-made-up = Essayer avec une image inventée
 camera-is-made-up = Une image inventée, à la place d’un appareil
 not-a-kind-to-open = Ce type de fichier ne s’ouvre pas ici. Images, PDF, texte, Markdown, CSV et InkML s’ouvrent.

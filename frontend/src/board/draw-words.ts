@@ -49,7 +49,8 @@ export function drawLines(context: CanvasRenderingContext2D, lines: Line[], colo
         context.scale(size / FORMULA_UNITS, size / FORMULA_UNITS)
         context.fill(outlineOf(outline))
         context.restore()
-      } else context.fillText(text, x, y)
+      } else if (face === 'other') context.fillText(text, x, y, width)
+      else context.fillText(text, x, y)
       context.lineWidth = RULE * size
       if (underline) drawRule(context, x, y + UNDERLINE * size, width)
       if (strike) drawRule(context, x, y - STRIKE * size, width)

@@ -11,6 +11,14 @@ export class DeviceError extends Error {
   }
 }
 
+/** Why the browser did not open a device. */
+export function deviceError(error: unknown): DeviceError {
+  const { name } = error as Error
+  return new DeviceError(
+    name === 'NotAllowedError' ? 'refused' : name === 'NotReadableError' ? 'busy' : 'none',
+  )
+}
+
 /** What is said of a device that is not on: there is none, it is not allowed, in use elsewhere, or was unplugged. */
 export const OFF = {
   voice: {
@@ -87,8 +95,7 @@ export async function openDevice(kind: Kind, id: string, name: string): Promise<
     const { name: what } = error as Error
     // One that was chosen before may be gone: any other does as well.
     if (id && (what === 'OverconstrainedError' || what === 'NotFoundError')) return openDevice(kind, '', name)
-    const why = what === 'NotAllowedError' ? 'refused' : what === 'NotReadableError' ? 'busy' : 'none'
-    throw new DeviceError(why)
+    throw deviceError(error)
   }
 }
 

@@ -13,6 +13,8 @@ const SIZES = [
   { height: 240, maxBitrate: 200_000, maxFramerate: 10 },
   { height: 120, maxBitrate: 60_000, maxFramerate: 10 },
 ] as const
+/** A voice and a picture: to whoever offers more than these, as many would be sent. */
+const MOST_MEDIA = 2
 const LOW = { height: 120, maxBitrate: 60_000, maxFramerate: 5 }
 
 export interface PeerEvents {
@@ -86,7 +88,8 @@ export class Peer {
         return
       }
       const description = JSON.parse(data) as RTCSessionDescriptionInit
-      if (description.type !== kind) return
+      const media = description.sdp?.match(/^m=/gm)?.length ?? 0
+      if (description.type !== kind || media > MOST_MEDIA) return
       const collides = kind === 'offer' && (this.#offering || line.signalingState !== 'stable')
       this.#ignoring = !this.#polite && collides
       if (this.#ignoring) return

@@ -1,4 +1,5 @@
 /** A camera's picture; and a made-up one for where there is none. */
+import { deviceError } from '../call/devices'
 
 export interface CameraPicture {
   stream: MediaStream
@@ -6,13 +7,7 @@ export interface CameraPicture {
   close(): void
 }
 
-export class CameraError extends Error {
-  constructor(readonly why: 'none' | 'refused') {
-    super(why)
-  }
-}
-
-/** The picture of a camera, the one at the back when none is named; rejects with CameraError. */
+/** The picture of a camera, the one at the back when none is named; rejects with DeviceError. */
 export async function openCamera(deviceId = ''): Promise<CameraPicture> {
   const wanted = deviceId ? { deviceId: { exact: deviceId } } : { facingMode: 'environment' }
   try {
@@ -21,7 +16,7 @@ export async function openCamera(deviceId = ''): Promise<CameraPicture> {
     })
     return { stream, madeUp: false, close: () => stream.getTracks().forEach((track) => track.stop()) }
   } catch (error) {
-    throw new CameraError((error as Error).name === 'NotAllowedError' ? 'refused' : 'none')
+    throw deviceError(error)
   }
 }
 

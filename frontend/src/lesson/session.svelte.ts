@@ -201,11 +201,11 @@ export class Session implements Inside {
     else this.say(t('no-line-undo'))
   }
 
-  tell(command: Command): void {
-    if (this.#looksOnly()) return
-    if (!this.send({ type: 'tell', id: newId(), command })) {
-      this.say(t('no-line-tell'))
-    }
+  tell(command: Command): boolean {
+    if (this.#looksOnly()) return false
+    const sent = this.send({ type: 'tell', id: newId(), command })
+    if (!sent) this.say(t('no-line-tell'))
+    return sent
   }
 
   /** Say something in the chat; false when there is no line to say it on. */

@@ -3,6 +3,7 @@
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
   import { newId } from '../wire/codec'
+  import { FEWEST_ANSWERS, MAX_WORDS, MOST_ANSWERS } from '../wire/generated'
   import type { Session } from '../lesson/session.svelte'
   import { keepPrepared, prepared, type Question } from '../lesson/questions'
   import { t } from '../words/words.svelte'
@@ -10,21 +11,32 @@
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
   const draft = $derived(session.classroom.draft)
   let kept = $state.raw(prepared())
-  const given = $derived(
-    draft.options
-      .split('\n')
-      .map((line) => line.trim())
-      .filter(Boolean),
+  const given = $derived([
+    ...new Set(
+      draft.options
+        .split('\n')
+        .map((line) => line.trim())
+        .filter(Boolean),
+    ),
+  ])
+  const problem = $derived(
+    given.length > MOST_ANSWERS
+      ? t('a-question-has-to-different', { options: FEWEST_ANSWERS, options2: MOST_ANSWERS })
+      : given.some((answer) => answer.length > MAX_WORDS)
+        ? t('that-is-longer-than-characters', { words: MAX_WORDS })
+        : '',
   )
+  const whole = $derived(given.length >= FEWEST_ANSWERS && !problem)
 
-  function ask({ question, options }: Question) {
-    session.tell({ command: 'ask_check', id: newId(), question: question.trim(), options })
-    onclose()
+  function ask({ question, options }: Question): boolean {
+    const asked = session.tell({ command: 'ask_check', id: newId(), question: question.trim(), options })
+    if (asked) onclose()
+    return asked
   }
 
   function askDraft() {
-    ask({ question: draft.question, options: given })
-    session.classroom.draft = { question: '', options: draft.options }
+    if (ask({ question: draft.question, options: given }))
+      session.classroom.draft = { question: '', options: draft.options }
   }
 
   function keep() {
@@ -44,7 +56,7 @@
   <input
     value={draft.question}
     oninput={(event) => (session.classroom.draft = { ...draft, question: event.currentTarget.value })}
-    maxlength="200"
+    maxlength={MAX_WORDS}
     placeholder={t('the-question')}
     aria-label={t('the-question')}
   />
@@ -52,10 +64,12 @@
     value={draft.options}
     oninput={(event) => (session.classroom.draft = { ...draft, options: event.currentTarget.value })}
     rows="4"
-    aria-label={t('answers-by-line')}></textarea>
+    aria-label={t('answers-by-line')}
+    aria-invalid={Boolean(problem)}></textarea>
+  {#if problem}<p role="alert">{problem}</p>{/if}
   <div class="row">
-    <Button kind="go" disabled={given.length < 2} onclick={askDraft}>{t('ask-it')}</Button>
-    <Button disabled={given.length < 2 || !draft.question.trim()} onclick={keep}>{t('prepare')}</Button>
+    <Button kind="go" disabled={!whole} onclick={askDraft}>{t('ask-it')}</Button>
+    <Button disabled={!whole || !draft.question.trim()} onclick={keep}>{t('prepare')}</Button>
     <Button kind="quiet" onclick={() => (session.classroom.draft = { ...draft, options: 'A\nB\nC\nD' })}
       >{t('a-to-d')}</Button
     >

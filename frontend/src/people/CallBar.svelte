@@ -1,7 +1,8 @@
 <script lang="ts">
   /** Into the call and out of it, microphone and camera, and all that is set about it. */
   import type { Session } from '../lesson/session.svelte'
-  import { madeUpCamera, openCamera } from '../lesson/camera'
+  import { DeviceError, whyOff } from '../call/devices'
+  import { madeUpCamera, openCamera, type CameraPicture } from '../lesson/camera'
   import Icon from '../ui/Icon.svelte'
   import MenuButton from '../ui/MenuButton.svelte'
   import Popover from '../ui/Popover.svelte'
@@ -25,10 +26,15 @@
 
   /** A camera over a sheet of paper; a made-up one where there is none. */
   async function showCamera() {
-    const camera = await openCamera().catch(() => null)
-    const { stream, close } = camera ?? madeUpCamera()
-    if (!camera) session.say(t('show-made-up'))
-    call.show(stream.getVideoTracks()[0]!, close)
+    let camera: CameraPicture
+    try {
+      camera = await openCamera()
+    } catch (error) {
+      if (!(error instanceof DeviceError) || error.why !== 'none') return session.warn(whyOff('face', error))
+      camera = madeUpCamera()
+      session.say(t('show-made-up'))
+    }
+    call.show(camera.stream.getVideoTracks()[0]!, camera.close)
   }
 
   const AT = [

@@ -25,7 +25,7 @@
 
   function write(event: SubmitEvent) {
     event.preventDefault()
-    if (message.trim()) each((seat) => session.saySomething(message, seat))
+    if (message.trim() && chosen.every((seat) => session.saySomething(message, seat))) ondone()
   }
 </script>
 

@@ -9,9 +9,7 @@
   const MINUTES = [1, 2, 5, 10, 20]
 
   function countDown(minutes: number) {
-    if (!(minutes >= 0)) return
-    session.tell({ command: 'set_countdown', seconds: Math.round(60 * minutes), label })
-    onclose()
+    if (session.tell({ command: 'set_countdown', seconds: Math.round(60 * minutes), label })) onclose()
   }
 </script>
 
@@ -30,7 +28,15 @@
       countDown(own)
     }}
   >
-    <input type="number" min="0.5" max="240" step="0.5" bind:value={own} aria-label={t('minutes-of-task')} />
+    <input
+      type="number"
+      required
+      min="0.5"
+      max="240"
+      step="0.5"
+      bind:value={own}
+      aria-label={t('minutes-of-task')}
+    />
     <Button type="submit">{t('start-time')}</Button>
     {#if session.lesson?.countdown}<Button kind="stop" onclick={() => countDown(0)}>{t('stop')}</Button>{/if}
   </form>

@@ -23,13 +23,15 @@
 
   onMount(load)
 
-  async function load() {
+  async function load(owned = false) {
     try {
       me = await ask<Me>('GET', '/api/me')
       home = await ask<RoomHome>('GET', `/api/rooms/${link}`)
       document.title = t('title-of-window', { title: home.title })
     } catch (error) {
-      if (error instanceof Problem && error.status === 403 && (await ownByKey(link))) return load()
+      const refused = error instanceof Problem && error.status === 403
+      // Once: a browser that keeps no cookies owns nothing afterwards either.
+      if (refused && !owned && (await ownByKey(link))) return load(true)
       problem = (error as Error).message
     }
   }

@@ -227,7 +227,6 @@ export interface Words {
   'camera-off': null
   'camera-on': null
   'camera-paper': null
-  'camera-refused': null
   'camera-take': null
   'camera-use': null
   'camera-was-refused': null

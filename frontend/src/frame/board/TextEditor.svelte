@@ -113,6 +113,8 @@
 
   function onkeydown(event: KeyboardEvent) {
     event.stopPropagation()
+    // While letters are being put together, keys are for that.
+    if (event.isComposing) return
     const control = event.ctrlKey || event.metaKey
     const flags = { b: 'bold', i: 'italic', u: 'underline', m: 'maths' } as const
     const flag = flags[event.key.toLowerCase() as keyof typeof flags]

@@ -1,7 +1,8 @@
 <script lang="ts">
   /** A picture taken with this device's camera: seen first, then put on the page. */
   import { onMount, untrack } from 'svelte'
-  import { cameras, CameraError, madeUpCamera, openCamera, type CameraPicture } from '../../lesson/camera'
+  import { DeviceError, whyOff } from '../../call/devices'
+  import { cameras, madeUpCamera, openCamera, type CameraPicture } from '../../lesson/camera'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
@@ -14,11 +15,15 @@
   let picture = $state.raw<CameraPicture | null>(null)
   let devices = $state.raw<MediaDeviceInfo[]>([])
   let device = $state('')
-  let why = $state<'' | 'none' | 'refused'>('')
+  let why = $state('')
   let taken = $state.raw<Blob | null>(null)
   let paper = $state(true)
   let gone = false
   const takenAddress = $derived(taken ? URL.createObjectURL(taken) : '')
+  $effect(() => {
+    const address = takenAddress
+    return () => URL.revokeObjectURL(address)
+  })
 
   onMount(() => {
     void open()
@@ -36,11 +41,13 @@
     try {
       const opened = madeUp ? madeUpCamera() : await openCamera(device)
       if (gone) return opened.close()
+      // Another one may have been opened meanwhile.
+      picture?.close()
       picture = opened
       why = ''
       if (!madeUp) devices = await cameras()
     } catch (error) {
-      why = error instanceof CameraError ? error.why : 'none'
+      why = error instanceof DeviceError && error.why !== 'none' ? whyOff('face', error) : t('camera-none')
     }
   }
 
@@ -66,8 +73,9 @@
 
 <Dialog bind:this={dialog} title={t('camera')} width={760} shut={false} {onclose} data-testid="camera">
   {#if why}
-    <p role="alert">{why === 'none' ? t('camera-none') : t('camera-refused')}</p>
+    <p role="alert">{why}</p>
     <div class="row">
+      <Button onclick={() => open()}>{t('camera-again')}</Button>
       <Button onclick={() => open(true)}>{t('camera-made-up')}</Button>
       <Button kind="quiet" onclick={() => dialog.close()}>{t('cancel')}</Button>
     </div>

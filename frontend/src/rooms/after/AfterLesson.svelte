@@ -23,7 +23,7 @@
 
   onMount(load)
 
-  async function load() {
+  async function load(owned = false) {
     try {
       ;[home, after] = await Promise.all([
         ask<RoomHome>('GET', `/api/rooms/${link}`),
@@ -31,7 +31,9 @@
       ])
       document.title = t('title-of-window', { title: home.title })
     } catch (error) {
-      if (error instanceof Problem && error.status === 403 && (await ownByKey(link))) return load()
+      const refused = error instanceof Problem && error.status === 403
+      // Once: a browser that keeps no cookies owns nothing afterwards either.
+      if (refused && !owned && (await ownByKey(link))) return load(true)
       problem = (error as Error).message
     }
   }

@@ -18,6 +18,7 @@
   let place = $state('')
   let problem = $state('')
   let marking = $state(false)
+  let giving = $state(false)
   /** The homework whose files would go with it: it is asked once more. */
   let sure = $state('')
   const names = $derived(new Map(after.people.map(({ seat, name }) => [seat, name])))
@@ -26,7 +27,9 @@
     event.preventDefault()
     const [board = '', page = ''] = place.split(' ')
     const due_ms = due ? new Date(`${due}T23:59`).getTime() : null
+    giving = true
     if (await asked('POST', '', { text, due_ms, board, page })) text = due = place = ''
+    giving = false
   }
 
   async function asked(method: 'POST' | 'DELETE', end: string, body?: unknown): Promise<boolean> {
@@ -117,7 +120,7 @@
       {/each}
     </select></label
   >
-  <Button type="submit">{t('give-homework')}</Button>
+  <Button type="submit" disabled={giving}>{t('give-homework')}</Button>
 </form>
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 
