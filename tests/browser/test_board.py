@@ -85,10 +85,11 @@ class Writing(BoardTest):
         return int(np.asarray(shot)[top - 3 : top + 4, left - 3 : left + 4].min())
 
     def test_after_a_pen_a_finger_moves_the_paper_and_does_not_write(self) -> None:
-        self.tutor.line()
+        self.tutor.begin([(300, 300), (340, 310), (380, 305)])
         self.tutor.draw([(300, 500), (400, 520)], "touch")
+        self.tutor.lift()
         self.tutor.kept()
-        self.assertTrue(self.tutor.whole, "what comes right after a pen is its hand")
+        self.assertTrue(self.tutor.whole, "what comes beside a pen is its hand")
         time.sleep(0.5)  # until it counts as a finger
         self.tutor.draw([(300, 500), (400, 520)], "touch")
         self.tutor.draw([(300, 400), (400, 420)], "pen")

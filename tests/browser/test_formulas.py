@@ -114,10 +114,6 @@ class Formulas(Tools):
         self.hears("Formula (1): a squared plus b squared equals c squared")
         self.tutor.part("[aria-label=Sill] button", "Change the formula")
         number = self.tutor.find("[data-testid=formula-number]")
-        import time
-
-        time.sleep(1)
-        self.tutor.driver.save_screenshot("/tmp/dbg2.png")
         number.send_keys(Keys.CONTROL, "a")
         number.send_keys(Keys.DELETE)
         self.tutor.press("dialog button", "Keep it")
