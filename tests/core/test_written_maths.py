@@ -274,6 +274,7 @@ class Likely(unittest.TestCase):
             (r"c^{2}=a^{2}+b^{2}-2ab\cos\gamma", r"c^{2}=a^{2}+b^{2}-2abco8\gamma"),
             ("T=2\\pi", r"\tau=2\pi"),
             ("SO_{4}^{2-}", "8O_{4}^{2-}"),
+            ("v^{2}-4v+1=0", "v^{2}-4u+1=0"),
         ):
             with self.subTest(meant):
                 self.assertGreater(likely().log(meant), likely().log(alike))

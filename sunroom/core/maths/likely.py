@@ -3,18 +3,22 @@
 A formula in LaTeX is read as rows: the line itself, and in each power, index, fraction, root and limit a row of its own. Of
 each token counts say how often it follows the two before it in such a row, those of one before where two are seldom, and so
 on (Ney, Essen, Kneser 1994: absolute discounting). There are two sets of counts, of known formulas and of formulas drawn by
-lot (training.likely_formulas); a token is as likely as both say together.
+lot (training.likely_formulas); a token is as likely as both say together. A letter that a formula has already is likelier to
+stand there again than others are (Kuhn, De Mori 1990: a cache).
 """
 
 from __future__ import annotations
 
 import math
 import re
+from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
+
+from sunroom.core.maths.signs import GREEK
 
 #: A token, the kind of row that it stands in, and the two before it.
 Place = tuple[str, str, str, str]
@@ -26,6 +30,8 @@ DISCOUNT = 0.75
 KNOWN_SHARE = 0.85
 #: A token that is met at all makes a formula so much likelier (log): else short ones always were.
 EACH = 1.5
+#: So many letters are one of those that a formula has already. Of 0, 0.1 … 0.5 this says most of known formulas left out in turn.
+AGAIN_SHARE = 0.2
 _TOKEN = re.compile(r"\\[A-Za-z]+|\\.|\S")
 _LIMITED = frozenset((r"\sum", r"\prod", r"\int", r"\oint", r"\lim", r"\max", r"\min"))
 _KINDS = {"^": "power", "_": "index", r"\frac": "fraction", r"\sqrt": "root"}
@@ -64,6 +70,12 @@ class LikelyFormulas:
     def __init__(self, tokens: Sequence[str], known: Counts, lot: Counts) -> None:
         self._numbers = {token: number for number, token in enumerate(tokens)}
         self._sets = [_with_totals(counts) for counts in (known, lot)]
+        letters = {
+            token: known.get((), {}).get(number, 0)
+            for token, number in self._numbers.items()
+            if _is_letter(token)
+        }
+        self._letters, self._all_letters = letters, sum(letters.values()) + len(letters) + 1
 
     @staticmethod
     def count(formulas: Iterable[str], numbers: dict[str, int]) -> dict[tuple[int, ...], dict[int, int]]:
@@ -109,6 +121,17 @@ class LikelyFormulas:
             givens = _givens(kind, before, second)
             known, lot = (self._share(counts, token, givens) for counts in self._sets)
             total += EACH + math.log(KNOWN_SHARE * known + (1 - KNOWN_SHARE) * lot)
+        return total + self._again(latex)
+
+    def _again(self, latex: str) -> float:
+        """How much likelier (log) its letters are for being one of those before them, or another."""
+        total = 0.0
+        before: Counter[str] = Counter()
+        for letter in filter(_is_letter, _TOKEN.findall(latex)):
+            if before:
+                share = (self._letters.get(letter, 0) + 1) / self._all_letters
+                total += math.log(1 - AGAIN_SHARE + AGAIN_SHARE * before[letter] / before.total() / share)
+            before[letter] += 1
         return total
 
     def _share(
@@ -123,6 +146,10 @@ class LikelyFormulas:
                 total, row = counts[given]
                 share = max(row.get(token, 0) - DISCOUNT, 0) / total + DISCOUNT * len(row) / total * share
         return share
+
+
+def _is_letter(token: str) -> bool:
+    return token in GREEK or (len(token) == 1 and token.isalpha())
 
 
 def _givens(kind: int, before: int, second: int) -> tuple[tuple[int, ...], ...]:
