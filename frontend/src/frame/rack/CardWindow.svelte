@@ -6,6 +6,7 @@
   import Dialog from '../../ui/Dialog.svelte'
   import Field from '../../ui/Field.svelte'
   import Radios from '../../ui/Radios.svelte'
+  import { addressOf } from '../../ui/address'
   import { MAX_CARD_TITLE, type CardItem } from '../../wire/generated'
   import { t } from '../../words/words.svelte'
 
@@ -20,16 +21,11 @@
 
   const KINDS = ['link', 'sound', 'video'] as const
   const NAMES = { link: 'card-link', sound: 'card-sound', video: 'card-video' } as const
-  const ADDRESS = /^(https?:\/\/|mailto:)[^\s<>"'\\]+$/i
-  /** Typed without it, an address of the web is meant. */
-  const BARE = /^[\w-]+(\.[\w-]+)+(?:[/?#]\S*)?$/
-
   function keep(event: SubmitEvent) {
     event.preventDefault()
     const own = Boolean(card?.file)
-    const typed = address.trim()
-    const whole = BARE.test(typed) ? `https://${typed}` : typed
-    if (!own && (!ADDRESS.test(whole) || whole.length > 500)) {
+    const whole = addressOf(address)
+    if (!own && !whole) {
       problem = t('card-address-problem')
       return
     }

@@ -4,6 +4,7 @@
   import Popover from '../../ui/Popover.svelte'
   import type { Align, Family, Listing } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
+  import { addressOf } from '../../ui/address'
   import { t } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
@@ -45,8 +46,8 @@
   }
 
   function setLink() {
-    const address = link.trim()
-    wrongLink = address !== '' && !/^(https?:\/\/|mailto:)[^\s<>"'\\]+$/i.test(address)
+    const address = addressOf(link)
+    wrongLink = !address && link.trim() !== ''
     if (!wrongLink) editing?.restyle({ link: address })
   }
   const size = $derived(editing?.size ?? tools.textSize)
