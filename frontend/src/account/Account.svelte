@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import AccountForm from '../rooms/AccountForm.svelte'
-  import { ask } from '../wire/api'
+  import { ask, Problem } from '../wire/api'
   import Brand from '../ui/Brand.svelte'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
@@ -27,24 +27,21 @@
 
   async function load() {
     unknown = false
+    problem = ''
     try {
-      show(await ask<AccountPage>('GET', '/api/account'))
-    } catch {
-      unknown = true
+      page = await ask<AccountPage>('GET', '/api/account')
+      ;({ name, mail } = page)
+    } catch (error) {
+      unknown = error instanceof Problem && error.status === 403
+      if (!unknown) problem = (error as Error).message
     }
-  }
-
-  function show(found: AccountPage) {
-    page = found
-    name = found.name
-    mail = found.mail
   }
 
   /** Do something to the account and say how it went. */
   async function carryOut(what: () => Promise<AccountPage>, sentence: string) {
     done = problem = ''
     try {
-      show(await what())
+      page = await what()
       done = sentence
     } catch (error) {
       problem = (error as Error).message
@@ -53,7 +50,11 @@
 
   function change(event: SubmitEvent) {
     event.preventDefault()
-    void carryOut(() => ask<AccountPage>('PATCH', '/api/account', { name, mail }), t('your-details-are-kept'))
+    void carryOut(async () => {
+      const kept = await ask<AccountPage>('PATCH', '/api/account', { name, mail })
+      ;({ name, mail } = kept)
+      return kept
+    }, t('your-details-are-kept'))
   }
 
   async function changePassword(event: SubmitEvent) {
@@ -182,6 +183,9 @@
           <div><Button kind="stop" onclick={() => (ending = true)}>{t('delete-the-account')}</Button></div>
         {/if}
       </section>
+    {:else if problem}
+      <p class="problem" role="alert">{problem}</p>
+      <div><Button onclick={load}>{t('try-again')}</Button></div>
     {:else}
       <p class="muted">{t('opening-your-account')}</p>
     {/if}

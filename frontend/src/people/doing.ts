@@ -5,7 +5,7 @@ import { elapsed } from '../words/time'
 import { t, type Plain } from '../words/words.svelte'
 import { HAND_WORDS } from './hands'
 
-const ROLES: Record<Person['role'], Plain> = {
+export const ROLES: Record<Person['role'], Plain> = {
   tutor: 'role-tutor',
   helper: 'role-helper',
   student: 'role-student',

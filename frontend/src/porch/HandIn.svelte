@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Files handed in for one homework: chosen, photographed, and taken back. */
   import Button from '../ui/Button.svelte'
+  import { Sending } from '../ui/sending.svelte'
   import { ask } from '../wire/api'
   import type { Afterwards, Task } from '../wire/generated'
   import { t } from '../words/words.svelte'
@@ -8,23 +9,17 @@
   let { link, task, onchange }: { link: string; task: Task; onchange: (found: Afterwards) => void } = $props()
   const path = $derived(`/api/found/${link}/homework/${task.id}/files`)
   let input: HTMLInputElement
-  let sending = $state.raw<AbortController | null>(null)
+  const sending = new Sending()
   let problem = $state('')
 
-  async function send() {
+  function send() {
     const files = [...(input.files ?? [])]
     input.value = ''
     problem = ''
-    sending = new AbortController()
-    try {
-      for (const file of files) {
-        const name = encodeURIComponent(file.name.slice(0, 80))
-        onchange(await ask<Afterwards>('POST', `${path}?name=${name}`, file, sending.signal))
-      }
-    } catch (error) {
-      problem = (error as Error).message
-    }
-    sending = null
+    void sending.send(files, async (file, signal) => {
+      const name = encodeURIComponent([...file.name].slice(0, 80).join(''))
+      onchange(await ask<Afterwards>('POST', `${path}?name=${name}`, file, signal))
+    })
   }
 
   async function takeBack(id: string) {
@@ -52,15 +47,15 @@
   </ul>
 {/if}
 <div class="row">
-  {#if sending}
-    <span role="status">{t('handing-in')}</span>
-    <Button onclick={() => sending?.abort()}>{t('give-up')}</Button>
+  {#if sending.now}
+    <span role="status">{sending.now}</span>
+    <Button onclick={() => sending.giveUp()}>{t('give-up')}</Button>
   {:else}
     <Button onclick={() => input.click()}>{t('hand-in-file')}</Button>
     <span class="muted">{t('hand-in-hint')}</span>
   {/if}
 </div>
-{#if problem}<p role="alert">{problem}</p>{/if}
+{#each problem ? [problem] : sending.problems as told, at (at)}<p role="alert">{told}</p>{/each}
 <input
   bind:this={input}
   type="file"

@@ -7,7 +7,7 @@
   interface Props {
     between: Between
     /** Ends when it is so, or has been refused. */
-    onchange: (wanted: Between) => Promise<void>
+    onchange: (wanted: Between) => Promise<unknown>
     disabled?: boolean
   }
   let { between, onchange, disabled = false }: Props = $props()

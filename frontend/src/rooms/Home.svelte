@@ -20,6 +20,7 @@
   let home = $state.raw<RoomHome | null>(null)
   let me = $state.raw<Me | null>(null)
   let problem = $state('')
+  let busy = $state(false)
 
   onMount(load)
 
@@ -36,37 +37,42 @@
     }
   }
 
-  async function change(wanted: Changes) {
+  /** Whether it could be done; why not is said. */
+  async function tried(what: () => Promise<void>): Promise<boolean> {
     problem = ''
+    busy = true
     try {
-      home = await ask<RoomHome>('PATCH', `/api/rooms/${link}`, wanted)
+      await what()
     } catch (error) {
       problem = (error as Error).message
     }
+    busy = false
+    return !problem
   }
 
-  async function putAway(board: string, away: boolean) {
-    try {
+  const change = (wanted: Changes) =>
+    tried(async () => {
+      home = await ask<RoomHome>('PATCH', `/api/rooms/${link}`, wanted)
+    })
+
+  const putAway = (board: string, away: boolean) =>
+    tried(async () => {
       await ask('PATCH', `/api/rooms/${link}/boards/${board}`, { away })
       await load()
-    } catch (error) {
-      problem = (error as Error).message
-    }
-  }
+    })
 
-  async function newBoard() {
-    const board = await ask<BoardId>('POST', `/api/rooms/${link}/boards`, {})
-    location.href = `/rooms/${link}/boards/${board.id}`
-  }
+  const newBoard = () =>
+    tried(async () => {
+      const board = await ask<BoardId>('POST', `/api/rooms/${link}/boards`, {})
+      location.href = `/rooms/${link}/boards/${board.id}`
+    })
 
   async function claim(signed: Me) {
     me = signed
-    try {
+    await tried(async () => {
       me = await ask<Me>('POST', `/api/rooms/${link}/claim`)
       await load()
-    } catch (error) {
-      problem = (error as Error).message
-    }
+    })
   }
 
   function planned(at: number, minutes: number | null): string {
@@ -172,7 +178,7 @@
               {/if}
             </li>
           {/each}
-          <li><button class="new" onclick={newBoard}>{t('new-board')}</button></li>
+          <li><button class="new" disabled={busy} onclick={newBoard}>{t('new-board')}</button></li>
         </ul>
         {#if home.away.length}
           <details>
@@ -287,6 +293,12 @@
   .problem {
     color: var(--clay);
     margin-top: 10px;
+    /* Wherever on the page it happened. */
+    position: sticky;
+    top: 0;
+    z-index: 1;
+    background: var(--sand);
+    padding-block: 8px;
   }
   .banner {
     margin: 20px 0 26px;

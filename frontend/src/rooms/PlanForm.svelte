@@ -4,7 +4,7 @@
   import type { Plan, SetPlan } from '../wire/generated'
   import { t } from '../words/words.svelte'
 
-  let { plan, onchange }: { plan: Plan; onchange: (plan: SetPlan) => void } = $props()
+  let { plan, onchange }: { plan: Plan; onchange: (plan: SetPlan) => Promise<boolean> } = $props()
   let title = $state(untrack(() => plan.title))
   let at = $state(untrack(() => (plan.at_ms ? local(plan.at_ms) : '')))
   let minutes = $state<number | null>(untrack(() => plan.minutes))
@@ -17,9 +17,9 @@
     return new Date(ms - moment.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
   }
 
-  function keep(event: SubmitEvent) {
+  async function keep(event: SubmitEvent) {
     event.preventDefault()
-    onchange({
+    kept = await onchange({
       command: 'set_plan',
       title: title.trim(),
       at_ms: at ? new Date(at).getTime() : null,
@@ -29,7 +29,6 @@
         .map((line) => line.trim())
         .filter(Boolean),
     })
-    kept = true
     setTimeout(() => (kept = false), 2_000)
   }
 </script>

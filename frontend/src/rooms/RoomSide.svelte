@@ -8,6 +8,7 @@
 </script>
 
 <script lang="ts">
+  import { ROLES } from '../people/doing'
   import PersonMark from '../people/PersonMark.svelte'
   import Button from '../ui/Button.svelte'
   import Later from '../ui/Later.svelte'
@@ -16,12 +17,14 @@
   import CopyLink from '../ui/CopyLink.svelte'
   import Rehearse from './Rehearse.svelte'
   import WholeRoom from './WholeRoom.svelte'
+  import { addressOf } from '../ui/address'
   import { t } from '../words/words.svelte'
 
   interface Props {
     home: RoomHome
     me: Me | null
-    onchange: (wanted: Changes) => Promise<void>
+    /** Whether it is so now; what was refused has been said. */
+    onchange: (wanted: Changes) => Promise<boolean>
     onclaim: (me: Me) => Promise<void>
   }
   let { home, me, onchange, onclaim }: Props = $props()
@@ -48,12 +51,12 @@
   <p class="muted">{t('the-board-alone-it-looks')}</p>
   <h2>{t('outside-call')}</h2>
   <input
-    type="url"
+    inputmode="url"
     value={home.outside_call}
     maxlength="400"
     placeholder="https://"
     aria-label={t('outside-call')}
-    onchange={(event) => onchange({ outside_call: event.currentTarget.value })}
+    onchange={({ currentTarget: { value } }) => onchange({ outside_call: addressOf(value) || value })}
   />
   <p class="muted">{t('outside-call-hint')}</p>
   <label class="language">
@@ -89,7 +92,7 @@
   {#each home.people as person (person.seat)}
     <div class="person">
       <PersonMark seat={person.seat} name={person.name} size={28} />{person.name}<span class="muted"
-        >{person.role}</span
+        >{t(ROLES[person.role])}</span
       >
     </div>
   {:else}
@@ -117,7 +120,7 @@
     gap: 8px;
     align-content: start;
   }
-  input[type='url'] {
+  input {
     min-height: 40px;
     min-width: 0;
     padding: 0 10px;

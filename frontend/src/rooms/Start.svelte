@@ -50,7 +50,12 @@
   }
 
   async function signOut() {
-    me = await ask<Me>('POST', '/api/sign-out')
+    problem = ''
+    try {
+      me = await ask<Me>('POST', '/api/sign-out')
+    } catch (error) {
+      problem = (error as Error).message
+    }
   }
 </script>
 

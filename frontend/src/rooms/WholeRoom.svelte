@@ -6,7 +6,8 @@
   import { t } from '../words/words.svelte'
 
   /** What is done to a room as a whole: its title, its links, taking it along, its end. */
-  let { home, onchange }: { home: RoomHome; onchange: (wanted: { title: string }) => void } = $props()
+  let { home, onchange }: { home: RoomHome; onchange: (wanted: { title: string }) => Promise<boolean> } =
+    $props()
   let title = $state('')
   let renaming = $state(false)
   let sure = $state<'' | 'students' | 'onlookers' | 'delete'>('')
@@ -42,10 +43,9 @@
 <h2>{t('the-whole-room')}</h2>
 {#if renaming}
   <form
-    onsubmit={(event) => {
+    onsubmit={async (event) => {
       event.preventDefault()
-      onchange({ title })
-      renaming = false
+      renaming = !(await onchange({ title }))
     }}
   >
     <Field label={t('title')} bind:value={title} maxlength={80} required />

@@ -739,7 +739,7 @@ export interface HomeBoard {
 export interface HomePerson {
   seat: string
   name: string
-  role: string
+  role: 'helper' | 'onlooker' | 'student' | 'tutor'
 }
 
 export interface IceServer {

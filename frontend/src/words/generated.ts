@@ -753,6 +753,7 @@ export interface Words {
   'figure-trapezium': null
   'figure-triangle': null
   'figures': null
+  'file-not-taken': { name: string | number; problem: string | number }
   'file-of-a-hand': null
   'file-of-a-saved-board': null
   'file-of-a-whole-room': null
@@ -854,7 +855,6 @@ export interface Words {
   'handed-in': null
   'handed-in-by': { names: string | number }
   'handed-in-enough': { most: string | number }
-  'handing-in': null
   'hands-up': { count: string | number }
   'handwriting-is-read-with-the': null
   'hard-to-see-on-this': null
@@ -1579,6 +1579,7 @@ export interface Words {
   'send-to-others': null
   'send-to-the-porch': { name: string | number }
   'sending': null
+  'sending-file': { count: string | number; name: string | number; number: string | number }
   'server-could-not': { status: string | number }
   'server-silent': null
   'set-all-words': null

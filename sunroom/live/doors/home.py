@@ -19,7 +19,7 @@ from sunroom.core.formats.csv import rows_csv
 from sunroom.core.lesson import Lesson, LessonCommand, SetBetween, SetPlan, carry_out
 from sunroom.core.lesson.record import Entry, minutes_present
 from sunroom.core.lesson.state import Plan
-from sunroom.core.pens.facts import Between
+from sunroom.core.pens.facts import Between, Role
 from sunroom.core.sentences import said
 from sunroom.core.text.styles import is_link
 from sunroom.lessons import repository as lessons
@@ -56,7 +56,7 @@ class Attended(msgspec.Struct):
 class HomePerson(msgspec.Struct):
     seat: str
     name: str
-    role: str
+    role: Role
 
 
 MAX_CALL_ADDRESS = 400
@@ -191,7 +191,7 @@ def _home(row: Room) -> RoomHome:
         away=[listed(board) for board in away],
         used_mb=round(used_bytes(row.pk) / 1e6, 1),
         most_mb=most_bytes() / 1e6,
-        people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],
+        people=[HomePerson(seat.uid, seat.name, seat.role) for seat in seats],  # type: ignore[arg-type]
         attendance=_attendance(entries, lesson),
         record=[entry for entry in entries if entry.what == "did"][-RECORD_LINES:],
     )

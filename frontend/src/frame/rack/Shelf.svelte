@@ -7,6 +7,7 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Icon from '../../ui/Icon.svelte'
+  import { Sending } from '../../ui/sending.svelte'
   import { asks } from '../../ui/ticks'
   import { t } from '../../words/words.svelte'
   import type { Surface } from '../board/surface.svelte'
@@ -21,6 +22,7 @@
   let changed = $state.raw<ShelfCard | null>(null)
   let title = $state('')
   let folder = $state('')
+  const sending = new Sending()
   let problem = $state('')
   let busy = $state(false)
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -62,10 +64,10 @@
   function put() {
     const files = [...(input.files ?? [])]
     input.value = ''
-    void tried(async () => {
-      for (const file of files)
-        shelf = await ask<Shelf>('POST', `${path}/files?name=${encodeURIComponent(file.name)}`, file)
-      words = ''
+    problem = words = ''
+    void sending.send(files, async (file, signal) => {
+      const name = encodeURIComponent(file.name)
+      shelf = await ask<Shelf>('POST', `${path}/files?name=${name}`, file, signal)
     })
   }
 
@@ -101,7 +103,12 @@
     aria-label={t('shelf-search')}
     placeholder={t('shelf-search')}
   />
-  <Button disabled={busy} onclick={() => input.click()}>{t('shelf-put-file')}</Button>
+  {#if sending.now}
+    <span role="status">{sending.now}</span>
+    <Button onclick={() => sending.giveUp()}>{t('give-up')}</Button>
+  {:else}
+    <Button disabled={busy} onclick={() => input.click()}>{t('shelf-put-file')}</Button>
+  {/if}
 {/snippet}
 
 <Dialog bind:this={dialog} title={t('shelf')} width={1000} tall {onclose} beside={look} data-testid="shelf">
@@ -114,7 +121,9 @@
     aria-label={t('shelf-put-file')}
     onchange={put}
   />
-  {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+  {#each problem ? [problem] : sending.problems as told, at (at)}<p class="problem" role="alert">
+      {told}
+    </p>{/each}
   <div class="all">
     {#if shelf && !here.length}<p class="muted">
         {words.trim() ? t('shelf-nothing-found') : t('shelf-empty')}

@@ -38,13 +38,15 @@
     }
   }
 
-  async function change(wanted: Changes) {
+  /** Whether it is so now; why not is said. */
+  async function change(wanted: Changes): Promise<boolean> {
     problem = ''
     try {
       home = await ask<RoomHome>('PATCH', `/api/rooms/${link}`, wanted)
     } catch (error) {
       problem = (error as Error).message
     }
+    return !problem
   }
 
   function facts(room: RoomHome): string {
@@ -178,6 +180,12 @@
   }
   .problem {
     color: var(--clay);
+    /* Wherever on the page it happened. */
+    position: sticky;
+    top: 0;
+    z-index: 1;
+    background: var(--sand);
+    padding-block: 8px;
   }
   .columns {
     display: grid;
