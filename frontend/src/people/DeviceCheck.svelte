@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Before coming in: does the camera, the microphone, the loudspeaker, the pen, the line work, and if not, what to do. */
-  import { onDestroy, onMount } from 'svelte'
+  import { onDestroy, onMount, untrack } from 'svelte'
   import type { Call } from '../call/call.svelte'
   import { openDevice, whyOff, type Device, type Kind } from '../call/devices'
   import { Levels } from '../call/levels'
@@ -29,6 +29,8 @@
   let line = $state('')
   let canvas = $state<HTMLCanvasElement>()
   const devices: Partial<Record<Kind, Device>> = {}
+  /** What comes after another was chosen, or after this was shut, is closed at once: no light stays on. */
+  const turns = { voice: 0, face: 0 }
   const levels = new Levels(() => {
     level = Math.min(1, levels.of('own') * 6)
     if (levels.speaks('own')) heard = true
@@ -36,29 +38,35 @@
 
   onMount(() => void measureLine())
   onDestroy(() => {
+    turns.voice++
+    turns.face++
     for (const device of Object.values(devices)) device.close()
     levels.close()
   })
 
-  $effect(() => {
-    // Another device was chosen.
-    const { voice, face: camera } = call.kept
-    if (trying) {
-      void open('voice', voice)
-      void open('face', camera)
-    }
-  })
+  const voice = $derived(call.kept.voice)
+  const camera = $derived(call.kept.face)
+  $effect(() => follow('voice', voice))
+  $effect(() => follow('face', camera))
+
+  /** Another device may have been chosen. */
+  function follow(kind: Kind, id: string) {
+    if (trying) void untrack(() => open(kind, id))
+  }
 
   async function open(kind: Kind, id: string) {
+    const turn = ++turns[kind]
     devices[kind]?.close()
     delete devices[kind]
     try {
       const device = await openDevice(kind, id, name)
+      if (turn !== turns[kind]) return device.close()
       devices[kind] = device
       problems = { ...problems, [kind]: '' }
       if (kind === 'face') face = new MediaStream([device.track])
       else levels.listen('own', device.track)
     } catch (error) {
+      if (turn !== turns[kind]) return
       problems = { ...problems, [kind]: whyOff(kind, error) }
       if (kind === 'face') face = null
       else levels.forget('own')

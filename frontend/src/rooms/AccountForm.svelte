@@ -16,30 +16,36 @@
   /** Accounts may be by invitation; its code is in the address that was sent. */
   const invitation = new URLSearchParams(location.search).get('invitation') ?? ''
   let problem = $state('')
+  let busy = $state(false)
 
   async function submit(event: SubmitEvent) {
     event.preventDefault()
-    problem = ''
-    try {
+    await tried(async () =>
       onsigned(
         making
           ? await ask<Me>('POST', '/api/account', { username, password, name, mail, invitation })
           : await ask<Me>('POST', '/api/sign-in', { username, password }),
-      )
-    } catch (error) {
-      problem = (error as Error).message
-    }
+      ),
+    )
   }
 
   async function recover(event: SubmitEvent) {
     event.preventDefault()
-    problem = ''
-    try {
+    await tried(async () => {
       await ask('POST', '/api/account/forgot', { who: username })
       sent = true
+    })
+  }
+
+  async function tried(what: () => Promise<void>) {
+    problem = ''
+    busy = true
+    try {
+      await what()
     } catch (error) {
       problem = (error as Error).message
     }
+    busy = false
   }
 </script>
 
@@ -56,7 +62,7 @@
     <form onsubmit={recover}>
       <Field label={t('user-name-or-mail-address')} bind:value={username} autocomplete="username" required />
       {#if problem}<p role="alert">{problem}</p>{/if}
-      <Button type="submit" kind="go">{t('send-me-a-link')}</Button>
+      <Button type="submit" kind="go" disabled={busy}>{t('send-me-a-link')}</Button>
       <Button kind="quiet" onclick={() => ((forgotten = false), (problem = ''))}
         >{t('back-to-signing-in')}</Button
       >
@@ -84,7 +90,7 @@
       required
     />
     {#if problem}<p role="alert">{problem}</p>{/if}
-    <Button type="submit" kind="go">{making ? t('make-the-account') : t('sign-in')}</Button>
+    <Button type="submit" kind="go" disabled={busy}>{making ? t('make-the-account') : t('sign-in')}</Button>
     <Button kind="quiet" onclick={() => ((making = !making), (problem = ''))}>
       {making ? t('i-have-an-account') : t('make-an-account-instead')}
     </Button>

@@ -49,12 +49,16 @@
     return [...first.slice(0, -1), card]
   })
 
+  let making = $state(false)
+
   async function newBoard() {
+    making = true
     try {
       onopen((await ask<BoardId>('POST', `/api/rooms/${link}/boards`, {})).id)
     } catch (error) {
-      session.say((error as Error).message)
+      session.warn((error as Error).message)
     }
+    making = false
   }
 </script>
 
@@ -108,8 +112,12 @@
         {#snippet children(close)}{@render rows(close)}{/snippet}
       </Popover>
     {:else if tutor}
-      <button class="new" aria-label={t('new-board')} title={t('new-board')} onclick={newBoard}
-        ><Icon name="plus" size={16} /></button
+      <button
+        class="new"
+        aria-label={t('new-board')}
+        title={t('new-board')}
+        disabled={making}
+        onclick={newBoard}><Icon name="plus" size={16} /></button
       >
     {/if}
   </nav>
