@@ -12,6 +12,8 @@ from tests.browser.test_fit import NAMELESS, OVERFLOW
 from tests.browser.test_tools import LINE, Tools
 from tests.call_servers import JANUS, NO_JANUS, NO_TURN, TURN, WithJanus, WithTurn
 
+#: The picture of the camera that is tried.
+TRIED = "return document.querySelector('.checks video').srcObject.getTracks()[0].id"
 #: Of each person in the call as this browser shows them: whether their picture moves.
 FACES = """
 const done = arguments[0]
@@ -187,10 +189,12 @@ class Calls(Tools):
         noor.open(f"{self.server.url}/r/{self.link}")
         noor.made_up()
         noor.driver.refresh()
-        noor.find("form input").send_keys("Noor")
         noor.press("summary", "Check camera")
         noor.press("button", "Try my camera")
         noor.wait(lambda: noor.text(".checks").count("works") == 2 or None, "both to work")
+        opened = noor.driver.execute_script(TRIED)
+        noor.find("form input").send_keys("Noor")
+        self.assertEqual(noor.driver.execute_script(TRIED), opened, "opened once, whatever else is done")
         noor.wait_text(".checks", "ms there and back")
         noor.driver.execute_script("arguments[0].scrollIntoView()", noor.find(".checks canvas"))
         chain = ActionChains(noor.driver).move_to_element(noor.find(".checks canvas"))
