@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import math
 from pathlib import Path
 
 import numpy as np
@@ -215,7 +216,7 @@ class Formulas(Tools):
         self.tutor.part("[aria-label=Sill] button", "Graph…")
         self.tutor.find("[data-testid=graph-panel] form input").send_keys("x^2+y^2=9", Keys.ENTER)
         self.tutor.wait(lambda: len(self.graph().lines) == 2 or None, "the circle")
-        slider = self.tutor.find("[data-testid=graph-panel] input[aria-label=a]")
+        slider = self.tutor.find("[data-testid=graph-panel] input[type=range]")
         before = self.graph()
         slider.send_keys(Keys.HOME)
         self.tutor.wait(lambda: self.graph().letters[0].value == -5 or None, "the letter's least value")
@@ -226,6 +227,46 @@ class Formulas(Tools):
         self.tutor.find("[data-testid=graph-panel] form input").send_keys("2<x=3", Keys.ENTER)
         self.tutor.wait_text("[data-testid=graph-panel] [role=status]", "no graph")
         self.assertEqual(len(self.graph().lines), 2)
+
+    def test_a_graphs_numbers_are_typed_as_they_are_counted_and_its_formulas_changed(self) -> None:
+        self.type_formula("y = a sin x", 300, 120)
+        self.tutor.part("[aria-label=Sill] button", "Draw its graph")
+        self.tutor.wait_items(2)
+        self.tutor.part("[aria-label=Sill] button", "Graph…")
+        self.tutor.press("[data-testid=graph-panel] label", "in degrees")
+        self.tutor.wait(lambda: self.graph().counted == "degrees" or None, "degrees")
+        for label, typed in (("x from", "-180"), ("x to", "2π"), ("a", "7,5"), ("a from", "1/2")):
+            self.type_number(label, typed)
+        letter = self.tutor.wait(
+            lambda: next((one for one in self.graph().letters if one.low == 0.5), None), "its least value"
+        )
+        self.assertEqual((letter.value, letter.high), (7.5, 7.5))
+        self.assertAlmostEqual(self.graph().ranges.x0, -math.pi, 5)
+        self.assertAlmostEqual(self.graph().ranges.x1, 2 * math.pi, 5)
+        self.type_number("x to", "far")
+        self.tutor.wait_text("[data-testid=graph-panel] [role=status]", "“far” is no number")
+        box = self.tutor.find("[data-testid=graph-panel] input[aria-label='x to']")
+        self.assertEqual(box.get_attribute("value"), "360°")
+        colour = self.graph().lines[0].colour
+        self.tutor.press("[data-testid=graph-panel] .formula")
+        self.tutor.wait_text("[data-testid=graph-panel]", "(180°, 0)")
+        self.type_number("Change this formula", "y = a cos x")
+        self.tutor.wait(lambda: "cos" in self.graph().lines[0].formula or None, "the other formula")
+        self.assertEqual([line.colour for line in self.graph().lines], [colour])
+        self.tutor.wait_text("[data-testid=graph-panel]", "(90°, 0)")
+        ends = self.tutor.all("[data-testid=graph-panel] .area input")
+        ends[1].send_keys(Keys.CONTROL, "a")
+        ends[1].send_keys("90")
+        self.tutor.wait_text("[data-testid=graph-panel] output", "7.5")
+
+    def type_number(self, label: str, typed: str) -> None:
+        """In a field of the graph's panel; what is asked of the server meanwhile has come."""
+        box = self.tutor.find(f"[data-testid=graph-panel] input[aria-label='{label}']")
+        before = self.graph()
+        box.send_keys(Keys.CONTROL, "a")
+        box.send_keys(typed, Keys.TAB)
+        if typed != "far":
+            self.tutor.wait(lambda: self.graph() != before or None, f"{label} to be {typed}")
 
     def graph(self) -> GraphItem:
         (graph,) = [item for item in self.items() if isinstance(item, GraphItem)]

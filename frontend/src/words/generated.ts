@@ -822,11 +822,17 @@ export interface Words {
   'graph-fit-parabola': null
   'graph-from-table': null
   'graph-further': null
+  'graph-letter-from': { name: string | number }
+  'graph-letter-to': { name: string | number }
   'graph-nearer': null
+  'graph-no-number': { typed: string | number }
   'graph-numbers': null
+  'graph-other-formula': null
   'graph-panel': null
   'graph-pi': null
   'graph-show': { formula: string | number }
+  'graph-slider': { name: string | number }
+  'graph-slider-ends': null
   'graph-take-off': { formula: string | number }
   'graph-window': null
   'graph-x-from': null

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** More of one of a graph's curves: its named places, what it is at one, its tangent there, an area; of points a line of best fit. */
   import { untrack } from 'svelte'
+  import { numberOf, typedAs } from '../../lesson/counted'
   import Button from '../../ui/Button.svelte'
   import Choice from '../../ui/Choice.svelte'
   import type { Session } from '../../lesson/session.svelte'
@@ -18,8 +19,11 @@
   const formula = $derived(graph.lines[line]!.formula)
   const points = $derived(/^\s*\(\s*[-+−]?[\d.]+\s*[,;]/.test(formula))
   let at = $state(untrack(() => (graph.ranges.x0 + graph.ranges.x1) / 2))
+  /** Between which the area is, as typed; what is no number changes nothing. */
+  let from = $state('0')
+  let to = $state(untrack(() => ({ numbers: '1', pi: 'π', degrees: '180°' })[graph.counted]))
   let low = $state(0)
-  let high = $state(1)
+  let high = $state(untrack(() => numberOf(to)!))
   let found = $state.raw<PlacesFound | null>(null)
   let problem = $state('')
   const NAMES: Record<NamedPlace['kind'], Plain> = {
@@ -44,8 +48,18 @@
     return () => (current = false)
   })
 
+  /** What nobody sees beside what the graph shows is 0. */
+  function near(value: number): number {
+    return Math.abs(value) < 1e-9 * (graph.ranges.y1 - graph.ranges.y0) ? 0 : value
+  }
+
   function digits(value: number): string {
-    return String(+value.toPrecision(5)).replace('-', '−')
+    return typedAs(near(value), 'numbers', 5)
+  }
+
+  /** Where along the level axis, as that is counted. */
+  function along(x: number): string {
+    return typedAs(near(x), graph.counted, 5)
   }
 
   function plain(value: number): string {
@@ -77,7 +91,7 @@
       <li>
         <span
           >{t(NAMES[place.kind])}
-          {place.kind === 'meets' ? graph.lines[place.other]?.formula : ''} ({digits(place.x)}, {digits(
+          {place.kind === 'meets' ? graph.lines[place.other]?.formula : ''} ({along(place.x)}, {digits(
             place.y,
           )})</span
         >
@@ -90,7 +104,7 @@
     {/each}
   </ul>
   <label class="at">
-    <span>x = {digits(at)}</span>
+    <span>x = {along(at)}</span>
     <input
       type="range"
       min={graph.ranges.x0}
@@ -102,14 +116,24 @@
   </label>
   <p>
     {#if found.at?.y !== null && found.at}y = {digits(found.at.y!)}{#if found.at.slope !== null}
-        · {t('place-slope', { slope: digits(found.at.slope) })}{/if}{:else}{t('place-undefined')}{/if}
+        {' · '}{t('place-slope', { slope: digits(found.at.slope) })}{/if}{:else}{t('place-undefined')}{/if}
   </p>
   {#if found.at?.y !== null && found.at?.slope !== null}
     <Button onclick={tangent}>{t('place-tangent')}</Button>
   {/if}
   <div class="area">
-    <label>{t('place-from')}<input type="number" step="any" bind:value={low} /></label>
-    <label>{t('place-to')}<input type="number" step="any" bind:value={high} /></label>
+    <label
+      >{t('place-from')}<input
+        bind:value={from}
+        oninput={() => (low = numberOf(from, graph.counted) ?? low)}
+      /></label
+    >
+    <label
+      >{t('place-to')}<input
+        bind:value={to}
+        oninput={() => (high = numberOf(to, graph.counted) ?? high)}
+      /></label
+    >
     <output
       >{found.area === null ? t('place-undefined') : t('place-area', { area: digits(found.area) })}</output
     >

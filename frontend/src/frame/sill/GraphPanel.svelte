@@ -1,8 +1,16 @@
 <script lang="ts">
   /** A graph's formulas, its letters as sliders, and which numbers it shows. */
+  import { numberOf, typedAs } from '../../lesson/counted'
   import { GRAPH_COLOURS, type GraphChange } from '../../lesson/graphs.svelte'
   import type { Session } from '../../lesson/session.svelte'
-  import { MAX_GRAPH_LINES, type Counted, type GraphItem, type GraphLetter } from '../../wire/generated'
+  import {
+    MAX_GRAPH_LINES,
+    type Counted,
+    type GraphItem,
+    type GraphLetter,
+    type GraphLine,
+    type Ranges,
+  } from '../../wire/generated'
   import CurvePanel from './CurvePanel.svelte'
   import GraphPicture from './GraphPicture.svelte'
   import Button from '../../ui/Button.svelte'
@@ -33,14 +41,14 @@
     ['y1', 'graph-y-to'],
   ] as const
 
-  /** Changed once it can be drawn; otherwise it is said why not. */
-  async function change(what: GraphChange) {
+  /** Changed once it can be drawn; otherwise it is said why not. ``formula`` is the number of one that was typed. */
+  async function change(what: GraphChange, formula = -1) {
     problem = ''
     try {
       const drawn = await session.graphs.preview(graph, what)
       if (!drawn) return false
-      const wrong = what.lines && drawn.drawn?.problems.at(-1)
-      if (wrong && what.lines!.length > graph.lines.length) {
+      const wrong = drawn.drawn?.problems[formula]
+      if (wrong) {
         problem = told(wrong)
         return false
       }
@@ -58,7 +66,19 @@
   async function put(formula: string): Promise<boolean> {
     const colour =
       GRAPH_COLOURS.find((one) => !graph.lines.some((line) => line.colour === one)) ?? GRAPH_COLOURS[0]!
-    return change({ lines: [...graph.lines, { formula, colour, width: 3, shown: true, fit: 0 }] })
+    const line = { formula, colour, width: 3, shown: true, fit: 0 }
+    return change({ lines: [...graph.lines, line] }, graph.lines.length)
+  }
+
+  function lineAt(at: number, what: Partial<GraphLine>): GraphLine[] {
+    return graph.lines.map((line, n) => (n === at ? { ...line, ...what } : line))
+  }
+
+  /** Another formula in place of one, in its colour. */
+  function write(at: number, box: HTMLInputElement) {
+    const formula = box.value.trim()
+    if (formula) void change({ lines: lineAt(at, { formula }) }, at)
+    else box.value = graph.lines[at]!.formula
   }
 
   async function add(event: SubmitEvent) {
@@ -91,8 +111,8 @@
   }
 
   /** As it stands while it is moved. */
-  function valueOf({ name, value }: GraphLetter): number {
-    return +(moving?.letters.find((letter) => letter.name === name)?.value ?? value).toFixed(3)
+  function valueOf({ name, value }: GraphLetter): string {
+    return typedAs(+(moving?.letters.find((letter) => letter.name === name)?.value ?? value).toFixed(4))
   }
 
   function zoom(factor: number) {
@@ -105,11 +125,42 @@
     void change({ ranges: { x0: a, x1: b, y0: c, y1: d } })
   }
 
-  function setEnd(end: 'x0' | 'x1' | 'y0' | 'y1', text: string) {
-    const value = Number(text.replace(',', '.').replace('−', '-'))
-    if (Number.isFinite(value)) void change({ ranges: { ...graph.ranges, [end]: value } })
+  /** What was typed in a field; what is no number is said, and what stood there stands there again. */
+  function typedIn(box: HTMLInputElement, stood: string, counted?: Counted): number | null {
+    const value = numberOf(box.value, counted)
+    problem = value === null ? t('graph-no-number', { typed: box.value }) : ''
+    if (value === null) box.value = stood
+    return value
+  }
+
+  function countedOf(end: keyof Ranges): Counted {
+    return end.startsWith('x') ? graph.counted : 'numbers'
+  }
+
+  async function setEnd(end: keyof Ranges, box: HTMLInputElement) {
+    const stood = typedAs(graph.ranges[end], countedOf(end))
+    const value = typedIn(box, stood, countedOf(end))
+    if (value !== null && !(await change({ ranges: { ...graph.ranges, [end]: value } }))) box.value = stood
+  }
+
+  /** A letter is what was typed; its slider reaches as far. */
+  async function setLetter(letter: GraphLetter, which: 'value' | 'low' | 'high', box: HTMLInputElement) {
+    const stood = typedAs(letter[which])
+    const value = typedIn(box, stood)
+    if (value === null) return
+    const { low, high } = letter
+    const whole = { ...letter, [which]: value }
+    if (which === 'value') [whole.low, whole.high] = [Math.min(low, value), Math.max(high, value)]
+    else whole.value = Math.min(Math.max(letter.value, whole.low), whole.high)
+    if (whole.low >= whole.high) problem = t('graph-slider-ends')
+    else if (await change({ letters: withLetter(letter.name, whole) })) return
+    box.value = stood
   }
 </script>
+
+{#snippet number(label: string, value: string, set: (box: HTMLInputElement) => void)}
+  <input aria-label={label} {value} autocomplete="off" onchange={(event) => set(event.currentTarget)} />
+{/snippet}
 
 <div class="graph" data-testid="graph-panel">
   <ul>
@@ -121,8 +172,7 @@
           style:background={line.colour}
           aria-pressed={line.shown}
           aria-label={t('graph-show', { formula: line.formula })}
-          onclick={() =>
-            change({ lines: graph.lines.map((one, n) => (n === at ? { ...one, shown: !one.shown } : one)) })}
+          onclick={() => change({ lines: lineAt(at, { shown: !line.shown }) })}
         ></button>
         <button
           class="formula"
@@ -138,12 +188,19 @@
       </li>
       {#if opened === at}
         <li class="more">
+          <input
+            value={line.formula}
+            aria-label={t('graph-other-formula')}
+            autocapitalize="off"
+            autocomplete="off"
+            spellcheck="false"
+            onchange={(event) => write(at, event.currentTarget)}
+          />
           <CurvePanel
             {session}
             {graph}
             line={at}
-            onfit={(fit) =>
-              change({ lines: graph.lines.map((one, n) => (n === at ? { ...one, fit } : one)) })}
+            onfit={(fit) => change({ lines: lineAt(at, { fit }) })}
             onadd={(formula) => put(formula)}
           />
         </li>
@@ -174,15 +231,20 @@
     onzoom={zoom}
   />
   {#each graph.letters as letter (letter.name)}
-    <label class="letter">
-      <span>{letter.name.replace('\\', '')} = {valueOf(letter)}</span>
+    {@const name = letter.name.replace('\\', '')}
+    <div class="letter" role="group" aria-label={name}>
+      <span>{name} =</span>
+      {@render number(name, valueOf(letter), (box) => setLetter(letter, 'value', box))}
+      {@render number(t('graph-letter-from', { name }), typedAs(letter.low), (box) =>
+        setLetter(letter, 'low', box),
+      )}
       <input
         type="range"
         min={letter.low}
         max={letter.high}
         step={(letter.high - letter.low) / 100}
         value={letter.value}
-        aria-label={letter.name.replace('\\', '')}
+        aria-label={t('graph-slider', { name })}
         oninput={(event) =>
           move({ letters: withLetter(letter.name, { value: event.currentTarget.valueAsNumber }) })}
         onchange={(event) =>
@@ -190,17 +252,19 @@
             letters: withLetter(letter.name, { value: +event.currentTarget.valueAsNumber.toFixed(4) }),
           })}
       />
-    </label>
+      {@render number(t('graph-letter-to', { name }), typedAs(letter.high), (box) =>
+        setLetter(letter, 'high', box),
+      )}
+    </div>
   {/each}
   <div class="ends">
     {#each ENDS as [end, word] (end)}
-      <label
-        >{t(word)}<input
-          inputmode="decimal"
-          value={graph.ranges[end]}
-          onchange={(event) => setEnd(end, event.currentTarget.value)}
-        /></label
-      >
+      {@const label = t(end.endsWith('0') ? 'graph-letter-from' : 'graph-letter-to', { name: end[0]! })}
+      {@const counted = countedOf(end)}
+      <label>
+        {t(word)}
+        {@render number(label, typedAs(graph.ranges[end], counted), (box) => setEnd(end, box))}
+      </label>
     {/each}
   </div>
   <div class="row">
@@ -286,9 +350,9 @@
   }
   .letter {
     display: grid;
-    grid-template-columns: 90px 1fr;
+    grid-template-columns: auto 64px 52px 1fr 52px;
     align-items: center;
-    gap: 8px;
+    gap: 6px;
     min-height: 40px;
   }
   .ends {

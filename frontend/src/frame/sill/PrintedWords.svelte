@@ -2,7 +2,7 @@
   /** Pages of documents with their printed words over them, to be picked with pointer or keys. */
   import { addressOf } from '../../board/pictures'
   import { newText } from '../../board/text'
-  import type { PrintedLine } from '../../wire/generated'
+  import { MAX_TEXT, type PrintedLine } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import type { Surface } from '../board/surface.svelte'
   import Button from '../../ui/Button.svelte'
@@ -45,9 +45,13 @@
   }
 
   function set() {
+    if (words.length > MAX_TEXT) {
+      said = t('that-is-more-text-than')
+      return
+    }
     const [x, y] = surface!.looking.middle()
     const { ink } = session.tools
-    const item = newText(session.rights.me, words.slice(0, 4_000), x - WRAP / 2, y, SIZE, ink, WRAP)
+    const item = newText(session.rights.me, words, x - WRAP / 2, y, SIZE, ink, WRAP)
     session.do({ step: 'add_items', page: session.pages.id, items: [item] })
     session.chooseMade([item.id])
     dialog.close()
