@@ -89,8 +89,8 @@
     <Field label={t('chance-parts')} bind:value={parts} maxlength={200} />
   {:else if kind === 'numbers'}
     <div class="row">
-      <label>{t('chance-from')}<input type="number" bind:value={low} /></label>
-      <label>{t('chance-to')}<input type="number" bind:value={high} /></label>
+      <label>{t('chance-from')}<input type="number" required bind:value={low} /></label>
+      <label>{t('chance-to')}<input type="number" required bind:value={high} /></label>
     </div>
   {/if}
   <Button kind="go" type="submit" disabled={kind === 'spinner' && names.length < 2}>{t('chance-put')}</Button>

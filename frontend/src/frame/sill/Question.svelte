@@ -16,7 +16,10 @@
       ? session.classroom.answers!.answers
       : (check?.answers ?? []),
   )
-  const mine = $derived(own?.id === check?.id ? own!.option : -1)
+  /** Shown as given once the room has one of theirs. */
+  const mine = $derived(
+    check && own?.id === check.id && check.answered.includes(session.rights.me) ? own.option : -1,
+  )
   const students = $derived(
     session.people.list.filter(({ role, tabs }) => role === 'student' && tabs > 0).length,
   )
@@ -24,8 +27,7 @@
   const open = $derived(check !== null && folded !== check.id)
 
   function answer(option: number) {
-    own = { id: check!.id, option }
-    session.tell({ command: 'answer_check', id: check!.id, option })
+    if (session.tell({ command: 'answer_check', id: check!.id, option })) own = { id: check!.id, option }
   }
 
   function count(option: number): number {

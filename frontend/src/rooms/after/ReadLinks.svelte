@@ -50,7 +50,7 @@
       {#each boards as { id, title }, i (id)}<option value={i ? id : ''}>{title}</option>{/each}
     </select></label
   >
-  <label>{t('link-good-for-days')}<input type="number" min="1" max="366" bind:value={days} /></label>
+  <label>{t('link-good-for-days')}<input type="number" min="1" max="366" required bind:value={days} /></label>
   <Button type="submit" disabled={!boards.length}>{t('make-link')}</Button>
 </form>
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}

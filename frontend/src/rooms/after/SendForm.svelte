@@ -78,7 +78,7 @@
     <label class="line"><input type="checkbox" bind:checked={withLink} /> {t('with-read-link')}</label>
     {#if withLink}
       <label class="few"
-        >{t('link-good-for-days')}<input type="number" min="1" max="366" bind:value={days} /></label
+        >{t('link-good-for-days')}<input type="number" min="1" max="366" required bind:value={days} /></label
       >
     {/if}
     {#if home.plan.at_ms}
