@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { addressOf } from '../src/ui/address'
+import { addressOf, LINK } from '../src/ui/address'
 
 test('an address is taken as people have it', () => {
   const taken = {
@@ -28,4 +28,17 @@ test('what leads nowhere, or runs something, is none', () => {
   ])
     expect(addressOf(typed), typed).toBe('')
   expect(addressOf(`https://sundials.example/${'n'.repeat(500)}`)).toBe('')
+})
+
+test('of a line that was said its addresses are links, and nothing beside them', () => {
+  const links = (line: string) => line.split(LINK).filter((_, n) => n % 2)
+  expect(links('See https://sundials.example/noon. Or http://a.example, (https://b.example/x)!')).toEqual([
+    'https://sundials.example/noon',
+    'http://a.example',
+    'https://b.example/x',
+  ])
+  expect(links('https://sundials.example/Dial_(garden)?at=12')).toEqual([
+    'https://sundials.example/Dial_(garden)?at=12',
+  ])
+  expect(links('https://')).toEqual([])
 })

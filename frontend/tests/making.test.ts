@@ -50,6 +50,23 @@ function items(page: Page): Item[] {
 }
 
 describe('the making of a page', () => {
+  test('with pauses shortened or not the same moment shows the same', () => {
+    fc.assert(
+      fc.property(logs, fc.double({ min: 0, max: 1, noNaN: true }), (log, place) => {
+        const making = new Making(HEAD)
+        making.add(log)
+        const ms = place * making.length(false)
+        const there = making.sameMoment(ms, false)
+        expect(making.stepAt(there, true)).toBe(making.stepAt(ms, false))
+        expect(making.growing(there, true)?.samples).toEqual(making.growing(ms, false)?.samples)
+        const back = making.sameMoment(place * making.length(true), true)
+        expect(making.stepAt(back, false)).toBeGreaterThanOrEqual(
+          making.stepAt(place * making.length(true), true),
+        )
+      }),
+    )
+  })
+
   test('any way through it shows at each place what had come by then', () => {
     fc.assert(
       fc.property(

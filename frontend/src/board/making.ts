@@ -71,6 +71,15 @@ export class Making {
     return last ? ms - last.at_ms + this.length(false) : 0
   }
 
+  /** The same moment in the other playing, when ``ms`` is of the one that is ``short`` or not. */
+  sameMoment(ms: number, short: boolean): number {
+    const [of, into] = short ? [this.#short, this.#times] : [this.#times, this.#short]
+    const next = this.stepAt(ms, short)
+    if (next >= of.length) return into.at(-1) ?? 0
+    // A stroke that is being written is as far from its end.
+    return Math.max(into[next]! - (of[next]! - ms), into[next - 1] ?? 0)
+  }
+
   /** How many steps have come by then. */
   stepAt(ms: number, short: boolean): number {
     const times = short ? this.#short : this.#times

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Session } from '../lesson/session.svelte'
+  import { LINK } from '../ui/address'
   import { t } from '../words/words.svelte'
   import { clockTime } from '../words/time'
 
@@ -11,11 +12,13 @@
   )
   const mayAll = $derived(session.rights.may('chat_all'))
   const mayTutor = $derived(session.rights.may('chat_tutor'))
-  const LINK = /(https?:\/\/[^\s<>"']+)/
+  /** So near the end the newest line is looked at, and the next one too. */
+  const NEAR_PX = 40
+  let atEnd = true
 
   $effect(() => {
-    void session.classroom.chat.length
-    list.scrollTop = list.scrollHeight
+    const own = session.classroom.chat.at(-1)?.seat === session.rights.me
+    if (own || atEnd) list.scrollTop = list.scrollHeight
     // On a narrow screen the chat is read when it is opened.
     if (list.offsetParent) session.classroom.readChat()
   })
@@ -41,7 +44,11 @@
 </script>
 
 <section aria-label={t('chat')}>
-  <ol bind:this={list} aria-live="polite">
+  <ol
+    bind:this={list}
+    aria-live="polite"
+    onscroll={() => (atEnd = list.scrollHeight - list.scrollTop - list.clientHeight < NEAR_PX)}
+  >
     {#each session.classroom.heardHere as line, i (i)}
       <li>
         <b>{line.name}</b>

@@ -8,6 +8,9 @@ const OPENED = /^(https?:\/\/|mailto:)./i
 /** What stands in addresses of the web, and would end one elsewhere. */
 const UNSAFE = /[\s<>"'\\]/g
 
+/** An address of the web in a line that was said, to split it by: a sentence's end, and brackets around it, are not its own. */
+export const LINK = /(https?:\/\/(?:\([^\s()<>"']*\)|[^\s()<>"'])*(?:\([^\s()<>"']*\)|[^\s()<>"'.,;:!?\]]))/
+
 /** The whole address that is meant; '' for what is none. */
 export function addressOf(typed: string): string {
   const given = typed.trim()

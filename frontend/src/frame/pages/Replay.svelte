@@ -60,10 +60,15 @@
   }
 
   function key(event: KeyboardEvent) {
-    if (event.key !== ' ' || (event.target as HTMLElement).closest('button, select, input[type=checkbox]'))
+    if (event.key !== ' ' || (event.target as HTMLElement).closest('button, select, input:not([type=range])'))
       return
     event.preventDefault()
     toggle()
+  }
+
+  function shorten(wanted: boolean) {
+    clock = making.sameMoment(clock, short)
+    short = wanted
   }
 
   function toggle() {
@@ -86,7 +91,7 @@
   <PlayBar {playing} bind:at={clock} {length} disabled={!count} ontoggle={toggle} />
   <div class="row">
     <Choice label={t('speed-word')} options={SPEEDS} bind:value={speed} />
-    <label><input type="checkbox" bind:checked={short} /> {t('shorten-pauses')}</label>
+    <label><input type="checkbox" bind:checked={() => short, shorten} /> {t('shorten-pauses')}</label>
     {#if people.length > 1}
       <Select
         bare
