@@ -243,8 +243,10 @@ class Formulas(Tools):
         self.assertEqual((letter.value, letter.high), (7.5, 7.5))
         self.assertAlmostEqual(self.graph().ranges.x0, -math.pi, 5)
         self.assertAlmostEqual(self.graph().ranges.x1, 2 * math.pi, 5)
-        self.type_number("x to", "far")
+        self.type_number("x to", "far", changes=False)
         self.tutor.wait_text("[data-testid=graph-panel] [role=status]", "“far” is no number")
+        self.type_number("x from", "3pi", changes=False)
+        self.tutor.wait_text("[data-testid=graph-panel] [role=status]", "smaller than the last")
         box = self.tutor.find("[data-testid=graph-panel] input[aria-label='x to']")
         self.assertEqual(box.get_attribute("value"), "360°")
         colour = self.graph().lines[0].colour
@@ -259,13 +261,13 @@ class Formulas(Tools):
         ends[1].send_keys("90")
         self.tutor.wait_text("[data-testid=graph-panel] output", "7.5")
 
-    def type_number(self, label: str, typed: str) -> None:
+    def type_number(self, label: str, typed: str, changes: bool = True) -> None:
         """In a field of the graph's panel; what is asked of the server meanwhile has come."""
         box = self.tutor.find(f"[data-testid=graph-panel] input[aria-label='{label}']")
         before = self.graph()
         box.send_keys(Keys.CONTROL, "a")
         box.send_keys(typed, Keys.TAB)
-        if typed != "far":
+        if changes:
             self.tutor.wait(lambda: self.graph() != before or None, f"{label} to be {typed}")
 
     def graph(self) -> GraphItem:

@@ -815,6 +815,7 @@ export interface Words {
   'graph-counted': null
   'graph-degrees': null
   'graph-draw': null
+  'graph-first-smaller': null
   'graph-fit': null
   'graph-fit-cubic': null
   'graph-fit-line': null
@@ -832,7 +833,6 @@ export interface Words {
   'graph-pi': null
   'graph-show': { formula: string | number }
   'graph-slider': { name: string | number }
-  'graph-slider-ends': null
   'graph-take-off': { formula: string | number }
   'graph-window': null
   'graph-x-from': null

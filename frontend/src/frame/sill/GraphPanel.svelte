@@ -77,8 +77,9 @@
   /** Another formula in place of one, in its colour. */
   function write(at: number, box: HTMLInputElement) {
     const formula = box.value.trim()
-    if (formula) void change({ lines: lineAt(at, { formula }) }, at)
-    else box.value = graph.lines[at]!.formula
+    const stood = graph.lines[at]!.formula
+    if (formula && formula !== stood) void change({ lines: lineAt(at, { formula }) }, at)
+    else box.value = stood
   }
 
   async function add(event: SubmitEvent) {
@@ -125,36 +126,44 @@
     void change({ ranges: { x0: a, x1: b, y0: c, y1: d } })
   }
 
-  /** What was typed in a field; what is no number is said, and what stood there stands there again. */
-  function typedIn(box: HTMLInputElement, stood: string, counted?: Counted): number | null {
+  /** Another number that was typed in a field, carried out; if it cannot be, what stood there stands there again. */
+  async function typedIn(
+    box: HTMLInputElement,
+    stood: number,
+    counted: Counted,
+    carryOut: (value: number) => Promise<boolean>,
+  ) {
     const value = numberOf(box.value, counted)
     problem = value === null ? t('graph-no-number', { typed: box.value }) : ''
-    if (value === null) box.value = stood
-    return value
+    if (value === null || value === stood || !(await carryOut(value))) box.value = typedAs(stood, counted)
+  }
+
+  function inOrder(first: number, last: number): boolean {
+    if (first >= last) problem = t('graph-first-smaller')
+    return first < last
   }
 
   function countedOf(end: keyof Ranges): Counted {
     return end.startsWith('x') ? graph.counted : 'numbers'
   }
 
-  async function setEnd(end: keyof Ranges, box: HTMLInputElement) {
-    const stood = typedAs(graph.ranges[end], countedOf(end))
-    const value = typedIn(box, stood, countedOf(end))
-    if (value !== null && !(await change({ ranges: { ...graph.ranges, [end]: value } }))) box.value = stood
+  function setEnd(end: keyof Ranges, box: HTMLInputElement) {
+    void typedIn(box, graph.ranges[end], countedOf(end), async (value) => {
+      const ranges = { ...graph.ranges, [end]: value }
+      return inOrder(ranges.x0, ranges.x1) && inOrder(ranges.y0, ranges.y1) && change({ ranges })
+    })
   }
 
   /** A letter is what was typed; its slider reaches as far. */
-  async function setLetter(letter: GraphLetter, which: 'value' | 'low' | 'high', box: HTMLInputElement) {
-    const stood = typedAs(letter[which])
-    const value = typedIn(box, stood)
-    if (value === null) return
-    const { low, high } = letter
-    const whole = { ...letter, [which]: value }
-    if (which === 'value') [whole.low, whole.high] = [Math.min(low, value), Math.max(high, value)]
-    else whole.value = Math.min(Math.max(letter.value, whole.low), whole.high)
-    if (whole.low >= whole.high) problem = t('graph-slider-ends')
-    else if (await change({ letters: withLetter(letter.name, whole) })) return
-    box.value = stood
+  function setLetter(letter: GraphLetter, which: 'value' | 'low' | 'high', box: HTMLInputElement) {
+    void typedIn(box, letter[which], 'numbers', async (value) => {
+      const whole = { ...letter, [which]: value }
+      if (which === 'value') {
+        whole.low = Math.min(whole.low, value)
+        whole.high = Math.max(whole.high, value)
+      } else whole.value = Math.min(Math.max(whole.value, whole.low), whole.high)
+      return inOrder(whole.low, whole.high) && change({ letters: withLetter(letter.name, whole) })
+    })
   }
 </script>
 
