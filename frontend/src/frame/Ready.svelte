@@ -2,6 +2,7 @@
   /** Ready-made things, to be looked through by subject and taken. */
   import { onMount } from 'svelte'
   import Dialog from '../ui/Dialog.svelte'
+  import { has } from '../ui/search'
   import { t } from '../words/words.svelte'
 
   export interface Ready {
@@ -34,7 +35,7 @@
   let wanted = $state('')
   let problem = $state('')
   let busy = $state(false)
-  const fits = ({ title }: Ready) => title.toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase())
+  const fits = ({ title }: Ready) => has(title, wanted)
   const shown = $derived(
     groups
       .map((group) => ({ ...group, things: group.things.filter(fits) }))

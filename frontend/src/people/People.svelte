@@ -3,6 +3,7 @@
   import type { Session } from '../lesson/session.svelte'
   import Icon from '../ui/Icon.svelte'
   import { looks } from '../ui/looks.svelte'
+  import { has } from '../ui/search'
   import { t } from '../words/words.svelte'
   import CallBar from './CallBar.svelte'
   import Chat from './Chat.svelte'
@@ -48,7 +49,7 @@
   const short = $derived(shortNames(here.map(({ name }) => name)))
   const people = $derived(
     ranked(
-      here.filter(({ name }) => name.toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase())),
+      here.filter(({ name }) => has(name, wanted)),
       sort,
       session,
     ),

@@ -2,6 +2,7 @@
   import type { Session } from '../../lesson/session.svelte'
   import Icon from '../../ui/Icon.svelte'
   import Radios from '../../ui/Radios.svelte'
+  import { has } from '../../ui/search'
   import { t } from '../../words/words.svelte'
   import { isUsable, RACKS, TOOLS, type ToolFacts } from '../tools'
 
@@ -13,9 +14,7 @@
   let { session, tools, onchoose }: Props = $props()
   let wanted = $state('')
   let arranging = $state(false)
-  const found = $derived(
-    tools.filter(({ word }) => t(word).toLocaleLowerCase().includes(wanted.trim().toLocaleLowerCase())),
-  )
+  const found = $derived(tools.filter(({ word }) => has(t(word), wanted)))
   const onRack = $derived(session.tools.rack)
 
   function same(rack: readonly string[]): boolean {

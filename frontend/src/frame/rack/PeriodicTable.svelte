@@ -3,6 +3,7 @@
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
+  import { plain } from '../../ui/search'
   import { ELEMENTS } from '../../wire/generated'
   import { t, told } from '../../words/words.svelte'
 
@@ -23,13 +24,11 @@
   }
 
   const found = $derived.by(() => {
-    const text = wanted.trim().toLowerCase()
+    const text = plain(wanted)
     if (!text) return null
     return new Set(
       ELEMENTS.flatMap(([symbol, number]) =>
-        symbol.toLowerCase() === text ||
-        String(number) === text ||
-        nameOf(symbol).toLowerCase().startsWith(text)
+        symbol.toLowerCase() === text || String(number) === text || plain(nameOf(symbol)).startsWith(text)
           ? [symbol]
           : [],
       ),
