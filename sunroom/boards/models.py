@@ -214,7 +214,7 @@ class ShelfThing(models.Model):
     kind = models.CharField(max_length=8)
     title = models.CharField(max_length=80)
     folder = models.CharField(max_length=60, blank=True)
-    #: What is written in it, to be found by.
+    #: What is written in it, to be found by: without capitals and accents.
     words = models.TextField(blank=True)
     data = models.BinaryField()
     preview = models.BinaryField(default=b"")

@@ -10,6 +10,7 @@ from django.db.models.functions import Coalesce, Length
 from django.utils.timezone import now
 
 from sunroom.boards.models import ShelfThing
+from sunroom.core.board.words import plain
 from sunroom.core.sentences import said
 from sunroom.rooms.models import Room
 from sunroom.rooms.names import clean_name
@@ -55,7 +56,7 @@ def put(
         kind=kind,
         title=clean_name(title, "title", 80),
         folder=_folder(folder),
-        words=words[:MAX_WORDS],
+        words=plain(words)[:MAX_WORDS],
         data=data,
         preview=preview,
     )

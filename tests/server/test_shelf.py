@@ -59,6 +59,9 @@ class ShelfTest(OutTest):
         thing = self.shelved()
         self.assertEqual([t["id"] for t in self.ask("GET", "?words=SUNDIAL+warm")[1]["things"]], [thing])
         self.assertEqual(self.ask("GET", "?words=moon")[1]["things"], [])
+        self.assertEqual(self.ask("PATCH", f"/{thing}", {"title": "Übung"})[0], 200)
+        for words in ("%C3%BCbung", "ubung+sundial"):
+            self.assertEqual(len(self.ask("GET", f"?words={words}")[1]["things"]), 1, words)
         self.assertTrue(self.tutor_web.get(f"/rooms/{self.link}/shelf/{thing}.png").startswith(b"\x89PNG"))
         before = Picture.objects.count()
         status, used = self.ask("POST", f"/{thing}/on/{self.board}", {})

@@ -11,6 +11,7 @@ from sunroom.boards import media, models, repository
 from sunroom.boards import shelf as kept
 from sunroom.boards.space import check_space
 from sunroom.core.board.requests import GoneError
+from sunroom.core.board.words import plain
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.documents import MAX_BYTES
 from sunroom.core.formats.drawing import media_of, pictures_of
@@ -88,13 +89,14 @@ def shelf(request: HttpRequest, link: str) -> HttpResponse:
 
 
 def _shelf(room: Room, words: str = "") -> Shelf:
-    rows = kept.visible(room).defer("data", "preview")
-    for word in words.split()[:8]:
-        rows = (
-            rows.filter(title__icontains=word)
-            | rows.filter(folder__icontains=word)
-            | rows.filter(words__icontains=word)
-        )
+    rows = kept.visible(room).defer("data", "preview", "words")
+    wanted = plain(words).split()[:8]
+    inside = [set(rows.filter(words__icontains=word).values_list("pk", flat=True)) for word in wanted]
+
+    def found(row: models.ShelfThing) -> bool:
+        called = plain(f"{row.title} {row.folder}")
+        return all(word in called or row.pk in within for word, within in zip(wanted, inside, strict=True))
+
     mine = set(kept.own(room).values_list("pk", flat=True))
     return Shelf(
         [
@@ -102,6 +104,7 @@ def _shelf(room: Room, words: str = "") -> Shelf:
                 row.uid, row.kind, row.title, row.folder, row.pk in mine, row.shared, row.away_at is not None
             )
             for row in rows.order_by("-id")
+            if found(row)
         ],
         kept.may_share(room),
     )
