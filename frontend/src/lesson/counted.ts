@@ -22,9 +22,9 @@ export function numberOf(typed: string, counted: Counted = 'numbers'): number | 
   return Number.isFinite(value) ? value : null
 }
 
-/** A number as it is typed: so many digits of it at most, or as a part of π, or in degrees. */
-export function typedAs(value: number, counted: Counted = 'numbers', digits = 7): string {
-  if (counted === 'degrees') return `${typedAs(value / DEGREE, 'numbers', digits)}°`
+/** A number as it is typed: so many digits of it at most, or as a part of π, or in degrees (five). */
+export function typedAs(value: number, counted: Counted = 'numbers', digits = 6): string {
+  if (counted === 'degrees') return `${typedAs(value / DEGREE, 'numbers', Math.min(digits, 5))}°`
   if (counted === 'pi' && value) {
     for (let below = 1; below <= MOST_PARTS; below++) {
       const above = Math.round((value / Math.PI) * below)
