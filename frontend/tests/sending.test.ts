@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { Sending } from '../src/ui/sending.svelte'
+import { Sending } from '../src/wire/sending.svelte'
 import { Problem } from '../src/wire/api'
 
 const files = ['one.png', 'two.bmp', 'three.png'].map((name) => new File(['ink'], name))

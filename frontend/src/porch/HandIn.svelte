@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Files handed in for one homework: chosen, photographed, and taken back. */
   import Button from '../ui/Button.svelte'
-  import { Sending } from '../ui/sending.svelte'
+  import { Sending } from '../wire/sending.svelte'
   import { ask } from '../wire/api'
   import type { Afterwards, Task } from '../wire/generated'
   import { t } from '../words/words.svelte'

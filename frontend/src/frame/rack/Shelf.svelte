@@ -7,7 +7,7 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Icon from '../../ui/Icon.svelte'
-  import { Sending } from '../../ui/sending.svelte'
+  import { Sending } from '../../wire/sending.svelte'
   import { asks } from '../../ui/ticks'
   import { t } from '../../words/words.svelte'
   import type { Surface } from '../board/surface.svelte'

@@ -1,5 +1,5 @@
 /** Files that go to the server one after another: which is on its way, and which were not taken. */
-import { Problem } from '../wire/api'
+import { Problem } from './api'
 import { t } from '../words/words.svelte'
 
 export class Sending {
