@@ -209,6 +209,13 @@ class Formulas(Tools):
         self.assertEqual(made[0].formula, r"\gamma=mx+b")
         self.assertTrue(made[0].ink)
 
+    def test_on_a_telephone_what_is_under_more_stays_open_when_a_reading_comes(self) -> None:
+        self.write_formulas("y=mx+b")
+        self.tutor.resize(390, 844)
+        self.tutor.press("[aria-label=Sill] [aria-label=More]")
+        self.tutor.press("[aria-label=Sill] button", "Or…")
+        self.tutor.wait(lambda: len(self.tutor.all("[data-testid=written-sign]")) == 6 or None, "its signs")
+
     def test_a_graph_is_drawn_of_a_formula_and_its_letter_is_moved(self) -> None:
         self.type_formula("y = a x^2", 300, 120)
         self.tutor.part("[aria-label=Sill] button", "Draw its graph")

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Parts in a row; those that do not fit are found under More, in the same order. */
-  import { tick, type Snippet } from 'svelte'
+  import { tick, untrack, type Snippet } from 'svelte'
   import { t } from '../words/words.svelte'
   import Icon from './Icon.svelte'
   import Popover from './Popover.svelte'
@@ -18,6 +18,9 @@
   const GAP_PX = 8
   let row: HTMLElement
   let fitting = $state(Infinity)
+  const rest = $derived(all.slice(fitting).filter(({ hint }) => !hint))
+  /** More stays, open if it is, while others are laid out anew. */
+  let stays = $state(false)
   /** Widths in px, as they were when a part stood in the row last. */
   let widths = new Map<string, number>()
 
@@ -32,11 +35,13 @@
     const room = row.clientWidth
     const whole = count(room)
     fitting = whole === all.length ? whole : count(room - MORE_PX - GAP_PX)
+    stays = false
   }
 
   $effect(() => {
     // Other parts than before: all of them are laid out once, and looked at before anybody sees them.
     void keys
+    stays = untrack(() => rest.length > 0)
     fitting = Infinity
     const observer = new ResizeObserver(measure)
     let gone = false
@@ -57,13 +62,13 @@
   {#each all.slice(0, fitting) as { key, part, hint } (key)}
     <div class="part" class:hint data-key={key}>{@render part()}</div>
   {/each}
-  {#if all.slice(fitting).some(({ hint }) => !hint)}
+  {#if rest.length || stays}
     <div class="part">
       <Popover {label} side="right">
         {#snippet face()}<Icon name="more" size={20} />{/snippet}
         {#snippet children()}
           <div class="rest">
-            {#each all.slice(fitting).filter(({ hint }) => !hint) as { key, part } (key)}
+            {#each rest as { key, part } (key)}
               <div class="part">{@render part()}</div>
             {/each}
           </div>
