@@ -75,9 +75,9 @@
     place = `${edge}; ${upright}`
   }
 
-  /** Escape closes the panel, and means nothing to what lies under it. */
+  /** Escape closes the panel, and means nothing to what lies under it; ``open`` is told later than the next key may come. */
   function onkeydown(event: KeyboardEvent) {
-    if (open && event.key === 'Escape') event.stopPropagation()
+    if (event.key === 'Escape' && panel.matches(':popover-open')) event.stopPropagation()
   }
 </script>
 
