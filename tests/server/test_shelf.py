@@ -5,10 +5,12 @@ from __future__ import annotations
 import io
 import json
 import urllib.request
+from importlib import import_module
 from typing import Any
 from urllib.error import HTTPError
 
 import numpy as np
+from django.apps import apps
 from django.contrib.auth import get_user_model
 from PIL import Image
 
@@ -62,6 +64,11 @@ class ShelfTest(OutTest):
         self.assertEqual(self.ask("PATCH", f"/{thing}", {"title": "Übung"})[0], 200)
         for words in ("%C3%BCbung", "ubung+sundial"):
             self.assertEqual(len(self.ask("GET", f"?words={words}")[1]["things"]), 1, words)
+        ShelfThing.objects.filter(uid=thing).update(words="Mittagshöhe")
+        import_module("sunroom.boards.migrations.0015_shelf_words_plain").fold(apps, None)
+        self.assertEqual(
+            len(self.ask("GET", "?words=MITTAGSH%C3%96HE")[1]["things"]), 1, "kept before words were plain"
+        )
         self.assertTrue(self.tutor_web.get(f"/rooms/{self.link}/shelf/{thing}.png").startswith(b"\x89PNG"))
         before = Picture.objects.count()
         status, used = self.ask("POST", f"/{thing}/on/{self.board}", {})

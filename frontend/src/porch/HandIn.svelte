@@ -10,12 +10,10 @@
   const path = $derived(`/api/found/${link}/homework/${task.id}/files`)
   let input: HTMLInputElement
   const sending = new Sending()
-  let problem = $state('')
 
   function send() {
     const files = [...(input.files ?? [])]
     input.value = ''
-    problem = ''
     void sending.send(files, async (file, signal) => {
       const name = encodeURIComponent([...file.name].slice(0, 80).join(''))
       onchange(await ask<Afterwards>('POST', `${path}?name=${name}`, file, signal))
@@ -23,11 +21,11 @@
   }
 
   async function takeBack(id: string) {
-    problem = ''
+    sending.problems = []
     try {
       onchange(await ask<Afterwards>('DELETE', `${path}/${id}`))
     } catch (error) {
-      problem = (error as Error).message
+      sending.problems = [(error as Error).message]
     }
   }
 </script>
@@ -55,7 +53,7 @@
     <span class="muted">{t('hand-in-hint')}</span>
   {/if}
 </div>
-{#each problem ? [problem] : sending.problems as told, at (at)}<p role="alert">{told}</p>{/each}
+{#each sending.problems as told, at (at)}<p role="alert">{told}</p>{/each}
 <input
   bind:this={input}
   type="file"

@@ -144,7 +144,7 @@
             what="board"
             label={t('bring-a-board-in')}
             hint={t('a-board-that-was-saved')}
-            onbrought={load}
+            onbrought={() => load()}
           />
         </div>
         <WordSearch {link} />

@@ -5,7 +5,7 @@ import { t } from '../words/words.svelte'
 export class Sending {
   /** What is on its way, in words; '' while nothing is. */
   now = $state('')
-  /** A sentence for each file that was not taken. */
+  /** A sentence for each file that was not taken, or for what else went wrong where they are. */
   problems = $state.raw<string[]>([])
   #given = new AbortController()
 

@@ -104,7 +104,7 @@ def _shelf(room: Room, words: str = "") -> Shelf:
                 row.uid, row.kind, row.title, row.folder, row.pk in mine, row.shared, row.away_at is not None
             )
             for row in rows.order_by("-id")
-            if found(row)
+            if not wanted or found(row)
         ],
         kept.may_share(room),
     )

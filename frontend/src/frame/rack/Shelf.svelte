@@ -23,7 +23,6 @@
   let title = $state('')
   let folder = $state('')
   const sending = new Sending()
-  let problem = $state('')
   let busy = $state(false)
   let timer: ReturnType<typeof setTimeout> | undefined
   const path = $derived(`/api/rooms/${session.link}/shelf`)
@@ -37,12 +36,12 @@
   })
 
   async function tried(what: () => Promise<void>) {
-    problem = ''
+    sending.problems = []
     busy = true
     try {
       await what()
     } catch (error) {
-      problem = (error as Error).message
+      sending.problems = [(error as Error).message]
     }
     busy = false
   }
@@ -64,7 +63,7 @@
   function put() {
     const files = [...(input.files ?? [])]
     input.value = ''
-    problem = words = ''
+    words = ''
     void sending.send(files, async (file, signal) => {
       const name = encodeURIComponent(file.name)
       shelf = await ask<Shelf>('POST', `${path}/files?name=${name}`, file, signal)
@@ -121,7 +120,7 @@
     aria-label={t('shelf-put-file')}
     onchange={put}
   />
-  {#each problem ? [problem] : sending.problems as told, at (at)}<p class="problem" role="alert">
+  {#each sending.problems as told, at (at)}<p class="problem" role="alert">
       {told}
     </p>{/each}
   <div class="all">

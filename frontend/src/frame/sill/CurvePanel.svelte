@@ -19,11 +19,11 @@
   const formula = $derived(graph.lines[line]!.formula)
   const points = $derived(/^\s*\(\s*[-+−]?[\d.]+\s*[,;]/.test(formula))
   let at = $state(untrack(() => (graph.ranges.x0 + graph.ranges.x1) / 2))
-  /** Between which the area is, as typed; what is no number changes nothing. */
+  /** Between which the area is, as typed; of what is no number there is none. */
   let from = $state('0')
   let to = $state(untrack(() => ({ numbers: '1', pi: 'π', degrees: '180°' })[graph.counted]))
-  let low = $state(0)
-  let high = $state(untrack(() => numberOf(to)!))
+  const low = $derived(numberOf(from, graph.counted))
+  const high = $derived(numberOf(to, graph.counted))
   let found = $state.raw<PlacesFound | null>(null)
   let problem = $state('')
   const NAMES: Record<NamedPlace['kind'], Plain> = {
@@ -37,7 +37,7 @@
   $effect(() => {
     if (points) return
     let current = true
-    session.graphs.places(graph, line, at, low, high).then(
+    session.graphs.places(graph, line, at, low ?? 0, high ?? 0).then(
       (answer) => {
         if (current) [found, problem] = [answer, '']
       },
@@ -122,21 +122,13 @@
     <Button onclick={tangent}>{t('place-tangent')}</Button>
   {/if}
   <div class="area">
-    <label
-      >{t('place-from')}<input
-        bind:value={from}
-        oninput={() => (low = numberOf(from, graph.counted) ?? low)}
-      /></label
-    >
-    <label
-      >{t('place-to')}<input
-        bind:value={to}
-        oninput={() => (high = numberOf(to, graph.counted) ?? high)}
-      /></label
-    >
-    <output
-      >{found.area === null ? t('place-undefined') : t('place-area', { area: digits(found.area) })}</output
-    >
+    <label>{t('place-from')}<input bind:value={from} /></label>
+    <label>{t('place-to')}<input bind:value={to} /></label>
+    <output>
+      {#if low !== null && high !== null}
+        {found.area === null ? t('place-undefined') : t('place-area', { area: digits(found.area) })}
+      {/if}
+    </output>
   </div>
 {/if}
 
