@@ -112,7 +112,7 @@ class Jobs(TestCase):
 
     def test_slow_jobs_leave_a_process_to_the_quick_ones(self) -> None:
         async def both() -> int:
-            slow = asyncio.gather(*(self.pool.run(endless, limit_s=3.0, slow=True) for _ in range(3)), return_exceptions=True)  # fmt: skip
+            slow = asyncio.gather(*(self.pool.run(endless, limit_s=30.0, slow=True) for _ in range(3)), return_exceptions=True)  # fmt: skip
             await asyncio.sleep(0)
             quick = await self.pool.run(double, 3, limit_s=30.0)
             self.assertFalse(slow.done())

@@ -3,8 +3,6 @@
 from __future__ import annotations
 
 import json
-import time
-from collections.abc import Callable
 from unittest import mock
 from urllib.error import HTTPError
 from urllib.request import Request
@@ -20,6 +18,7 @@ from sunroom.live.doors.rehearsals import forget_all
 from sunroom.live.wire.messages import CheckAnswers, Frame, Goodbye, Join, Tell
 from sunroom.live.work import rehearsal
 from sunroom.rooms.models import Room, Seat
+from tests.browser.base import wait_for
 from tests.server.client import Line
 from tests.server.test_live import stroke
 from tests.server.test_out import OutTest
@@ -60,12 +59,6 @@ class Rehearsals(OutTest):
     def end_if_on(self, link: str) -> None:
         if Room.objects.filter(link=link).exclude(rehearses=None).exists():
             self.end(link)
-
-    def wait(self, true: Callable[[], bool]) -> None:
-        end = time.time() + 10
-        while not true():
-            self.assertLess(time.time(), end)
-            time.sleep(0.05)
 
     def test_students_come_write_and_nothing_stays(self) -> None:
         sessions = Session.objects.count()
@@ -173,4 +166,4 @@ class Rehearsals(OutTest):
         with mock.patch.object(rehearsal, "ALONE_S", 0.4), mock.patch.object(rehearsal, "LOOK_S", 0.2):
             link, line = self.start(1)
             line.close()
-            self.wait(lambda: not Room.objects.filter(link=link).exists())
+            wait_for(lambda: not Room.objects.filter(link=link).exists(), "the room to be gone")

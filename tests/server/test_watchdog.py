@@ -4,8 +4,8 @@ from __future__ import annotations
 
 import asyncio
 import threading
-import time
 from unittest import TestCase
+from unittest.mock import patch
 
 from sunroom.live.work.watchdog import Watchdog
 
@@ -16,15 +16,29 @@ def watching() -> list[threading.Thread]:
 
 class Watching(TestCase):
     def test_a_loop_that_stood_still_is_told_with_what_it_did(self) -> None:
-        async def stand_still() -> None:
+        looked = threading.Event()
+        doing = Watchdog._doing
+
+        def looking(watchdog: Watchdog) -> str:
+            found = doing(watchdog)
+            looked.set()
+            return found
+
+        async def stand_still(logs: list[str]) -> None:
             watchdog = Watchdog()
             await asyncio.sleep(0.05)
-            time.sleep(0.2)  # noqa: ASYNC251  (the fault that it must see)
-            await asyncio.sleep(0.1)
+            looked.wait(30)  # the fault that it must see, until it has
+            for _ in range(600):
+                if logs:
+                    break
+                await asyncio.sleep(0.05)
             watchdog.stop()
 
-        with self.assertLogs("sunroom.live.work.watchdog", "WARNING") as logs:
-            asyncio.run(stand_still())
+        with (
+            patch.object(Watchdog, "_doing", looking),
+            self.assertLogs("sunroom.live.work.watchdog", "WARNING") as logs,
+        ):
+            asyncio.run(stand_still(logs.output))
         self.assertIn("stand_still", logs.output[0])
 
     def test_its_thread_ends_with_a_loop_that_was_broken_off(self) -> None:
