@@ -9,7 +9,7 @@
 {#if home.attendance.length}
   <h2>{home.lesson_open ? t('here-so-far') : t('at-the-last-lesson')}</h2>
   <dl>
-    {#each home.attendance as { name, minutes } (name)}
+    {#each home.attendance as { name, minutes }, i (i)}
       <dt>{name}</dt>
       <dd>
         {t('was-there', { count: minutes })}

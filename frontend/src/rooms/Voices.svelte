@@ -63,7 +63,7 @@
       ></audio>
       {#if card.turns.length > 1 || turn}
         <ol aria-label={t('chapters')}>
-          {#each card.turns as chapter (chapter.at_ms)}
+          {#each card.turns as chapter, i (i)}
             <li>
               <button aria-current={chapter === turn} onclick={(event) => go(event, chapter.at_ms)}
                 >{elapsed(chapter.at_ms)} {chapter.title}</button

@@ -136,7 +136,7 @@
       {/if}
       {#if card.turns.length}
         <ol aria-label={t('chapters')}>
-          {#each card.turns as chapter (chapter.at_ms)}
+          {#each card.turns as chapter, i (i)}
             <li>
               <button aria-current={chapter === turn} onclick={() => go(chapter.at_ms)}
                 ><span>{elapsed(chapter.at_ms)}</span>{chapter.title}</button
