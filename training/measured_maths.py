@@ -20,7 +20,7 @@ from sunroom.core.maths.signs import BY_CHARACTER
 from sunroom.core.maths.typed import read_formula, unmistakable
 from training import signs
 from training.drawn import unknown_formula
-from training.hands import Part
+from training.hands import Part, traced
 from training.likely_formulas import latex_of_signs
 from training.maths_hands import GREEK_FONTS, KEY_OF, hershey, varied
 from training.written_maths import Writer, in_order, sample
@@ -61,6 +61,8 @@ LOT = {"formulas-lot": "formulas", "formulas-joined-lot": "formulas-joined"}
 DRAWN, SEED = 150, 77
 #: Heights of a printed and of our hands' digits, in sizes.
 PRINTED = 0.66
+#: What is set in less than seven pixels has indices as large as its letters.
+PRINTED_SIZE = 100.0
 UNITS = 100
 
 
@@ -103,8 +105,13 @@ def flat(stroke: np.ndarray) -> list[int]:
 
 def written(latex: str, hand: str, random: np.random.Generator, part: Part = "held out") -> list[np.ndarray]:
     """A formula's strokes, a digit's height being about 1; real digits are of ``part``."""
+    traced(hand)
     writer = Writer(random, (hand,), part)
-    placed = list(_placed(Math(mathml_of(read_formula(unmistakable(latex))), size=1.0).node, 0.0, 0.0))
+    printed = Math(mathml_of(read_formula(unmistakable(latex))), size=PRINTED_SIZE).node
+    placed = [
+        (kind, what, x / PRINTED_SIZE, y / PRINTED_SIZE, size / PRINTED_SIZE, tuple(edge / PRINTED_SIZE for edge in box))
+        for kind, what, x, y, size, box in _placed(printed, 0.0, 0.0)
+    ]  # fmt: skip
     strokes: list[np.ndarray] = []
     at = 0
     while at < len(placed):

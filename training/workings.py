@@ -28,8 +28,8 @@ SETS = {
     "workings-last": ("formulas-last", "formulas-joined-last"),
 }
 SINGLES = ("formulas", "formulas-joined", "formulas-lot", "formulas-joined-lot")
-#: Between two lines, in heights of a digit; how much that and the left edge change, and how high a digit is.
-APART, CHANGES, SHIFTS, DIGIT = (0.25, 0.5, 0.9), 0.15, 1.2, 7.3
+#: Between two lines, in heights of a digit; how much that and the left edge change.
+APART, CHANGES, SHIFTS = (0.25, 0.5, 0.9), 0.15, 0.16
 #: A part of the workings runs up or down by so much of its width.
 ON_A_SLANT, SLANT = 0.4, 0.05
 RIDGE = 0.5
@@ -63,7 +63,7 @@ def _working(formulas: list[str], hand: str, apart: float, random: np.random.Gen
         away = np.array([random.normal(0, SHIFTS) - left, y - top])
         lines.append(list(range(len(strokes), len(strokes) + len(ink))))
         strokes += [stroke + away for stroke in ink]
-        y += foot - top + DIGIT * apart * random.uniform(1 - CHANGES, 1 + CHANGES)
+        y += foot - top + apart * random.uniform(1 - CHANGES, 1 + CHANGES)
     if random.random() < ON_A_SLANT:
         slant = random.uniform(-SLANT, SLANT)
         strokes = [np.column_stack([s[:, 0], s[:, 1] + slant * s[:, 0]]) for s in strokes]

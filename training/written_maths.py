@@ -77,6 +77,8 @@ class Writer:
         self.dropped = random.uniform(0.05, 0.4)
         #: Room around what stands between two things.
         self.apart = random.uniform(0.0, 0.4)
+        #: How often a sign is written into the one before it.
+        self.crowded = 0.0 if pick() < 0.5 else random.uniform(0.05, 0.5)
         self.drift = random.uniform(0, 0.07)
         self.uneven = random.uniform(0.02, 0.11)
         self.bar_first = pick() < 0.2
@@ -162,6 +164,13 @@ class Writer:
             wide += self.apart / self.tight
         return max(size * self.tight * (wide + self.random.normal(0, 0.05)), -0.03 * size)
 
+    def into(self, before: Piece, after: Piece) -> float:
+        """How far a sign reaches into the one before it: mostly not at all, and never so far that nobody could tell them."""
+        if self.random.random() >= self.crowded:
+            return 0.0
+        narrow = min(piece.box[2] - piece.box[0] for piece in (before, after))
+        return self.random.uniform(0.1, 0.65) * float(narrow)
+
     def row(self, nodes: list[Any], size: float) -> Piece:
         pieces: list[Piece] = []
         stack: list[int] = []
@@ -174,6 +183,7 @@ class Writer:
                 gap = self.gap(size, self.signs[before.last].name, name)
                 left = max(piece.box[2] for piece in pieces[-3:]) if len(pieces) > 1 else before.box[2]
                 left = before.box[2] if left - before.box[2] > 0.4 * size else left
+                gap -= self.into(self._piece([before.last], 0, 0), self._piece([piece.first], 0, 0))
                 self.move(piece, left + gap - piece.box[0], self.random.normal(0, self.drift) * size)
                 self.link(piece.first, before.last, "right")
             pieces.append(piece)
@@ -277,6 +287,7 @@ class Writer:
                 y = max(box[3], 0) - 0.2 * size * (name == r"\int") + drop
                 y = min(y, max(box[3] + 0.35 * size, drop))
             dx = right + size * max(random.normal(0.07, 0.05), -0.04) - piece.box[0]
+            dx -= self.into(self._piece([made.last], 0, 0), piece)
             if name in (r"\int", r"\oint") and not up:
                 dx -= 0.25 * size * random.random()
             self.move(piece, dx, y)
