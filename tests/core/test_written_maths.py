@@ -47,6 +47,19 @@ class Written(unittest.TestCase):
             right += row["latex"].replace(" ", "") in [r.latex.replace(" ", "") for r in readings[:3]]
         self.assertGreaterEqual(right, 17)
 
+    def test_signs_that_are_written_into_each_other_are_two(self) -> None:
+        rows = [row for row in json.loads(HANDS.read_text()) if row["latex"] == "3x+2>11"]
+        for row in rows:
+            strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+            three, x = written_reader().read(strokes)[0].signs[:2]
+            ends = max(strokes[n][:, 0].max() for n in three.members)
+            begins = min(strokes[n][:, 0].min() for n in x.members)
+            wide = max(strokes[n][:, 0].max() for n in x.members) - begins
+            for part in (0.2, 0.35, 0.5):
+                into = begins - ends + part * wide
+                ink = [stroke - (into * (stroke[:, 0].min() >= begins), 0) for stroke in strokes]
+                self.assertEqual(written_reader().read(ink)[0].latex, "3x+2>11", (row["hand"], part))
+
     def test_scribbles_are_read_to_an_end_and_a_page_of_ink_is_no_formula(self) -> None:
         random = np.random.default_rng(1)
         dense = [
