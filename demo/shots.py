@@ -258,15 +258,15 @@ def set_as_maths(stage: Stage) -> None:
         (Path(__file__).parents[1] / "bench" / "hands" / "maths" / "formulas-joined.json").read_text()
     )
     row = next(
-        row for row in rows if (row["latex"], row["hand"]) == (r"s=\frac{h}{\tan\theta}", "playwrite-fr-trad")
+        row for row in rows if (row["latex"], row["hand"]) == (r"s=\frac{h}{\tan\theta}", "playwrite-no")
     )
-    strokes = [np.array(flat, float).reshape(-1, 2) * 0.045 for flat in row["strokes"]]
+    strokes = [np.array(flat, float).reshape(-1, 2) * 0.14 for flat in row["strokes"]]
     low = np.vstack(strokes).min(axis=0)
     tutor.tool("Pen")
-    tutor.write([stroke - low + (480, 440) for stroke in strokes], most=30)
+    tutor.write([stroke - low + (792, 362) for stroke in strokes], most=30)
     size = np.ptp(np.vstack(strokes), axis=0)
     tutor.tool("Select")
-    tutor.draw([(465, 425), (495 + size[0], 455 + size[1])], "mouse")
+    tutor.draw([(780, 352), (804 + size[0], 377 + size[1])], "mouse")
     tutor.find("[data-testid=set-maths]")
     tutor.press("[aria-label=Sill] button", "Or…")
     tutor.find("[data-testid=written-sign]")

@@ -89,8 +89,8 @@ class Formulas(Tools):
             row = next(row for row in rows if row["latex"] == each)
             strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
             low, high = np.vstack(strokes).min(axis=0), np.vstack(strokes).max(axis=0)
-            by.write([(stroke - low) * 0.08 + (150, top) for stroke in strokes], most=30)
-            top += (high[1] - low[1]) * 0.08 + 40
+            by.write([(stroke - low) * 0.58 + (150, top) for stroke in strokes], most=30)
+            top += (high[1] - low[1]) * 0.58 + 40
         by.tool("Select")
         by.key(Keys.CONTROL, "a")
 
@@ -286,7 +286,7 @@ class Formulas(Tools):
         row = next(row for row in rows if row["latex"] == r"\frac{x+1}{x-1}=2" and row["hand"] != "kalam")
         strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
         low = np.vstack(strokes).min(axis=0)
-        self.tutor.write([(stroke - low) * 0.07 + (150, 160) for stroke in strokes])
+        self.tutor.write([(stroke - low) * 0.5 + (150, 160) for stroke in strokes])
         self.tutor.tool("Select")
         self.tutor.key(Keys.CONTROL, "a")
         self.tutor.press("[data-testid=set-maths]")

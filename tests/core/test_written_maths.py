@@ -78,7 +78,7 @@ class Written(unittest.TestCase):
             strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
             whole = np.vstack(strokes)
             made += [stroke + (0, top - whole[:, 1].min()) for stroke in strokes]
-            top += float(np.ptp(whole[:, 1])) + 260
+            top += float(np.ptp(whole[:, 1])) + 36
         return made
 
     def test_signs_are_told_by_line_and_one_that_is_chosen_stands(self) -> None:

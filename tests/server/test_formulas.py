@@ -42,7 +42,7 @@ def written(latex: str, name: str = "formulas") -> tuple[InkItem, ...]:
     """A formula in one of the hands that the reader is measured on."""
     rows_of_set = json.loads((HANDS / f"{name}.json").read_text())
     row = next(row for row in rows_of_set if row["latex"] == latex)
-    strokes = [np.array(flat, float).reshape(-1, 2) * 0.06 for flat in row["strokes"]]
+    strokes = [np.array(flat, float).reshape(-1, 2) * 0.44 for flat in row["strokes"]]
     rows = [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
     return tuple(
         InkItem(id=f"written-{n:02}", nib="pen", colour="#16222b", width=3, samples=pack_samples(row))
