@@ -105,7 +105,7 @@ def flat(stroke: np.ndarray) -> list[int]:
 
 def written(latex: str, hand: str, random: np.random.Generator, part: Part = "held out") -> list[np.ndarray]:
     """A formula's strokes, a digit's height being about 1; real digits are of ``part``."""
-    traced(hand)
+    traced(hand)  # a writer takes hands that have been traced, and no others
     writer = Writer(random, (hand,), part)
     printed = Math(mathml_of(read_formula(unmistakable(latex))), size=PRINTED_SIZE).node
     placed = [

@@ -49,6 +49,7 @@ class Written(unittest.TestCase):
 
     def test_signs_that_are_written_into_each_other_are_two(self) -> None:
         rows = [row for row in json.loads(HANDS.read_text()) if row["latex"] == "3x+2>11"]
+        self.assertEqual(len(rows), 2, "by two hands")
         for row in rows:
             strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
             three, x = written_reader().read(strokes)[0].signs[:2]
