@@ -2111,6 +2111,7 @@ call-own-window = In einem eigenen Fenster
 call-no-window = Dieser Browser zeigt kein Bild in einem eigenen Fenster.
 outside-call = Ein Gespräch anderswo
 outside-call-hint = Wenn ihr euch in einem anderen Programm hört: Der Link dorthin steht im Vorraum.
+outside-call-address = Die Adresse eines Anrufs beginnt mit http:// oder https:// und hat keine Leerzeichen.
 outside-call-is-at = Ihr hört euch in einem anderen Programm:
 outside-call-open = das Gespräch dort öffnen
 invite-card = Karte für den Chat eines anderen Gesprächs kopieren

@@ -2111,6 +2111,7 @@ call-own-window = In a window of its own
 call-no-window = This browser shows no picture in a window of its own.
 outside-call = A call elsewhere
 outside-call-hint = When you hear each other in another program: its link stands on the porch.
+outside-call-address = A call’s address begins with http:// or https:// and has no spaces.
 outside-call-is-at = You hear each other in another program:
 outside-call-open = open its call
 invite-card = Copy a card for another call’s chat

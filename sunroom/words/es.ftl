@@ -2111,6 +2111,7 @@ call-own-window = En una ventana propia
 call-no-window = Este navegador no muestra imágenes en una ventana propia.
 outside-call = Una llamada en otro lugar
 outside-call-hint = Cuando os oís en otro programa: su enlace aparece en el vestíbulo.
+outside-call-address = La dirección de una llamada empieza por http:// o https:// y no tiene espacios.
 outside-call-is-at = Os oís en otro programa:
 outside-call-open = abrir esa llamada
 invite-card = Copiar una tarjeta para el chat de otra llamada

@@ -2111,6 +2111,7 @@ call-own-window = Dans une fenêtre à part
 call-no-window = Ce navigateur ne montre pas d’image dans une fenêtre à part.
 outside-call = Un appel ailleurs
 outside-call-hint = Quand vous vous entendez dans un autre programme : son lien est affiché dans le vestibule.
+outside-call-address = L’adresse d’un appel commence par http:// ou https:// et n’a pas d’espace.
 outside-call-is-at = Vous vous entendez dans un autre programme :
 outside-call-open = ouvrir cet appel
 invite-card = Copier une carte pour la discussion d’un autre appel

@@ -39,18 +39,22 @@ export class Chosen {
   }
 
   move(dx: number, dy: number): void {
-    const ids = this.#selection.items('change').map((item) => item.id)
+    const ids = this.ids()
     if (ids.length) this.#inside.do({ step: 'move_items', page: this.#inside.pages.id, ids, dx, dy })
   }
 
   transform(make: (box: Box) => Affine): void {
     const box = this.#selection.box('change')
-    const ids = this.#selection.items('change').map((item) => item.id)
+    const ids = this.ids()
     if (box) this.#inside.do({ step: 'transform_items', page: this.#inside.pages.id, ids, matrix: make(box) })
   }
 
-  style(style: Style): void {
-    const ids = this.#selection.items('change').map((item) => item.id)
+  /** The things that a change would change. */
+  ids(): string[] {
+    return this.#selection.items('change').map((item) => item.id)
+  }
+
+  style(style: Style, ids = this.ids()): void {
     if (ids.length) this.#inside.do({ step: 'style_items', page: this.#inside.pages.id, ids, style })
   }
 

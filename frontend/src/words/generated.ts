@@ -1258,6 +1258,7 @@ export interface Words {
   'out-of-room': null
   'outbox': null
   'outside-call': null
+  'outside-call-address': null
   'outside-call-hint': null
   'outside-call-is-at': null
   'outside-call-open': null

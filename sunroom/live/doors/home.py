@@ -130,7 +130,7 @@ def _call_address(given: str) -> str:
     address = given.strip()
     web = address.lower().startswith(("http://", "https://"))
     if address and not (web and is_link(address) and len(address) <= MAX_CALL_ADDRESS):
-        raise Problem(400, said("a-link-begins-with-http"))
+        raise Problem(400, said("outside-call-address"))
     return address
 
 

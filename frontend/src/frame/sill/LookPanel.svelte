@@ -2,7 +2,7 @@
   import Choice from '../../ui/Choice.svelte'
   import ColourField from '../../ui/ColourField.svelte'
   import Slider from '../../ui/Slider.svelte'
-  import type { Dash, Ends, Item } from '../../wire/generated'
+  import type { Dash, Ends, Item, Style } from '../../wire/generated'
   import type { Session } from '../../lesson/session.svelte'
   import { t } from '../../words/words.svelte'
 
@@ -49,14 +49,20 @@
 
   /** Sliders report at every pixel: only where they come to rest is a step. */
   let timer: ReturnType<typeof setTimeout> | undefined
-  function later(change: () => void) {
+  function later(style: Style) {
+    const ids = session.chosen.ids()
     clearTimeout(timer)
-    timer = setTimeout(change, 180)
+    timer = setTimeout(() => session.chosen.style(style, ids), 180)
   }
 
-  function resize(side: 'width' | 'height', wanted: number) {
-    if (!box || !(wanted > 0)) return
+  function resize(side: 'width' | 'height', field: HTMLInputElement) {
+    if (!box) return
     const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
+    const wanted = field.valueAsNumber
+    if (!(wanted > 0)) {
+      field.valueAsNumber = Math.round(side === 'width' ? w : h)
+      return
+    }
     const sx = side === 'width' && w > 0 ? wanted / w : 1
     const sy = side === 'height' && h > 0 ? wanted / h : 1
     session.chosen.transform(({ minX, minY }) => [sx, 0, 0, sy, minX - sx * minX, minY - sy * minY])
@@ -73,7 +79,7 @@
           least={0.5}
           most={40}
           step={0.5}
-          onchange={(width) => later(() => session.chosen.style({ width }))}
+          onchange={(width) => later({ width })}
         />
         {#if drawn.kind !== 'ink' || drawn.nib !== 'highlighter'}
           <Slider
@@ -83,7 +89,7 @@
             most={1}
             step={0.05}
             show={(value) => `${Math.round(value * 100)} %`}
-            onchange={(opacity) => later(() => session.chosen.style({ opacity }))}
+            onchange={(opacity) => later({ opacity })}
           />
         {/if}
       {/if}
@@ -94,7 +100,7 @@
           least={8}
           most={120}
           step={1}
-          onchange={(size) => later(() => session.chosen.style({ size }))}
+          onchange={(size) => later({ size })}
         />
       {/if}
       {#if shape && shapes.length === items.length}
@@ -120,7 +126,7 @@
               type="number"
               min="1"
               value={Math.round(box.maxX - box.minX)}
-              onchange={(event) => resize('width', event.currentTarget.valueAsNumber)}
+              onchange={(event) => resize('width', event.currentTarget)}
             /></label
           >
           <label
@@ -129,7 +135,7 @@
               type="number"
               min="1"
               value={Math.round(box.maxY - box.minY)}
-              onchange={(event) => resize('height', event.currentTarget.valueAsNumber)}
+              onchange={(event) => resize('height', event.currentTarget)}
             /></label
           >
         </div>

@@ -3,12 +3,22 @@
   import Tiles from '../../ui/Tiles.svelte'
   import StampPicture from './StampPicture.svelte'
   import type { Session } from '../../lesson/session.svelte'
-  import { STAMPS } from '../../lesson/stamps'
+  import { STAMPS, type Stamp } from '../../lesson/stamps'
   import { t } from '../../words/words.svelte'
 
   let { session }: { session: Session } = $props()
   const tools = $derived(session.tools)
   const all = $derived([...STAMPS, ...tools.ownStamps])
+  /** The one that was thrown away last: it can be had back while this is open. */
+  let away = $state.raw<Stamp | null>(null)
+
+  function throwAway() {
+    away = tools.ownStamps[tools.stamp - STAMPS.length] ?? null
+    tools.dropStamp(tools.stamp - STAMPS.length)
+  }
+  function bringBack() {
+    if (away && tools.addStamp(away)) away = null
+  }
 </script>
 
 <Tiles
@@ -21,18 +31,20 @@
   {#snippet picture(stamp)}<StampPicture {stamp} />{/snippet}
 </Tiles>
 {#if tools.stamp >= STAMPS.length}
-  <button class="away" onclick={() => tools.dropStamp(tools.stamp - STAMPS.length)}
-    >{t('throw-this-one-away')}</button
-  >
+  <button class="away" onclick={throwAway}>{t('throw-this-one-away')}</button>
+{:else if away}
+  <button class="back" onclick={bringBack}>{t('bring-back')}</button>
 {:else if !tools.ownStamps.length}
   <Hint>{t('own-ones-select-things-arrange')}</Hint>
 {/if}
 
 <style>
-  .away {
+  button {
     min-height: 42px;
     border: 0;
     background: none;
+  }
+  .away {
     color: var(--clay);
   }
 </style>
