@@ -115,6 +115,14 @@ class Parting(TestCase):
             parted = self.parted([upright(0), dot(*place, 16.0)], c1=-0.1, c3=-0.5, c4=-0.5)
             self.assertGreater(parted.log_of(fits), parted.log_of(fits_not) - MISFIT - 1, fits)
 
+    def test_what_is_as_high_as_the_bar_of_a_five_is_no_dash(self) -> None:
+        dash, bar = (np.array([(40.0, y), (60.0, y + 1)]) for y in (32, 2))
+        halfway, high = (
+            self.parted([upright(0), flat, upright(80)], c1=-0.1, c5=-0.5).log_of("l-l")
+            for flat in (dash, bar)
+        )
+        self.assertAlmostEqual(high - halfway, MISFIT)
+
     def test_strokes_far_apart_are_rather_two_symbols(self) -> None:
         near = self.parted([upright(0), upright(6)], c0=-0.2, c1=-0.2)
         far = self.parted([upright(0), upright(90)], c0=-0.2, c1=-0.2)

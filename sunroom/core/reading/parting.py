@@ -43,6 +43,8 @@ TOO_WIDE = 6.0
 #: Signs that are small and lie high, or low, or are flat, or tall without dots; all others are not tiny.
 RAISED, LOWERED, FLAT, TALL = "°'\"", ".,", "-", "0123456789"
 TINY, HALF, SMALL, HALF_WAY = 0.25, 0.5, 0.6, 0.55
+#: How far down a line, as a part of its height, what is flat may lie.
+AMONG = (0.2, 0.85)
 #: Log likelihood of a sign whose size or place is not its own.
 MISFIT = -3.5
 #: Gaps, in heights of the tallest stroke: a narrower one is no space between words, a wider one is.
@@ -158,10 +160,13 @@ class Parted:
         bottoms = np.array([max(s[:, 1].max() for s in self.strokes[start:end]) for start, end in spans])
         top = float(min(s[:, 1].min() for s in self.strokes))
         height = (bottoms - tops) / self._tall
-        low = (tops + bottoms) / 2 - top > HALF_WAY * max(self._bottom - top, 1e-6)
+        down = ((tops + bottoms) / 2 - top) / max(self._bottom - top, 1e-6)
+        low = down > HALF_WAY
         of = {c: (height > SMALL) | low for c in RAISED} | {c: (height > SMALL) | ~low for c in LOWERED}
         dotted = np.array([end - start > 1 and any(self._dots[start:end]) for start, end in spans])
-        of |= dict.fromkeys(FLAT, height > SMALL) | dict.fromkeys(TALL, (height < HALF) | dotted)
+        # What lies as high as the bar of a 5 is none between numbers.
+        flat = (height > SMALL) | (down < AMONG[0]) | (down > AMONG[1])
+        of |= dict.fromkeys(FLAT, flat) | dict.fromkeys(TALL, (height < HALF) | dotted)
         of_all = np.column_stack([of.get(c, height < TINY) for c in characters]).astype(float)
         of_all[:, [c in TALL for c in characters]] += (height < TINY)[:, None]
         return MISFIT * of_all
