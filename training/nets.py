@@ -11,6 +11,7 @@ from torch import nn
 
 EMBEDDING = 96
 BATCH = 256
+BEST_RATE, WARM_UP, DECAY = 3e-3, 0.15, 0.02
 
 
 class Residual(nn.Module):
@@ -187,13 +188,19 @@ class AmongStrokes(nn.Module):
         return strokes + self.think(self.between(strokes))
 
 
-def fit(net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int) -> None:
+def fit(
+    net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int, smoothed: float
+) -> None:
     """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1."""
     order = np.random.default_rng(torch.initial_seed())
-    optimiser = torch.optim.AdamW(net.parameters(), 2e-3, weight_decay=1e-4)
+    matrices = [values for values in net.parameters() if values.ndim > 1]
+    others = [values for values in net.parameters() if values.ndim <= 1]
+    optimiser = torch.optim.AdamW(
+        [{"params": matrices, "weight_decay": DECAY}, {"params": others, "weight_decay": 0.0}], BEST_RATE
+    )
     steps = epochs * (len(labels) // BATCH)
-    schedule = torch.optim.lr_scheduler.OneCycleLR(optimiser, 4e-3, total_steps=steps)
-    loss_of = nn.CrossEntropyLoss(label_smoothing=0.03)
+    schedule = torch.optim.lr_scheduler.OneCycleLR(optimiser, BEST_RATE, total_steps=steps, pct_start=WARM_UP)
+    loss_of = nn.CrossEntropyLoss(label_smoothing=smoothed)
     net.train()
     for epoch in range(epochs):
         total = 0.0

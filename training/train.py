@@ -25,14 +25,15 @@ from training import figures, hands
 from training.writing import training_hands
 
 OUT = Path(__file__).parents[1] / "sunroom" / "models"
-EPOCHS = 8
+EPOCHS = {"symbols": 6, "digits": 5, "figures": 8}
+SMOOTHED = {"symbols": 0.03, "digits": 0.05, "figures": 0.03}
 SYMBOLS = (
     "0123456789abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"
     ".,:;!?'\"()[]<>+-=*/%°×÷&€$£ñáàâäéèêëíîïóôöúùûüçß"
 )
 #: How much surer a net that looks at rasters is to be than it learned to be: as is likeliest for digits by writers for tuning.
 SHARPER = {"symbols": 1.0, "digits": 1.6}
-SYMBOLS_EACH = 1_600
+SYMBOLS_EACH = 2_400
 DIGITS_EACH = 30_000
 FIGURES_EACH = 10_000
 WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
@@ -71,7 +72,7 @@ def main() -> None:
     else:
         net = InkNet(RASTER_SIDE, len(classes), SHARPER[what])
         shown, outputs = "raster", ["probabilities", "embedding"]
-    fit(net, (seen, measures), labels, EPOCHS)
+    fit(net, (seen, measures), labels, EPOCHS[what], SMOOTHED[what])
     inputs = {shown: seen.shape[1:], "measures": measures.shape[1:]}
     OUT.mkdir(exist_ok=True)
     save(net, inputs, outputs, classes, OUT / f"{what}.onnx")

@@ -3,6 +3,9 @@
 from __future__ import annotations
 
 import json
+import threading
+
+from websockets.exceptions import ConnectionClosed
 
 from sunroom.boards import store
 from sunroom.boards.models import Board
@@ -12,8 +15,8 @@ from sunroom.core.board.requests import Undo
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.lesson import EndLesson, OpenLesson
 from sunroom.core.lesson.commands import Forget, LetBack, SendAway, SetPens
-from sunroom.live.wire.messages import Frame, Goodbye, PageItems, Refused, Tell
-from tests.browser.base import LiveServer
+from sunroom.live.wire.messages import Frame, Goodbye, PageItems, Refused, Tell, Welcome
+from tests.browser.base import LiveServer, wait_for
 from tests.server.test_live import stroke
 from tests.server.test_out import OutTest
 
@@ -50,6 +53,51 @@ class Boards(OutTest):
         back = self.line("tutor", self.tutor_web, board=self.other)
         back.welcome()
         self.assertEqual([item.id for item in back.hear(PageItems).items], ["stroke-1"])
+
+    def test_who_enters_while_a_board_is_put_away_is_off_it_and_what_was_answered_is_kept(self) -> None:
+        stop = threading.Event()
+        kept: list[str] = []
+        told: list[str] = []
+
+        def come_in_and_write(number: int) -> None:
+            count = 0
+            while not stop.is_set():
+                line = self.tutor_web.line("tutor", self.link, board=self.other)
+                try:
+                    first = line.hear((Welcome, Goodbye))
+                    if isinstance(first, Goodbye):
+                        told.append(first.reason)
+                        continue
+                    item = f"stroke-{number}-{count:04d}"
+                    count += 1
+                    if not isinstance(
+                        self.do(line, AddItems(first.pages[0].id, (stroke(item),)), item), Refused
+                    ):
+                        kept.append(item)
+                    told.append(line.hear(Goodbye).reason)
+                except ConnectionClosed:
+                    pass  # it was sent off before its stroke came
+                finally:
+                    line.close()
+
+        writers = [threading.Thread(target=come_in_and_write, args=(n,)) for n in range(3)]
+        for writer in writers:
+            writer.start()
+        for _ in range(6):
+            before = len(kept)
+            wait_for(lambda before=before: len(kept) > before, "somebody writes on it")
+            self.assertEqual(self.change(self.other, away=True), 200)
+            self.assertEqual(self.change(self.other, away=False), 200)
+        self.assertEqual(self.change(self.other, away=True), 200)
+        stop.set()
+        for writer in writers:
+            writer.join()
+        self.assertEqual(set(told) - {"board_gone", "no_board"}, set())
+        self.assertEqual(
+            self.line("tutor", self.tutor_web, board=self.other).hear(Goodbye).reason, "no_board"
+        )
+        self.assertEqual(self.change(self.other, away=False), 200)
+        self.assertEqual(set(kept) - set(self.items_of(self.other)), set())
 
     def test_what_is_put_away_is_the_owner_s_alone_to_look_at(self) -> None:
         web, _, _ = self.come()
