@@ -11,6 +11,7 @@ from __future__ import annotations
 
 import sys
 from collections.abc import Callable
+from functools import cache
 from multiprocessing import Pool
 from pathlib import Path
 
@@ -22,6 +23,7 @@ from sunroom.core.ink.sequence import ink_sequence
 from sunroom.core.reading.symbols import RASTER_SIDE
 from sunroom.core.shapes.find import SEQUENCE_POINTS
 from training import figures, hands
+from training.maths_hands import APART
 from training.writing import training_hands
 
 OUT = Path(__file__).parents[1] / "sunroom" / "models"
@@ -37,6 +39,8 @@ SYMBOLS_EACH = 2_400
 DIGITS_EACH = 30_000
 FIGURES_EACH = 10_000
 WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
+#: Signs are looked at by themselves where they stand apart: so many are of hands that write so, the others of all.
+APART_SHARE = 0.65
 #: Alone these are figures as much as letters: only what stands beside them tells.
 FIGURE_LIKE = frozenset("oO0lI1/\\-_xX+cC()vVLt<>.,:;'\"°×*|JUuniTrszZN")
 #: What no digit looks like.
@@ -76,6 +80,11 @@ def main() -> None:
     inputs = {shown: seen.shape[1:], "measures": measures.shape[1:]}
     OUT.mkdir(exist_ok=True)
     save(net, inputs, outputs, classes, OUT / f"{what}.onnx")
+
+
+@cache
+def apart_hands() -> list[str]:
+    return [name for name in APART if name in training_hands()]
 
 
 def generate(make: Callable[[int, np.random.Generator], Sample], total: int) -> tuple[np.ndarray, ...]:
@@ -153,8 +162,9 @@ def _letter(character: str, random: np.random.Generator) -> list[np.ndarray]:
         )
         if strokes:
             return strokes
+    names = apart_hands() if random.random() < APART_SHARE else training_hands()
     for _ in range(40):
-        glyph = hands.traced(training_hands()[int(random.integers(len(training_hands())))]).get(character)
+        glyph = hands.traced(names[int(random.integers(len(names)))]).get(character)
         if glyph:
             return [np.array(stroke) for stroke in glyph["strokes"]]
     raise ValueError(f"no font has {character!r}")
