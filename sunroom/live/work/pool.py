@@ -92,7 +92,9 @@ class Worker:
             pipe.recv()
         except (EOFError, OSError) as error:
             self.stop()
-            raise JobError("The server is stopping." if self._ended else "A worker process did not start.") from error
+            raise JobError(
+                "The server is stopping." if self._ended else "A worker process did not start."
+            ) from error
 
     def call(self, job: Callable[..., Any], arguments: tuple[Any, ...], limit_s: float) -> Any:
         """``job(*arguments)``; what it raises, or JobError. It may work for ``limit_s`` seconds of processor time."""
