@@ -4,7 +4,7 @@
     python -m training.train digits
     python -m training.train figures
 
-Seeded: the same packages give the same data. About 15 minutes each on two cores.
+Seeded: the same packages give the same data. About half an hour each on two cores.
 """
 
 from __future__ import annotations
