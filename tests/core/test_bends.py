@@ -5,7 +5,7 @@ from __future__ import annotations
 from unittest import TestCase
 
 import numpy as np
-from hypothesis import given
+from hypothesis import example, given
 from hypothesis import strategies as st
 
 from sunroom.core.board import Board, PageHead, ShapeItem, apply
@@ -56,6 +56,8 @@ class Bends(TestCase):
         np.testing.assert_allclose(course(moved), [(0, 0), (-50, 0), (-50, 200), (-100, 200)])
 
     @given(st.sampled_from(["elbow", "curve"]), places, places, st.lists(places, max_size=2))
+    @example("elbow", (0.0, 0.0), (1.0, 1.0), [])
+    @example("elbow", (0.0, 0.0), (200.0, 100.0), [(199.6, 50.0)])
     def test_the_ends_are_where_they_were_put_whatever_the_bend(
         self,
         figure: str,

@@ -35,11 +35,11 @@ function elbow(was: Point[], start: Point, end: Point, inner: Point[]): Point[] 
   else if ((was.length === 3 || was.length === 4) && Math.abs(before) >= LEAST)
     share = (second[axis] - first[axis]) / before
   const at = start[axis] + Math.min(Math.max(share, -BEYOND), 1 + BEYOND) * span
-  const corner = ([x, y]: Point): Point => (axis === 0 ? [at, y] : [x, at])
-  if (Math.abs(at - start[axis]) < LEAST) return [start, corner(end), end]
-  return Math.abs(at - end[axis]) < LEAST
-    ? [start, corner(start), corner(end)]
-    : [start, corner(start), corner(end), end]
+  const upTo = (at: number, [x, y]: Point): Point => (axis === 0 ? [at, y] : [x, at])
+  // Of an elbow whose middle part stands at one of its ends two sides are left.
+  if (Math.abs(at - start[axis]) < LEAST) return [start, upTo(start[axis], end), end]
+  if (Math.abs(at - end[axis]) < LEAST) return [start, upTo(end[axis], start), end]
+  return [start, upTo(at, start), upTo(at, end), end]
 }
 
 function curve(was: Point[], start: Point, end: Point, inner: Point[]): Point[] {

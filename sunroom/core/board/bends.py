@@ -56,13 +56,17 @@ def _elbow(was: Points, start: Points, end: Points, inner: Sequence[Point], acro
     elif axis == (0 if was_across else 1) and len(was) in (3, 4):
         before = was[-1, axis] - was[0, axis]
         share = (was[1, axis] - was[0, axis]) / before if abs(before) >= LEAST else 0.5
-    at = start[axis] + min(max(share, -BEYOND), 1 + BEYOND) * span
-    corners = np.array([start, start, end, end])
-    corners[1:3, axis] = at
+    at = float(start[axis] + min(max(share, -BEYOND), 1 + BEYOND) * span)
     # Of an elbow whose middle part stands at one of its ends two sides are left.
     if abs(at - start[axis]) < LEAST:
-        return corners[[0, 2, 3]]
-    return corners[:3] if abs(at - end[axis]) < LEAST else corners
+        at, kept = float(start[axis]), [0, 2, 3]
+    elif abs(at - end[axis]) < LEAST:
+        at, kept = float(end[axis]), [0, 1, 2]
+    else:
+        kept = [0, 1, 2, 3]
+    corners = np.array([start, start, end, end])
+    corners[1:3, axis] = at
+    return corners[kept]
 
 
 def _curve(was: Points, start: Points, end: Points, inner: Sequence[Point]) -> Points:
