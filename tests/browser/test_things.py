@@ -165,7 +165,13 @@ class Things(Tools):
         self.tutor.wait_items(2 * before)
         self.tutor.driver.refresh()
         self.tutor.tool("Stamp")
+        self.tutor.press("[aria-label='Own stamp 1']")
+        self.tutor.press("button", "Throw this one away")
+        self.tutor.wait(lambda: not self.tutor.all("[aria-label='Own stamp 1']") or None, "it to be gone")
+        self.tutor.press("button", "Bring back")
         self.tutor.find("[aria-label='Own stamp 1']")
+        self.tutor.draw([(500, 600)], "mouse")
+        self.tutor.wait_items(3 * before)
 
     def test_a_line_holds_on_and_follows(self) -> None:
         self.figure("Rectangle", (200, 200), (300, 280))
