@@ -62,6 +62,7 @@ class Instruments(Tools):
     def test_a_square_of_the_page_stands_for_what_the_tutor_says(self) -> None:
         self.lay("Set square")
         self.tutor.part("[aria-label=Scale]")
+        self.tutor.find("[popover] form input")
         each, unit = self.tutor.all("[popover] form input")
         each.clear()
         each.send_keys("5")
