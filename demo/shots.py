@@ -263,10 +263,10 @@ def set_as_maths(stage: Stage) -> None:
     strokes = [np.array(flat, float).reshape(-1, 2) * 0.14 for flat in row["strokes"]]
     low = np.vstack(strokes).min(axis=0)
     tutor.tool("Pen")
-    tutor.write([stroke - low + (792, 362) for stroke in strokes], most=30)
+    tutor.write([stroke - low + (700, 84) for stroke in strokes], most=30)
     size = np.ptp(np.vstack(strokes), axis=0)
     tutor.tool("Select")
-    tutor.draw([(780, 352), (804 + size[0], 377 + size[1])], "mouse")
+    tutor.draw([(688, 74), (712 + size[0], 99 + size[1])], "mouse")
     tutor.find("[data-testid=set-maths]")
     tutor.press("[aria-label=Sill] button", "Or…")
     tutor.find("[data-testid=written-sign]")
