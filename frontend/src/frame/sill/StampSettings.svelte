@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '../../ui/Button.svelte'
   import Hint from '../../ui/Hint.svelte'
   import Tiles from '../../ui/Tiles.svelte'
   import StampPicture from './StampPicture.svelte'
@@ -31,20 +32,9 @@
   {#snippet picture(stamp)}<StampPicture {stamp} />{/snippet}
 </Tiles>
 {#if tools.stamp >= STAMPS.length}
-  <button class="away" onclick={throwAway}>{t('throw-this-one-away')}</button>
+  <Button kind="stop" onclick={throwAway}>{t('throw-this-one-away')}</Button>
 {:else if away}
-  <button class="back" onclick={bringBack}>{t('bring-back')}</button>
+  <Button onclick={bringBack}>{t('bring-back')}</Button>
 {:else if !tools.ownStamps.length}
   <Hint>{t('own-ones-select-things-arrange')}</Hint>
 {/if}
-
-<style>
-  button {
-    min-height: 42px;
-    border: 0;
-    background: none;
-  }
-  .away {
-    color: var(--clay);
-  }
-</style>
