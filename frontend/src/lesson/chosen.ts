@@ -54,8 +54,8 @@ export class Chosen {
     return this.#selection.items('change').map((item) => item.id)
   }
 
-  style(style: Style, ids = this.ids()): void {
-    if (ids.length) this.#inside.do({ step: 'style_items', page: this.#inside.pages.id, ids, style })
+  style(style: Style, ids = this.ids(), page = this.#inside.pages.id): void {
+    if (ids.length) this.#inside.do({ step: 'style_items', page, ids, style })
   }
 
   /** The one chosen thing whose words may be edited: a text, a note, a figure, a table. */

@@ -50,9 +50,9 @@
   /** Sliders report at every pixel: only where they come to rest is a step. */
   let timer: ReturnType<typeof setTimeout> | undefined
   function later(style: Style) {
-    const ids = session.chosen.ids()
+    const [ids, page] = [session.chosen.ids(), session.pages.id]
     clearTimeout(timer)
-    timer = setTimeout(() => session.chosen.style(style, ids), 180)
+    timer = setTimeout(() => session.chosen.style(style, ids, page), 180)
   }
 
   function resize(side: 'width' | 'height', field: HTMLInputElement) {
