@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import numpy as np
+from msgspec.structs import replace
 from selenium.webdriver.common.keys import Keys
 
 from sunroom.core.board import InkItem, Item, ShapeItem, TableItem
@@ -215,6 +216,46 @@ class Arranging(Tools):
         shape = self.items()[0]
         assert isinstance(shape, ShapeItem)
         self.assertEqual((shape.dash, shape.fill), ("dashed", "#cfe8dc"))
+
+    def test_a_look_goes_to_what_was_chosen_when_it_was_set(self) -> None:
+        self.figure("Rectangle", (200, 150), (320, 260))
+        self.figure("Rectangle", (500, 150), (620, 260))
+        other, last = self.items()
+        self.tutor.press("[aria-label=Look]")
+        wide = self.tutor.find("[role=dialog] input[type=number]")
+        was = wide.get_attribute("value")
+        wide.clear()
+        wide.send_keys(Keys.TAB)
+        self.assertEqual(wide.get_attribute("value"), was, "no size is no change")
+        # A slider is a step when it rests; here everything is chosen before it does.
+        self.tutor.driver.execute_script(
+            """
+            const slider = document.querySelector('[role=dialog] input[type=range]')
+            slider.value = 12
+            slider.dispatchEvent(new Event('input', { bubbles: true }))
+            document.body.dispatchEvent(
+              new KeyboardEvent('keydown', { key: 'a', code: 'KeyA', ctrlKey: true, bubbles: true }),
+            )
+            """
+        )
+        self.tutor.wait_text(".what", "2 figures of yours")
+        self.tutor.wait(lambda: self.items()[1] != last or None, "the figure to have another look")
+        self.assertEqual(self.items(), [other, replace(last, width=12)])
+        # A number is a step when its field is left, here by choosing the other.
+        self.tutor.close_panels()
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.ESCAPE)
+        self.tutor.draw([(500, 200)], "mouse")
+        self.tutor.wait_text(".what", "one figure of yours")
+        self.tutor.press("[aria-label=Look]")
+        wide = self.tutor.find("[role=dialog] input[type=number]")
+        wide.send_keys(Keys.CONTROL, "a")
+        wide.send_keys("300")
+        self.tutor.draw([(200, 200)], "mouse")
+        self.tutor.wait(
+            lambda: item_box(self.items()[1]).x1 > item_box(last).x1 + 100 or None, "the figure to be wide"
+        )
+        self.assertEqual(self.items()[0], other)
 
 
 class Paper(Tools):
