@@ -39,10 +39,10 @@ from sunroom.config.serve import server_options
 from sunroom.live.keeping import keeper
 from sunroom.live.room.registry import registry
 from sunroom.live.work import planning, workers
+from tests import WAIT_S
 
 T = TypeVar("T")
 
-WAIT_S = 40.0
 #: An element by its name.
 NAMED = re.compile(r"\[aria-label=(?:'([^']*)'|([\w-]+))\]")
 CHROMIUM_FLAGS = (
@@ -103,8 +103,8 @@ class LiveServer:
         """Break all lines off at once and stop; what is being written to disk is finished."""
         self._server.force_exit = True
         self._server.should_exit = True
-        self._thread.join(10)
-        keeper.writer.submit(lambda: None).result(10)
+        self._thread.join(WAIT_S)
+        keeper.writer.submit(lambda: None).result(WAIT_S)
 
 
 class Gone(ErrorHandler):

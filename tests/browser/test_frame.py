@@ -65,7 +65,7 @@ class Frame(Tools):
             return not found or None
 
         try:
-            browser.wait(settled, "nothing to be wrong", seconds=2)
+            browser.wait(settled, "nothing to be wrong")
         except AssertionError:
             return found
         return []

@@ -92,7 +92,7 @@ def figures(rows: list[tuple[float, float, float, float]]) -> list[ShapeItem]:
 
 class Arranging(TestCase):
     @given(boxes, st.sampled_from(["left", "right", "top", "bottom", "centre", "middle"]))
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     def test_lined_up_items_share_an_edge_and_keep_their_sizes(self, rows, how: Arrangement) -> None:
         before = board_of(*figures(rows))
         board = after(before, ArrangeItems(PAGE, tuple(order(before)), how))
@@ -106,7 +106,7 @@ class Arranging(TestCase):
             self.assertAlmostEqual(item_box(old).width, new.width, places=6)
 
     @given(boxes)
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     def test_spread_items_have_equal_gaps_and_the_outer_ones_stay(self, rows) -> None:
         before = board_of(*figures(rows))
         board = after(before, ArrangeItems(PAGE, tuple(order(before)), "spread_across"))
@@ -119,7 +119,7 @@ class Arranging(TestCase):
         self.assertLess(max(gaps) - min(gaps), 1e-6)
 
     @given(boxes, st.data(), st.sampled_from(["front", "forward", "backward", "back"]))
-    @settings(max_examples=100, deadline=None)
+    @settings(max_examples=100)
     def test_ordering_touches_only_what_was_chosen_and_keeps_it_together(
         self, rows, data, how: Arrangement
     ) -> None:
@@ -227,7 +227,7 @@ class Arranging(TestCase):
 
 class Transforming(TestCase):
     @given(make.items("item-0"), make.maps, make.places, make.places)
-    @settings(max_examples=100, deadline=None)
+    @settings(max_examples=100)
     def test_the_box_goes_where_the_map_takes_it(self, item: Item, linear, e: float, f: float) -> None:
         along = Affine(*linear, e, f)
         item = laid_out(item, TYPESETTER)
@@ -289,7 +289,7 @@ class Rubbing(TestCase):
         return float(total)
 
     @given(st.integers(0, 10_000))
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     def test_what_is_left_is_the_ink_outside_the_rubbed_band(self, seed: int) -> None:
         rng = np.random.default_rng(seed)
         points = np.cumsum(rng.normal(0, 6, (20, 2)), axis=0)

@@ -347,7 +347,7 @@ class Ways(TestCase):
         history.record("seat-a", 3, "do", 0, step, step)
         self.assertEqual(history.depth("seat-a"), (1, 0))
 
-    @settings(max_examples=80, deadline=None)
+    @settings(max_examples=80)
     @given(st.data())
     def test_undoing_all_of_one_s_own_brings_one_s_own_back_and_touches_nobody_else_s(self, data) -> None:
         seats = make.SEATS[:3]

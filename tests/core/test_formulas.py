@@ -169,7 +169,7 @@ class Typed(unittest.TestCase):
             with self.subTest(typed):
                 self.assertEqual(latex_of(read_formula(typed)), latex)
 
-    @settings(max_examples=300, deadline=None)
+    @settings(max_examples=300)
     @given(notations)
     def test_what_is_printed_reads_back_as_the_same(self, row: Row) -> None:
         self.assertEqual(read_formula(unmistakable(latex_of(row))), row)
@@ -209,7 +209,7 @@ class Set(unittest.TestCase):
                 self.assertTrue(0 < made.baseline <= made.height)
                 self.assertTrue(all(len(curve) % 3 == 1 for curve in curves))
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(notations)
     def test_whatever_can_be_written_can_be_set(self, row: Row) -> None:
         made = set_row(row)
@@ -286,7 +286,7 @@ class Spoken(unittest.TestCase):
             self.assertEqual(spoken(row, lambda key, values: say(key, values, "en")), english)
             self.assertEqual(spoken(row, lambda key, values: say(key, values, "de")), german)
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(notations)
     def test_whatever_can_be_written_is_told_by_words_that_every_language_has(self, row: Row) -> None:
         asked: list[str] = []

@@ -70,7 +70,7 @@ class Curves(unittest.TestCase):
                 for line in lines:
                     self.assertLess(np.abs(np.diff(line[:, 1])).max(), 1.0)
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(st.floats(-5, 5), st.floats(-3, 3), st.floats(0.2, 3))
     def test_poles_are_kept_free_wherever_they_are(self, pole: float, up: float, much: float) -> None:
         formula = f"y={much:.4f}/(x-({pole:.4f}))+({up:.4f})"
@@ -78,7 +78,7 @@ class Curves(unittest.TestCase):
             sides = np.sign(line[:, 0] - round(pole, 4))
             self.assertTrue((sides >= 0).all() or (sides <= 0).all(), "it joins both sides")
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(st.sampled_from(["x^3-3x", "e^x", "ln(x)", "sin(1/x)", "x^2+y^2=9", "abs(x)", "x^(1/3)", "9/x^2", "r=theta/3", "x=1"]),
            st.floats(0.01, 40), st.floats(-9, 9))  # fmt: skip
     def test_everything_stays_inside(self, formula: str, half: float, middle: float) -> None:
@@ -173,7 +173,7 @@ class OtherKinds(unittest.TestCase):
         self.assertGreaterEqual(upper[:, 1].min(), 0)
         self.assertLessEqual(lower[:, 1].max(), 0)
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(
         st.sampled_from(
             [
@@ -245,7 +245,7 @@ class Places(unittest.TestCase):
         self.assertEqual(self.found("1/x"), set(), "a pole is no zero")
         self.assertFalse({kind for kind, *_ in self.found("tan(x)")} & {"highest", "lowest"})
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(st.floats(-4, 4), st.floats(-4, 4), st.floats(0.2, 2))
     def test_zeros_of_a_parabola_are_found_wherever_they_are(
         self, one: float, other: float, much: float

@@ -99,7 +99,7 @@ class Finding(TestCase):
             self.assertEqual([link.members for link in found.links], [drawn])
             self.assertEqual(set(found.links[0].ends), {THERE, 0})
 
-    @settings(max_examples=20, deadline=None)
+    @settings(max_examples=20)
     @given(st.floats(0.3, 3), st.floats(-500, 500), st.floats(-500, 500))
     def test_it_depends_on_neither_place_nor_scale(self, scale: float, dx: float, dy: float) -> None:
         strokes, _ = scattered()
@@ -215,7 +215,7 @@ class Making(TestCase):
 
 
 class LayingOut(TestCase):
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(
         st.lists(st.tuples(st.floats(0, 900), st.floats(0, 600)), min_size=2, max_size=9),
         st.integers(0, 1000),

@@ -24,7 +24,7 @@ def times(draw: st.DrawFn) -> tuple[Board, Board]:
 
 
 class BringingBack(TestCase):
-    @settings(max_examples=150, deadline=None)
+    @settings(max_examples=150)
     @given(times())
     def test_a_page_is_again_what_it_was_and_undo_takes_that_away(self, boards: tuple[Board, Board]) -> None:
         then, now = boards
@@ -40,7 +40,7 @@ class BringingBack(TestCase):
             back = apply(after, invert(now, step))
             self.assertEqual(back.pages.get(page.head.id), here)
 
-    @settings(max_examples=150, deadline=None)
+    @settings(max_examples=150)
     @given(times())
     def test_what_has_gone_comes_back_and_nothing_else_changes(self, boards: tuple[Board, Board]) -> None:
         then, now = boards
@@ -54,7 +54,7 @@ class BringingBack(TestCase):
                 self.assertEqual(after[item_id], item)
             self.assertEqual(set(after), set(here.items) | set(page.items))
 
-    @settings(max_examples=150, deadline=None)
+    @settings(max_examples=150)
     @given(times(), st.data())
     def test_chosen_things_are_what_they_were_and_the_others_stay(
         self, boards: tuple[Board, Board], data: st.DataObject

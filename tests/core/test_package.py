@@ -60,14 +60,14 @@ def with_board(change: Any) -> bytes:
 
 class ThereAndBack(TestCase):
     @given(st.lists(items(), max_size=5, unique_by=lambda item: item.id))
-    @settings(max_examples=30, deadline=None)
+    @settings(max_examples=30)
     def test_every_thing_comes_back_the_same_but_for_whose_it_is(self, things: list[Any]) -> None:
         packed, _ = there_and_back(page_of(*things), **{"picture-1": picture()})
         expected = page_of(*(laid_out(owned(item, ME), typesetter()) for item in things))
         self.assertEqual(list(packed.pages[0].items), expected.in_order())
 
     @given(ink_items("stroke-1"))
-    @settings(max_examples=20, deadline=None)
+    @settings(max_examples=20)
     def test_what_was_converted_can_be_brought_back_as_written_on_the_other_side(self, stroke: Any) -> None:
         typed = TextItem(id="typed-01", x=30, y=-4, text="noon", size=20, colour="#16222b", ink=(stroke,))
         packed, _ = there_and_back(page_of(typed))

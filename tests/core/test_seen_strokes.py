@@ -77,7 +77,7 @@ class SeenStrokes(unittest.TestCase):
         self.assertGreater(usual_size(np.zeros(3)), 0)
 
     @given(any_ink)
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     def test_whatever_ink_there_is_it_is_seen_in_finite_numbers(self, strokes: list[np.ndarray]) -> None:
         seen, count = seen_strokes(strokes), len(strokes)
         self.assertEqual(seen.pictures.shape, (count, LAYERS, SIDE, SIDE))

@@ -74,7 +74,7 @@ class Svg(TestCase):
         self.assertEqual("".join(said.split()), "".join(NASTY.split()))
         self.assertEqual([element.tag for element in root.iter() if "script" in element.tag], [])
 
-    @settings(max_examples=30, deadline=None, suppress_health_check=list(HealthCheck))
+    @settings(max_examples=30, suppress_health_check=list(HealthCheck))
     @given(make.boards())
     def test_any_page_is_well_formed_and_as_large_as_what_is_saved(self, board: Board) -> None:
         for page in board.in_order():
@@ -180,7 +180,7 @@ class WebPage(TestCase):
         self.assertEqual(found.count("</g>"), 3)
         self.assertIn("&quot;Place&quot;", found)
 
-    @settings(max_examples=30, deadline=None, suppress_health_check=list(HealthCheck))
+    @settings(max_examples=30, suppress_health_check=list(HealthCheck))
     @given(make.boards(), st.data())
     def test_what_is_still_there_at_the_end_is_the_page(self, board: Board, data: st.DataObject) -> None:
         for page in board.in_order():

@@ -346,9 +346,7 @@ def of_every_kind(examples: int, holds: Callable[[Scene], None], tally: Counter[
         for attempt in range(TRIES):
             # The same each time, and of each kind other scenes.
             @seed(kind + 100 * attempt)
-            @settings(
-                max_examples=examples, deadline=None, database=None, suppress_health_check=list(HealthCheck)
-            )
+            @settings(max_examples=examples, suppress_health_check=list(HealthCheck))
             @given(scenes(kind))
             def held(scene: Scene) -> None:
                 holds(scene)
@@ -455,7 +453,7 @@ class Trespass(TestCase):
                 for stroke in getattr(item, "ink", ()) if not isinstance(request, CopyPage) else ():
                     self.assertFalse(stroke.locked or stroke.pinned or stroke.group or stroke.z)
 
-    @settings(max_examples=200, deadline=None, derandomize=True)
+    @settings(max_examples=200)
     @given(things("item-000"), st.lists(st.tuples(places, places), min_size=1, max_size=3), st.booleans())
     def test_a_thing_is_in_every_bay_that_any_part_of_it_covers(
         self, item: Item, corners: list[tuple[float, float]], turned: bool

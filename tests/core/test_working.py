@@ -52,7 +52,7 @@ class Rooms(TestCase):
         st.lists(st.tuples(*[st.floats(0, 500)] * 2, *[st.floats(0, 60)] * 2), min_size=1, max_size=30),
         st.integers(1, 8),
     )
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     def test_every_stroke_is_in_one_line(self, boxes: list[tuple[float, ...]], most: int) -> None:
         strokes = [box(*each) for each in boxes]
         for lines in (parts_of_working(strokes, most), parted(len(strokes), rooms_of(strokes))):

@@ -185,7 +185,7 @@ class Understood(unittest.TestCase):
             said = [offer.sentence.key for offer in work_out(read_formula(typed)) if offer.sentence]
             self.assertEqual(said, [key])
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(st.integers(-9, 9), st.integers(-9, 9), st.integers(-5, 5).filter(bool))
     def test_the_solutions_of_a_quadratic_equation_solve_it(self, p: int, q: int, a: int) -> None:
         b, c = -a * (p + q), a * p * q
@@ -262,7 +262,7 @@ class Checking(unittest.TestCase):
                 said = [line.sentence.key for line in found if line.sentence]
                 self.assertEqual(said, [key] if key else [])
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(st.integers(-9, 9), st.integers(1, 9), st.integers(-9, 9), st.integers(-9, 9))
     def test_what_is_done_to_both_sides_follows(self, x: int, a: int, b: int, more: int) -> None:
         right = a * x + b

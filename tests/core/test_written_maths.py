@@ -294,7 +294,7 @@ class Likely(unittest.TestCase):
                 self.assertGreater(likely().log(meant), likely().log(alike))
 
     @given(st.lists(st.sampled_from([*"xy12+={}^_", r"\frac", r"\sum", r"\never"]), max_size=12))
-    @settings(max_examples=100, deadline=None)
+    @settings(max_examples=100)
     def test_whatever_is_written_is_somehow_likely(self, tokens: list[str]) -> None:
         self.assertTrue(math.isfinite(likely().log("".join(tokens))))
 

@@ -13,6 +13,7 @@ from websockets.exceptions import ConnectionClosed
 from websockets.sync.client import ClientConnection, connect
 
 from sunroom.live.wire.messages import FromBrowser, Join, ToBrowser, Welcome
+from tests import WAIT_S
 
 _decoder = msgspec.msgpack.Decoder(ToBrowser)
 
@@ -75,6 +76,7 @@ class Line:
             max_size=None,
             max_queue=None,  # a browser reads whether or not its page looks at what came
             ping_interval=None,
+            open_timeout=WAIT_S,
             close_timeout=2,
         )
         self.heard: list[Any] = []
@@ -86,7 +88,7 @@ class Line:
     def send_bytes(self, data: bytes) -> None:
         self._socket.send(data)
 
-    def hear(self, kind: type, fits: Any = lambda message: True, timeout_s: float = 30.0) -> Any:
+    def hear(self, kind: type, fits: Any = lambda message: True, timeout_s: float = WAIT_S) -> Any:
         """The next message of this kind that fits; TimeoutError when none comes."""
         while True:
             message = _decoder.decode(self._socket.recv(timeout_s))

@@ -16,6 +16,7 @@ from urllib.error import URLError
 
 from sunroom.core.board import Item
 from sunroom.live.wire.messages import PageItems
+from tests import WAIT_S
 from tests.server.client import Line, Web
 
 ROOT = Path(__file__).parents[2]
@@ -45,7 +46,7 @@ class KilledTest(TestCase):
 
     def start(self) -> subprocess.Popen[bytes]:
         server = self.run_python("-m", "sunroom.config.serve", "--port", str(self.port))
-        until = time.monotonic() + 30
+        until = time.monotonic() + WAIT_S
         while True:
             try:
                 Web(self.base)
@@ -59,7 +60,7 @@ class KilledTest(TestCase):
         """Signal the server and its workers, and wait until it is gone."""
         with suppress(ProcessLookupError):
             os.killpg(self.server.pid, how)
-        self.server.wait(10)
+        self.server.wait(WAIT_S)
 
     def items_after_kill(self, web: Web, link: str) -> tuple[Line, dict[str, Item]]:
         """The line of a tutor who comes again when the server was killed and is there again, and what is on the first page."""

@@ -33,6 +33,7 @@ from sunroom.live.work import file_jobs
 from sunroom.resources import typesetter
 from sunroom.rooms import accounts, tidy
 from sunroom.rooms.models import Browser, Pairing, Room, Seat
+from tests import WAIT_S
 from tests.browser.base import LiveServer, wait_for
 from tests.server.client import Web
 from tests.server.test_live import LiveTest, stroke
@@ -266,13 +267,13 @@ class WholeRooms(LiveTest):
         def slowly(job: Any, *arguments: Any) -> Any:
             if job is file_jobs.take_package:
                 begun.set()
-                waited.append(kept.wait(30))
+                waited.append(kept.wait(WAIT_S))
             return taken(job, *arguments)
 
         with mock.patch.object(whole_rooms, "made", slowly):
             coming = threading.Thread(target=elsewhere.ask, args=("POST", "/api/whole-rooms", file))
             coming.start()
-            self.assertTrue(begun.wait(10))
+            self.assertTrue(begun.wait(WAIT_S))
             self.do(self.tutor, AddItems(self.page, (stroke("stroke-meanwhile"),)))
             kept.set()
             coming.join()

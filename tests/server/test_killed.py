@@ -24,6 +24,7 @@ from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetCaller, SetVoices
 from sunroom.live.wire.calls import Call, Callers
 from sunroom.live.wire.messages import Answered, Do, Frame, PageItems, Tell
+from tests import WAIT_S
 from tests.server.client import Line, Web
 from tests.server.killed import ROOT, KilledTest, free_port
 from tests.server.test_afterwards import asked
@@ -149,7 +150,7 @@ class Killed(KilledTest):
     def test_two_servers_do_not_run_on_one_data_folder(self) -> None:
         second = subprocess.run(
             [sys.executable, "-m", "sunroom.config.serve", "--port", str(free_port())],
-            capture_output=True, text=True, cwd=ROOT, env=self.environment, timeout=30,
+            capture_output=True, text=True, cwd=ROOT, env=self.environment, timeout=WAIT_S,
         )  # fmt: skip
         self.assertEqual(second.returncode, 2)
         self.assertTrue(
@@ -226,8 +227,8 @@ class Killed(KilledTest):
         workers = psutil.Process(self.server.pid).children(recursive=True)
         self.assertTrue(workers)
         self.server.kill()
-        self.server.wait(10)
-        _, alive = psutil.wait_procs(workers, timeout=20)
+        self.server.wait(WAIT_S)
+        _, alive = psutil.wait_procs(workers, timeout=WAIT_S)
         self.assertEqual(alive, [])
 
     def answered_before_the_end(self, line: Line) -> set[str]:

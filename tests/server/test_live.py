@@ -223,7 +223,7 @@ class Steps(LiveTest):
         self.do(self.tutor, AddItems(self.page, (stroke("figure-1", samples=pack_samples(rows)),)))
         before = self.state()
         self.tutor.send(Read(7, self.page, ("figure-1",)))
-        answer = self.tutor.hear(Readings, timeout_s=30)
+        answer = self.tutor.hear(Readings)
         self.assertEqual((answer.ref, answer.figures[0].kind), (7, "rectangle"))
         self.assertTrue(answer.figure_first)
         self.tutor.send(Read(8, self.page, ("nothing-there",)))

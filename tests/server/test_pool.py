@@ -11,6 +11,7 @@ from unittest import TestCase, mock
 from sunroom.config.serve import FORWARD, step_forward
 from sunroom.live.work import pool
 from sunroom.live.work.pool import JobError, Pool, needs_later
+from tests import WAIT_S
 
 
 def nothing() -> None:
@@ -134,6 +135,6 @@ class Jobs(TestCase):
             while working._workers[0]._process is None:
                 pass
             working.stop()
-            job.join(20)
+            job.join(WAIT_S)
         self.assertFalse(job.is_alive())
         self.assertIsNone(working._workers[0]._process)

@@ -157,7 +157,7 @@ class Lives(django.TransactionTestCase):
                 self.assertEqual(shown(await in_thread(store.load, board_id)), shown(replayed))
         await life.stop()
 
-    @settings(max_examples=25, deadline=None, suppress_health_check=list(HealthCheck))
+    @settings(max_examples=25, suppress_health_check=list(HealthCheck))
     @given(st.lists(ACTS, min_size=4, max_size=40))
     def test_whatever_is_written_and_however_it_ends_what_opens_is_the_replay_of_the_log(
         self, acts: list[Any]

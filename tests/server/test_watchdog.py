@@ -8,6 +8,7 @@ from unittest import TestCase
 from unittest.mock import patch
 
 from sunroom.live.work.watchdog import Watchdog
+from tests import WAIT_S
 
 
 def watching() -> list[threading.Thread]:
@@ -27,7 +28,7 @@ class Watching(TestCase):
         async def stand_still(logs: list[str]) -> None:
             watchdog = Watchdog()
             await asyncio.sleep(0.05)
-            looked.wait(30)  # the fault that it must see, until it has
+            looked.wait(WAIT_S)  # the fault that it must see, until it has
             for _ in range(600):
                 if logs:
                     break
@@ -49,5 +50,5 @@ class Watching(TestCase):
 
         asyncio.run(broken_off())
         (thread,) = [thread for thread in watching() if thread not in before]
-        thread.join(5)
+        thread.join(WAIT_S)
         self.assertFalse(thread.is_alive())
