@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import threading
+from concurrent.futures import ThreadPoolExecutor
 
 from websockets.exceptions import ConnectionClosed
 
@@ -80,18 +81,19 @@ class Boards(OutTest):
                 finally:
                     line.close()
 
-        writers = [threading.Thread(target=come_in_and_write, args=(n,)) for n in range(3)]
-        for writer in writers:
-            writer.start()
-        for _ in range(6):
-            before = len(kept)
-            wait_for(lambda before=before: len(kept) > before, "somebody writes on it")
-            self.assertEqual(self.change(self.other, away=True), 200)
-            self.assertEqual(self.change(self.other, away=False), 200)
-        self.assertEqual(self.change(self.other, away=True), 200)
-        stop.set()
-        for writer in writers:
-            writer.join()
+        with ThreadPoolExecutor(3) as three:
+            writers = [three.submit(come_in_and_write, number) for number in range(3)]
+            try:
+                for _ in range(6):
+                    before = len(kept)
+                    wait_for(lambda before=before: len(kept) > before, "somebody writes on it")
+                    self.assertEqual(self.change(self.other, away=True), 200)
+                    self.assertEqual(self.change(self.other, away=False), 200)
+                self.assertEqual(self.change(self.other, away=True), 200)
+            finally:
+                stop.set()
+            for writer in writers:
+                writer.result()
         self.assertEqual(set(told) - {"board_gone", "no_board"}, set())
         self.assertEqual(
             self.line("tutor", self.tutor_web, board=self.other).hear(Goodbye).reason, "no_board"
