@@ -162,20 +162,22 @@
                   >{t('board-facts', { count: board.pages, when: when(board.changed_ms) })}</span
                 >
               </a>
-              <a
-                class="take"
-                href="/boards/{board.id}/board.zip"
-                download
-                title={t('save-as-a-file-that', { title: board.title })}
-                ><Icon name="save" size={16} />{t('save-as-a-package')}</a
-              >
-              {#if home.boards.length > 1}
-                <Button
-                  kind="quiet"
-                  aria-label={t('put-away-named', { title: board.title })}
-                  onclick={() => putAway(board.id, true)}>{t('put-away')}</Button
+              <div class="does">
+                <a
+                  class="take"
+                  href="/boards/{board.id}/board.zip"
+                  download
+                  title={t('save-as-a-file-that', { title: board.title })}
+                  ><Icon name="save" size={16} />{t('save-as-a-package')}</a
                 >
-              {/if}
+                {#if home.boards.length > 1}
+                  <Button
+                    kind="quiet"
+                    aria-label={t('put-away-named', { title: board.title })}
+                    onclick={() => putAway(board.id, true)}>{t('put-away')}</Button
+                  >
+                {/if}
+              </div>
             </li>
           {/each}
           <li><button class="new" disabled={busy} onclick={newBoard}>{t('new-board')}</button></li>
@@ -369,15 +371,25 @@
   .board .muted {
     padding: 0 12px 10px;
   }
-  .take {
-    min-height: 38px;
+  .does {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    font-size: 14px;
+  }
+  /* As far in as the words on the card. */
+  .does > :global(*) {
     padding: 0 12px;
+  }
+  .take {
+    min-height: 40px;
     display: flex;
     gap: 8px;
     align-items: center;
     color: var(--leaf-dark);
+    font-weight: 600;
     text-decoration: none;
-    font-size: 14px;
   }
   .take:hover {
     text-decoration: underline;

@@ -49,6 +49,11 @@
     min-height: 40px;
     margin-top: 6px;
     color: var(--leaf-dark);
+    font-weight: 600;
+    text-decoration: none;
+  }
+  a:hover {
+    text-decoration: underline;
   }
   details {
     margin-top: 18px;
