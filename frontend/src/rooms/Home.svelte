@@ -333,7 +333,7 @@
     align-items: baseline;
     margin-bottom: 10px;
   }
-  .line :global(button) {
+  .line > :global(:last-child) {
     margin-left: auto;
   }
   ul {

@@ -43,6 +43,22 @@
   <h2>{t('send-this-to-students')}</h2>
   <CopyLink path="/r/{home.link}" />
   <p class="muted">{t('they-type-a-name-no')}</p>
+  <h2>{t('between-lessons')}</h2>
+  <Between between={home.between} onchange={(between) => onchange({ between })} disabled={home.lesson_open} />
+  {#if home.lesson_open}<p class="muted">{t('a-lesson-is-on-this')}</p>{/if}
+  <div class="line">
+    <h2>{t('people')}</h2>
+    <span class="muted">{home.people.length}</span>
+  </div>
+  {#each home.people as person (person.seat)}
+    <div class="person">
+      <PersonMark seat={person.seat} name={person.name} size={28} />{person.name}<span class="muted"
+        >{t(ROLES[person.role])}</span
+      >
+    </div>
+  {:else}
+    <p class="muted">{t('whoever-comes-in-by-the')}</p>
+  {/each}
   <h2>{t('for-onlookers')}</h2>
   <CopyLink path="/watch/{home.onlooker_link}" />
   <p class="muted">{t('a-parent-or-a-screen')}</p>
@@ -82,22 +98,6 @@
     />
   {/if}
   <p class="muted">{t('write-it-once-and-your')}</p>
-  <h2>{t('between-lessons')}</h2>
-  <Between between={home.between} onchange={(between) => onchange({ between })} disabled={home.lesson_open} />
-  {#if home.lesson_open}<p class="muted">{t('a-lesson-is-on-this')}</p>{/if}
-  <div class="line">
-    <h2>{t('people')}</h2>
-    <span class="muted">{home.people.length}</span>
-  </div>
-  {#each home.people as person (person.seat)}
-    <div class="person">
-      <PersonMark seat={person.seat} name={person.name} size={28} />{person.name}<span class="muted"
-        >{t(ROLES[person.role])}</span
-      >
-    </div>
-  {:else}
-    <p class="muted">{t('whoever-comes-in-by-the')}</p>
-  {/each}
   {#if !home.claimed}
     <h2>{t('keep-this-room')}</h2>
     <p class="muted">{t('this-browser-has-the-only')}</p>

@@ -113,6 +113,11 @@
     flex-wrap: wrap;
     gap: 8px;
   }
+  /* Their words stand where all others begin. */
+  .take,
+  div > :global(.quiet) {
+    margin-inline-start: -14px;
+  }
   .take {
     min-height: 40px;
     padding: 0 14px;
