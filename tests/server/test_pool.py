@@ -6,7 +6,7 @@ import asyncio
 import os
 import threading
 import time
-from unittest import TestCase, mock
+from unittest import TestCase
 
 from sunroom.config.serve import FORWARD, step_forward
 from sunroom.live.work import pool
@@ -129,7 +129,7 @@ class Jobs(TestCase):
         with self.assertRaises(JobError):
             asyncio.run(starting.run(double, 1))
         working = Pool(1, nothing)
-        with mock.patch.object(pool.logger, "error"):
+        with self.assertNoLogs(pool.logger, "ERROR"):
             job = threading.Thread(target=lambda: self.assertRaises(JobError, asyncio.run, working.run(endless, limit_s=60)))  # fmt: skip
             job.start()
             while working._workers[0]._process is None:

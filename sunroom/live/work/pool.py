@@ -54,6 +54,13 @@ class JobError(Exception):
     """A job that was ended: it took too long, took too much memory, or its process died."""
 
 
+class Stopping(JobError):
+    """A job that was ended by the server's own end: nothing went wrong."""
+
+    def __init__(self) -> None:
+        super().__init__("The server is stopping.")
+
+
 class Worker:
     """One process; started when first needed, and again after it was ended.
 
@@ -80,7 +87,7 @@ class Worker:
 
     def _begin(self) -> None:
         if self._ended:
-            raise JobError("The server is stopping.")
+            raise Stopping
         pipe, theirs = _context.Pipe()
         process = _context.Process(target=_serve, args=(theirs, self._warm, self._later), daemon=True)
         process.start()
@@ -92,9 +99,7 @@ class Worker:
             pipe.recv()
         except (EOFError, OSError) as error:
             self.stop()
-            raise JobError(
-                "The server is stopping." if self._ended else "A worker process did not start."
-            ) from error
+            raise self._ended_by("A worker process did not start.") from error
 
     def call(self, job: Callable[..., Any], arguments: tuple[Any, ...], limit_s: float) -> Any:
         """``job(*arguments)``; what it raises, or JobError. It may work for ``limit_s`` seconds of processor time."""
@@ -105,7 +110,7 @@ class Worker:
         self.start()
         process, pipe = self._process, self._pipe
         if process is None or pipe is None:
-            raise JobError("The server is stopping.")
+            raise Stopping
         try:
             pipe.send((job, arguments))
             if not pipe.poll(WARM_S):
@@ -117,13 +122,17 @@ class Worker:
             done, value = pipe.recv()
         except (EOFError, OSError) as error:
             self.stop()
-            raise JobError(f"The process of {job.__name__} died.") from error
+            raise self._ended_by(f"The process of {job.__name__} died.") from error
         if isinstance(value, MemoryError):
             self.stop()  # what it holds now is in pieces
             raise JobError(f"{job.__name__} took too much memory.")
         if not done:
             raise value
         return value
+
+    def _ended_by(self, fault: str) -> JobError:
+        """Why a process is gone: a server that stops ends its processes itself."""
+        return Stopping() if self._ended else JobError(fault)
 
     def stop(self) -> None:
         """End the process; the next job starts another."""
@@ -166,13 +175,15 @@ class Pool:
         try:
             running = loop.run_in_executor(executor, self._call, job, arguments, limit_s)
         except RuntimeError as error:
-            raise JobError("The server is stopping.") from error
+            raise Stopping from error
         return await running
 
     def _call(self, job: Callable[..., T], arguments: tuple[Any, ...], limit_s: float) -> T:
         worker = self._free.get()
         try:
             return worker.call(job, arguments, limit_s)  # type: ignore[no-any-return]
+        except Stopping:
+            raise
         except JobError as error:
             logger.error("A job was ended: %s", error)
             raise
