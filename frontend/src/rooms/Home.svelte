@@ -1,19 +1,16 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import Brand from '../ui/Brand.svelte'
-  import Icon from '../ui/Icon.svelte'
-  import { clockTime, longDay, when } from '../words/time'
-  import type { BoardId, Me, RoomHome } from '../wire/generated'
-  import Button from '../ui/Button.svelte'
+  import { longDay } from '../words/time'
+  import type { Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
   import { ask, ownByKey, Problem } from '../wire/api'
-  import DeleteBoard from './DeleteBoard.svelte'
-  import BringFileIn from './BringFileIn.svelte'
+  import Boards from './Boards.svelte'
   import LastLesson from './LastLesson.svelte'
+  import LessonBanner from './LessonBanner.svelte'
   import PlanForm from './PlanForm.svelte'
   import RoomSide, { type Changes } from './RoomSide.svelte'
   import Voices from './Voices.svelte'
-  import WordSearch from './WordSearch.svelte'
   import { t } from '../words/words.svelte'
 
   let { link }: { link: string } = $props()
@@ -55,29 +52,12 @@
       home = await ask<RoomHome>('PATCH', `/api/rooms/${link}`, wanted)
     })
 
-  const putAway = (board: string, away: boolean) =>
-    tried(async () => {
-      await ask('PATCH', `/api/rooms/${link}/boards/${board}`, { away })
-      await load()
-    })
-
-  const newBoard = () =>
-    tried(async () => {
-      const board = await ask<BoardId>('POST', `/api/rooms/${link}/boards`, {})
-      location.href = `/rooms/${link}/boards/${board.id}`
-    })
-
   async function claim(signed: Me) {
     me = signed
     await tried(async () => {
       me = await ask<Me>('POST', `/api/rooms/${link}/claim`)
       await load()
     })
-  }
-
-  function planned(at: number, minutes: number | null): string {
-    const values = { day: longDay(at), time: clockTime(at) }
-    return minutes ? t('planned-for-minutes', { ...values, minutes }) : t('planned-for', values)
   }
 
   function summary(room: RoomHome): string {
@@ -110,92 +90,9 @@
         <h1>{home.title}</h1>
         <p class="muted">{summary(home)}</p>
         {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-        <div class="banner">
-          <div>
-            <h2>
-              {home.lesson_open
-                ? t('the-lesson-is-on')
-                : home.plan.title || home.plan.at_ms
-                  ? home.plan.title
-                    ? t('next-lesson', { lesson: home.plan.title })
-                    : t('next-lesson-untitled')
-                  : t('state-between')}
-            </h2>
-            <p class="muted">
-              {home.lesson_open
-                ? t('students-who-open-the-link')
-                : home.plan.at_ms
-                  ? planned(home.plan.at_ms, home.plan.minutes)
-                  : t('open-a-board-to-prepare')}
-            </p>
-          </div>
-          {#if home.boards[0]}
-            <a class="go" href="/rooms/{link}/boards/{home.boards[0].id}{home.lesson_open ? '' : '?open'}">
-              {home.lesson_open ? t('go-to-the-lesson') : t('open-lesson')}
-            </a>
-          {/if}
-        </div>
+        <LessonBanner {home} />
         {#if !home.lesson_open}<PlanForm plan={home.plan} onchange={(plan) => change({ plan })} />{/if}
-        <div class="line">
-          <h2>{t('boards')}</h2>
-          <span class="muted">{t('kept-all-the-time')}</span>
-          <BringFileIn
-            to="/api/rooms/{link}/packages"
-            what="board"
-            label={t('bring-a-board-in')}
-            hint={t('a-board-that-was-saved')}
-            onbrought={() => load()}
-          />
-        </div>
-        <WordSearch {link} />
-        <ul>
-          {#each home.boards as board (board.id)}
-            <li>
-              <a class="board" href="/rooms/{link}/boards/{board.id}">
-                <img
-                  src="/boards/{board.id}/picture.png?{board.seq}"
-                  alt={t('first-page-of', { title: board.title })}
-                  loading="lazy"
-                />
-                <b>{board.title}</b>
-                <span class="muted"
-                  >{t('board-facts', { count: board.pages, when: when(board.changed_ms) })}</span
-                >
-              </a>
-              <div class="does">
-                <a
-                  class="take"
-                  href="/boards/{board.id}/board.zip"
-                  download
-                  title={t('save-as-a-file-that', { title: board.title })}
-                  ><Icon name="save" size={16} />{t('save-as-a-package')}</a
-                >
-                {#if home.boards.length > 1}
-                  <Button
-                    kind="quiet"
-                    aria-label={t('put-away-named', { title: board.title })}
-                    onclick={() => putAway(board.id, true)}>{t('put-away')}</Button
-                  >
-                {/if}
-              </div>
-            </li>
-          {/each}
-          <li><button class="new" disabled={busy} onclick={newBoard}>{t('new-board')}</button></li>
-        </ul>
-        {#if home.away.length}
-          <details>
-            <summary>{t('boards-put-away', { count: home.away.length })}</summary>
-            <ul class="away">
-              {#each home.away as board (board.id)}
-                <li>
-                  <span>{board.title}</span>
-                  <Button onclick={() => putAway(board.id, false)}>{t('bring-back')}</Button>
-                  <DeleteBoard {link} {board} ondeleted={load} />
-                </li>
-              {/each}
-            </ul>
-          </details>
-        {/if}
+        <Boards {home} {busy} {tried} onchanged={() => load()} />
         <LastLesson {home} />
         {#if home.boards[0]}<Voices board={home.boards[0].id} owner />{/if}
         <p><a class="take" href="/rooms/{link}/wrap-up">{t('wrap-up-page')}</a></p>
@@ -213,21 +110,6 @@
 </div>
 
 <style>
-  .away {
-    list-style: none;
-    padding: 0;
-    display: grid;
-    gap: 6px;
-  }
-  .away li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px;
-  }
-  .away span {
-    margin-inline-end: auto;
-  }
   .frame {
     min-height: 100%;
     background: var(--sand);
@@ -285,9 +167,6 @@
     font: 600 32px/1.2 var(--title);
     overflow-wrap: anywhere;
   }
-  h2 {
-    font-size: 16px;
-  }
   .muted {
     color: var(--muted);
     font-size: 14px;
@@ -302,86 +181,6 @@
     background: var(--sand);
     padding-block: 8px;
   }
-  .banner {
-    margin: 20px 0 26px;
-    padding: 16px 18px;
-    background: var(--glass);
-    border: 1px solid var(--sand-line);
-    border-left: 6px solid var(--sun);
-    border-radius: var(--radius);
-    display: flex;
-    align-items: center;
-    justify-content: space-between;
-    gap: 16px;
-    flex-wrap: wrap;
-  }
-  .go {
-    background: var(--leaf);
-    color: #fff;
-    font-weight: 600;
-    padding: 11px 16px;
-    border-radius: var(--radius);
-    text-decoration: none;
-  }
-  .go:hover {
-    background: var(--leaf-dark);
-  }
-  .line {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 14px;
-    align-items: baseline;
-    margin-bottom: 10px;
-  }
-  .line > :global(:last-child) {
-    margin-left: auto;
-  }
-  ul {
-    list-style: none;
-    margin: 0;
-    padding: 0;
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-    gap: 14px;
-  }
-  .board {
-    display: grid;
-    background: var(--glass);
-    border: 1px solid var(--sand-line);
-    border-radius: var(--radius);
-    overflow: hidden;
-    color: var(--ink);
-    text-decoration: none;
-  }
-  .board:hover {
-    border-color: var(--leaf);
-  }
-  .board img {
-    width: 100%;
-    aspect-ratio: 16 / 9;
-    object-fit: cover;
-    object-position: top left;
-    border-bottom: 1px solid var(--sand-line);
-    background: var(--glass);
-  }
-  .board b {
-    padding: 10px 12px 0;
-    overflow-wrap: anywhere;
-  }
-  .board .muted {
-    padding: 0 12px 10px;
-  }
-  .does {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    font-size: 14px;
-  }
-  /* As far in as the words on the card. */
-  .does > :global(*) {
-    padding: 0 12px;
-  }
   .take {
     min-height: 40px;
     display: flex;
@@ -393,16 +192,6 @@
   }
   .take:hover {
     text-decoration: underline;
-  }
-  .new {
-    width: 100%;
-    height: 100%;
-    min-height: 170px;
-    border: 1px dashed var(--sand-line);
-    border-radius: var(--radius);
-    background: transparent;
-    color: var(--leaf-dark);
-    font-weight: 600;
   }
   @media (max-width: 860px) {
     main {
