@@ -2,7 +2,7 @@
 import type { Point } from '../board/place'
 import { placed } from '../board/text'
 import { ask } from '../wire/api'
-import type { GraphItem, PlacesFound, TableItem } from '../wire/generated'
+import type { FormulaItem, GraphItem, PlacesFound, TableItem } from '../wire/generated'
 import { told } from '../words/words.svelte'
 import type { Inside } from './inside'
 
@@ -63,6 +63,14 @@ export class Graphs {
     } catch (error) {
       this.#inside.warn((error as Error).message)
     }
+  }
+
+  /** A new graph of a formula, below it. */
+  putBelow({ formula, x, y, width, height, size }: FormulaItem): Promise<void> {
+    return this.put(
+      [formula],
+      [x + Math.max((width * size) / 2, WIDTH / 2), y + height * size + HEIGHT / 2 + 30],
+    )
   }
 
   /** How a graph would look; null when another is asked for already. */

@@ -7,7 +7,8 @@
 
   interface Part {
     key: string
-    part: Snippet
+    /** It is given its key. */
+    part: Snippet<[string]>
     /** Only told where there is room: it is not looked for under More. */
     hint?: boolean
   }
@@ -60,7 +61,7 @@
 
 <div class="row" bind:this={row}>
   {#each all.slice(0, fitting) as { key, part, hint } (key)}
-    <div class="part" class:hint data-key={key}>{@render part()}</div>
+    <div class="part" class:hint data-key={key}>{@render part(key)}</div>
   {/each}
   {#if rest.length || stays}
     <div class="part">
@@ -69,7 +70,7 @@
         {#snippet children()}
           <div class="rest">
             {#each rest as { key, part } (key)}
-              <div class="part">{@render part()}</div>
+              <div class="part">{@render part(key)}</div>
             {/each}
           </div>
         {/snippet}
