@@ -3,6 +3,7 @@
   import type { BoardId, RoomHome } from '../wire/generated'
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
+  import TextLink from '../ui/TextLink.svelte'
   import { when } from '../words/time'
   import { t } from '../words/words.svelte'
   import BringFileIn from './BringFileIn.svelte'
@@ -57,11 +58,11 @@
         <span class="muted">{t('board-facts', { count: board.pages, when: when(board.changed_ms) })}</span>
       </a>
       <div class="does">
-        <a
+        <TextLink
           href="/boards/{board.id}/board.zip"
           download
           title={t('save-as-a-file-that', { title: board.title })}
-          ><Icon name="save" size={16} />{t('save-as-a-package')}</a
+          ><Icon name="save" size={16} />{t('save-as-a-package')}</TextLink
         >
         {#if home.boards.length > 1}
           <Button
@@ -155,18 +156,6 @@
   /* As far in as the words on the card. */
   .does > :global(*) {
     padding: 0 12px;
-  }
-  .does a {
-    min-height: 40px;
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    color: var(--leaf-dark);
-    font-weight: 600;
-    text-decoration: none;
-  }
-  .does a:hover {
-    text-decoration: underline;
   }
   .there button {
     width: 100%;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import Brand from '../ui/Brand.svelte'
+  import TextLink from '../ui/TextLink.svelte'
   import { longDay } from '../words/time'
   import type { Me, RoomHome } from '../wire/generated'
   import AccountForm from './AccountForm.svelte'
@@ -95,7 +96,7 @@
         <Boards {home} {busy} {tried} onchanged={() => load()} />
         <LastLesson {home} />
         {#if home.boards[0]}<Voices board={home.boards[0].id} owner />{/if}
-        <p><a class="take" href="/rooms/{link}/wrap-up">{t('wrap-up-page')}</a></p>
+        <p><TextLink href="/rooms/{link}/wrap-up">{t('wrap-up-page')}</TextLink></p>
       </section>
       <RoomSide {home} {me} onchange={change} onclaim={claim} />
     </main>
@@ -181,17 +182,16 @@
     background: var(--sand);
     padding-block: 8px;
   }
-  .take {
-    min-height: 40px;
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    color: var(--leaf-dark);
-    font-weight: 600;
-    text-decoration: none;
-  }
-  .take:hover {
-    text-decoration: underline;
+  @media (max-width: 560px) {
+    header {
+      flex-wrap: wrap;
+      gap: 0 18px;
+      padding-top: 10px;
+    }
+    nav {
+      order: 1;
+      flex-basis: 100%;
+    }
   }
   @media (max-width: 860px) {
     main {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextLink from '../ui/TextLink.svelte'
   import { clockTime } from '../words/time'
   import type { RoomHome } from '../wire/generated'
   import { t, told } from '../words/words.svelte'
@@ -16,7 +17,7 @@
       </dd>
     {/each}
   </dl>
-  <a href="/api/rooms/{home.link}/attendance.csv" download>{t('take-csv')}</a>
+  <p><TextLink href="/api/rooms/{home.link}/attendance.csv" download>{t('take-csv')}</TextLink></p>
 {/if}
 {#if home.record.length}
   <details>
@@ -42,18 +43,6 @@
   dd {
     margin: 0;
     color: var(--muted);
-  }
-  a {
-    display: inline-grid;
-    align-items: center;
-    min-height: 40px;
-    margin-top: 6px;
-    color: var(--leaf-dark);
-    font-weight: 600;
-    text-decoration: none;
-  }
-  a:hover {
-    text-decoration: underline;
   }
   details {
     margin-top: 18px;

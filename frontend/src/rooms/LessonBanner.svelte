@@ -21,20 +21,20 @@
   }
 </script>
 
-<div>
-  <span>
+<section>
+  <div>
     <h2>{title()}</h2>
     <p>{about()}</p>
-  </span>
+  </div>
   {#if home.boards[0]}
     <a href="/rooms/{home.link}/boards/{home.boards[0].id}{home.lesson_open ? '' : '?open'}">
       {home.lesson_open ? t('go-to-the-lesson') : t('open-lesson')}
     </a>
   {/if}
-</div>
+</section>
 
 <style>
-  div {
+  section {
     margin: 20px 0 26px;
     padding: 16px 18px;
     background: var(--glass);

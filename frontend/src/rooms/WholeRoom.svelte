@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextLink from '../ui/TextLink.svelte'
   import Button from '../ui/Button.svelte'
   import Field from '../ui/Field.svelte'
   import type { Me, RoomHome, RoomLinks } from '../wire/generated'
@@ -73,7 +74,7 @@
   <div><Button kind="quiet" onclick={() => (sure = 'students')}>{t('new-link-for-students')}</Button></div>
   <div><Button kind="quiet" onclick={() => (sure = 'onlookers')}>{t('new-link-for-onlookers')}</Button></div>
 {/if}
-<a class="take" href="/rooms/{home.link}/room.zip" download>{t('take-the-whole-room-along')}</a>
+<TextLink href="/rooms/{home.link}/room.zip" download>{t('take-the-whole-room-along')}</TextLink>
 <p class="muted">
   {t('one-file-with-every-board', { used: home.used_mb, most: home.most_mb })}
 </p>
@@ -114,21 +115,8 @@
     gap: 8px;
   }
   /* Their words stand where all others begin. */
-  .take,
   div > :global(.quiet) {
     margin-inline-start: -14px;
-  }
-  .take {
-    min-height: 40px;
-    padding: 0 14px;
-    display: flex;
-    align-items: center;
-    color: var(--leaf-dark);
-    font-weight: 600;
-    text-decoration: none;
-  }
-  .take:hover {
-    text-decoration: underline;
   }
   p {
     font-size: 14px;
