@@ -134,6 +134,36 @@ class Fitting(TestCase):
                 assert exact is not None, kind
                 self.assertLess(distance(exact, ink), 0.06, kind)
 
+    def test_a_bent_arrow_lies_on_its_ink_and_points_where_its_head_is_however_it_was_drawn(self) -> None:
+        rng, t = np.random.default_rng(5), np.linspace(0, 1, 60)
+        for bend in (-0.25, -0.15, 0.15, 0.25):
+            shaft = 200 * np.column_stack([t, 4 * bend * t * (1 - t)])
+            tip, back = shaft[-1], math.atan2(*(shaft[-4] - shaft[-1])[::-1])
+            one, two = (
+                tip + 45 * np.array([math.cos(back + side), math.sin(back + side)]) for side in (-0.6, 0.6)
+            )
+            wings = {"there and back": [one, tip, two], "across": [one, two, tip]}
+            for how, head in wings.items():
+                whole = np.vstack([shaft, sides([tuple(tip), *map(tuple, head)], closed=False)])
+                apart = sides([tuple(place) for place in head], closed=False)
+                for strokes in ([whole], [whole[::-1]], [shaft, apart], [apart, shaft[::-1]]):
+                    ink = Ink([rough(stroke, rng, 0.02) for stroke in strokes])
+                    exact = fit("arrow", ink)
+                    assert exact is not None
+                    with self.subTest(bend=bend, how=how, strokes=len(strokes)):
+                        self.assertEqual((exact.figure, exact.ends), ("curve", "arrow"))
+                        np.testing.assert_allclose(exact.points[-1], tip, atol=25)
+                        self.assertLess(distance(exact, ink), 0.05)
+
+    def test_a_polygon_that_strays_far_keeps_the_corners_it_has(self) -> None:
+        random = np.random.default_rng(6)
+        for kind in ("triangle", "rectangle", "pentagon", "hexagon"):
+            for _ in range(40):
+                ink = Ink(drawn.rough(kind, 0.06, random))
+                exact = fit(kind, ink)
+                assert exact is not None, kind
+                self.assertLess(distance(exact, ink), 0.13, kind)
+
     def test_special_triangles_are_made_exact_and_say_what_they_are(self) -> None:
         for corners, form in (
             ([(0, 0), (4, 150), (200, 148)], "right"),

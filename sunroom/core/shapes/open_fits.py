@@ -15,6 +15,8 @@ from sunroom.core.shapes.path import PATH_POINTS, nearest_line
 CORNER = 0.085
 #: A shaft that bends further than this part of its length is drawn as a curve.
 BOW = 0.09
+#: A shaft is looked at in so many points; a head is shorter than this part of it.
+SHAFT_POINTS, HEAD = 64, 0.45
 
 
 def fit_line(ink: Ink) -> Fitted | None:
@@ -93,49 +95,64 @@ def _stepped(points: Points, level_first: bool, count: int) -> Points:
 
 
 def fit_arrow(ink: Ink) -> Fitted | None:
-    return _headed(ink, "arrow")
+    shaft = _shaft(ink)
+    heads = [_other_ink(ink, shaft, end) for end in (shaft[0], shaft[-1])]
+    return _headed(shaft if heads[1] >= heads[0] else shaft[::-1], "arrow")
 
 
 def fit_double_arrow(ink: Ink) -> Fitted | None:
-    return _headed(ink, "arrows")
+    return _headed(_shaft(ink), "arrows")
 
 
-def _headed(ink: Ink, ends: Ends) -> Fitted | None:
-    centre, way = nearest_line(ink.even)
-    along, across = (ink.even - centre) @ way, (ink.even - centre) @ np.array([-way[1], way[0]])
-    span = float(np.ptp(along))
-    if span <= 0:
+def _shaft(ink: Ink) -> Points:
+    """What of the stroke that reaches furthest lies between a head and the other end, or two heads.
+
+    A head runs back from its tip: that is the point furthest from the other end.
+    """
+    stroke = resample(
+        max(ink.strokes, key=lambda points: float(np.hypot(*np.ptp(points, axis=0)))), SHAFT_POINTS
+    )
+    shafts = []
+    for drawn in (stroke, stroke[::-1]):
+        tip = _furthest(drawn)
+        tail = tip - _furthest(drawn[tip::-1])
+        shafts += [drawn[: tip + 1], drawn[tail : tip + 1]]
+    return min((part for part in shafts if len(part) > 4), key=_detour, default=stroke)
+
+
+def _furthest(points: Points) -> int:
+    """Which point is furthest from the first, when the pen is there for the first time."""
+    far = np.hypot(*(points - points[0]).T)
+    there = far > 0.9 * far.max()
+    first = int(np.argmax(there))
+    away = int(np.argmin(there[first:])) or len(far)
+    return first + int(np.argmax(far[first : first + away]))
+
+
+def _detour(points: Points) -> float:
+    return path_length(points) / max(float(np.hypot(*(points[-1] - points[0]))), 1e-9)
+
+
+def _other_ink(ink: Ink, shaft: Points, end: Points) -> float:
+    """How much ink lies about an end of the shaft and not on it."""
+    near = np.hypot(*(ink.even - end).T) < HEAD * np.hypot(*(shaft[-1] - shaft[0]))
+    return float(np.hypot(*np.moveaxis(ink.even[near][:, None] - shaft, 2, 0)).min(axis=1).sum())
+
+
+def _headed(shaft: Points, ends: Ends) -> Fitted | None:
+    length = float(np.hypot(*(shaft[-1] - shaft[0])))
+    if length <= 0:
         return None
-    near = [along < along.min() + 0.3 * span, along > along.max() - 0.3 * span]
-    spread = [float(np.ptp(across[part])) if part.any() else 0.0 for part in near]
-    shaft = (along > along.min() + 0.3 * span) & (along < along.max() - 0.3 * span)
-    middle = ink.even[shaft] if shaft.sum() > 4 else ink.even
-    inner, inner_way = nearest_line(middle)
-    if float(np.dot(inner_way, way)) < 0:
-        inner_way = -inner_way
-    reach = (ink.even - inner) @ inner_way
-    start, end = inner + reach.min() * inner_way, inner + reach.max() * inner_way
-    if ends == "arrow" and spread[0] > spread[1]:
-        start, end = end, start
-    bow = _bow(ink, start, end)
-    if bow is not None:
-        return Fitted("curve", bow, curved=True, ends=ends)
-    return Fitted("line", np.array(levelled(start, end)), ends=ends)
-
-
-def _bow(ink: Ink, start: Points, end: Points) -> Points | None:
-    """A bent shaft as one cubic, when the longest stroke is plainly bent."""
-    shaft = resample(max(ink.strokes, key=path_length), 40)
-    length = float(np.hypot(*(end - start))) or 1.0
-    normal = np.array([start[1] - end[1], end[0] - start[0]]) / length
-    middle = shaft[14:26]
-    bend = float(np.median((middle - (start + end) / 2) @ normal))
-    if abs(bend) < BOW * length or path_length(shaft) > 1.5 * length:
-        return None
+    way = (shaft[-1] - shaft[0]) / length
+    t = np.clip((shaft - shaft[0]) @ way / length, 0, 1)
+    arch = 4 * t * (1 - t)
+    bend = float(arch @ ((shaft - shaft[0]) @ np.array([-way[1], way[0]])) / max(float(arch @ arch), 1e-9))
+    if abs(bend) < BOW * length:
+        return Fitted("line", np.array(levelled(*spine(shaft, shaft))), ends=ends)
     # A cubic whose middle lies ``bend`` off the chord has its control points 4/3 as far off.
-    third = (end - start) / 3
-    lift = normal * bend * 4 / 3
-    return np.array([start, start + third + lift, end - third + lift, end])
+    third, lift = way * length / 3, np.array([-way[1], way[0]]) * bend * 4 / 3
+    points = np.array([shaft[0], shaft[0] + third + lift, shaft[-1] - third + lift, shaft[-1]])
+    return Fitted("curve", points, curved=True, ends=ends)
 
 
 def fit_tick(ink: Ink) -> Fitted | None:

@@ -88,15 +88,13 @@ class Ring:
             Corners, and the root mean square distance of the path from its sides as a part of its size.
         """
         ring, kept = self.points, self._picked[count]
-        for _ in range(3):
-            corners = _cut_sides(ring, kept)
-            kept = [int(np.argmin(np.hypot(*(ring - corner).T))) for corner in corners]
-            if sorted(set(kept)) != sorted(kept) or list(np.roll(kept, -int(np.argmin(kept)))) != sorted(
-                kept
-            ):
-                return corners, 1.0
-            kept = sorted(kept)
-        corners = _cut_sides(ring, kept)
+        corners = ring[kept]
+        for _ in range(4):
+            cut = _cut_sides(ring, kept)
+            near = [int(np.argmin(np.hypot(*(ring - corner).T))) for corner in cut]
+            if len(set(near)) < count or list(np.roll(near, -int(np.argmin(near)))) != sorted(near):
+                break  # sides that cut each other elsewhere: the corners as they were are nearer
+            corners, kept = cut, sorted(near)
         return corners, polygon_error(ring, corners) / self.size
 
 
