@@ -169,22 +169,25 @@ def _line(random: Random) -> Strokes:
 
 def _polyline(random: Random) -> Strokes:
     while True:
-        count = int(random.integers(3, 7))
-        heading, points = random.uniform(0, 2 * math.pi), [np.zeros(2)]
-        for number in range(count - 1):
-            if number:
-                turn = random.choice([-1, 1]) * random.uniform(math.radians(35), math.radians(145))
-                heading += turn
-            points.append(
-                points[-1] + random.uniform(0.4, 1) * SIZE * np.array([math.cos(heading), math.sin(heading)])
-            )
-        path = np.array(points)
+        count = int(random.integers(3, 8))
+        if random.random() < 0.5:  # any corners, or blunt ones, or all about the same
+            low, high = 35.0, 145.0
+        else:
+            low = random.uniform(25, 70)
+            high = low + random.uniform(10, 50)
+        turns = random.uniform(low, high, count - 2) * random.choice([-1, 1], count - 2)
+        way = random.random()
+        if way < 0.35:  # a zigzag, or round and round
+            turns = np.abs(turns) * ((-1) ** np.arange(count - 2) if way < 0.25 else 1)
+        headings = np.radians(np.cumsum([0.0, *turns]))
+        steps = np.column_stack([np.cos(headings), np.sin(headings)]) * random.uniform(0.4, 1, (count - 1, 1))
+        path = np.vstack([np.zeros(2), np.cumsum(steps, axis=0)]) * SIZE
         size = float(np.hypot(*np.ptp(path, axis=0)))
-        turns = _turns(path)
         right = np.abs(np.abs(turns) - 90).max() < 14
         near = np.hypot(*(path[:, None] - path[None]).reshape(-1, 2).T).reshape(count, count)
-        # Not an elbow, not closed, not back on itself.
-        if not right and (near + 9 * SIZE * np.eye(count)).min() > 0.22 * size:
+        # Not an elbow, not closed; mostly not back on itself.
+        apart = (near + 9 * SIZE * np.eye(count)).min() if random.random() < 0.7 else near[0, -1]
+        if not right and apart > 0.22 * size:
             break
     if count == 3:  # with one corner only the plainly blunt or even are no ticks
         a, b = np.hypot(*(path[1] - path[0])), np.hypot(*(path[2] - path[1]))
@@ -194,13 +197,6 @@ def _polyline(random: Random) -> Strokes:
         cut = int(random.integers(1, count - 1))
         return [_ended(path[: cut + 1], random), _ended(path[cut:], random)]
     return [path]
-
-
-def _turns(path: Points) -> NDArray[np.float64]:
-    """The turn at each inner corner, in degrees."""
-    ways = np.unwrap(np.arctan2(*np.diff(path, axis=0).T[::-1]))
-    turns: NDArray[np.float64] = np.degrees((np.diff(ways) + math.pi) % (2 * math.pi) - math.pi)
-    return turns
 
 
 def _elbow(random: Random) -> Strokes:

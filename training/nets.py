@@ -15,15 +15,16 @@ BEST_RATE, WARM_UP, DECAY = 3e-3, 0.15, 0.02
 
 
 class Residual(nn.Module):
-    """Two convolutions that add to what they are given."""
+    """Two convolutions that add to what they are given: over a picture, or with ``path`` along points."""
 
-    def __init__(self, before: int, after: int, stride: int) -> None:
+    def __init__(self, before: int, after: int, stride: int, path: bool = False) -> None:
         super().__init__()
+        layer, norm, size = (nn.Conv1d, nn.BatchNorm1d, 5) if path else (nn.Conv2d, nn.BatchNorm2d, 3)
         self.more = nn.Sequential(
-            nn.Conv2d(before, after, 3, stride, 1, bias=False), nn.BatchNorm2d(after), nn.ReLU(),
-            nn.Conv2d(after, after, 3, 1, 1, bias=False), nn.BatchNorm2d(after),
+            layer(before, after, size, stride, size // 2, bias=False), norm(after), nn.ReLU(),
+            layer(after, after, size, 1, size // 2, bias=False), norm(after),
         )  # fmt: skip
-        self.kept = nn.Sequential(nn.Conv2d(before, after, 1, stride, bias=False), nn.BatchNorm2d(after))
+        self.kept = nn.Sequential(layer(before, after, 1, stride, bias=False), norm(after))
 
     def forward(self, x: torch.Tensor) -> torch.Tensor:
         return torch.relu(self.more(x) + self.kept(x))
@@ -64,22 +65,18 @@ class InkNet(nn.Module):
 
 
 class PathNet(nn.Module):
-    """Seven convolutions along a sequence of points."""
+    """Residual blocks along a sequence of points, then what was seen anywhere beside all else."""
 
-    def __init__(self, classes: int) -> None:
+    def __init__(self, points: int, classes: int, width: int = 96) -> None:
         super().__init__()
-        layers: list[nn.Module] = [nn.Conv1d(5, 48, 7, padding=3), nn.BatchNorm1d(48), nn.ReLU()]
-        for before, after in ((48, 64), (64, 96), (96, 128)):
-            for channels, kernel in ((before, 5), (after, 3)):
-                layers += [
-                    nn.Conv1d(channels, after, kernel, padding=kernel // 2),
-                    nn.BatchNorm1d(after),
-                    nn.ReLU(),
-                ]
-            layers.append(nn.MaxPool1d(2))
-        self.follow = nn.Sequential(*layers)
+        self.follow = nn.Sequential(
+            nn.Conv1d(5, 48, 7, padding=3, bias=False), nn.BatchNorm1d(48), nn.ReLU(),
+            Residual(48, 48, 1, True), Residual(48, 64, 2, True), Residual(64, width, 2, True),
+        )  # fmt: skip
+        self.place = nn.Parameter(torch.zeros(points // 4, width))
+        self.among = nn.Sequential(Attending(width, 4), Attending(width, 4))
         self.choose = nn.Sequential(
-            nn.Linear(2 * 128 + 6, EMBEDDING), nn.ReLU(), nn.Dropout(0.25), nn.Linear(EMBEDDING, classes)
+            nn.Linear(2 * width + 6, EMBEDDING), nn.ReLU(), nn.Dropout(0.25), nn.Linear(EMBEDDING, classes)
         )
 
     def forward(self, sequence: torch.Tensor, measures: torch.Tensor) -> torch.Tensor:
@@ -87,8 +84,8 @@ class PathNet(nn.Module):
         return torch.softmax(self.logits(sequence, measures), 1)
 
     def logits(self, sequence: torch.Tensor, measures: torch.Tensor) -> torch.Tensor:
-        followed = self.follow(sequence)
-        return self.choose(torch.cat([followed.mean(2), followed.amax(2), measures], 1))
+        followed = self.among(self.follow(sequence).transpose(1, 2) + self.place)
+        return self.choose(torch.cat([followed.mean(1), followed.amax(1), measures], 1))
 
 
 class WritingNet(nn.Module):
@@ -189,9 +186,13 @@ class AmongStrokes(nn.Module):
 
 
 def fit(
-    net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int, smoothed: float
-) -> None:
-    """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1."""
+    net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int, smoothed: float,
+    short: bool = False,
+) -> None:  # fmt: skip
+    """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1.
+
+    With ``short`` much is computed in numbers of 16 bits, which takes two thirds of the time.
+    """
     order = np.random.default_rng(torch.initial_seed())
     matrices = [values for values in net.parameters() if values.ndim > 1]
     others = [values for values in net.parameters() if values.ndim <= 1]
@@ -207,10 +208,11 @@ def fit(
         shuffled = order.permutation(len(labels))
         for at in range(0, len(labels) - BATCH + 1, BATCH):
             rows = shuffled[at : at + BATCH]
-            loss = loss_of(
-                net.logits(*(_tensor(column[rows]) for column in inputs)),
-                torch.from_numpy(labels[rows]).long(),
-            )
+            with torch.autocast("cpu", torch.bfloat16, short):
+                loss = loss_of(
+                    net.logits(*(_tensor(column[rows]) for column in inputs)),
+                    torch.from_numpy(labels[rows]).long(),
+                )
             optimiser.zero_grad()
             loss.backward()
             optimiser.step()

@@ -37,7 +37,7 @@ SYMBOLS = (
 SHARPER = {"symbols": 1.0, "digits": 1.6}
 SYMBOLS_EACH = 2_400
 DIGITS_EACH = 30_000
-FIGURES_EACH = 10_000
+FIGURES_EACH = 12_000
 WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
 #: Signs are looked at by themselves where they stand apart: so many are of hands that write so, the others of all.
 APART_SHARE = 0.65
@@ -62,7 +62,7 @@ def main() -> None:
     make, classes, total = {
         "symbols": (symbol, list(SYMBOLS), SYMBOLS_EACH * len(SYMBOLS)),
         "digits": (digit, [*"0123456789", NO_DIGIT], DIGITS_EACH * 14),
-        "figures": (figure, [*figures.KINDS, WRITING, DRAWING], FIGURES_EACH * (len(figures.KINDS) + 7)),
+        "figures": (figure, [*figures.KINDS, WRITING, DRAWING], FIGURES_EACH * (len(figures.KINDS) + 9)),
     }[what]
     kept = hands.TRACED / f"{what}-{SEED}.npz"
     if not kept.exists():
@@ -72,11 +72,11 @@ def main() -> None:
     print(f"{len(labels)} samples", flush=True)
     torch.manual_seed(SEED)
     if what == "figures":
-        net, shown, outputs = PathNet(len(classes)), "sequence", ["probabilities"]
+        net, shown, outputs = PathNet(SEQUENCE_POINTS, len(classes)), "sequence", ["probabilities"]
     else:
         net = InkNet(RASTER_SIDE, len(classes), SHARPER[what])
         shown, outputs = "raster", ["probabilities", "embedding"]
-    fit(net, (seen, measures), labels, EPOCHS[what], SMOOTHED[what])
+    fit(net, (seen, measures), labels, EPOCHS[what], SMOOTHED[what], short=what == "figures")
     inputs = {shown: seen.shape[1:], "measures": measures.shape[1:]}
     OUT.mkdir(exist_ok=True)
     save(net, inputs, outputs, classes, OUT / f"{what}.onnx")
@@ -173,9 +173,12 @@ def _letter(character: str, random: np.random.Generator) -> list[np.ndarray]:
 def figure(number: int, random: np.random.Generator) -> Sample:
     """A rough figure, or one time in about four something that is none."""
     kinds = len(figures.KINDS)
-    label = number % (kinds + 7)
+    label = number % (kinds + 9)
     if label < kinds:
         strokes = figures.rough_figure(figures.KINDS[label], random, random.uniform(0.0, 0.08))
+    elif label == kinds + 8:  # of the many ways of a polyline more are shown
+        label = figures.KINDS.index("polyline")
+        strokes = figures.rough_figure("polyline", random, random.uniform(0.0, 0.08))
     elif label < kinds + 5:
         strokes, label = _writing(random), kinds
     else:
@@ -207,7 +210,9 @@ def _writing(random: np.random.Generator) -> list[np.ndarray]:
 
 
 def _drawing(random: np.random.Generator) -> list[np.ndarray]:
-    """Scribbles, hatching, spirals, and several figures beside or over each other."""
+    """Scribbles, hatching, spirals, several figures beside or over each other, and words in a figure."""
+    if random.random() < 0.33:
+        return _word_in_a_figure(random)
     way = random.random()
     if way < 0.3:
         steps = random.normal(0, 1, (int(random.integers(30, 200)), 2))
@@ -233,6 +238,23 @@ def _drawing(random: np.random.Generator) -> list[np.ndarray]:
         scale = random.uniform(0.5, 1.1)
         strokes += [s * scale + place for s in figures.rough_figure(kind, random, random.uniform(0, 0.05))]
     return strokes
+
+
+def _word_in_a_figure(random: np.random.Generator) -> list[np.ndarray]:
+    """Some letters in a figure or beside it, sometimes only the first ones, or a part of its outline."""
+    kind = figures.KINDS[int(random.integers(len(figures.KINDS)))]
+    figure = figures.rough_figure(kind, random, random.uniform(0, 0.05))
+    if len(figure) > 1 and random.random() < 0.2:
+        figure.pop(int(random.integers(len(figure))))
+    low, high = np.vstack(figure).min(axis=0), np.vstack(figure).max(axis=0)
+    word = [stroke[:, :2] for stroke in _writing(random)]
+    word = word[: int(random.integers(1, 8))]
+    start, end = np.vstack(word).min(axis=0), np.vstack(word).max(axis=0)
+    scale = random.uniform(0.25, 0.7) * float((high - low).max()) / max(float((end - start).max()), 1e-6)
+    spread = 0.15 if random.random() < 0.8 else 0.6
+    place = (low + high) / 2 + random.normal(0, spread, 2) * (high - low)
+    inside = [(stroke - (start + end) / 2) * scale + place for stroke in word]
+    return [*figure, *inside] if random.random() < 0.8 else [*inside, *figure]
 
 
 _DIGITS: dict[int, list[list[np.ndarray]]] = {}

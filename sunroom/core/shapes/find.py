@@ -32,8 +32,8 @@ LEAST_LIKELY = 0.02
 LEAST_SCORE = 0.12
 #: Ink that strays this far from the figure (RMS, as a part of its size) scores 1/e of its likelihood.
 TOLERANCE = 0.13
-#: And beside rivals that lie nearer to it.
-RIVAL_TOLERANCE = 0.06
+#: And beside rivals, at least so likely, that lie nearer to it.
+RIVAL_TOLERANCE, RIVAL_LIKELY = 0.06, 0.1
 #: A polyline has corners wherever they help: it lies nearer to any ink than it should by this factor.
 BENDS = 1.5
 MAX_FIGURES = 5
@@ -142,7 +142,8 @@ class Finder:
         shares = {kind: float(likely[column]) for column, kind in self._columns}
         tried = [_Try.of(kind, ink) for kind, share in shares.items() if share >= LEAST_LIKELY]
         fits = [one for one in tried if one is not None]
-        nearest = min((one.beside for one in fits), default=0.0)
+        likely_ones = [one for one in fits if shares[one.kind] >= RIVAL_LIKELY]
+        nearest = min((one.beside for one in likely_ones or fits), default=0.0)
         made = [one.figure(shares[one.kind], nearest) for one in fits]
         made.sort(key=lambda figure: -figure.score)
         found = [figure for figure in made if figure.score >= LEAST_SCORE]
