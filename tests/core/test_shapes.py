@@ -267,6 +267,52 @@ class Sketching(TestCase):
         found = {part.members: part.figure.kind for part in find_sketch(finder(), strokes)}
         self.assertEqual(found, wanted)
 
+    def test_the_sides_of_a_figure_may_be_drawn_in_any_order(self) -> None:
+        for kind, order in (
+            ("rectangle", (0, 2, 1, 3)),
+            ("square", (1, 3, 0, 2)),
+            ("hexagon", (0, 3, 1, 4, 2, 5)),
+        ):
+            corners = {
+                "rectangle": [(0, 0), (240, 0), (240, 140), (0, 140)],
+                "square": [(0, 0), (160, 0), (160, 160), (0, 160)],
+                "hexagon": [
+                    (100 * math.cos(n * math.pi / 3), 100 * math.sin(n * math.pi / 3)) for n in range(6)
+                ],
+            }[kind]
+            lines = [
+                sides([a, b], closed=False) for a, b in zip(corners, corners[1:] + corners[:1], strict=True)
+            ]
+            strokes = [*(lines[n] for n in order), ring(120, 120) + (500, 0)]
+            found = [(part.figure.kind, len(part.members)) for part in find_sketch(finder(), strokes)]
+            self.assertEqual(found, [(kind, len(lines)), ("circle", 1)])
+
+    def test_lines_that_do_not_meet_are_no_one_figure(self) -> None:
+        stairs = sides([(330, 330), (400, 320), (410, 360), (480, 350), (490, 300), (560, 290)], closed=False)
+        slope = sides([(330, 450), (420, 400), (520, 390), (600, 440), (700, 430)], closed=False)
+        square = [
+            sides(side, closed=False)
+            for side in (
+                [(620, 320), (760, 322)],
+                [(758, 318), (762, 420)],
+                [(764, 418), (618, 422)],
+                [(621, 424), (619, 318)],
+            )
+        ]
+        found = [part.members for part in find_sketch(finder(), [slope, stairs, *square])]
+        self.assertEqual(found, [(0,), (1,), (2, 3, 4, 5)])
+
+    def test_a_number_line_of_a_sketch_keeps_all_its_ticks_and_both_heads(self) -> None:
+        line = [sides([(0, 0), (400, 0)], closed=False)]
+        ticks = [sides([(x, -16), (x, 15)], closed=False) for x in range(50, 351, 50)]
+        heads = [
+            sides([(tip - back, -14), (tip, 0), (tip - back, 13)], closed=False)
+            for tip, back in ((400, 24), (0, -24))
+        ]
+        strokes = [*self.sketch(), *(stroke + (20, 320) for stroke in [*line, *ticks, *heads])]
+        number_line = find_sketch(finder(), strokes)[-1]
+        self.assertEqual((number_line.figure.kind, len(number_line.members)), ("number_line", 10))
+
     def test_digits_beside_each_other_stand_like_letters_and_figures_of_a_drawing_do_not(self) -> None:
         (ring,) = drawn.rough("circle", 0.012, np.random.default_rng(1))
         wide = float(np.ptp(ring[:, 0]))

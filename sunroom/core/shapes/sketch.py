@@ -12,14 +12,16 @@ from numpy.typing import NDArray
 from sunroom.core.geometry import Box
 from sunroom.core.shapes.find import Figure, Finder
 from sunroom.core.shapes.fits import Kind
+from sunroom.core.shapes.path import join
 
-#: Strokes of one figure follow each other in time, at most so many.
-MOST_TOGETHER = 6
+#: Strokes of one figure follow each other in time, at most so many; and so many where one is that many times as large as
+#: each other, as the line is of ticks and heads.
+MOST_TOGETHER, MOST_ON_A_LINE, LINE = 6, 14, 3.0
 MOST_STROKES = 240
 #: What each figure of a sketch costs: four lines that are a rectangle are rather that. And each stroke of
 #: writing: a ring and an arrow beside it could be letters too.
 EACH_COST, STROKE_COST = 0.7, 0.5
-#: Several strokes that are a figure less likely than this are looked at again by how well it fits.
+#: Several strokes that are a figure less surely than this, and fit it so well, are less likely still.
 DOUBTFUL = 0.9
 #: What adds nothing to a figure that is there without it, and what is no writing, is so much less likely (logarithm).
 UNLIKELY = 4.0
@@ -36,6 +38,13 @@ NEAR = 0.7
 HOLDS = 0.3
 #: Among writing, figures are so many times as large as its middling stroke is high.
 LARGER_THAN_LETTERS = 3.0
+#: Figures that are drawn as one line: the ends of their strokes meet.
+IN_ONE_LINE: tuple[Kind, ...] = (
+    "polyline", "elbow", "arc", "tick", "brace", "circle", "ellipse", "triangle", "rectangle", "square", "rhombus",
+    "parallelogram", "trapezium", "pentagon", "hexagon", "star",
+)  # fmt: skip
+#: Figures to which each tick and each head belongs, though they are there without it.
+OF_MANY: tuple[Kind, ...] = ("axes", "number_line")
 #: Figures whose ends can hold on (see core.board.connect).
 HOLDING = ("line", "elbow", "curve")
 
@@ -66,25 +75,21 @@ def find_sketch(finder: Finder, strokes: Sequence[NDArray[np.float64]]) -> list[
     spans = [
         (start, end)
         for start in range(len(strokes))
-        for end in range(start + 1, min(start + MOST_TOGETHER, len(strokes)) + 1)
+        for end in range(start + 1, min(start + MOST_ON_A_LINE, len(strokes)) + 1)
         if _together(boxes[start:end])
     ]
     groups = [[strokes[n] for n in range(start, end)] for start, end in spans]
     scores = dict(zip(spans, finder.scores(groups), strict=True))
-    # Several figures may look like a poor one of another kind: what is doubtful must fit as well.
-    doubtful = [
-        span
-        for span, (likely, kind) in scores.items()
-        if kind and likely < DOUBTFUL and span[1] - span[0] > 1
-    ]
-    fitted = finder.find_each([[strokes[n] for n in range(*span)] for span in doubtful])
-    scores |= {
-        span: (figures[0].score ** 2 if figures else 0.0, scores[span][1])
-        for span, figures in zip(doubtful, fitted, strict=True)
-    }
+    # Several figures may look like one of another kind: it must fit as well.
+    several = [span for span, (_, kind) in scores.items() if kind and span[1] - span[0] > 1]
+    fitted = finder.find_each([[strokes[n] for n in range(*span)] for span in several])
+    for span, figures in zip(several, fitted, strict=True):
+        fits = figures[0].score if figures else 0.0
+        scores[span] = (fits if fits >= DOUBTFUL else fits**2, scores[span][1])
     logs = {
-        span: math.log(max(likely, 1e-4)) - UNLIKELY * _is_unlikely(span, kind, boxes, scores)
-        for span, (likely, kind) in scores.items()
+        span: math.log(max(likely, 1e-4))
+        - UNLIKELY * (_is_unlikely(span, kind, boxes, scores) or _falls_apart(kind, group))
+        for (span, (likely, kind)), group in zip(scores.items(), groups, strict=True)
     }
     chosen = _best_parts(len(strokes), logs, {span for span, (_, kind) in scores.items() if kind})
     drawn = [span for span in chosen if scores[span][1]]
@@ -124,13 +129,20 @@ def stand_like_letters(parts: Sequence[Part]) -> bool:
 
 
 def _together(boxes: list[Box]) -> bool:
-    """Whether each stroke lies near those before it."""
-    union = boxes[0]
-    for box in boxes[1:]:
-        size = max(union.width, union.height, box.width, box.height)
-        if not union.grown(NEAR * size).overlaps(box):
+    """Whether each stroke lies near the others, in whatever order they were drawn; of many one is a line to the others."""
+    if len(boxes) > MOST_TOGETHER:
+        *_, second, largest = sorted(max(box.width, box.height) for box in boxes)
+        if largest < LINE * second:
             return False
-        union = Box.union((union, box)) or union
+    union, left = boxes[0], boxes[1:]
+    while left:
+        for number, box in enumerate(left):
+            size = max(union.width, union.height, box.width, box.height)
+            if union.grown(NEAR * size).overlaps(box):
+                union = Box.union((union, left.pop(number))) or union
+                break
+        else:
+            return False
     return True
 
 
@@ -141,7 +153,7 @@ def _is_unlikely(
     around each other.
     """
     numbers = range(*span)
-    if len(numbers) == 1:
+    if len(numbers) == 1 or kind in OF_MANY:
         return False
     sizes = {n: max(boxes[n].width, boxes[n].height) for n in numbers}
     if kind:
@@ -167,6 +179,11 @@ def _is_unlikely(
         for m in numbers
         if n != m
     )
+
+
+def _falls_apart(kind: Kind | None, strokes: Sequence[NDArray[np.float64]]) -> bool:
+    """Whether strokes are no figure in one line, as they do not meet."""
+    return kind in IN_ONE_LINE and len(strokes) > 1 and join([stroke[:, :2] for stroke in strokes]) is None
 
 
 def _inner(boxes: list[Box]) -> Box:
