@@ -155,6 +155,17 @@ class Fitting(TestCase):
                         np.testing.assert_allclose(exact.points[-1], tip, atol=25)
                         self.assertLess(distance(exact, ink), 0.05)
 
+    def test_a_polyline_keeps_shallow_corners_of_steady_ink_and_gains_none_by_tremor(self) -> None:
+        rng = np.random.default_rng(3)
+        stairs = [(330, 330), (400, 320), (410, 360), (480, 350), (490, 300), (560, 290)]
+        for corners, noise in ((stairs, 0.01), ([(0, 0), (120, 60), (260, 30), (300, 140)], 0.03)):
+            right = 0
+            for _ in range(20):
+                exact = fit("polyline", Ink([rough(sides(corners, closed=False), rng, noise)]))
+                assert exact is not None
+                right += len(exact.points) == len(corners) and np.allclose(exact.points, corners, atol=25)
+            self.assertGreaterEqual(right, 17)
+
     def test_a_polygon_that_strays_far_keeps_the_corners_it_has(self) -> None:
         random = np.random.default_rng(6)
         for kind in ("triangle", "rectangle", "pentagon", "hexagon"):

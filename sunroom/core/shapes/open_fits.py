@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 
 from sunroom.core.geometry import flatten_cubics, path_length, resample, simplify
@@ -11,8 +13,9 @@ from sunroom.core.shapes.figures import draw_figure
 from sunroom.core.shapes.ink import Fitted, Ink, distance, in_parts, levelled, spine
 from sunroom.core.shapes.path import PATH_POINTS, nearest_line
 
-#: A polyline's corners stand out further than this part of its size.
-CORNER = 0.085
+#: How far a polyline's corners stand out, as parts of its size: what is tried; what each corner costs (logarithm), and how
+#: near a line need not be to the ink (RMS).
+CORNERS, CORNER_COST, NEAR_ENOUGH = (0.03, 0.055, 0.1), 0.5, 0.012
 #: A shaft that bends further than this part of its length is drawn as a curve.
 BOW = 0.09
 #: A shaft is looked at in so many points; a head is shorter than this part of it.
@@ -26,8 +29,13 @@ def fit_line(ink: Ink) -> Fitted | None:
 
 def fit_polyline(ink: Ink) -> Fitted | None:
     path = ink.path
-    corners = _corners(path.points, CORNER * path.size)
-    return Fitted("polyline", corners) if len(corners) >= 3 else None
+    found = [Fitted("polyline", _corners(path.points, part * path.size)) for part in CORNERS]
+    # Another corner must bring the line plainly nearer to the ink.
+    exact = min(
+        found,
+        key=lambda f: math.log(distance(f, ink) ** 2 + NEAR_ENOUGH**2) + CORNER_COST * len(f.points),
+    )
+    return exact if len(exact.points) >= 3 else None
 
 
 def _corners(points: Points, tolerance: float) -> Points:

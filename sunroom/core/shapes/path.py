@@ -36,12 +36,14 @@ class RoughPath:
         self.closed = self.gap < MEETING * self.size and self.length > 1.8 * self.size
 
 
-def join(strokes: Sequence[Points]) -> RoughPath | None:
+def join(strokes: Sequence[Points], meeting: float = MEETING) -> RoughPath | None:
     """One path through all strokes, end to nearest end; None when they do not meet.
 
     Parameters
     ----------
     strokes : sequence of (N, 2) float arrays
+    meeting : float
+        How far apart two ends may be that meet, as a part of the figure's size.
     """
     everything = np.vstack(strokes)
     size = float(np.hypot(*np.ptp(everything, axis=0)))
@@ -58,7 +60,7 @@ def join(strokes: Sequence[Points]) -> RoughPath | None:
             for where, end in (("after", path[-1]), ("before", path[0]))
         ]
         gap, number, at, where = min(gaps)
-        if gap > MEETING * size:
+        if gap > meeting * size:
             return None
         stroke = left.pop(number)
         forward = stroke if (at == 0) == (where == "after") else stroke[::-1]

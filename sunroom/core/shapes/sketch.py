@@ -38,7 +38,8 @@ NEAR = 0.7
 HOLDS = 0.3
 #: Among writing, figures are so many times as large as its middling stroke is high.
 LARGER_THAN_LETTERS = 3.0
-#: Figures that are drawn as one line: the ends of their strokes meet.
+#: Figures that are drawn as one line: the ends of their strokes meet, within this part of their size.
+MEETING = 0.13
 IN_ONE_LINE: tuple[Kind, ...] = (
     "polyline", "elbow", "arc", "tick", "brace", "circle", "ellipse", "triangle", "rectangle", "square", "rhombus",
     "parallelogram", "trapezium", "pentagon", "hexagon", "star",
@@ -183,7 +184,9 @@ def _is_unlikely(
 
 def _falls_apart(kind: Kind | None, strokes: Sequence[NDArray[np.float64]]) -> bool:
     """Whether strokes are no figure in one line, as they do not meet."""
-    return kind in IN_ONE_LINE and len(strokes) > 1 and join([stroke[:, :2] for stroke in strokes]) is None
+    if kind not in IN_ONE_LINE or len(strokes) == 1:
+        return False
+    return join([stroke[:, :2] for stroke in strokes], MEETING) is None
 
 
 def _inner(boxes: list[Box]) -> Box:
