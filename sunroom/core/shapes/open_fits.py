@@ -15,7 +15,7 @@ from sunroom.core.shapes.path import PATH_POINTS, nearest_line
 
 #: How far a polyline's corners stand out, as parts of its size: what is tried; what each corner costs (logarithm), and how
 #: near a line need not be to the ink (RMS).
-CORNERS, CORNER_COST, NEAR_ENOUGH = (0.03, 0.055, 0.1), 0.5, 0.012
+CORNERS, CORNER_COST, NEAR_ENOUGH = (0.03, 0.042, 0.06, 0.1), 0.5, 0.012
 #: A shaft that bends further than this part of its length is drawn as a curve.
 BOW = 0.09
 #: A shaft is looked at in so many points; a head is shorter than this part of it.
