@@ -262,6 +262,15 @@ class Sketching(TestCase):
         taken = {n for part in parts for n in part.members}
         self.assertFalse(taken & set(range(len(self.sketch()), len(self.sketch()) + len(word))))
 
+    def test_letters_that_look_like_figures_stay_writing_beside_each_other(self) -> None:
+        hand, strokes, boxes = Hand(4, 0.5), [], []
+        for word, x in (("sun", 120), ("noon", 560)):
+            boxes.append(len(strokes))
+            box = [(x, 150), (x + 180, 148), (x + 182, 250), (x - 2, 252), (x + 1, 148)]
+            strokes += [hand.sketch(box)[::3, :2], *Hand(9, 0.4).write(word, x + 45, 215, 38)]
+        parts = find_sketch(finder(), strokes)
+        self.assertEqual([part.members for part in parts], [(number,) for number in boxes])
+
     def test_a_drawing_with_words_in_its_figures_comes_out_whole(self) -> None:
         random, strokes, wanted = np.random.default_rng(4), [], {}
         for number, kind in enumerate(

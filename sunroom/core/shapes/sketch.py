@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import math
 from collections.abc import Sequence
 
@@ -103,18 +104,37 @@ def find_sketch(finder: Finder, strokes: Sequence[NDArray[np.float64]]) -> list[
 
 
 def _drawn_among(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -> list[Part]:
-    """Those parts of a sketch that are larger than letters of the writing among them would be; all without writing."""
-    taken = {number for part in parts for number in part.members}
+    """Those parts of a sketch that are no letters of a word, and larger than those of the writing among them would be."""
+    boxes = [Box.of(np.vstack([strokes[n][:, :2] for n in part.members])) for part in parts]
+    letters = _letters(boxes)
+    taken = {
+        number
+        for part, box in zip(parts, boxes, strict=True)
+        if box not in letters
+        for number in part.members
+    }
     writing = [stroke for number, stroke in enumerate(strokes) if number not in taken]
     if not writing:
         return list(parts)
     letter = float(np.median([np.ptp(stroke[:, 1]) for stroke in writing]))
-    boxes = [Box.of(np.vstack([strokes[n][:, :2] for n in part.members])) for part in parts]
     return [
         part
         for part, box in zip(parts, boxes, strict=True)
-        if max(box.width, box.height) > LARGER_THAN_LETTERS * letter
+        if box not in letters and max(box.width, box.height) > LARGER_THAN_LETTERS * letter
     ]
+
+
+def _letters(boxes: Sequence[Box]) -> list[Box]:
+    """Of figures in the order of drawing those that are small beside the largest, and follow each other as letters do."""
+    largest = max((max(box.width, box.height) for box in boxes), default=0.0)
+    found: list[Box] = []
+    for one, two in itertools.pairwise(boxes):
+        tall = max(one.height, two.height)
+        beside = abs(two.x0 - one.x1) < APART * tall or (two.x0 < one.x1 and one.x0 < two.x0)
+        level = min(one.y1, two.y1) - max(one.y0, two.y0) > LETTER_HEIGHTS * min(one.height, two.height)
+        if beside and level and LARGER_THAN_LETTERS * max(one.width, two.width, tall) < largest:
+            found += [one, two]
+    return found
 
 
 def stand_like_letters(parts: Sequence[Part]) -> bool:
