@@ -50,6 +50,21 @@ class Converting(Inking):
         self.assertEqual(text.text, "then at four")
         self.assertEqual(sum(isinstance(item, InkItem) for item in self.items()), 1)
 
+    def test_words_in_a_row_far_apart_are_typeset_each_where_it_stands_and_undone_at_once(self) -> None:
+        self.write("sun", 160, 230, 44)
+        self.write("noon", 590, 236, 44)
+        lefts = [min(item_box(s).x0 for s in self.strokes() if (s.x < 500) == left) for left in (True, False)]
+        count = len(self.strokes())
+        self.choose_all()
+        self.tutor.press("[data-testid=typeset]")
+        self.tutor.wait_items(2)
+        texts = sorted((item for item in self.items() if isinstance(item, TextItem)), key=lambda t: t.x)
+        self.assertEqual([text.text for text in texts], ["sun", "noon"])
+        for text, left in zip(texts, lefts, strict=True):
+            self.assertAlmostEqual(text.x, left, delta=0.1)
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait_items(count)
+
     def test_as_written_brings_the_ink_back_where_the_words_are_now(self) -> None:
         self.write("noon", 200, 230)
         before = item_box(self.strokes()[0])

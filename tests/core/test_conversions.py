@@ -84,6 +84,43 @@ class Typing(TestCase):
         self.board = board_of(ink("stroke-1"), ink("stroke-2", 180))
         self.typed = after(self.board, Typeset(PAGE, ("stroke-1", "stroke-2"), "text-001", "noon"))
 
+    def test_words_beside_each_other_become_texts_of_their_own_each_with_the_lines_below_it(self) -> None:
+        strokes = (ink("stroke-1"), ink("stroke-2", 500), ink("stroke-3", 510, 120), ink("stroke-4", 90, 120))
+        ids, lines = tuple(s.id for s in strokes), tuple((s.id,) for s in strokes)
+        more = ("text-002", "text-003", "text-004")
+        request = Typeset(PAGE, ids, "text-001", "sun\nnoon\nray\nat", more=more, lines=lines)
+        board = board_of(*strokes)
+        texts = sorted(only(after(board, request), TextItem), key=lambda text: text.id)
+        self.assertEqual(
+            {(t.id, t.text) for t in texts}, {("text-001", "sun\nat"), ("text-002", "noon\nray")}
+        )
+        self.assertEqual(
+            [tuple(s.id for s in t.ink) for t in texts], [("stroke-1", "stroke-4"), ("stroke-2", "stroke-3")]
+        )
+        self.assertEqual([t.x for t in texts], [item_box(strokes[n]).x0 for n in (3, 1)])
+        back = after(after(board, request), AsWritten(PAGE, ("text-001", "text-002")))
+        self.assertEqual(len(only(back, InkItem)), 4)
+
+    def test_lines_that_are_not_just_the_strokes_there_are_make_one_text(self) -> None:
+        board = board_of(ink("stroke-1"), ink("stroke-2", 500))
+        ids = ("stroke-1", "stroke-2")
+        for text, more, lines in (
+            ("sun\nnoon", ("text-002",), (("stroke-1",), ("stroke-1",))),
+            ("sun\nnoon", (), (("stroke-1",), ("stroke-2",))),
+            ("sun", ("text-002",), (("stroke-1",), ("stroke-2",))),
+            ("sun\nnoon", ("text-002",), (("stroke-1",), ("stroke-9",))),
+        ):
+            (made,) = only(
+                after(board, Typeset(PAGE, ids, "text-001", text, more=more, lines=lines)), TextItem
+            )
+            self.assertEqual((made.text, len(made.ink)), (text, 2))
+        taken = after(
+            board_of(*only(board, InkItem), ink("stroke-3")), Typeset(PAGE, ("stroke-3",), "text-002", "a")
+        )
+        lines = (("stroke-1",), ("stroke-2",))
+        with self.assertRaises(GoneError):
+            after(taken, Typeset(PAGE, ids, "text-001", "sun\nnoon", more=("text-002",), lines=lines))
+
     def test_the_words_stand_where_the_ink_stood_in_its_colour(self) -> None:
         (text,) = only(self.typed, TextItem)
         before = Box.union(item_box(stroke) for stroke in only(self.board, InkItem))

@@ -39,6 +39,13 @@ class Lines(TestCase):
         found = find_lines([*written[2], *written[0], *written[1]])
         self.assertEqual([len(line.strokes) for line in found], [len(strokes) for strokes in written])
 
+    def test_words_far_apart_are_lines_beside_each_other(self) -> None:
+        hand = Hand(4)
+        sun, noon = hand.write("sun", 0, 0, 40), hand.write("noon", 400, 6, 40)
+        found = find_lines([*noon, *sun])
+        self.assertEqual([len(line.strokes) for line in found], [len(sun), len(noon)])
+        self.assertEqual(len(find_lines([*sun, *(stroke - (300, 0, 0, 0) for stroke in noon)])), 1)
+
     def test_dots_and_crosses_stay_with_their_line(self) -> None:
         self.assertEqual(len(find_lines(Hand(5).write("it is; a tie, isn't it?", 0, 0, 60))), 1)
 

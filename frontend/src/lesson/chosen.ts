@@ -23,6 +23,8 @@ import type { Selection } from './selection.svelte'
 import { t } from '../words/words.svelte'
 
 const PASTE_OFFSET = 24
+/** More lines than this are one text, wherever they stand. */
+const MOST_LINES = 40
 
 export class Chosen {
   #inside: Inside
@@ -217,7 +219,13 @@ export class Chosen {
     if (!ids.length) return
     this.#teach(text, readings)
     const angle_rad = readings?.lines[0]?.angle_rad ?? 0
-    this.#inside.do({ step: 'typeset', page: this.#inside.pages.id, ids, id: newId(), text, angle_rad })
+    const page = this.#inside.pages.id
+    // Lines that stand beside each other become texts of their own.
+    const rows = text.split('\n').length
+    const parted = rows <= MOST_LINES && readings?.lines.length === rows ? readings.lines : []
+    const lines = parted.map((line) => line.ids.filter((id) => ids.includes(id)))
+    const more = lines.slice(1).map(() => newId())
+    this.#inside.do({ step: 'typeset', page, ids, id: newId(), text, angle_rad, more, lines })
   }
 
   /** Lines that say something else than was read first: the own hand is learned from them. */

@@ -1959,6 +1959,8 @@ export interface Typeset {
   id: string
   text: string
   angle_rad: number
+  more: string[]
+  lines: string[][]
 }
 
 export interface Undo {

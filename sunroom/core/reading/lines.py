@@ -40,6 +40,8 @@ FEW = 0.34
 TOUCHING_FEW = 0.3
 #: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
 NEAR = 0.27
+#: What is further from the rest of its line than this is another line beside it: a word in the next box.
+BESIDE = 7.0
 #: And a stroke that is wider than this is no part of a letter; more strokes are two lines of writing.
 WIDE, MOST_PARTS = 1.8, 8
 
@@ -144,7 +146,19 @@ def _grouped(strokes: list[Points]) -> list[list[int]]:
             key=lambda g: max(bands[g][0] - middles[index], middles[index] - bands[g][1], 0.0),
         )
         groups[nearest].append(index)
-    return groups
+    return [part for group in groups for part in _beside(strokes, group, tall)]
+
+
+def _beside(strokes: list[Points], group: list[int], tall: float) -> list[list[int]]:
+    """The lines beside each other that a group is, from the left: with wide gaps between them."""
+    parts: list[list[int]] = []
+    reach = -math.inf
+    for index in sorted(group, key=lambda number: float(strokes[number][:, 0].min())):
+        if not parts or float(strokes[index][:, 0].min()) - reach > BESIDE * tall:
+            parts.append([])
+        parts[-1].append(index)
+        reach = max(reach, float(strokes[index][:, 0].max()))
+    return parts
 
 
 def _band(strokes: list[Points], group: list[int]) -> tuple[float, float]:

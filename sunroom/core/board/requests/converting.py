@@ -53,13 +53,18 @@ LEAST_TILT = math.radians(4)
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
-    """Ink ``ids`` to the typed ``text``; ``id`` for the new item, ``angle_rad`` by which the line runs off level."""
+    """Ink ``ids`` to the typed ``text``; ``id`` for the new item, ``angle_rad`` by which the line runs off level.
+
+    Lines that stand beside each other become items of their own: ``more`` are their ids, ``lines`` the strokes of each.
+    """
 
     page: str
     ids: tuple[str, ...]
     id: str
     text: str
     angle_rad: float = 0.0
+    more: tuple[str, ...] = ()
+    lines: tuple[tuple[str, ...], ...] = ()
 
 
 class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
@@ -119,15 +124,11 @@ def check(request: Converting) -> None:
             check_id(request.id)
             check_text(request.text)
             check_range("angle", request.angle_rad, -math.pi, math.pi)
+            _check_lines(request)
         case SetMaths():
             check_id(request.id)
             check_text(request.formula, MAX_FORMULA)
-            if max(len(request.more), len(request.lines) - 1) > MAX_LINES:
-                raise MalformedError("more", said("a-formula-has-too-many"))
-            for uid in request.more:
-                check_id(uid)
-            if sum(map(len, request.lines)) > len(request.ids):
-                raise MalformedError("lines", said("the-step-names-no-item"))
+            _check_lines(request)
         case TrueUp():
             _check_figure(request)
         case TrueUpAll(figures=figures):
@@ -140,6 +141,15 @@ def check(request: Converting) -> None:
                 check_holds(holds)
         case AsWritten():
             pass
+
+
+def _check_lines(request: Typeset | SetMaths) -> None:
+    if max(len(request.more), len(request.lines) - 1) > MAX_LINES:
+        raise MalformedError("more", said("a-formula-has-too-many"))
+    for uid in request.more:
+        check_id(uid)
+    if sum(map(len, request.lines)) > len(request.ids):
+        raise MalformedError("lines", said("the-step-names-no-item"))
 
 
 def _check_figure(request: TrueUp) -> None:
@@ -196,7 +206,8 @@ def _converted(now: Now, request: Typeset | SetMaths | TrueUp) -> ReplaceItems:
         raise GoneError("id_taken", said("that-is-on-the-board"))
     ids = tuple(stroke.id for stroke in strokes)
     if isinstance(request, Typeset):
-        made = [_holding(now, _typed(request, strokes, now.typesetter), strokes)]
+        texts = _columns(request, strokes)
+        made = [_holding(now, _typed(text, ink, now.typesetter), ink) for text, ink in texts]
     elif isinstance(request, SetMaths):
         made = [_holding(now, *line) for line in _formulas(request, strokes)]
     else:
@@ -261,6 +272,41 @@ def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
     return ReplaceItems(request.page, tuple(dict.fromkeys(gone)), tuple(items))
 
 
+def _columns(request: Typeset, strokes: list[InkItem]) -> list[tuple[Typeset, list[InkItem]]]:
+    """The text with its ink, or what of it stands beside the rest by itself, each with the lines below it."""
+    rows = request.text.split("\n")
+    inks = _inks(request.lines, strokes)
+    if len(rows) != len(inks):
+        return [(request, strokes)]
+    columns: list[tuple[Box, list[str], list[InkItem]]] = []
+    for row, ink in zip(rows, inks, strict=True):
+        box = Box.union(item_box(stroke) for stroke in ink)
+        assert box is not None
+        for number, (column, texts, above) in enumerate(columns):
+            if box.x0 < column.x1 and column.x0 < box.x1:
+                columns[number] = (Box.union((column, box)) or box, [*texts, row], [*above, *ink])
+                break
+        else:
+            columns.append((box, [row], ink))
+    ids = (request.id, *request.more)
+    if len(columns) > len(ids):
+        return [(request, strokes)]
+    return [
+        (msgspec.structs.replace(request, id=uid, text="\n".join(texts)), ink)
+        for uid, (_, texts, ink) in zip(ids, columns, strict=False)
+    ]
+
+
+def _inks(lines: tuple[tuple[str, ...], ...], strokes: list[InkItem]) -> list[list[InkItem]]:
+    """The strokes of each line; none when they are not just those that there are."""
+    line_of = {uid: number for number, line in enumerate(lines) for uid in line}
+    inks: list[list[InkItem]] = [[] for _ in lines]
+    for stroke in strokes:
+        if stroke.id in line_of:
+            inks[line_of[stroke.id]].append(stroke)
+    return inks if all(inks) and sum(map(len, inks)) == len(strokes) else []
+
+
 def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
     """Text that stands where its ink stood: as high as the letters written, about as wide, running as they do."""
     tilted = abs(request.angle_rad) >= LEAST_TILT
@@ -292,13 +338,8 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
 def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:
     """The formula with its ink, or lines of working, as large as each other and below each other at their relations."""
     rows = lines_of(read_formula(request.formula))
-    line_of = {uid: number for number, line in enumerate(request.lines) for uid in line}
-    inks: list[list[InkItem]] = [[] for _ in request.lines]
-    for stroke in strokes:
-        if stroke.id in line_of:
-            inks[line_of[stroke.id]].append(stroke)
-    parted = all(inks) and sum(map(len, inks)) == len(strokes)
-    if not parted or not 1 < len(rows) == len(inks) <= len(request.more) + 1:
+    inks = _inks(request.lines, strokes)
+    if not 1 < len(rows) == len(inks) <= len(request.more) + 1:
         return [(_formula(request.id, request.formula, strokes), strokes)]
     ids = (request.id, *request.more)
     made = [
