@@ -11,6 +11,8 @@ from __future__ import annotations
 import json
 import math
 import time
+from collections.abc import Callable
+from functools import partial
 from pathlib import Path
 
 import numpy as np
@@ -28,6 +30,8 @@ from sunroom.resources import finder, reader
 
 HANDS = sorted(file for file in (Path(__file__).parent / "hands").glob("*.json") if file.stem != "digits")
 Strokes = list[np.ndarray]
+#: Makes a drawing: its strokes, and the kind of each figure by its strokes' numbers.
+Draw = Callable[[np.random.Generator, list[Path]], tuple[Strokes, dict[tuple[int, ...], str]]]
 
 WORDS = (
     "shadow stick noon morning evening angle tangent height measure triangle degree sunrise table column graph curve "
@@ -93,7 +97,11 @@ def run() -> list[Row]:
     rows += [_own_hands(loose=False), _own_hands(loose=True)]
     rows += [_figures(noise, aim) for noise, aim in ((0.02, 97.0), (0.04, 95.0), (0.06, 88.0))]
     rows.append(_one_stroke_arrows())
-    rows += [_drawings(count) for count in (5, 12, 25)]
+    rows += [
+        _drawings(f"{count} figures with words in them", 12, partial(rough.drawing, count), 70 + count)
+        for count in (5, 12, 25)
+    ]
+    rows.append(_drawings("figures with lines from one to the next", 40, rough.joined, 90))
     rows += _confusions()
     return rows
 
@@ -337,13 +345,13 @@ def _figures(noise: float, aim: float) -> Row:
     )
 
 
-def _drawings(count: int) -> Row:
-    """Drawings of ``count`` figures, words in some of them: how many figures come out, and how many drawings whole."""
-    random = np.random.default_rng(70 + count)
-    drawings, figures, right, whole, first = 12, 0, 0, 0, 0
+def _drawings(what: str, drawings: int, draw: Draw, seed: int) -> Row:
+    """Drawings, words in some of their figures: how many figures come out, and how many drawings whole."""
+    random = np.random.default_rng(seed)
+    figures, right, whole, first = 0, 0, 0, 0
     times = []
     for _ in range(drawings):
-        strokes, wanted = rough.drawing(count, random, HANDS)
+        strokes, wanted = draw(random, HANDS)
         start = time.perf_counter()
         found = read_ink(tuple((pack_samples(stroke), Affine()) for stroke in strokes))
         times.append((time.perf_counter() - start) * 1000)
@@ -354,7 +362,7 @@ def _drawings(count: int) -> Row:
         first += found.figure_first
     share = 100 * right / figures
     return Row(
-        f"drawings of {count} figures with words in them ({drawings})",
+        f"drawings of {what} ({drawings})",
         f"{share:.1f} % of the figures; {whole} of {drawings} drawings whole; {show(times)}",
         f"offered before type: {first} of {drawings}",
         "≥ 95 %, all before type",

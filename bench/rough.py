@@ -19,6 +19,10 @@ DRAWN = ("rectangle", "circle", "ellipse", "triangle", "rhombus", "square", "lin
 ROOMY = ("rectangle", "circle", "ellipse", "square")
 WORDS = ("sun", "noon", "stick", "ray")
 
+#: What a joined drawing is made of, and what joins it.
+NODES = (*ROOMY, "triangle", "rhombus", "parallelogram", "trapezium", "pentagon", "hexagon")
+JOINTS = ("line", "arrow", "arrow", "double_arrow")
+
 #: Noise is smoothed over this part of the figure's diagonal.
 SMOOTHING = 0.07
 SPACING = 4.0
@@ -58,6 +62,49 @@ def drawing(
             hand = Hand(int(random.integers(1 << 20)), 0.6, hands[int(random.integers(len(hands)))])
             word = [stroke[:, :2] for stroke in hand.write(str(random.choice(WORDS)), 0, 0, 38)]
             strokes += [stroke + _middle(figure) - _middle(word) for stroke in word]
+    return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes], figures
+
+
+def joined(
+    random: np.random.Generator, hands: list[Path], noise: float = 0.02
+) -> tuple[Strokes, dict[tuple[int, ...], str]]:
+    """Two to four figures in each of two rows, straight or bent lines from one to the next; sides in any order; as ``drawing``."""
+    strokes: Strokes = []
+    figures: dict[tuple[int, ...], str] = {}
+
+    def draw(kind: str, ink: Strokes) -> None:
+        if kind in NODES:
+            ink = [ink[number] for number in random.permutation(len(ink))]
+        figures[tuple(range(len(strokes), len(strokes) + len(ink)))] = kind
+        strokes.extend(ink)
+
+    for row in range(2):
+        reach = 0.0
+        for column in range(int(random.integers(2, 5))):
+            kind = str(random.choice(NODES))
+            figure = rough(kind, noise, random)
+            low, size = np.vstack(figure).min(axis=0), float(np.ptp(np.vstack(figure), axis=0).max())
+            scale, gap = random.uniform(100, 150) / size, random.uniform(90, 160)
+            middle = np.array([reach + gap * (column > 0), 230.0 * row])
+            figure = [(stroke - low) * scale + middle for stroke in figure]
+            draw(kind, figure)
+            if column and random.random() < 0.7:
+                joint = str(random.choice(JOINTS))
+                paths = [np.asarray(path, dtype=float) for path in _figure(joint, random)]
+                long = float(np.vstack(paths)[:, 0].max())
+                wave, bow = SMOOTHING * long, float(random.choice([0, 0, -0.2, 0.2]))
+                ink = [_strayed(path, noise * long, wave, random) / long for path in paths]
+                ink = [
+                    s + np.column_stack([np.zeros(len(s)), 4 * bow * s[:, 0] * (1 - s[:, 0])]) for s in ink
+                ]
+                # A bent line is an arc.
+                joint = "arc" if joint == "line" and bow else joint
+                draw(joint, [s * (gap - 16) + (reach + 8, 230 * row + 60) for s in ink])
+            reach = float(np.vstack(figure)[:, 0].max())
+            if kind in ROOMY and random.random() < 0.6:
+                hand = Hand(int(random.integers(1 << 20)), 0.6, hands[int(random.integers(len(hands)))])
+                word = [stroke[:, :2] for stroke in hand.write(str(random.choice(WORDS)), 0, 0, 34)]
+                strokes += [stroke + _middle(figure) - _middle(word) for stroke in word]
     return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes], figures
 
 

@@ -22,7 +22,7 @@ MOST_STROKES = 240
 #: What each figure of a sketch costs: four lines that are a rectangle are rather that. And each stroke of
 #: writing: a ring and an arrow beside it could be letters too.
 EACH_COST, STROKE_COST = 0.7, 0.5
-#: Several strokes that are a figure less surely than this, and fit it so well, are less likely still.
+#: Several strokes that are a figure less surely than this are less likely still; those that swallow much are none.
 DOUBTFUL = 0.9
 #: What adds nothing to a figure that is there without it, and what is no writing, is so much less likely (logarithm).
 UNLIKELY = 4.0
@@ -87,7 +87,9 @@ def find_sketch(finder: Finder, strokes: Sequence[NDArray[np.float64]]) -> list[
     fitted = finder.find_each([[strokes[n] for n in range(*span)] for span in several])
     for span, figures in zip(several, fitted, strict=True):
         fits = figures[0].score if figures else 0.0
-        scores[span] = (fits if fits >= DOUBTFUL else fits**2, scores[span][1])
+        kind = scores[span][1]
+        doubted = 0.0 if kind in OF_MANY else fits**2
+        scores[span] = (fits if fits >= DOUBTFUL else doubted, kind)
     logs = {
         span: math.log(max(likely, 1e-4))
         - UNLIKELY * (_is_unlikely(span, kind, boxes, scores) or _falls_apart(kind, group))
