@@ -95,7 +95,7 @@ def run() -> list[Row]:
     ]
     rows += unseen.rows()
     rows += [_own_hands(loose=False), _own_hands(loose=True)]
-    rows += [_figures(noise, aim) for noise, aim in ((0.02, 97.0), (0.04, 95.0), (0.06, 88.0))]
+    rows += [_figures(noise, aim) for noise, aim in ((0.02, 98.0), (0.04, 97.0), (0.06, 95.0))]
     rows.append(_one_stroke_arrows())
     rows += [
         _drawings(f"{count} figures with words in them", 12, partial(rough.drawing, count), 70 + count)
