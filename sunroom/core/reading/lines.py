@@ -38,10 +38,10 @@ TOUCHING = 0.12
 #: A group of less than this part of the other's strokes is likelier a part of its letters than a line.
 FEW = 0.34
 TOUCHING_FEW = 0.3
-#: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
-NEAR = 0.27
 #: What is further from the rest of its line than this is another line beside it: a word in the next box.
 BESIDE = 7.0
+#: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
+NEAR = 0.27
 #: And a stroke that is wider than this is no part of a letter; more strokes are two lines of writing.
 WIDE, MOST_PARTS = 1.8, 8
 

@@ -39,12 +39,12 @@ NEAR = 0.7
 HOLDS = 0.3
 #: Among writing, figures are so many times as large as its middling stroke is high.
 LARGER_THAN_LETTERS = 3.0
-#: Figures that are drawn as one line: the ends of their strokes meet, within this part of their size.
-MEETING = 0.13
+#: Figures that are drawn as one line, and within which part of their size the ends of their strokes meet.
 IN_ONE_LINE: tuple[Kind, ...] = (
     "polyline", "elbow", "arc", "tick", "brace", "circle", "ellipse", "triangle", "rectangle", "square", "rhombus",
     "parallelogram", "trapezium", "pentagon", "hexagon", "star",
 )  # fmt: skip
+MEETING = 0.13
 #: Figures to which each tick and each head belongs, though they are there without it.
 OF_MANY: tuple[Kind, ...] = ("axes", "number_line")
 #: Figures whose ends can hold on (see core.board.connect).
