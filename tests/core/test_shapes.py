@@ -307,6 +307,27 @@ class Sketching(TestCase):
             found = [(part.figure.kind, len(part.members)) for part in find_sketch(finder(), strokes)]
             self.assertEqual(found, [(kind, len(lines)), ("circle", 1)])
 
+    def test_bent_arrows_to_and_fro_keep_their_own_heads(self) -> None:
+        hand, t = Hand(4, 0.5), np.linspace(0, 1, 22)
+
+        def bent(x0: float, y0: float, x1: float, y1: float, rise: float) -> np.ndarray:
+            way = np.column_stack([x0 + (x1 - x0) * t, y0 + (y1 - y0) * t - 4 * rise * t * (1 - t)])
+            return hand.sketch([(float(x), float(y)) for x, y in way])[::3, :2]
+
+        there = [bent(310, 180, 548, 190, 55), hand.sketch([(520, 170), (548, 190), (515, 196)])[::3, :2]]
+        back = [
+            hand.sketch([(338, 222), (310, 230), (332, 252)])[::3, :2],
+            bent(310, 230, 548, 235, -50),
+            hand.sketch([(520, 252), (548, 235), (515, 226)])[::3, :2],
+        ]
+        boxes = [
+            hand.sketch([(x, 150), (x + 180, 148), (x + 182, 250), (x - 2, 252), (x + 1, 148)])
+            for x in (120, 560)
+        ]
+        parts = find_sketch(finder(), [*(box[::3, :2] for box in boxes), *there, np.vstack(back)])
+        found = [(part.figure.kind, part.members) for part in parts[2:]]
+        self.assertEqual(found, [("arrow", (2, 3)), ("double_arrow", (4,))])
+
     def test_lines_that_do_not_meet_are_no_one_figure(self) -> None:
         stairs = sides([(330, 330), (400, 320), (410, 360), (480, 350), (490, 300), (560, 290)], closed=False)
         slope = sides([(330, 450), (420, 400), (520, 390), (600, 440), (700, 430)], closed=False)

@@ -112,6 +112,14 @@ def fit_double_arrow(ink: Ink) -> Fitted | None:
     return _headed(_shaft(ink), "arrows")
 
 
+def head_gap(ink: Ink) -> float:
+    """How far a stroke beside the shaft keeps from its ends, as a part of the shaft's length; of all the furthest."""
+    shaft = _shaft(ink)
+    length = max(float(np.hypot(*(shaft[-1] - shaft[0]))), 1e-9)
+    gaps = [min(float(np.hypot(*(stroke - end).T).min()) for end in shaft[[0, -1]]) for stroke in ink.strokes]
+    return max(gaps) / length
+
+
 def _shaft(ink: Ink) -> Points:
     """What of the stroke that reaches furthest lies between a head and the other end, or two heads.
 

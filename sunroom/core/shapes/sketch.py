@@ -13,6 +13,8 @@ from numpy.typing import NDArray
 from sunroom.core.geometry import Box
 from sunroom.core.shapes.find import Figure, Finder
 from sunroom.core.shapes.fits import Kind
+from sunroom.core.shapes.ink import Ink
+from sunroom.core.shapes.open_fits import head_gap
 from sunroom.core.shapes.path import join
 
 #: Strokes of one figure follow each other in time, at most so many; and so many where one is that many times as large as
@@ -45,6 +47,9 @@ IN_ONE_LINE: tuple[Kind, ...] = (
     "parallelogram", "trapezium", "pentagon", "hexagon", "star",
 )  # fmt: skip
 MEETING = 0.13
+#: Arrows, and within which part of the shaft's length from its ends their heads reach.
+HEADED: tuple[Kind, ...] = ("arrow", "double_arrow")
+HEAD_GAP = 0.15
 #: Figures to which each tick and each head belongs, though they are there without it.
 OF_MANY: tuple[Kind, ...] = ("axes", "number_line")
 #: Figures whose ends can hold on (see core.board.connect).
@@ -205,10 +210,13 @@ def _is_unlikely(
 
 
 def _falls_apart(kind: Kind | None, strokes: Sequence[NDArray[np.float64]]) -> bool:
-    """Whether strokes are no figure in one line, as they do not meet."""
-    if kind not in IN_ONE_LINE or len(strokes) == 1:
+    """Whether strokes are no figure in one line, as they do not meet, or no arrow, as a head is not at its end."""
+    lines = [stroke[:, :2] for stroke in strokes]
+    if len(lines) == 1:
         return False
-    return join([stroke[:, :2] for stroke in strokes], MEETING) is None
+    if kind in HEADED:
+        return head_gap(Ink(lines)) > HEAD_GAP
+    return kind in IN_ONE_LINE and join(lines, MEETING) is None
 
 
 def _inner(boxes: list[Box]) -> Box:
