@@ -41,12 +41,13 @@ NEAR = 0.7
 HOLDS = 0.3
 #: Among writing, figures are so many times as large as its middling stroke is high.
 LARGER_THAN_LETTERS = 3.0
-#: Figures that are drawn as one line, and within which part of their size the ends of their strokes meet.
-IN_ONE_LINE: tuple[Kind, ...] = (
-    "polyline", "elbow", "arc", "tick", "brace", "circle", "ellipse", "triangle", "rectangle", "square", "rhombus",
-    "parallelogram", "trapezium", "pentagon", "hexagon", "star",
+#: Figures that end where they begin, and all that are drawn as one line; within which parts of their size ends meet.
+ROUND: tuple[Kind, ...] = (
+    "circle", "ellipse", "triangle", "rectangle", "square", "rhombus", "parallelogram", "trapezium", "pentagon",
+    "hexagon", "star",
 )  # fmt: skip
-MEETING = 0.13
+IN_ONE_LINE: tuple[Kind, ...] = ("polyline", "elbow", "arc", "tick", "brace", *ROUND)
+MEETING, CLOSING = 0.13, 0.16
 #: Arrows, and within which part of the shaft's length from its ends their heads reach.
 HEADED: tuple[Kind, ...] = ("arrow", "double_arrow")
 HEAD_GAP = 0.15
@@ -216,7 +217,10 @@ def _falls_apart(kind: Kind | None, strokes: Sequence[NDArray[np.float64]]) -> b
         return False
     if kind in HEADED:
         return head_gap(Ink(lines)) > HEAD_GAP
-    return kind in IN_ONE_LINE and join(lines, MEETING) is None
+    if kind not in IN_ONE_LINE:
+        return False
+    path = join(lines, MEETING)
+    return path is None or (kind in ROUND and path.gap > CLOSING * path.size)
 
 
 def _inner(boxes: list[Box]) -> Box:
