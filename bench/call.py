@@ -60,7 +60,7 @@ const board = document.querySelector('[data-testid=board]')
 window.landed = 0
 new MutationObserver(() => (window.landed = Date.now())).observe(board, { attributes: true, attributeFilter: ['data-items'] })
 """
-STROKES, SETTLE_S = 20, 8.0
+STROKES, SETTLE_S = 60, 8.0
 MEET_AIM_S, FRAMES_AIM, FANOUT_AIM = 2.0, 50.0, 1.5
 
 
@@ -142,7 +142,7 @@ def _fanout(browsers: list[Browser]) -> float:
     took = []
     for number in range(STROKES):
         there = tutor.items
-        _stroke(tutor, 120 + 12 * number)
+        _stroke(tutor, 120 + 6 * number)
         for other in others:
             other.wait_items(there + 1)
         landed = max(other.driver.execute_script("return window.landed") for other in others)
