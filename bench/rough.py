@@ -59,9 +59,7 @@ def drawing(
         figures[tuple(range(len(strokes), len(strokes) + len(figure)))] = kind
         strokes += figure
         if kind in ROOMY and random.random() < 0.6:
-            hand = Hand(int(random.integers(1 << 20)), 0.6, hands[int(random.integers(len(hands)))])
-            word = [stroke[:, :2] for stroke in hand.write(str(random.choice(WORDS)), 0, 0, 38)]
-            strokes += [stroke + _middle(figure) - _middle(word) for stroke in word]
+            strokes += _word_in(figure, 38, random, hands)
     return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes], figures
 
 
@@ -102,10 +100,14 @@ def joined(
                 draw(joint, [s * (gap - 16) + (reach + 8, 230 * row + 60) for s in ink])
             reach = float(np.vstack(figure)[:, 0].max())
             if kind in ROOMY and random.random() < 0.6:
-                hand = Hand(int(random.integers(1 << 20)), 0.6, hands[int(random.integers(len(hands)))])
-                word = [stroke[:, :2] for stroke in hand.write(str(random.choice(WORDS)), 0, 0, 34)]
-                strokes += [stroke + _middle(figure) - _middle(word) for stroke in word]
+                strokes += _word_in(figure, 34, random, hands)
     return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes], figures
+
+
+def _word_in(figure: Strokes, size: float, random: np.random.Generator, hands: list[Path]) -> Strokes:
+    hand = Hand(int(random.integers(1 << 20)), 0.6, hands[int(random.integers(len(hands)))])
+    word = [stroke[:, :2] for stroke in hand.write(str(random.choice(WORDS)), 0, 0, size)]
+    return [stroke + _middle(figure) - _middle(word) for stroke in word]
 
 
 def _middle(strokes: Strokes) -> np.ndarray:

@@ -15,7 +15,6 @@ class FakeLine {
   onnegotiationneeded: (() => void) | null = null
   heard: string[] = []
   restarts = 0
-  preferred: string[] = []
   #transceivers: {
     sender: { track: unknown; encoding: Record<string, number> }
     receiver: { track: { kind: string } }
@@ -36,10 +35,6 @@ class FakeLine {
     }
     this.#transceivers.push({ sender, receiver: { track: { kind } } })
     queueMicrotask(() => this.onnegotiationneeded?.())
-    return {
-      setCodecPreferences: (codecs: { mimeType: string }[]) =>
-        void (this.preferred = codecs.map(({ mimeType }) => mimeType)),
-    }
   }
 
   getTransceivers = () => this.#transceivers
@@ -118,8 +113,6 @@ const settled = () => new Promise((resolve) => setTimeout(resolve))
 beforeEach(() => {
   ;[FakeLine.all, sent, said, tracks, opens] = [[], [], [], [], []]
   vi.stubGlobal('RTCPeerConnection', FakeLine)
-  const codecs = ['video/VP8', 'video/H264', 'video/VP9', 'video/H264'].map((mimeType) => ({ mimeType }))
-  vi.stubGlobal('RTCRtpReceiver', { getCapabilities: () => ({ codecs }) })
   vi.stubGlobal(
     'MediaStream',
     class {
@@ -162,14 +155,6 @@ afterEach(() => {
 })
 
 describe('ways to the others', () => {
-  test('pictures are offered first in what chips can do, and in all else that there is', async () => {
-    await call.begin(false, false)
-    told([caller('!first'), me()])
-    await settled()
-    const offered = FakeLine.all.map(({ preferred }) => preferred).filter((codecs) => codecs.length)
-    expect(offered).toEqual([['video/H264', 'video/H264', 'video/VP8', 'video/VP9']])
-  })
-
   test('there is one to each who is named, from when this browser is in the call', async () => {
     told([caller('aaaa'), caller('zzzz')])
     expect(FakeLine.all).toEqual([])

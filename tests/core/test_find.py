@@ -50,6 +50,15 @@ class Scoring(TestCase):
         figures = finder(circle=0.55, ellipse=0.4).find([ring(150, 80)])
         self.assertEqual(figures[0].kind, "ellipse")
 
+    def test_what_may_be_a_circle_or_a_hexagon_is_a_circle_and_what_is_sure_stays_as_sure(self) -> None:
+        wavy = ring(100, 100, 0.02)
+        self.assertEqual(finder(circle=0.45, hexagon=0.5).find([wavy])[0].kind, "circle")
+        at = np.radians(np.arange(0, 361, 60))
+        corners = [(float(x), float(y)) for x, y in 100 * np.column_stack([np.cos(at), np.sin(at)])]
+        (sure, *_) = finder(hexagon=0.95, circle=0.01).find([path(*corners)])
+        self.assertEqual(sure.kind, "hexagon")
+        self.assertGreater(sure.score, 0.85)
+
     def test_a_polyline_is_not_meant_only_because_it_bends_to_anything(self) -> None:
         wavy = path((0, 0), (60, 5), (120, -4), (200, 3))
         figures = finder(line=0.6, polyline=0.3).find([wavy])

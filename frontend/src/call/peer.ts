@@ -17,9 +17,6 @@ const SIZES = [
 const MOST_MEDIA = 2
 const LOW = { height: 120, maxBitrate: 60_000, maxFramerate: 5 }
 
-/** Pictures are sent so where both browsers can: tablets and telephones have chips for it, and it is shown with less work. */
-const FIRST_CODEC = 'video/H264'
-
 export interface PeerEvents {
   signal(kind: Signal['kind'], data: string): void
   /** Sound or picture of the other has come. */
@@ -68,7 +65,7 @@ export class Peer {
     this.#adapting = setInterval(() => void this.#adapt(), ADAPT_MS)
     if (first) {
       this.#line.addTransceiver('audio')
-      preferring(this.#line.addTransceiver('video'), FIRST_CODEC)
+      this.#line.addTransceiver('video')
       this.#apply()
     }
   }
@@ -179,12 +176,4 @@ export class Peer {
     }
     if (this.#size !== before) this.#apply()
   }
-}
-
-/** Offer a codec before all others that there are. */
-function preferring(pictures: RTCRtpTransceiver, first: string): void {
-  const codecs = RTCRtpReceiver.getCapabilities('video')?.codecs ?? []
-  if (!codecs.length || !('setCodecPreferences' in pictures)) return
-  const isFirst = ({ mimeType }: RTCRtpCodec) => mimeType === first
-  pictures.setCodecPreferences([...codecs.filter(isFirst), ...codecs.filter((codec) => !isFirst(codec))])
 }

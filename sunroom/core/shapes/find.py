@@ -28,6 +28,8 @@ WRITING = "writing"
 MAX_STROKES = 24
 #: Kinds less likely than this are not fitted.
 LEAST_LIKELY = 0.02
+#: How common a kind is beside others, where they are taken for each other: of a round thing a circle is meant more often.
+COMMON: dict[Kind, float] = {"hexagon": 0.5}
 #: Below this score a figure is not worth offering.
 LEAST_SCORE = 0.12
 #: Ink that strays this far from the figure (RMS, as a part of its size) scores 1/e of its likelihood.
@@ -140,6 +142,10 @@ class Finder:
 
     def _fitted(self, ink: Ink, likely: NDArray[np.float32]) -> list[Figure]:
         shares = {kind: float(likely[column]) for column, kind in self._columns}
+        common = {kind: share * COMMON.get(kind, 1.0) for kind, share in shares.items()}
+        # That it is a figure is as likely as before.
+        again = sum(shares.values()) / max(sum(common.values()), 1e-9)
+        shares = {kind: share * again for kind, share in common.items()}
         tried = [_Try.of(kind, ink) for kind, share in shares.items() if share >= LEAST_LIKELY]
         fits = [one for one in tried if one is not None]
         likely_ones = [one for one in fits if shares[one.kind] >= RIVAL_LIKELY]
