@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Sequence
 from itertools import pairwise
 
@@ -71,12 +72,19 @@ LINE_WEIGHT, TAUGHT_WEIGHT = 0.2, 0.2
 #: And where it is about signs among digits, which the net of digits does not know.
 SIGN_LINE_WEIGHT, SIGN_TAUGHT_WEIGHT = 0.4, 0.2
 LEAST_LOG = -30.0
+#: A line of a sum in columns, and its sign.
+_IN_SUM = re.compile(r"[-+×÷]?\d+(?:[.,]\d+)?")
+_SIGN = re.compile(r"^[-+×÷]")
+#: Its symbols are this likely (logarithm) on average; its digits' middles are no further apart than so many heights, and so unlike.
+LIKELY_IN_SUM, MOST_STEP, UNEVEN = -2.0, 2.2, 0.25
 #: Few write .5 for 0.5, and none 4898:7.
 POINT_FIRST_COST, ODD_COLON_COST = 1.5, 8.0
 #: What it costs a number to have several points, and what a date is likelier for its.
 POINTS_COST = 2.0
 #: A sign in a number that a stroke of a digit may be must be so much likelier than one (logarithm).
 SIGN_COSTS = {"/": 1.0} | dict.fromkeys("+-=×÷<>", 4.0)
+#: But for the parts that lessons divide a whole into: of those, up to all of them need no more.
+PARTS = frozenset((*range(2, 13), 15, 16, 18, 20, 24, 25, 30, 32, 36, 40, 48, 50, 60, 64, 100))
 #: And so much likelier again in a row of numbers, which are mostly of one kind.
 ROW_COST = 2.0
 #: Among all symbols digits are so much less likely (logarithm) than among digits alone.
@@ -175,6 +183,37 @@ class CloserLook:
             return [Reading(best, 1.0)]
         return self._digits_in(digits, signed, "", rows)
 
+    def number_in_sum(self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows) -> list[Reading]:
+        """A line of a sum in columns: a number, or a sign and one; empty when it is rather something else."""
+        if not 0 < len(strokes) <= MAX_NUMBER_STROKES:
+            return []
+        signed = self._symbols.parted_numbers(strokes, hand, slashes=False)
+        texts = {text for text, _ in signed.texts() if _IN_SUM.fullmatch(text)}
+        texts |= {text for text, _ in self._symbols.parted_digits(strokes, hand).texts()}
+        weighed = {
+            text: LINE_WEIGHT * self._line_log(text, rows)
+            + TAUGHT_WEIGHT * self._taught_log(text, rows)
+            + signed.log_of(text)
+            for text in texts
+            if _IN_SUM.fullmatch(text)
+        }
+        readings = ranked(weighed)[:MAX_READINGS]
+        if not readings or signed.log_of(readings[0].text) < LIKELY_IN_SUM * len(readings[0].text):
+            return []
+        # Numbers in a row have wider gaps, and unlike ones.
+        digits = [
+            Box.of(np.vstack([strokes[number][:, :2] for number in numbers]))
+            for character, (_, numbers) in zip(
+                readings[0].text, signed.symbols_of(readings[0].text), strict=True
+            )
+            if character.isdecimal()
+        ]
+        steps = np.diff([(box.x0 + box.x1) / 2 for box in digits])
+        tall = max(box.y1 - box.y0 for box in digits)
+        if len(steps) and (steps.max() > MOST_STEP * tall or steps.std() > UNEVEN * steps.mean()):
+            return []
+        return [Reading(_SIGN.sub(r"\g<0> ", reading.text), reading.score) for reading in readings]
+
     def _digits_in(self, digits: Parted, signed: Parted, text: str, rows: Rows) -> list[Reading]:
         """What ink is as digits, and as digits with signs; ``text`` is what the recogniser of lines reads."""
         dots = dots_in(digits.strokes)
@@ -264,11 +303,24 @@ class CloserLook:
         if not signed or not readings:
             return readings
         log, text = max(signed)
-        doubt = sum(SIGN_COSTS.get(sign, 0.0) for sign in set(text)) + ROW_COST * ("/" in text and not read)
-        more = log - likely(readings[0].text) - doubt
+        doubt = 0.0 if _is_part(text) else sum(SIGN_COSTS.get(sign, 0.0) for sign in set(text))
+        more = log - likely(readings[0].text) - doubt - ROW_COST * ("/" in text and not read)
         share = 1 / (1 + math.exp(min(-more, 50.0)))
         others = [Reading(r.text, round(r.score * (1 - share), 3)) for r in readings]
         return sorted([*others, Reading(text, round(share, 3))], key=lambda reading: -reading.score)
+
+
+def _is_part(text: str) -> bool:
+    """Whether a text is a fraction as lessons have them: 3/4, 7/7."""
+    some, _, parts = text.partition("/")
+    return some.isdecimal() and parts.isdecimal() and int(parts) in PARTS and int(some) <= int(parts)
+
+
+def is_sum(texts: Sequence[str]) -> bool:
+    """Whether lines of writing are a sum in columns: numbers, a later one with a sign before it, and hardly anything else."""
+    plain = [text.replace(" ", "").replace("x", "×").replace("X", "×") for text in texts]
+    numbers = sum(_IN_SUM.fullmatch(text) is not None for text in plain)
+    return numbers > 1 and numbers >= len(texts) / 2 and any(map(_SIGN.match, plain[1:]))
 
 
 def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:

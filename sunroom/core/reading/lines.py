@@ -10,7 +10,7 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.geometry import path_length, resample
+from sunroom.core.geometry import Box, path_length, resample
 from sunroom.core.geometry.curves import Points
 
 Stroke = NDArray[np.float64]
@@ -38,6 +38,8 @@ TOUCHING = 0.12
 #: A group of less than this part of the other's strokes is likelier a part of its letters than a line.
 FEW = 0.34
 TOUCHING_FEW = 0.3
+#: The line of a sum parts letters whose middles are nearer than this to it: of those so large a share lies over or under it.
+NEXT, MOSTLY = 1.5, 0.8
 #: What is further from the rest of its line than this is another line beside it: a word in the next box.
 BESIDE = 7.0
 #: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
@@ -64,22 +66,25 @@ class InkLine(NamedTuple):
     angle_rad: float
 
 
-def find_lines(strokes: Sequence[Stroke]) -> list[InkLine]:
+def find_lines(strokes: Sequence[Stroke], ruled: Sequence[Stroke] = ()) -> list[InkLine]:
     """Group strokes into lines, from the top down; empty when there is no stroke.
 
     Parameters
     ----------
     strokes : sequence of (N, K) float arrays
         In the order of writing; x and y in the first two columns.
+    ruled : sequence of (N, K) float arrays
+        Lines that were drawn under writing: it runs as they do, and no line of it crosses one.
     """
     known = [number for number, stroke in enumerate(strokes) if len(stroke)]
     points = [np.asarray(strokes[number][:, :2], dtype=float) for number in known]
     if not points:
         return []
-    angle = slant(points)
+    angle = _run(ruled) if ruled else slant(points)
     level = [_turned(stroke, -angle) for stroke in points]
+    borders = [Box.of(_turned(line[:, :2], -angle)) for line in ruled]
     lines = []
-    for group in _grouped(level):
+    for group in _grouped(level, borders):
         ordered = sorted(group, key=lambda index: float(level[index][:, 0].min()))
         lines.append(InkLine([level[i] for i in ordered], [known[i] for i in ordered], angle))
     return lines
@@ -98,6 +103,12 @@ def slant(strokes: Sequence[Points]) -> float:
     best = max(SLANTS_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
     best = max(best + CLOSER_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
     return math.radians(float(best)) if abs(best) > LEAST_SLANT_DEG else 0.0
+
+
+def _run(ruled: Sequence[Stroke]) -> float:
+    """Angle in radians by which drawn lines run off level."""
+    ways = [line[line[:, 0].argmax(), :2] - line[line[:, 0].argmin(), :2] for line in ruled]
+    return float(np.median([math.atan2(y, x) for x, y in ways]))
 
 
 def _runs_along(points: Points, long_enough: float) -> bool:
@@ -127,7 +138,7 @@ def _turned(points: Points, angle_rad: float) -> Points:
     return np.column_stack([points[:, 0] * c - points[:, 1] * s, points[:, 0] * s + points[:, 1] * c])
 
 
-def _grouped(strokes: list[Points]) -> list[list[int]]:
+def _grouped(strokes: list[Points], borders: Sequence[Box] = ()) -> list[list[int]]:
     """Lines by the heights at which the letters' middles lie; small marks join the nearest line."""
     heights = np.array([float(np.ptp(stroke[:, 1])) for stroke in strokes])
     middles = np.array([float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 for stroke in strokes])
@@ -136,9 +147,14 @@ def _grouped(strokes: list[Points]) -> list[list[int]]:
     if len(letters) == 0:
         letters = np.arange(len(strokes))
     order = letters[np.argsort(middles[letters])]
-    starts = [0, *(np.flatnonzero(np.diff(middles[order]) > LINE_GAP * tall) + 1)]
+    across = np.array([float(stroke[:, 0].min() + stroke[:, 0].max()) / 2 for stroke in strokes])
+    gaps = np.diff(middles[order]) > LINE_GAP * tall
+    parted = [b for b in borders if _parts(b, across[order], middles[order], tall)]
+    for border in parted:
+        gaps[np.searchsorted(middles[order], border.y0) - 1] = True
+    starts = [0, *(np.flatnonzero(gaps) + 1)]
     groups = [list(order[a:b]) for a, b in zip(starts, [*starts[1:], len(order)], strict=True)]
-    groups, bands = _merged(strokes, groups, [_band(strokes, group) for group in groups], tall)
+    groups, bands = _merged(strokes, groups, [_band(strokes, group) for group in groups], tall, parted)
     for index in sorted(set(range(len(strokes))) - set(letters.tolist())):
         # A dot above belongs to the line below it, a full stop to the line it stands on.
         nearest = min(
@@ -147,6 +163,14 @@ def _grouped(strokes: list[Points]) -> list[list[int]]:
         )
         groups[nearest].append(index)
     return [part for group in groups for part in _beside(strokes, group, tall)]
+
+
+def _parts(border: Box, across: Points, down: Points, tall: float) -> bool:
+    """Whether a line has letters above and below it, and hardly any beside: that of a sum, none under a word."""
+    near = np.abs(down - border.y0) < NEXT * tall
+    over = near & (across > border.x0 - tall) & (across < border.x1 + tall)
+    sides = {bool(side) for side in down[over] > border.y0}
+    return len(sides) == 2 and over.sum() >= MOSTLY * near.sum()
 
 
 def _beside(strokes: list[Points], group: list[int], tall: float) -> list[list[int]]:
@@ -193,9 +217,13 @@ def _is_continued(strokes: list[Points], above: list[int], below: list[int], tal
 
 
 def _merged(
-    strokes: list[Points], groups: list[list[int]], bands: list[tuple[float, float]], tall: float
+    strokes: list[Points],
+    groups: list[list[int]],
+    bands: list[tuple[float, float]],
+    tall: float,
+    borders: Sequence[Box],
 ) -> tuple[list[list[int]], list[tuple[float, float]]]:
-    """Groups joined with the one before when they share its height or touch it: parts of tall letters."""
+    """Groups joined with the one before when they share its height or touch it: parts of tall letters; never over a border."""
     kept_groups, kept_bands = [list(groups[0])], [bands[0]]
     for group, (top, bottom) in zip(groups[1:], bands[1:], strict=True):
         last_top, last_bottom = kept_bands[-1]
@@ -205,7 +233,8 @@ def _merged(
         few = fewer <= FEW * more
         # The tail of a g hangs far down and overlaps its line a little; few strokes that do are such tails.
         touches = shared > 0 if low >= tall else shared > -(TOUCHING_FEW if few else TOUCHING) * tall
-        if (
+        parted = any(_middle(last_top, last_bottom) < b.y0 < _middle(top, bottom) for b in borders)
+        if not parted and (
             shared > SHARED * low
             or (touches and (few or low < tall))
             or (shared > -TOUCHING * tall and _is_continued(strokes, kept_groups[-1], group, tall))
@@ -216,3 +245,7 @@ def _merged(
             kept_groups.append(list(group))
             kept_bands.append((top, bottom))
     return kept_groups, kept_bands
+
+
+def _middle(top: float, bottom: float) -> float:
+    return (top + bottom) / 2

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 
 import numpy as np
@@ -44,7 +45,8 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
         length = path_length(stroke[:, :2])
         if width > LARGE * letter and height < FLAT * width and length < STRAIGHT * width:
             over = others & (middles[:, 0] > low[number, 0]) & (middles[:, 0] < high[number, 0])
-            below = over & (low[:, 1] >= high[number, 1])
+            # What hangs from it touches it.
+            below = over & (low[:, 1] >= high[number, 1] - UNDER * letter) & (middles[:, 1] > high[number, 1])
             if below.any():
                 # Between two lines it is near the upper one: a long bar of the lower one is not.
                 over &= ~below & (high[:, 1] > low[number, 1] - ABOVE * letter)
@@ -63,3 +65,16 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
             if holds and round_it and gap < MEETS * float(np.hypot(width, height)):
                 found.add(number)
     return found
+
+
+def run_of(marks: Sequence[NDArray[np.float64]]) -> float | None:
+    """The angle in radians at which writing runs by the lines under it; None without any."""
+    ends = [stroke[[stroke[:, 0].argmin(), stroke[:, 0].argmax()], :2] for stroke in marks]
+    flat = [right - left for left, right in ends if FLAT * (right - left)[0] > abs((right - left)[1])]
+    return float(np.median([math.atan2(dy, dx) for dx, dy in flat])) if flat else None
+
+
+def is_flat(stroke: NDArray[np.float64]) -> bool:
+    """Whether a mark is a line under writing, rather than around it."""
+    width, height = np.ptp(stroke[:, :2], axis=0)
+    return bool(height < FLAT * width)

@@ -9,11 +9,11 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook, numbers_apart
+from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook, is_sum, numbers_apart
 from sunroom.core.reading.decode import beam_search
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import Stroke, find_lines
-from sunroom.core.reading.marks import marks_among
+from sunroom.core.reading.marks import is_flat, marks_among
 from sunroom.core.reading.own_hand import OwnHand, OwnLetters
 from sunroom.core.reading.own_words import MOST_LEARNED, OwnWords, SeenLine
 from sunroom.core.reading.picture import line_picture, shortened
@@ -159,9 +159,16 @@ class Reader:
             return []
         marks = marks_among(strokes)
         writing = [number for number in range(len(strokes)) if number not in marks]
+        ruled = [strokes[number] for number in marks if is_flat(strokes[number])]
+        lines = find_lines([strokes[number] for number in writing], ruled)
+        said = [self._read_line(line.strokes, hand) for line in lines]
+        if ruled and is_sum([rivals[0].text for rivals in said if rivals]):
+            said = [
+                self._read_in_sum(line.strokes, hand, rivals)
+                for line, rivals in zip(lines, said, strict=True)
+            ]
         read = []
-        for line in find_lines([strokes[number] for number in writing]):
-            rivals = self._read_line(line.strokes, hand)
+        for line, rivals in zip(lines, said, strict=True):
             if rivals:
                 members = tuple(writing[number] for number in line.members)
                 everything = np.vstack([strokes[number][:, :2] for number in members])
@@ -207,6 +214,16 @@ class Reader:
             self._closer.weigh(look, strokes, letters)
         typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
         return self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
+
+    def _read_in_sum(
+        self, strokes: list[Stroke], hand: OwnHand | None, rivals: list[Reading]
+    ) -> list[Reading]:
+        """A line of a sum in columns: one number, with its sign before it; ``rivals`` is what it says by itself."""
+        letters, words = hand or (None, None)
+        found = self._closer.number_in_sum(strokes, letters, self.look(strokes, words))
+        said = {reading.text for reading in found}
+        others = [Reading(reading.text, 0.0) for reading in rivals if reading.text not in said]
+        return [*found, *others][:MAX_READINGS] if found else rivals
 
     def _read_number(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows

@@ -65,11 +65,14 @@ class Symbols:
         """The strokes of a level line, in all the ways in which they may be digits."""
         return Parted(strokes, DIGITS, lambda groups: self.digits_of(groups, hand))
 
-    def parted_numbers(self, strokes: Sequence[Points], hand: OwnLetters | None = None) -> Parted:
-        """The strokes of a level line, in all the ways in which they may be digits and the signs of numbers."""
-        return Parted(
-            strokes, DIGITS + NUMBER_SIGNS, lambda groups: self.numbers_of(groups, hand), slashes=True
-        )
+    def parted_numbers(
+        self, strokes: Sequence[Points], hand: OwnLetters | None = None, slashes: bool = True
+    ) -> Parted:
+        """The strokes of a level line, in all the ways in which they may be digits and the signs of numbers.
+
+        With ``slashes`` the stroke of a fraction is told from a 1 by its place.
+        """
+        return Parted(strokes, DIGITS + NUMBER_SIGNS, lambda groups: self.numbers_of(groups, hand), slashes)
 
     def numbers_of(
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None

@@ -26,6 +26,7 @@ from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
+from sunroom.core.reading.closer import is_sum
 from sunroom.core.reading.kinds import SURE_TEXT
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
@@ -242,7 +243,9 @@ def _as_maths(
         return (), False
     # Boxes and arrows are read as a sign or two: a formula is surer, and has parts.
     whole = len(samples) > MANY_STROKES and bool(made) and made[0][0].score >= SURE_FORMULA
-    return tuple(made), like_maths and not (mind_map or words) and (whole or not figure)
+    # The line of a sum in columns is no fraction's.
+    other = mind_map or words or (bool(readings) and is_sum(readings[0].text.split("\n")))
+    return tuple(made), like_maths and not other and (whole or not figure)
 
 
 #: What is no number and no formula.

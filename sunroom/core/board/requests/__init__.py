@@ -31,7 +31,7 @@ from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
 from sunroom.core.board.requests.chances import PutChance, Throw
 from sunroom.core.board.requests.charting import PlotTable, SetChart
-from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll, Typeset
+from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll
 from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
 from sunroom.core.board.requests.measuring import Construct, MeasureItems
@@ -42,6 +42,7 @@ from sunroom.core.board.requests.paging import CopyPage, DropBay, EditPage, PutB
 from sunroom.core.board.requests.picturing import CropPicture, SwapPicture
 from sunroom.core.board.requests.removing import RubItems
 from sunroom.core.board.requests.styling import StyleItems
+from sunroom.core.board.requests.typesetting import Typeset
 from sunroom.core.board.requests.words import (
     ChangeTable,
     EditCard,

@@ -17,7 +17,6 @@ from sunroom.core.board.items import (
     InkItem,
     Item,
     ShapeItem,
-    TextItem,
     bare,
     carried,
     item_box,
@@ -28,9 +27,10 @@ from sunroom.core.board.limits import check_figure, check_id, check_range, check
 from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
+from sunroom.core.board.requests.typesetting import LEAST_SIZE, Typeset, inks_of, texts_of
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
-from sunroom.core.geometry import Affine, Box
+from sunroom.core.geometry import Box
 from sunroom.core.ink import Ends
 from sunroom.core.maths.notation import latex_of, lines_of
 from sunroom.core.maths.setting import set_row
@@ -39,32 +39,8 @@ from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
-from sunroom.core.text import Typesetter
-from sunroom.core.text.fonts import BASELINE
 
 MAX_FIGURES = 60
-
-#: Typed text follows the width of its ink within these parts of the size that its height asks for.
-WIDER_THAN_HIGH = (0.7, 1.25)
-#: Below this size typed text cannot be read at 100 %.
-LEAST_SIZE = 10.0
-#: A line that runs off level by less than this is meant to be level.
-LEAST_TILT = math.radians(4)
-
-
-class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
-    """Ink ``ids`` to the typed ``text``; ``id`` for the new item, ``angle_rad`` by which the line runs off level.
-
-    Lines that stand beside each other become items of their own: ``more`` are their ids, ``lines`` the strokes of each.
-    """
-
-    page: str
-    ids: tuple[str, ...]
-    id: str
-    text: str
-    angle_rad: float = 0.0
-    more: tuple[str, ...] = ()
-    lines: tuple[tuple[str, ...], ...] = ()
 
 
 class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
@@ -206,8 +182,7 @@ def _converted(now: Now, request: Typeset | SetMaths | TrueUp) -> ReplaceItems:
         raise GoneError("id_taken", said("that-is-on-the-board"))
     ids = tuple(stroke.id for stroke in strokes)
     if isinstance(request, Typeset):
-        texts = _columns(request, strokes)
-        made = [_holding(now, _typed(text, ink, now.typesetter), ink) for text, ink in texts]
+        made = [_holding(now, *text) for text in texts_of(request, strokes, now.typesetter)]
     elif isinstance(request, SetMaths):
         made = [_holding(now, *line) for line in _formulas(request, strokes)]
     else:
@@ -272,73 +247,10 @@ def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
     return ReplaceItems(request.page, tuple(dict.fromkeys(gone)), tuple(items))
 
 
-def _columns(request: Typeset, strokes: list[InkItem]) -> list[tuple[Typeset, list[InkItem]]]:
-    """The text with its ink, or what of it stands beside the rest by itself, each with the lines below it."""
-    rows = request.text.split("\n")
-    inks = _inks(request.lines, strokes)
-    if len(rows) != len(inks):
-        return [(request, strokes)]
-    columns: list[tuple[Box, list[str], list[InkItem]]] = []
-    for row, ink in zip(rows, inks, strict=True):
-        box = Box.union(item_box(stroke) for stroke in ink)
-        assert box is not None
-        for number, (column, texts, above) in enumerate(columns):
-            if box.x0 < column.x1 and column.x0 < box.x1:
-                columns[number] = (Box.union((column, box)) or box, [*texts, row], [*above, *ink])
-                break
-        else:
-            columns.append((box, [row], ink))
-    ids = (request.id, *request.more)
-    if len(columns) > len(ids):
-        return [(request, strokes)]
-    return [
-        (msgspec.structs.replace(request, id=uid, text="\n".join(texts)), ink)
-        for uid, (_, texts, ink) in zip(ids, columns, strict=False)
-    ]
-
-
-def _inks(lines: tuple[tuple[str, ...], ...], strokes: list[InkItem]) -> list[list[InkItem]]:
-    """The strokes of each line; none when they are not just those that there are."""
-    line_of = {uid: number for number, line in enumerate(lines) for uid in line}
-    inks: list[list[InkItem]] = [[] for _ in lines]
-    for stroke in strokes:
-        if stroke.id in line_of:
-            inks[line_of[stroke.id]].append(stroke)
-    return inks if all(inks) and sum(map(len, inks)) == len(strokes) else []
-
-
-def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
-    """Text that stands where its ink stood: as high as the letters written, about as wide, running as they do."""
-    tilted = abs(request.angle_rad) >= LEAST_TILT
-    if tilted:
-        strokes = [carried(stroke, Affine.turn(-request.angle_rad)) for stroke in strokes]
-    box = Box.union(item_box(stroke) for stroke in strokes)
-    assert box is not None
-    by_height = typesetter.size_of(request.text, box.height)
-    by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
-    low, high = (share * by_height for share in WIDER_THAN_HIGH)
-    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
-    # The ink's upper edge is the top of the first line's tallest letter.
-    above, _ = typesetter.extent(request.text.split("\n")[0])
-    spare = box.height * (1 - size / by_height)
-    top = box.y0 + spare / 2 - size * (BASELINE - above)
-    colour = statistics.mode(stroke.colour for stroke in strokes)
-    text = TextItem(
-        id=request.id,
-        x=box.x0,
-        y=top,
-        text=request.text,
-        size=size,
-        colour=colour,
-        lines=typesetter.layout(request.text, size),
-    )
-    return carried(text, Affine.turn(request.angle_rad)) if tilted else text
-
-
 def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:
     """The formula with its ink, or lines of working, as large as each other and below each other at their relations."""
     rows = lines_of(read_formula(request.formula))
-    inks = _inks(request.lines, strokes)
+    inks = inks_of(request.lines, strokes)
     if not 1 < len(rows) == len(inks) <= len(request.more) + 1:
         return [(_formula(request.id, request.formula, strokes), strokes)]
     ids = (request.id, *request.more)

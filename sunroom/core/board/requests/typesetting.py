@@ -1,0 +1,146 @@
+"""Ink to typed text: where it stood, as large as it was; words apart, and the lines of a sum, each by itself."""
+
+from __future__ import annotations
+
+import math
+import re
+import statistics
+
+import msgspec
+
+from sunroom.core.board.items import InkItem, TextItem, carried, item_box
+from sunroom.core.geometry import Affine, Box
+from sunroom.core.text import Family, Typesetter
+from sunroom.core.text.fonts import BASELINE
+
+#: Typed text follows the width of its ink within these parts of the size that its height asks for.
+WIDER_THAN_HIGH = (0.7, 1.25)
+#: Below this size typed text cannot be read at 100 %.
+LEAST_SIZE = 10.0
+#: A line that runs off level by less than this is meant to be level.
+LEAST_TILT = math.radians(4)
+#: A line of a sum in columns: one has its sign, and all end at the same edge within so many heights of their digits.
+_OF_SUM = re.compile(r"(?:[-+×÷=] ?)?\d+(?:[.,]\d+)?")
+SIGNS, RAGGED = "-+×÷=", 0.8
+#: What makes digits stand below each other.
+EVEN: Family = "mono"
+
+
+class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
+    """Ink ``ids`` to the typed ``text``; ``id`` for the new item, ``angle_rad`` by which the line runs off level.
+
+    Lines that stand beside each other become items of their own: ``more`` are their ids, ``lines`` the strokes of each.
+    """
+
+    page: str
+    ids: tuple[str, ...]
+    id: str
+    text: str
+    angle_rad: float = 0.0
+    more: tuple[str, ...] = ()
+    lines: tuple[tuple[str, ...], ...] = ()
+
+
+def texts_of(
+    request: Typeset, strokes: list[InkItem], typesetter: Typesetter
+) -> list[tuple[TextItem, list[InkItem]]]:
+    """The typed texts with the ink of each."""
+    if summed := _sum(request, strokes, typesetter):
+        return summed
+    return [(_typed(text, ink, typesetter), ink) for text, ink in _columns(request, strokes)]
+
+
+def _sum(
+    request: Typeset, strokes: list[InkItem], typesetter: Typesetter
+) -> list[tuple[TextItem, list[InkItem]]]:
+    """The lines of a sum in columns, each where it stood, their digits below each other; none when the text is no sum."""
+    rows, ids = request.text.split("\n"), (request.id, *request.more)
+    inks = inks_of(request.lines, strokes)
+    if not 1 < len(rows) == len(inks) <= len(ids) or abs(request.angle_rad) >= LEAST_TILT:
+        return []
+    if not all(map(_OF_SUM.fullmatch, rows)) or not any(row[0] in SIGNS for row in rows):
+        return []
+    boxes = [box for ink in inks if (box := Box.union(item_box(stroke) for stroke in ink))]
+    tall, edge = statistics.median(box.height for box in boxes), max(box.x1 for box in boxes)
+    if min(box.x1 for box in boxes) < edge - RAGGED * tall:
+        return []
+    above, _ = typesetter.extent("0")
+    size = round(min(max(tall / above, LEAST_SIZE), 400.0), 1)
+    made = []
+    for uid, row, box, ink in zip(ids, rows, boxes, inks, strict=False):
+        lines = typesetter.layout(row, size, family=EVEN)
+        text = TextItem(
+            id=uid,
+            x=edge - lines[0].width,
+            y=(box.y0 + box.y1) / 2 - size * (BASELINE - above / 2),
+            text=row,
+            size=size,
+            colour=statistics.mode(stroke.colour for stroke in ink),
+            family=EVEN,
+            lines=lines,
+        )
+        made.append((text, ink))
+    return made
+
+
+def _columns(request: Typeset, strokes: list[InkItem]) -> list[tuple[Typeset, list[InkItem]]]:
+    """The text with its ink, or what of it stands beside the rest by itself, each with the lines below it."""
+    rows = request.text.split("\n")
+    inks = inks_of(request.lines, strokes)
+    if len(rows) != len(inks):
+        return [(request, strokes)]
+    columns: list[tuple[Box, list[str], list[InkItem]]] = []
+    for row, ink in zip(rows, inks, strict=True):
+        box = Box.union(item_box(stroke) for stroke in ink)
+        assert box is not None
+        for number, (column, texts, above) in enumerate(columns):
+            if box.x0 < column.x1 and column.x0 < box.x1:
+                columns[number] = (Box.union((column, box)) or box, [*texts, row], [*above, *ink])
+                break
+        else:
+            columns.append((box, [row], ink))
+    ids = (request.id, *request.more)
+    if len(columns) > len(ids):
+        return [(request, strokes)]
+    return [
+        (msgspec.structs.replace(request, id=uid, text="\n".join(texts)), ink)
+        for uid, (_, texts, ink) in zip(ids, columns, strict=False)
+    ]
+
+
+def inks_of(lines: tuple[tuple[str, ...], ...], strokes: list[InkItem]) -> list[list[InkItem]]:
+    """The strokes of each line; none when they are not just those that there are."""
+    line_of = {uid: number for number, line in enumerate(lines) for uid in line}
+    inks: list[list[InkItem]] = [[] for _ in lines]
+    for stroke in strokes:
+        if stroke.id in line_of:
+            inks[line_of[stroke.id]].append(stroke)
+    return inks if all(inks) and sum(map(len, inks)) == len(strokes) else []
+
+
+def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
+    """Text that stands where its ink stood: as high as the letters written, about as wide, running as they do."""
+    tilted = abs(request.angle_rad) >= LEAST_TILT
+    if tilted:
+        strokes = [carried(stroke, Affine.turn(-request.angle_rad)) for stroke in strokes]
+    box = Box.union(item_box(stroke) for stroke in strokes)
+    assert box is not None
+    by_height = typesetter.size_of(request.text, box.height)
+    by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
+    low, high = (share * by_height for share in WIDER_THAN_HIGH)
+    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
+    # The ink's upper edge is the top of the first line's tallest letter.
+    above, _ = typesetter.extent(request.text.split("\n")[0])
+    spare = box.height * (1 - size / by_height)
+    top = box.y0 + spare / 2 - size * (BASELINE - above)
+    colour = statistics.mode(stroke.colour for stroke in strokes)
+    text = TextItem(
+        id=request.id,
+        x=box.x0,
+        y=top,
+        text=request.text,
+        size=size,
+        colour=colour,
+        lines=typesetter.layout(request.text, size),
+    )
+    return carried(text, Affine.turn(request.angle_rad)) if tilted else text

@@ -1,0 +1,125 @@
+"""Sums in columns: read line by line as numbers, and typed with their digits below each other."""
+
+from __future__ import annotations
+
+from unittest import TestCase
+
+import numpy as np
+
+from demo.hand import Hand
+from sunroom.core.board import InkItem, TextItem
+from sunroom.core.board.items import item_box
+from sunroom.core.board.requests import AsWritten, Typeset
+from sunroom.core.geometry import Affine
+from sunroom.core.ink import pack_samples
+from sunroom.core.reading.closer import is_sum
+from sunroom.core.reading.lines import find_lines
+from sunroom.core.reading.marks import marks_among
+from sunroom.live.work.workers import read_ink
+from sunroom.resources import reader
+from tests.core.test_conversions import PAGE, after, board_of, ink, only
+
+SQUARE = 48.0
+Strokes = list[np.ndarray]
+
+
+def in_squares(text: str, row: int, column: int, seed: int, step: float = SQUARE) -> Strokes:
+    """Digits one in each square, every one as another hand writes it."""
+    return [
+        stroke[:, :2] + ((column + place) * step, row * SQUARE)
+        for place, character in enumerate(text)
+        for stroke in Hand(seed + place, 0.5).write(character, 0, 0, 58)
+    ]
+
+
+def ruled(row: int, columns: int, tilt: float = 1.0) -> np.ndarray:
+    """A line below a row, which touches what hangs from it."""
+    return np.column_stack(
+        [np.linspace(0, columns * SQUARE, 40), row * SQUARE + np.linspace(6, 6 + tilt, 40)]
+    )
+
+
+def a_sum(seed: int) -> Strokes:
+    return [
+        *in_squares("345", 0, 1, seed),
+        *in_squares("+278", 1, 0, seed + 3),
+        ruled(1, 4),
+        *in_squares("623", 2, 1, seed + 7),
+    ]
+
+
+class SumsInColumns(TestCase):
+    def test_each_line_is_one_number_however_far_its_digits_stand_apart(self) -> None:
+        for seed in (3, 20, 41):
+            strokes = a_sum(seed)
+            self.assertEqual(
+                [line.rivals[0].text for line in reader().read_lines(strokes)], ["345", "+ 278", "623"]
+            )
+
+    def test_one_without_its_line_or_its_sign_is_read_as_it_stands(self) -> None:
+        apart = [
+            *in_squares("345", 0, 1, 3),
+            *in_squares("278", 1, 1, 6),
+            ruled(1, 4),
+            *in_squares("623", 2, 1, 10),
+        ]
+        self.assertEqual(reader().read_lines(apart)[0].rivals[0].text, "3 4 5")
+        self.assertTrue(is_sum(["12", "+ 5", "17"]))
+        for texts in (["12", "5", "17"], ["+5"], ["-12", "25"], ["x + 2", "+ 5", "so 7"], []):
+            self.assertFalse(is_sum(texts), texts)
+
+    def test_numbers_that_stand_in_a_table_are_not_run_together(self) -> None:
+        wide = [*in_squares("246", 0, 1, 3, 120.0), ruled(0, 9), *in_squares("-35", 1, 1, 6, 120.0)]
+        texts = [line.rivals[0].text for line in reader().read_lines(wide)]
+        self.assertEqual(texts[0], "2 4 6")
+
+    def test_the_line_is_a_mark_though_digits_touch_it_and_says_how_the_sum_runs(self) -> None:
+        strokes = a_sum(3)
+        (bar,) = marks_among(strokes)
+        self.assertEqual(len(strokes[bar]), 40)
+        above, below = strokes[:bar], strokes[bar + 1 :]
+        close = [stroke - (0, 12) for stroke in below]
+        self.assertEqual(len(find_lines([*above, *close], [strokes[bar]])), 3)
+
+    def test_a_line_under_one_word_parts_no_line_of_words(self) -> None:
+        words = [s[:, :2] for s in Hand(9, 0.3).write("the sun at noon", 0, 0, 60)]
+        low = [s[:, :2] for s in Hand(9, 0.3).write("a long shadow", 0, 62, 60)]
+        under = np.column_stack([np.linspace(90, 160, 20), np.full(20, 8.0)])
+        self.assertEqual(len(find_lines([*words, *low], [under])), 2)
+
+    def test_it_is_offered_as_type_before_a_fraction(self) -> None:
+        rows = [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in a_sum(3)]
+        found = read_ink(tuple((pack_samples(row), Affine()) for row in rows), maths=True)
+        self.assertEqual(found.readings[0].text, "345\n+ 278\n623")
+        self.assertFalse(found.maths_first)
+
+
+class TypedInColumns(TestCase):
+    """Three numbers whose ink ends at about one edge."""
+
+    def setUp(self) -> None:
+        self.strokes = (ink("stroke-1", 120, 50), ink("stroke-2", 118, 100), ink("stroke-3", 121, 150))
+        self.ids = tuple(stroke.id for stroke in self.strokes)
+
+    def texts(self, text: str, strokes: tuple[InkItem, ...]) -> list[TextItem]:
+        lines = tuple((uid,) for uid in self.ids)
+        request = Typeset(PAGE, self.ids, "text-001", text, more=("text-002", "text-003"), lines=lines)
+        self.board = after(board_of(*strokes), request)
+        return sorted(only(self.board, TextItem), key=lambda item: item.id)
+
+    def test_each_line_stands_where_it_stood_and_digits_below_each_other(self) -> None:
+        texts = self.texts("345\n+ 27\n372", self.strokes)
+        self.assertEqual([text.text for text in texts], ["345", "+ 27", "372"])
+        self.assertEqual({(text.family, text.size) for text in texts}, {("mono", texts[0].size)})
+        ends = [text.x + text.lines[0].width for text in texts]
+        self.assertAlmostEqual(min(ends), max(ends))
+        self.assertAlmostEqual(max(ends), max(item_box(stroke).x1 for stroke in self.strokes))
+        self.assertEqual([round(b.y - a.y) for a, b in zip(texts, texts[1:], strict=False)], [50, 50])
+        back = after(self.board, AsWritten(PAGE, ("text-001", "text-002", "text-003")))
+        self.assertEqual(len(only(back, InkItem)), 3)
+
+    def test_what_is_no_sum_or_ends_raggedly_is_one_text(self) -> None:
+        for text in ("345\n27\n372", "sun\n+ 27\nnoon"):
+            self.assertEqual(len(self.texts(text, self.strokes)), 1, text)
+        ragged = (self.strokes[0], ink("stroke-2", 60, 100), self.strokes[2])
+        self.assertEqual(len(self.texts("345\n+ 27\n372", ragged)), 1)
