@@ -65,6 +65,23 @@ class Converting(Inking):
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait_items(count)
 
+    def test_a_sum_in_columns_is_typeset_row_by_row_and_its_line_stays_ink(self) -> None:
+        for text, x, y in (("345", 248, 200), ("+278", 200, 248), ("623", 248, 296)):
+            for place, character in enumerate(text):
+                self.tutor.write(Hand(3 + place, 0.5).write(character, x + 48 * place, y, 52))
+        self.tutor.draw([(195, 255), (300, 254), (400, 256)])
+        count = len(self.strokes())
+        self.choose_all()
+        self.tutor.wait_text("[data-testid=typeset]", "345 + 278 623")
+        self.tutor.press("[data-testid=typeset]")
+        self.tutor.wait_items(4)
+        texts = sorted((item for item in self.items() if isinstance(item, TextItem)), key=lambda t: t.y)
+        self.assertEqual([text.text for text in texts], ["345", "+ 278", "623"])
+        edges = [item_box(text).x1 for text in texts]
+        self.assertAlmostEqual(min(edges), max(edges), delta=0.1)
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait_items(count)
+
     def test_as_written_brings_the_ink_back_where_the_words_are_now(self) -> None:
         self.write("noon", 200, 230)
         before = item_box(self.strokes()[0])

@@ -56,6 +56,13 @@ class SumsInColumns(TestCase):
                 [line.rivals[0].text for line in reader().read_lines(strokes)], ["345", "+ 278", "623"]
             )
 
+    def test_points_stand_between_digits_or_in_a_square_of_their_own(self) -> None:
+        for seed in (3, 20):
+            rows = [("13.50", 0, 1), ("+2.75", 1, 1), ("16.25", 2, 1)]
+            ink = [stroke for text, row, at in rows for stroke in in_squares(text, row, at, seed + 5 * row)]
+            said = [line.rivals[0].text for line in reader().read_lines([*ink, ruled(1, 6)])]
+            self.assertEqual(said, ["13.50", "+ 2.75", "16.25"])
+
     def test_one_without_its_line_or_its_sign_is_read_as_it_stands(self) -> None:
         apart = [
             *in_squares("345", 0, 1, 3),

@@ -79,7 +79,7 @@ _SIGN = re.compile(r"^[-+×÷]")
 LIKELY_IN_SUM, MOST_STEP, UNEVEN = -2.0, 2.2, 0.25
 #: Few write .5 for 0.5, and none 4898:7.
 POINT_FIRST_COST, ODD_COLON_COST = 1.5, 8.0
-#: What it costs a number to have several points, and what a date is likelier for its.
+#: What it costs a number to have several points, or one in a sum in columns, and what a date is likelier for its.
 POINTS_COST = 2.0
 #: A sign in a number that a stroke of a digit may be must be so much likelier than one (logarithm).
 SIGN_COSTS = {"/": 1.0} | dict.fromkeys("+-=×÷<>", 4.0)
@@ -194,22 +194,27 @@ class CloserLook:
             text: LINE_WEIGHT * self._line_log(text, rows)
             + TAUGHT_WEIGHT * self._taught_log(text, rows)
             + signed.log_of(text)
+            - POINTS_COST * any(point in text for point in ".,")
             for text in texts
             if _IN_SUM.fullmatch(text)
         }
         readings = ranked(weighed)[:MAX_READINGS]
         if not readings or signed.log_of(readings[0].text) < LIKELY_IN_SUM * len(readings[0].text):
             return []
-        # Numbers in a row have wider gaps, and unlike ones.
-        digits = [
+        best = readings[0].text
+        boxes = [
             Box.of(np.vstack([strokes[number][:, :2] for number in numbers]))
-            for character, (_, numbers) in zip(
-                readings[0].text, signed.symbols_of(readings[0].text), strict=True
-            )
-            if character.isdecimal()
+            for _, numbers in signed.symbols_of(best)
         ]
-        steps = np.diff([(box.x0 + box.x1) / 2 for box in digits])
-        tall = max(box.y1 - box.y0 for box in digits)
+        # Numbers in a row have wider gaps, and unlike ones.
+        steps = np.array(
+            [
+                (right.x0 + right.x1 - left.x0 - left.x1) / 2
+                for (a, left), (b, right) in pairwise(zip(best, boxes, strict=True))
+                if a.isdecimal() and b.isdecimal()
+            ]
+        )
+        tall = max(box.y1 - box.y0 for box in boxes)
         if len(steps) and (steps.max() > MOST_STEP * tall or steps.std() > UNEVEN * steps.mean()):
             return []
         return [Reading(_SIGN.sub(r"\g<0> ", reading.text), reading.score) for reading in readings]

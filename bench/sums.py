@@ -1,0 +1,90 @@
+"""Sums in columns, as a lesson has them: real digits one in each square, a sign, and lines under what is added."""
+
+from __future__ import annotations
+
+import json
+import time
+from pathlib import Path
+
+import numpy as np
+
+from bench.table import Row, show
+from bench.unseen import plain
+from sunroom.resources import reader
+
+SUMS = 120
+SQUARE = 48.0
+#: Half the size of a sign, and a digit's height in squares.
+SIGN, HIGH = 11.0, (0.66, 0.82)
+#: The strokes of each sign, in halves of its size about its middle.
+SIGNS = {
+    "+": (((-1, 0), (1, 0)), ((0, -1), (0, 1))),
+    "-": (((-1, 0), (1, 0)),),
+    "×": (((-1, -1), (1, 1)), ((1, -1), (-1, 1))),
+}
+
+Strokes = list[np.ndarray]
+
+
+def row() -> Row:
+    """How many sums come out whole, spaces and all; beside them the plain recogniser, whatever its spaces."""
+    real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
+    random = np.random.default_rng(36)
+    whole = lines = wanted = base = 0
+    times = []
+    for number in range(SUMS):
+        texts, strokes = written(number, real, random)
+        start = time.perf_counter()
+        said = [line.rivals[0].text for line in reader().read_lines(strokes)]
+        times.append((time.perf_counter() - start) * 1000)
+        whole += said == texts
+        wanted += len(texts)
+        lines += sum(text in said for text in texts)
+        base += _bare(plain(strokes)) == _bare("".join(texts))
+    value = f"{100 * whole / SUMS:.1f} % whole, {100 * lines / wanted:.1f} % of the lines; {show(times)}"
+    return Row(
+        f"sums in columns of real digits ({SUMS})", value, f"plain recogniser {100 * base / SUMS:.1f} %"
+    )
+
+
+def written(
+    number: int, real: dict[str, list[list[list[list[float]]]]], random: np.random.Generator
+) -> tuple[list[str], Strokes]:
+    """Lines of a sum, and its ink: three times of four two numbers and what comes out, else a long multiplication."""
+    one = int(random.integers(12, 9_999))
+    sign = str(random.choice(list(SIGNS)))
+    if number % 4 == 3:
+        one, two, sign = int(random.integers(100, 999)), int(random.integers(12, 99)), "×"
+        rows = [str(one), f"× {two}", str(one * (two % 10)), f"+ {one * (two // 10) * 10}", str(one * two)]
+    else:
+        two = int(random.integers(2, 10)) if sign == "×" else int(random.integers(1, one))
+        rows = [str(one), f"{sign} {two}", str({"+": one + two, "-": one - two, "×": one * two}[sign])]
+    columns = max(len(row.replace(" ", "")) for row in rows) + 1
+    strokes: Strokes = []
+    for down, text in enumerate(rows):
+        plain_text = text.replace(" ", "")
+        for at, character in enumerate(plain_text):
+            across = columns - len(plain_text) + at
+            if character in SIGNS:
+                middle = np.array([across + 0.5, down + 0.5]) * SQUARE + random.normal(0, 2, 2)
+                strokes += [_line(*(np.array(stroke) * SIGN + middle), random) for stroke in SIGNS[character]]
+                continue
+            found = [np.array(stroke) for stroke in real[character][random.integers(len(real[character]))]]
+            high = SQUARE * random.uniform(*HIGH)
+            wide = float(np.ptp(np.vstack(found)[:, 0])) * high
+            corner = np.array([across * SQUARE + (SQUARE - wide) / 2, down * SQUARE + (SQUARE - high) / 2])
+            strokes += [stroke * high + corner + random.normal(0, 2, 2) for stroke in found]
+        if down in (1, len(rows) - 2):
+            under = SQUARE * (down + 1.04)
+            ends = np.array([(0.2 * SQUARE, under), (columns * SQUARE, under + random.normal(0, 2))])
+            strokes.append(_line(*ends, random))
+    return rows, [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
+
+
+def _line(start: np.ndarray, end: np.ndarray, random: np.random.Generator) -> np.ndarray:
+    way = np.linspace(0, 1, 12)[:, None]
+    return start * (1 - way) + end * way + random.normal(0, 0.6, (12, 2))
+
+
+def _bare(text: str) -> str:
+    return "".join(text.casefold().replace("×", "x").split())
