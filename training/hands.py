@@ -37,6 +37,8 @@ SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
 MNIST_SCALE = 8
 #: Ink of a picture is what is darker than one of these (of 1); what is shorter than so many px (digits are 160 high) is dust.
 DARK = (0.45, 0.65, 0.8)
+#: Ink that is one by what is darker than the first of these, seen in steps of the second, is one: thin joins are faint.
+FAINT, FAINTER = 0.1, 0.05
 DUST_PX = 24.0
 #: Ink has run together where this dark spots reach further than so many px from their middle: one digit in twenty.
 BLOT_DARK, BLOT_PX = 0.65, 22.5
@@ -123,7 +125,7 @@ def _traced_picture(picture: np.ndarray) -> Strokes:
     large = cv2.resize(picture.astype(np.float32), (side, side), interpolation=cv2.INTER_CUBIC)
     if cv2.distanceTransform(np.pad((large > BLOT_DARK).astype(np.uint8), 2), cv2.DIST_L2, 5).max() > BLOT_PX:
         return []
-    traced = [trace_picture((large > dark).astype(np.uint8)) for dark in DARK]
+    traced = [trace_picture(_in_one(large, dark)) for dark in DARK]
     found = [[s[:, :2] for s in strokes if _length(s[:, :2]) > DUST_PX] for strokes in traced]
     strokes = max(found, key=lambda strokes: _likeness(strokes, picture))
     if not strokes:
@@ -131,6 +133,31 @@ def _traced_picture(picture: np.ndarray) -> Strokes:
     low = np.vstack(strokes).min(axis=0)
     height = max(float(np.ptp(np.vstack(strokes)[:, 1])), 1.0)
     return [(stroke - low)[::3] / height for stroke in strokes]
+
+
+def _in_one(large: np.ndarray, dark: float) -> np.ndarray:
+    """What is darker than ``dark`` (1, else 0), with a line through each join that is fainter."""
+    solid = (large > dark).astype(np.uint8)
+    for fainter in np.arange(dark - FAINTER, FAINT - FAINTER / 2, -FAINTER):
+        reach = (large > fainter).astype(np.uint8)
+        while join := _join(solid, reach | solid):
+            cv2.line(solid, *join, 1, MNIST_SCALE)
+    return solid
+
+
+def _join(solid: np.ndarray, reach: np.ndarray) -> tuple[Any, Any] | None:
+    """Where two parts of ``solid`` that are one part of ``reach`` are nearest to each other in it: (x, y) of each."""
+    count, parts = cv2.connectedComponents(solid)
+    for part in range(1, count):
+        one = (parts == part).astype(np.uint8)
+        grown, reached = one, 0
+        while (now := int(grown.sum())) > reached and not (met := grown & solid & (1 - one)).any():
+            reached, grown = now, cv2.dilate(grown, np.ones((3, 3), np.uint8)) & reach
+        if met.any():
+            here, there = np.argwhere(met)[0], np.argwhere(one)
+            there = there[np.hypot(*(there - here).T).argmin()]
+            return here[::-1].tolist(), there[::-1].tolist()
+    return None
 
 
 def _length(points: np.ndarray) -> float:

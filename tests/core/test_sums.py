@@ -94,6 +94,17 @@ class SumsInColumns(TestCase):
         under = np.column_stack([np.linspace(90, 160, 20), np.full(20, 8.0)])
         self.assertEqual(len(find_lines([*words, *low], [under])), 2)
 
+    def test_a_line_that_leans_otherwise_than_the_words_above_it_turns_and_cuts_none(self) -> None:
+        words = [s[:, :2] for s in Hand(9, 0.3).write("the sun at noon is high", 0, 0, 60)]
+        low = [s[:, :2] for s in Hand(8, 0.3).write("a long shadow", 0, 80, 60)]
+        across = np.linspace(0, max(s[:, 0].max() for s in words), 30)
+        for slope in (-0.09, 0.09):
+            said = reader().read_lines([*words, np.column_stack([across, 12 + slope * across]), *low])
+            self.assertEqual(
+                [line.rivals[0].text for line in said], ["the sun at noon is high", "a long shadow"]
+            )
+            self.assertEqual({line.angle_rad for line in said}, {0.0})
+
     def test_it_is_offered_as_type_before_a_fraction(self) -> None:
         rows = [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in a_sum(3)]
         found = read_ink(tuple((pack_samples(row), Affine()) for row in rows), maths=True)

@@ -38,8 +38,12 @@ TOUCHING = 0.12
 #: A group of less than this part of the other's strokes is likelier a part of its letters than a line.
 FEW = 0.34
 TOUCHING_FEW = 0.3
+#: Writing runs as the lines under it, unless these leave it so much less even than its own slant does.
+PLAIN = 0.8
 #: The line of a sum parts letters whose middles are nearer than this to it: of those so large a share lies over or under it.
 NEXT, MOSTLY = 1.5, 0.8
+#: It goes through a letter that reaches further than this to both of its sides.
+THROUGH = 0.25
 #: What is further from the rest of its line than this is another line beside it: a word in the next box.
 BESIDE = 7.0
 #: A stroke that begins or ends so near to another, as a part of a tall letter, goes on from it.
@@ -74,15 +78,20 @@ def find_lines(strokes: Sequence[Stroke], ruled: Sequence[Stroke] = ()) -> list[
     strokes : sequence of (N, K) float arrays
         In the order of writing; x and y in the first two columns.
     ruled : sequence of (N, K) float arrays
-        Lines that were drawn under writing: it runs as they do, and no line of it crosses one.
+        Lines that were drawn under writing: it runs as they do, unless it is plain that it does not, and none of it crosses
+        one that has letters above and below it, as in a sum in columns.
     """
     known = [number for number, stroke in enumerate(strokes) if len(stroke)]
     points = [np.asarray(strokes[number][:, :2], dtype=float) for number in known]
     if not points:
         return []
-    angle = _run(ruled) if ruled else slant(points)
+    angle = slant(points)
+    if ruled:
+        run, everything = _run(ruled), _resampled(points)
+        if _unevenness(everything, math.degrees(run)) > PLAIN * _unevenness(everything, math.degrees(angle)):
+            angle = run
     level = [_turned(stroke, -angle) for stroke in points]
-    borders = [Box.of(_turned(line[:, :2], -angle)) for line in ruled]
+    borders = _borders(level, [_turned(line[:, :2], -angle) for line in ruled])
     lines = []
     for group in _grouped(level, borders):
         ordered = sorted(group, key=lambda index: float(level[index][:, 0].min()))
@@ -95,7 +104,7 @@ def slant(strokes: Sequence[Points]) -> float:
 
     The angle whose projection on the upright is most uneven: Postl 1986's projection profile.
     """
-    everything = np.vstack([resample(stroke, max(4, min(64, len(stroke)))) for stroke in strokes])
+    everything = _resampled(strokes)
     if len(strokes) < MANY_STROKES and not _runs_along(
         everything, LONG if len(strokes) > FEW_STROKES else LONGER
     ):
@@ -103,6 +112,10 @@ def slant(strokes: Sequence[Points]) -> float:
     best = max(SLANTS_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
     best = max(best + CLOSER_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
     return math.radians(float(best)) if abs(best) > LEAST_SLANT_DEG else 0.0
+
+
+def _resampled(strokes: Sequence[Points]) -> Points:
+    return np.vstack([resample(stroke, max(4, min(64, len(stroke)))) for stroke in strokes])
 
 
 def _run(ruled: Sequence[Stroke]) -> float:
@@ -138,23 +151,23 @@ def _turned(points: Points, angle_rad: float) -> Points:
     return np.column_stack([points[:, 0] * c - points[:, 1] * s, points[:, 0] * s + points[:, 1] * c])
 
 
-def _grouped(strokes: list[Points], borders: Sequence[Box] = ()) -> list[list[int]]:
+def _grouped(strokes: list[Points], borders: Sequence[float] = ()) -> list[list[int]]:
     """Lines by the heights at which the letters' middles lie; small marks join the nearest line."""
     heights = np.array([float(np.ptp(stroke[:, 1])) for stroke in strokes])
     middles = np.array([float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 for stroke in strokes])
-    tall = float(np.percentile(heights, 80)) or max(float(max(path_length(s) for s in strokes)), 1.0)
+    tall = _tall(heights, strokes)
     letters = np.flatnonzero(heights >= SMALL * tall)
     if len(letters) == 0:
         letters = np.arange(len(strokes))
     order = letters[np.argsort(middles[letters])]
-    across = np.array([float(stroke[:, 0].min() + stroke[:, 0].max()) / 2 for stroke in strokes])
     gaps = np.diff(middles[order]) > LINE_GAP * tall
-    parted = [b for b in borders if _parts(b, across[order], middles[order], tall)]
-    for border in parted:
-        gaps[np.searchsorted(middles[order], border.y0) - 1] = True
+    for border in borders:
+        after = int(np.searchsorted(middles[order], border))
+        if 0 < after < len(order):
+            gaps[after - 1] = True
     starts = [0, *(np.flatnonzero(gaps) + 1)]
     groups = [list(order[a:b]) for a, b in zip(starts, [*starts[1:], len(order)], strict=True)]
-    groups, bands = _merged(strokes, groups, [_band(strokes, group) for group in groups], tall, parted)
+    groups, bands = _merged(strokes, groups, [_band(strokes, group) for group in groups], tall, borders)
     for index in sorted(set(range(len(strokes))) - set(letters.tolist())):
         # A dot above belongs to the line below it, a full stop to the line it stands on.
         nearest = min(
@@ -165,12 +178,32 @@ def _grouped(strokes: list[Points], borders: Sequence[Box] = ()) -> list[list[in
     return [part for group in groups for part in _beside(strokes, group, tall)]
 
 
-def _parts(border: Box, across: Points, down: Points, tall: float) -> bool:
-    """Whether a line has letters above and below it, and hardly any beside: that of a sum, none under a word."""
-    near = np.abs(down - border.y0) < NEXT * tall
-    over = near & (across > border.x0 - tall) & (across < border.x1 + tall)
-    sides = {bool(side) for side in down[over] > border.y0}
-    return len(sides) == 2 and over.sum() >= MOSTLY * near.sum()
+def _borders(strokes: list[Points], ruled: list[Points]) -> list[float]:
+    """How far down lines are that have letters above and below them and hardly any beside: of a sum, not under a word.
+
+    None goes through a letter.
+    """
+    boxes = [Box.of(stroke) for stroke in strokes]
+    tall = _tall([box.height for box in boxes], strokes)
+    letters = [box for box in boxes if box.height >= SMALL * tall]
+    across = np.array([(box.x0 + box.x1) / 2 for box in letters])
+    tops, bottoms = (np.array([getattr(box, side) for box in letters]) for side in ("y0", "y1"))
+    down = (tops + bottoms) / 2
+    found = []
+    for line in map(Box.of, ruled):
+        border = (line.y0 + line.y1) / 2
+        near = np.abs(down - border) < NEXT * tall
+        along = near & (across > line.x0 - tall) & (across < line.x1 + tall)
+        through = along & (np.minimum(border - tops, bottoms - border) > THROUGH * tall)
+        both = len(set(down[along] > border)) == 2
+        if both and not through.any() and along.sum() >= MOSTLY * near.sum():
+            found.append(border)
+    return found
+
+
+def _tall(heights: Sequence[float] | Points, strokes: list[Points]) -> float:
+    """About how high a tall letter is."""
+    return float(np.percentile(heights, 80)) or max(float(max(path_length(s) for s in strokes)), 1.0)
 
 
 def _beside(strokes: list[Points], group: list[int], tall: float) -> list[list[int]]:
@@ -221,7 +254,7 @@ def _merged(
     groups: list[list[int]],
     bands: list[tuple[float, float]],
     tall: float,
-    borders: Sequence[Box],
+    borders: Sequence[float],
 ) -> tuple[list[list[int]], list[tuple[float, float]]]:
     """Groups joined with the one before when they share its height or touch it: parts of tall letters; never over a border."""
     kept_groups, kept_bands = [list(groups[0])], [bands[0]]
@@ -233,7 +266,7 @@ def _merged(
         few = fewer <= FEW * more
         # The tail of a g hangs far down and overlaps its line a little; few strokes that do are such tails.
         touches = shared > 0 if low >= tall else shared > -(TOUCHING_FEW if few else TOUCHING) * tall
-        parted = any(_middle(last_top, last_bottom) < b.y0 < _middle(top, bottom) for b in borders)
+        parted = any(_middle(last_top, last_bottom) < border < _middle(top, bottom) for border in borders)
         if not parted and (
             shared > SHARED * low
             or (touches and (few or low < tall))
