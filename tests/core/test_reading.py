@@ -84,6 +84,11 @@ class Expected(TestCase):
         for text in ("the shadow", "noon", "15:40", "Tomasz", "aaa"):
             self.assertEqual(expecting.score(text), plain.score(text))
 
+    def test_two_letters_that_look_like_one_may_be_it_in_a_word_that_nobody_uses(self) -> None:
+        self.assertEqual(prior("en").alike("Govem,", 2.5), ["Govern,"])
+        self.assertEqual(prior("en").alike("clay", 2.5), ["day"])
+        self.assertEqual(prior("en").alike("noon", 2.5), [])
+
     def test_names_that_are_expected_are_read_no_worse_and_the_words_among_them_as_well(self) -> None:
         written = [(name, Hand(seed, 1.4).write(name, 0, 0, 60)) for name in self.NAMES for seed in range(4)]
         words = [(word, Hand(seed, 1.0).write(word, 0, 0, 60)) for seed, word in enumerate(WORDS)]

@@ -16,7 +16,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.reading.decode import CERTAIN_BLANK, beam_search, logs_of
-from sunroom.core.reading.prior import LENGTH_BONUS, Prior
+from sunroom.core.reading.prior import KNOWN_ZIPF, LENGTH_BONUS, Prior
 
 #: What a reader has no column for is this likely in each row.
 UNKNOWN = 1e-3
@@ -29,6 +29,8 @@ ROUNDS, MOST_TRIED = 2, 36
 PATH_BEAM = 12
 #: A word rarer than this (zipf) may be a misreading of one nearly like it, which is so much commoner, and this common.
 RARE, COMMONER, COMMON = 3.0, 1.0, 2.5
+#: What it costs (beside words) that two letters look like one.
+ALIKE_COST = 1.0
 #: A text is as much work as it has signs times rows of the readers; of very long lines fewer texts are weighed.
 MOST_WORK, LEAST_TEXTS = 3_000_000, 4
 #: Of so many texts the words are tried in each other's places.
@@ -164,7 +166,17 @@ class Joint:
             look.weigh(self._with_other_words(look.weighed) if look.weighed else ())
             if len(look.weighed) == before:
                 break
+        self._add_alike(look)
         return look
+
+    def _add_alike(self, look: JointLook) -> None:
+        """Add the best text with rn for the m of a word that nobody uses: the readers see no difference worth the name."""
+        words = look.best.split()
+        for place, word in enumerate(words):
+            if self._prior.commonness(word) < KNOWN_ZIPF:
+                for other in self._prior.alike(word, COMMON):
+                    text = " ".join([*words[:place], other, *words[place + 1 :]])
+                    look.put(text, look.best, ALIKE_COST)
 
     def by_words(self, text: str) -> float:
         """How likely a text is before its ink is looked at (logarithm)."""

@@ -29,6 +29,8 @@ WORD_COST = 3.0
 LONE_LETTER = 1.0
 COMMON_LETTER = 6.5
 LETTERS = "abcdefghijklmnopqrstuvwxyz"
+#: What two letters that stand close look like.
+ALIKE = (("rn", "m"), ("cl", "d"), ("vv", "w"))
 #: Shorter words are changed into too many others.
 SHORTEST_CHANGED = 3
 #: Words rarer than this are as likely a misreading.
@@ -153,6 +155,17 @@ class Prior:
         made.pop(word, None)
         known = [other for other in made if self._frequency(other) >= least]
         return [token[: match.start()] + _cased(other, match[0]) + token[match.end() :] for other in known]
+
+    def alike(self, token: str, least: float) -> list[str]:
+        """Words at least this common in which two letters stand for one that looks as they do (``ALIKE``), or one for two."""
+        made: dict[str, None] = {}
+        for two, one in ALIKE:
+            for old, new in ((two, one), (one, two)):
+                made |= {
+                    token[: found.start()] + new + token[found.end() :]: None
+                    for found in re.finditer(old, token)
+                }
+        return [other for other in made if self.commonness(other) >= least]
 
     def usual(self, token: str) -> bool:
         """Whether a token is a word that people use, in small letters, capitals, or with a capital first, or well formed."""
