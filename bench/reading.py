@@ -83,7 +83,7 @@ def run() -> list[Row]:
         _texts("words", _written(WORDS, 2), 96, 98.5),
         _texts("lines of 8 to 11 words", _written(LINES, 4), 85),
         _texts("lines tilted by 8 to 30°", _tilted(), 82),
-        _texts("numbers of real digits", numbers(), 93),
+        _texts("numbers of real digits", numbers(), 96, 99),
         _texts("rows of numbers of real digits", rows_of_numbers(), 88),
         _texts("real digits with the signs of fractions, times, angles, shares", _signed(), None),
         _texts("units, times, money, short equations", _written(TOKENS, 4), None),
