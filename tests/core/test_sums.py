@@ -133,6 +133,7 @@ class TypedInColumns(TestCase):
         self.assertAlmostEqual(min(ends), max(ends))
         self.assertAlmostEqual(max(ends), max(item_box(stroke).x1 for stroke in self.strokes))
         self.assertEqual([round(b.y - a.y) for a, b in zip(texts, texts[1:], strict=False)], [50, 50])
+        self.assertEqual(len(self.texts("345\n− 27\n318", self.strokes)), 3)
         back = after(self.board, AsWritten(PAGE, ("text-001", "text-002", "text-003")))
         self.assertEqual(len(only(back, InkItem)), 3)
 

@@ -20,8 +20,8 @@ LEAST_SIZE = 10.0
 #: A line that runs off level by less than this is meant to be level.
 LEAST_TILT = math.radians(4)
 #: A line of a sum in columns: one has its sign, and all end at the same edge within so many heights of their digits.
-_OF_SUM = re.compile(r"(?:[-+×÷=] ?)?\d+(?:[.,]\d+)?")
-SIGNS, RAGGED = "-+×÷=", 0.8
+_OF_SUM = re.compile(r"(?:[-−+×÷=] ?)?\d+(?:[.,]\d+)?")
+SIGNS, RAGGED = "-−+×÷=", 0.8
 #: What makes digits stand below each other.
 EVEN: Family = "mono"
 
