@@ -188,14 +188,12 @@ class CloserLook:
         if not 0 < len(strokes) <= MAX_NUMBER_STROKES:
             return []
         signed = self._symbols.parted_numbers(strokes, hand, slashes=False)
-        texts = {text for text, _ in signed.texts() if _IN_SUM.fullmatch(text)}
-        texts |= {text for text, _ in self._symbols.parted_digits(strokes, hand).texts()}
         weighed = {
             text: LINE_WEIGHT * self._line_log(text, rows)
             + TAUGHT_WEIGHT * self._taught_log(text, rows)
             + signed.log_of(text)
             - POINTS_COST * any(point in text for point in ".,")
-            for text in texts
+            for text, _ in signed.texts()
             if _IN_SUM.fullmatch(text)
         }
         readings = ranked(weighed)[:MAX_READINGS]

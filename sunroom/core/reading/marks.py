@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 
 import numpy as np
@@ -65,13 +64,6 @@ def marks_among(strokes: Sequence[NDArray[np.float64]]) -> set[int]:
             if holds and round_it and gap < MEETS * float(np.hypot(width, height)):
                 found.add(number)
     return found
-
-
-def run_of(marks: Sequence[NDArray[np.float64]]) -> float | None:
-    """The angle in radians at which writing runs by the lines under it; None without any."""
-    ends = [stroke[[stroke[:, 0].argmin(), stroke[:, 0].argmax()], :2] for stroke in marks]
-    flat = [right - left for left, right in ends if FLAT * (right - left)[0] > abs((right - left)[1])]
-    return float(np.median([math.atan2(dy, dx) for dx, dy in flat])) if flat else None
 
 
 def is_flat(stroke: NDArray[np.float64]) -> bool:

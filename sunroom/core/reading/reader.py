@@ -58,6 +58,8 @@ ACCENTED = 6
 MAX_STROKES = 600
 #: Shorter words may as well be signs, or a number.
 WORD_LENGTH = 3
+#: A sum in columns, whose lines are looked at twice, has at most so many strokes.
+MOST_OF_SUM = 120
 #: Each of so many numbers in a row is looked at by itself.
 MOST_NUMBERS = 12
 #: A number, time or sum of money has only one of these.
@@ -161,11 +163,13 @@ class Reader:
         writing = [number for number in range(len(strokes)) if number not in marks]
         ruled = [strokes[number] for number in marks if is_flat(strokes[number])]
         lines = find_lines([strokes[number] for number in writing], ruled)
-        said = [self._read_line(line.strokes, hand) for line in lines]
-        if ruled and is_sum([rivals[0].text for rivals in said if rivals]):
+        letters, words = hand or (None, None)
+        seen = [self.look(line.strokes, words) for line in lines]
+        said = [self._read_line(line.strokes, letters, rows) for line, rows in zip(lines, seen, strict=True)]
+        if ruled and len(writing) <= MOST_OF_SUM and is_sum([rivals[0].text for rivals in said if rivals]):
             said = [
-                self._read_in_sum(line.strokes, hand, rivals)
-                for line, rivals in zip(lines, said, strict=True)
+                self._read_in_sum(line.strokes, letters, rows, rivals)
+                for line, rows, rivals in zip(lines, seen, said, strict=True)
             ]
         read = []
         for line, rivals in zip(lines, said, strict=True):
@@ -193,9 +197,7 @@ class Reader:
             made.append((whole, tuple(lines[0].members)))
         return made
 
-    def _read_line(self, strokes: list[Stroke], hand: OwnHand | None) -> list[Reading]:
-        letters, words = hand or (None, None)
-        seen = self.look(strokes, words)
+    def _read_line(self, strokes: list[Stroke], letters: OwnLetters | None, seen: Rows) -> list[Reading]:
         rows = seen.picture
         if not _seen(rows):
             return self._closer.lone_sign(strokes, letters) or self._read_number("", strokes, letters, seen)
@@ -216,11 +218,10 @@ class Reader:
         return self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
 
     def _read_in_sum(
-        self, strokes: list[Stroke], hand: OwnHand | None, rivals: list[Reading]
+        self, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows, rivals: list[Reading]
     ) -> list[Reading]:
         """A line of a sum in columns: one number, with its sign before it; ``rivals`` is what it says by itself."""
-        letters, words = hand or (None, None)
-        found = self._closer.number_in_sum(strokes, letters, self.look(strokes, words))
+        found = self._closer.number_in_sum(strokes, letters, rows)
         said = {reading.text for reading in found}
         others = [Reading(reading.text, 0.0) for reading in rivals if reading.text not in said]
         return [*found, *others][:MAX_READINGS] if found else rivals
