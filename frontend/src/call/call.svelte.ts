@@ -115,10 +115,6 @@ export class Call {
     return this.#around?.may(kind) ?? false
   }
 
-  level(id: string): number {
-    return this.#levels.of(id)
-  }
-
   /** Come in, with what was on last time as far as it may be. */
   async begin(withVoice = this.kept.withVoice, withFace = this.kept.withFace): Promise<void> {
     if (this.on) return

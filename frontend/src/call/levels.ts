@@ -1,8 +1,10 @@
 /** How loud voices are, measured a few times a second. */
 
 const EVERY_MS = 120
-/** Nothing of it is heard: few large pieces cost less than many small ones. */
-const UNHURRIED: AudioContextOptions = { latencyHint: 'playback' }
+/** Nothing of it is heard: few large pieces cost less than many small ones, and where a browser knows how, no output is kept open. */
+const UNHEARD = { latencyHint: 'playback', sinkId: { type: 'none' } } as AudioContextOptions
+/** Within so many turns each voice of others is looked at: each time the browser counts all that came. */
+const TURNS = 4
 /** Louder than this, as a part of full, is speaking; it lasts a little beyond the last word. */
 const SPEAKS = 0.015
 const LASTS_MS = 500
@@ -10,8 +12,11 @@ const LASTS_MS = 500
 const DEAD = 1e-5
 
 interface Voice {
-  measure(): number
+  own: boolean
+  measure(): number | Promise<number>
   end(): void
+  /** Its loudness is asked for, and the answer has not come. */
+  asked: boolean
   level: number
   spokeAt: number
   heardAt: number
@@ -21,6 +26,7 @@ export class Levels {
   #context: AudioContext | null = null
   #voices = new Map<string, Voice>()
   #samples = new Float32Array(512)
+  #turn = 0
   #timer: ReturnType<typeof setInterval> | undefined
   #told: () => void
 
@@ -31,7 +37,7 @@ export class Levels {
 
   /** A voice of this browser's own, by its sound. */
   listen(id: string, track: MediaStreamTrack): void {
-    this.#context ??= new AudioContext(UNHURRIED)
+    this.#context ??= new AudioContext(UNHEARD)
     // Before the first press in the page a browser may hold it back.
     void this.#context.resume()
     const source = this.#context.createMediaStreamSource(new MediaStream([track]))
@@ -42,19 +48,31 @@ export class Levels {
       analyser.getFloatTimeDomainData(this.#samples)
       return Math.sqrt(this.#samples.reduce((sum, sample) => sum + sample * sample, 0) / this.#samples.length)
     }
-    this.#add(id, measure, () => source.disconnect())
+    this.#add(id, true, measure, () => source.disconnect())
   }
 
-  /** Somebody else's, by what its packets say of themselves (RFC 6464): that costs next to nothing. */
+  /** Somebody else's, by what came of it. The answer is waited for: to be told at once, the page would stand still. */
   follow(id: string, receiver: RTCRtpReceiver): void {
-    const measure = () => receiver.getSynchronizationSources()[0]?.audioLevel ?? 0
-    this.#add(id, measure, () => {})
+    const measure = async () => {
+      for (const report of (await receiver.getStats()).values() as Iterable<RTCInboundRtpStreamStats>)
+        if (report.type === 'inbound-rtp') return report.audioLevel ?? 0
+      return 0
+    }
+    this.#add(id, false, measure, () => {})
   }
 
-  #add(id: string, measure: () => number, end: () => void): void {
+  #add(id: string, own: boolean, measure: Voice['measure'], end: () => void): void {
     this.forget(id)
-    this.#voices.set(id, { measure, end, level: 0, spokeAt: -Infinity, heardAt: performance.now() })
-    this.#timer ??= setInterval(() => this.#measure(), EVERY_MS)
+    this.#voices.set(id, {
+      own,
+      measure,
+      end,
+      asked: false,
+      level: 0,
+      spokeAt: -Infinity,
+      heardAt: performance.now(),
+    })
+    this.#timer ??= setInterval(() => this.#measureAll(), EVERY_MS)
   }
 
   forget(id: string): void {
@@ -86,13 +104,21 @@ export class Levels {
     this.#context = null
   }
 
-  #measure(): void {
-    const now = performance.now()
-    for (const voice of this.#voices.values()) {
-      voice.level = voice.measure()
-      if (voice.level > SPEAKS) voice.spokeAt = now
-      if (voice.level > DEAD) voice.heardAt = now
-    }
+  #measureAll(): void {
+    this.#turn = (this.#turn + 1) % TURNS
+    for (const [number, voice] of [...this.#voices.values()].entries())
+      if (voice.own || number % TURNS === this.#turn) void this.#measure(voice)
     this.#told()
+  }
+
+  async #measure(voice: Voice): Promise<void> {
+    if (voice.asked) return
+    voice.asked = true
+    // A way that has ended says nothing more.
+    voice.level = await Promise.resolve(voice.measure()).catch(() => 0)
+    voice.asked = false
+    const now = performance.now()
+    if (voice.level > SPEAKS) voice.spokeAt = now
+    if (voice.level > DEAD) voice.heardAt = now
   }
 }
