@@ -294,9 +294,17 @@ describe('what could not be sent', () => {
     expect((session.pages.now!.entries.get('text-001')!.item as { text: string }).text).toBe('noon')
   })
 
-  test('and is a refused edit of a formula is set aside as it was typed', () => {
+  test.each([
+    { step: 'edit_formula', page: PAGE, id: 'formula-1', formula: 'x^2=9', number: '' } as const,
+    {
+      step: 'edit_card',
+      page: PAGE,
+      id: 'card-0001',
+      title: 'Sundials',
+      address: 'https://sun.test/',
+    } as const,
+  ])('and is a refused $step is set aside as it was typed', (edit) => {
     const socket = come()
-    const edit = { step: 'edit_formula', page: PAGE, id: 'formula-1', formula: 'x^2=9', number: '' } as const
     socket.hear({ type: 'refused', id: session.do(edit), reason: 'pens_down', sentence: 'Pens are down.' })
     expect(session.board.setAside.map(({ request }) => request)).toEqual([edit])
     expect(session.warnings).toEqual([])

@@ -18,7 +18,15 @@ export interface SetAside extends Unconfirmed {
 }
 
 /** Requests that bring something new: when they are refused it is set aside. */
-const BRINGING = ['add_items', 'draw_figure', 'edit_text', 'edit_formula', 'set_table', 'set_cell']
+const BRINGING = [
+  'add_items',
+  'draw_figure',
+  'edit_text',
+  'edit_formula',
+  'edit_card',
+  'set_table',
+  'set_cell',
+]
 
 export interface ReplicaEvents {
   /** Pages, order, or what is waiting or set aside has changed. */

@@ -15,6 +15,7 @@
   const words = $derived.by(() => {
     const request = last?.request
     if (request?.step === 'edit_formula') return request.formula
+    if (request?.step === 'edit_card') return `${request.title} ${request.address}`.trim()
     return request && 'text' in request ? request.text : ''
   })
 </script>
