@@ -17,7 +17,7 @@ from sunroom.core.board.requests import RubItems
 from sunroom.core.board.requests.removing import rub
 from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.formats import PdfDrawing, board_pdf
-from sunroom.core.formats.drawing import page_box
+from sunroom.core.formats.pages import page_box
 from sunroom.core.geometry import smooth_centreline
 from sunroom.core.ink import pack_samples, unpack_samples
 from sunroom.core.reading.picture import line_picture

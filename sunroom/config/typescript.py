@@ -24,7 +24,7 @@ from sunroom.core.board.limits import MAX_NUMBER  # noqa: E402
 from sunroom.core.board.requests import Arrangement, removing, words  # noqa: E402
 from sunroom.core.data.charts import ChartForm  # noqa: E402
 from sunroom.core.drawn import PATH_UNITS  # noqa: E402
-from sunroom.core.formats import drawing  # noqa: E402
+from sunroom.core.formats import drawing, things  # noqa: E402
 from sunroom.core.ink import Ends, Nib  # noqa: E402
 from sunroom.core.lesson import Command  # noqa: E402
 from sunroom.core.lesson.chat import MAX_CAPTION  # noqa: E402
@@ -200,9 +200,9 @@ def _shared() -> list[str]:
         "FORMULA_UNITS": UNITS,
         "PATH_UNITS": PATH_UNITS,
         "GRAPH_LABEL": LABEL_SIZE,
-        "GRAPH_GRID": drawing.GRAPH_GRID,
-        "GRAPH_AXIS": drawing.GRAPH_AXIS,
-        "AREA_OPACITY": drawing.AREA_OPACITY,
+        "GRAPH_GRID": things.GRAPH_GRID,
+        "GRAPH_AXIS": things.GRAPH_AXIS,
+        "AREA_OPACITY": things.AREA_OPACITY,
         "MAX_GRAPH_LINES": MAX_LINES,
         "MAX_FORMULA": MAX_FORMULA,
         "MAX_CAPTION": MAX_CAPTION,
@@ -210,16 +210,16 @@ def _shared() -> list[str]:
         "FEWEST_ANSWERS": OPTIONS[0],
         "MOST_ANSWERS": OPTIONS[1],
         "MAX_NUMBER": MAX_NUMBER,
-        "UNDERLINE": drawing.UNDERLINE,
-        "STRIKE": drawing.STRIKE,
-        "RULE": drawing.RULE,
-        "HIGHLIGHT_OPACITY": drawing.HIGHLIGHT_OPACITY,
+        "UNDERLINE": things.UNDERLINE,
+        "STRIKE": things.STRIKE,
+        "RULE": things.RULE,
+        "HIGHLIGHT_OPACITY": things.HIGHLIGHT_OPACITY,
         "LABEL_PAD": items.LABEL_PAD,
         "NOTE_PAD": items.NOTE_PAD,
         "CELL_PAD": items.CELL_PAD,
         "CARD_PAD": items.CARD_PAD,
         "CARD_SIGN": items.CARD_SIGN,
-        "CARD_SIGNS": drawing.CARD_SIGNS,
+        "CARD_SIGNS": things.CARD_SIGNS,
         "MAX_CARD_TITLE": limits.MAX_CARD_TITLE,
         "MAX_TABLE_SIDE": limits.MAX_TABLE_SIDE,
         "MAX_LABEL": limits.MAX_LABEL,

@@ -16,7 +16,7 @@ from sunroom.core.board.requests import CropPicture, EditText, Plain, SwapPictur
 from sunroom.core.board.steps import AddPage
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf
-from sunroom.core.formats.drawing import pictures_of
+from sunroom.core.formats.pages import pictures_of
 from sunroom.core.formats.pictures import MAX_BYTES, MAX_SIDE_PX, clean_picture
 from sunroom.core.formats.svg import page_svg
 from sunroom.core.geometry import Affine

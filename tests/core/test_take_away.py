@@ -40,10 +40,11 @@ from sunroom.core.board.words import WrittenLine
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats import board_pdf, page_png
 from sunroom.core.formats.csv import table_csv
-from sunroom.core.formats.drawing import Parts, page_box
+from sunroom.core.formats.drawing import Parts
 from sunroom.core.formats.inkml import page_inkml, read_inkml, write_inkml
 from sunroom.core.formats.making import MAX_STATES, Done, making_of
 from sunroom.core.formats.package import write_package
+from sunroom.core.formats.pages import page_box
 from sunroom.core.formats.recorded import Recorded
 from sunroom.core.formats.svg import Fonts, page_svg
 from sunroom.core.formats.web_page import Controls, Voice, board_html

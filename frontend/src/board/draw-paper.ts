@@ -1,4 +1,4 @@
-/** Paper and its ruling on a canvas; as sunroom/core/formats/drawing.py gives them to files. */
+/** Paper and its ruling on a canvas; as sunroom/core/formats/pages.py gives them to files. */
 import type { Paper } from '../wire/generated'
 import type { Box } from './box'
 import { plainText } from './draw-words'
@@ -8,7 +8,7 @@ import { rules, type Rule } from './rulings'
 
 /** What lies around a sheet. */
 const DESK_COLOUR = '#e9e1cf'
-/** Rulings by weight; as in sunroom/core/formats/drawing.py. */
+/** Rulings by weight; as in sunroom/core/formats/pages.py. */
 const RULE_COLOURS = ['#eef2f3', '#dfe8ec', '#9fb3bd'] as const
 const RULE_WIDTHS = [1, 1, 1.4] as const
 const DOT_COLOUR = '#b9c8cf'

@@ -1,4 +1,4 @@
-/** Drawing items on a canvas; the same look as sunroom/core/formats/drawing.py gives to files. */
+/** Drawing items on a canvas; the same look as sunroom/core/formats/things.py gives to files. */
 import { LINE_HEIGHT, HIGHLIGHT_OPACITY, LABEL_PAD } from '../wire/generated'
 import { arrowHead, centreline, outline, strokeWidth, uniform } from '../ink/outline'
 import type { Samples } from '../ink/samples'

@@ -17,7 +17,8 @@ from pikepdf import Array, Dictionary, Name
 
 from sunroom.core.board.pages import Page, PaperKind
 from sunroom.core.board.words import WrittenLine
-from sunroom.core.formats.drawing import ALL, Parts, Points, Role, draw_bay, draw_page
+from sunroom.core.formats.drawing import ALL, Parts, Points, Role
+from sunroom.core.formats.pages import draw_bay, draw_page
 from sunroom.core.formats.pdf_fonts import EmbeddedFont
 from sunroom.core.formats.pdf_sheets import cutting_marks, place_links, placed, room
 from sunroom.core.formats.pdf_tags import PageTags, embed_tags

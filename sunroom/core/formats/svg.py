@@ -18,7 +18,8 @@ from fontTools.ttLib import TTFont
 from numpy.typing import NDArray
 
 from sunroom.core.board.pages import Page
-from sunroom.core.formats.drawing import ALL, Parts, Role, draw_page
+from sunroom.core.formats.drawing import ALL, Parts, Role
+from sunroom.core.formats.pages import draw_page
 from sunroom.core.formats.pictures import mime_of, size_of
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.text import Typesetter

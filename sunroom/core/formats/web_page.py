@@ -13,8 +13,9 @@ from collections.abc import Mapping, Sequence
 import msgspec
 
 from sunroom.core.board.pages import Page
-from sunroom.core.formats.drawing import ALL, Parts, draw_page
+from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.making import Making
+from sunroom.core.formats.pages import draw_page
 from sunroom.core.formats.recorded import Recorded
 from sunroom.core.formats.svg import Fonts, Pictures, SvgDrawing, escape
 from sunroom.core.text import Typesetter

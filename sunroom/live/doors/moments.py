@@ -14,8 +14,8 @@ from sunroom.core.board import Board, Page
 from sunroom.core.board.moments import lost_things
 from sunroom.core.board.requests import GoneError
 from sunroom.core.errors import MalformedError
-from sunroom.core.formats.drawing import page_box, pictures_of
 from sunroom.core.formats.kept import encode_page
+from sunroom.core.formats.pages import page_box, pictures_of
 from sunroom.core.pens import Actor
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, settle

@@ -16,7 +16,7 @@ from sunroom.boards import models, repository, store
 from sunroom.boards.services import boards_of
 from sunroom.core.board import Page
 from sunroom.core.board.words import WrittenLine, has_words, mark_of, shown, typed_words, writing_of
-from sunroom.core.formats.drawing import pictures_of
+from sunroom.core.formats.pages import pictures_of
 from sunroom.core.reading.own_hand import HandInk
 from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board

@@ -14,9 +14,9 @@ from sunroom.core.board.requests import GoneError
 from sunroom.core.board.words import plain
 from sunroom.core.errors import MalformedError
 from sunroom.core.formats.documents import MAX_BYTES
-from sunroom.core.formats.drawing import media_of, pictures_of
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.formats.package import PackedPage, with_files
+from sunroom.core.formats.pages import media_of, pictures_of
 from sunroom.core.pens import Actor
 from sunroom.core.sentences import Sentence, said
 from sunroom.live.doors.documents import Opened

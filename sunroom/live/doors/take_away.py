@@ -15,9 +15,10 @@ from sunroom.boards import media, models, moments, recordings, repository, store
 from sunroom.core.board import Page, TableItem
 from sunroom.core.board.words import WrittenLine
 from sunroom.core.formats.csv import table_csv
-from sunroom.core.formats.drawing import ALL, Parts, media_of, pictures_in, pictures_of
+from sunroom.core.formats.drawing import ALL, Parts
 from sunroom.core.formats.kept import encode_page
 from sunroom.core.formats.making import MAX_STATES, Done
+from sunroom.core.formats.pages import media_of, pictures_in, pictures_of
 from sunroom.core.formats.sheets import AS_LARGE, SIZES, Sheets
 from sunroom.core.formats.web_page import Controls, Voice
 from sunroom.core.sentences import Sentence, said
