@@ -4,14 +4,15 @@ import { Levels } from '../src/call/levels'
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
 
-/** The end of a way on which sound of this loudness comes, or none. */
-const receiver = (levels: (number | undefined)[]) =>
+/** The end of a way on which sound of this loudness comes, or none; in a browser that counts it, or not. */
+const receiver = (levels: (number | undefined)[], counts = true) =>
   ({
     getStats: async () =>
-      new Map([
+      new Map<string, object>([
         ['codec', { type: 'codec' }],
-        ...(levels.length ? [['in', { type: 'inbound-rtp', audioLevel: levels[0] }] as const] : []),
+        ...(levels.length && counts ? [['in', { type: 'inbound-rtp', audioLevel: levels[0] }] as const] : []),
       ]),
+    getSynchronizationSources: () => (levels.length ? [{ audioLevel: levels[0] }] : []),
   }) as unknown as RTCRtpReceiver
 
 test('who speaks is known by what comes with the sound, and for a moment after', async () => {
@@ -21,10 +22,11 @@ test('who speaks is known by what comes with the sound, and for a moment after',
   levels.follow('loud', receiver(loud))
   levels.follow('quiet', receiver(quiet))
   levels.follow('none', receiver([]))
+  levels.follow('uncounted', receiver([0.3], false))
   await vi.advanceTimersByTimeAsync(500)
   expect(told).toBe(4)
   expect(['loud', 'quiet', 'none'].map((id) => levels.speaks(id))).toEqual([true, false, false])
-  expect([levels.of('loud'), levels.of('none'), levels.of('nobody')]).toEqual([0.2, 0, 0])
+  expect(['loud', 'none', 'nobody', 'uncounted'].map((id) => levels.of(id))).toEqual([0.2, 0, 0, 0.3])
   loud[0] = 0
   await vi.advanceTimersByTimeAsync(400)
   expect(levels.speaks('loud')).toBe(true)

@@ -55,8 +55,9 @@ export class Levels {
   follow(id: string, receiver: RTCRtpReceiver): void {
     const measure = async () => {
       for (const report of (await receiver.getStats()).values() as Iterable<RTCInboundRtpStreamStats>)
-        if (report.type === 'inbound-rtp') return report.audioLevel ?? 0
-      return 0
+        if (report.audioLevel !== undefined) return report.audioLevel
+      // Not every browser counts it.
+      return receiver.getSynchronizationSources()[0]?.audioLevel ?? 0
     }
     this.#add(id, false, measure, () => {})
   }
