@@ -3,6 +3,8 @@
 import { t } from '../words/words.svelte'
 
 export type Kind = 'voice' | 'face'
+/** What a browser says of a device that was asked for by its name and is there no more. */
+const GONE = ['OverconstrainedError', 'NotFoundError']
 export const MADE_UP = 'made-up'
 
 export class DeviceError extends Error {
@@ -17,6 +19,11 @@ export function deviceError(error: unknown): DeviceError {
   return new DeviceError(
     name === 'NotAllowedError' ? 'refused' : name === 'NotReadableError' ? 'busy' : 'none',
   )
+}
+
+/** Whether another device may do, as the one that was chosen before is gone. */
+export function isGone(id: string, error: unknown): boolean {
+  return id !== '' && GONE.includes((error as Error).name)
 }
 
 /** What is said of a device that is not on: there is none, it is not allowed, in use elsewhere, or was unplugged. */
@@ -92,9 +99,7 @@ export async function openDevice(kind: Kind, id: string, name: string): Promise<
     const [track] = stream.getTracks()
     return { track: track!, madeUp: false, close: () => track!.stop() }
   } catch (error) {
-    const { name: what } = error as Error
-    // One that was chosen before may be gone: any other does as well.
-    if (id && (what === 'OverconstrainedError' || what === 'NotFoundError')) return openDevice(kind, '', name)
+    if (isGone(id, error)) return openDevice(kind, '', name)
     throw deviceError(error)
   }
 }

@@ -1,5 +1,5 @@
 /** A camera's picture; and a made-up one for where there is none. */
-import { deviceError } from '../call/devices'
+import { deviceError, isGone } from '../call/devices'
 
 export interface CameraPicture {
   stream: MediaStream
@@ -16,6 +16,7 @@ export async function openCamera(deviceId = ''): Promise<CameraPicture> {
     })
     return { stream, madeUp: false, close: () => stream.getTracks().forEach((track) => track.stop()) }
   } catch (error) {
+    if (isGone(deviceId, error)) return openCamera()
     throw deviceError(error)
   }
 }
