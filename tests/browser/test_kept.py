@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from selenium.webdriver.common.keys import Keys
+
 from demo.hand import Hand
 from sunroom.boards import models, store
 from sunroom.core.ink import SAMPLE_BYTES
@@ -62,6 +64,47 @@ class Kept(BrowserTest):
         tutor.wait_items(2)
         tutor.kept()
         self.assertEqual(models.LoggedStep.objects.exclude(seat="").count(), 2)
+
+    def test_a_question_asked_without_a_line_is_still_there_to_be_asked_with_one(self) -> None:
+        tutor, link = self.open_room()
+        noor = self.come_in(link, "Noor")
+        tutor.class_panel("Ask")
+        asked = "[aria-label='The question']"
+        tutor.find(asked).send_keys("How long at noon?")
+        port = self.server.port
+        self.server.stop()
+        tutor.wait_text("[data-testid=kept]", "No line")
+        tutor.press("[role=dialog] button", "Ask it")
+        tutor.wait_text("[data-testid=say]", "no line to the server")
+        self.server = type(self.server)(port)
+        tutor.kept()
+        self.assertEqual(tutor.find(asked).get_attribute("value"), "How long at noon?")
+        tutor.press("[role=dialog] button", "Ask it")
+        noor.wait_text("[aria-label=Question]", "How long at noon?")
+
+    def test_a_card_changed_with_pens_down_keeps_its_new_title_until_it_may_stand(self) -> None:
+        tutor, link = self.open_room()
+        noor = self.come_in(link, "Noor")
+        tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")
+        noor.tool("Bring in")
+        noor.press("button", "Link")
+        noor.find("dialog input").send_keys("dials.example/noon", Keys.ENTER)
+        noor.press("button", "Title and address")
+        noor.find("dialog input")
+        title = noor.all("dialog input")[1]
+        title.send_keys(" as we built it")
+        tutor.press("[data-testid=person] button[aria-label='Take the pen back from Noor']")
+        noor.wait_text("[data-testid=pens-state]", "Pens are down")
+        title.send_keys(Keys.ENTER)
+        noor.wait_text("[data-testid=set-aside]", "dials.example/noon as we built it")
+        tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")
+        noor.press("[data-testid=set-aside] button", "Put on the board")
+
+        def titles() -> list[str]:
+            (page,) = store.load(models.Board.objects.get().pk).in_order()
+            return [getattr(item, "title", "") for item in page.items.values()]
+
+        wait_for(lambda: titles() == ["dials.example/noon as we built it"] or None, "the new title on disk")
 
     def test_a_stroke_of_minutes_is_there_whole_after_the_server_has_died(self) -> None:
         tutor, _ = self.open_room()
