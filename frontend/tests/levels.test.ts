@@ -60,3 +60,17 @@ test('a voice whose way has ended, or does not answer, is quiet, and asked no mo
   expect([asked, levels.of('silent'), levels.of('ended'), levels.speaks('ended')]).toEqual([1, 0, 0, false])
   levels.close()
 })
+
+test('who goes on speaking is not quiet between two answers, though these take their time', async () => {
+  const levels = new Levels(() => {})
+  let late = 0
+  const wait = () => new Promise((done) => setTimeout(done, (late = 200 - late)))
+  const slow = { getStats: () => wait().then(() => new Map([['in', { audioLevel: 0.2 }]])) }
+  levels.follow('loud', slow as unknown as RTCRtpReceiver)
+  await vi.advanceTimersByTimeAsync(1_000)
+  for (let ms = 0; ms < 3_000; ms += 20) {
+    expect(levels.speaks('loud')).toBe(true)
+    await vi.advanceTimersByTimeAsync(20)
+  }
+  levels.close()
+})

@@ -5,9 +5,9 @@ const EVERY_MS = 120
 const UNHEARD = { latencyHint: 'playback', sinkId: { type: 'none' } } as AudioContextOptions
 /** Within so many turns each voice of others is looked at: each time the browser counts all that came. */
 const TURNS = 4
-/** Louder than this, as a part of full, is speaking; it lasts a little beyond the last word. */
+/** Louder than this, as a part of full, is speaking; it lasts until a voice was looked at again, and a little beyond. */
 const SPEAKS = 0.015
-const LASTS_MS = 500
+const LASTS_MS = TURNS * EVERY_MS + 300
 /** A microphone that is on is never as quiet as this. */
 const DEAD = 1e-5
 
