@@ -75,6 +75,9 @@ LEAST_LOG = -30.0
 #: A line of a sum in columns, and its sign.
 _IN_SUM = re.compile(r"[-+×÷]?\d+(?:[.,]\d+)?")
 _SIGN = re.compile(r"^[-+×÷]")
+_SIGN_OF_ROW = re.compile(r"(^|\d)([-+×÷:/=])")
+#: The first line of a long division.
+_DIVIDED = re.compile(r"\d+(?:[.,]\d+)?[:÷/]\d+(?:[.,]\d+)?=\d*(?:[.,]\d+)?")
 #: Its symbols are this likely (logarithm) on average; its digits' middles are no further apart than so many heights, and so unlike.
 LIKELY_IN_SUM, MOST_STEP, UNEVEN = -2.0, 2.2, 0.25
 #: Few write .5 for 0.5, and none 4898:7.
@@ -185,8 +188,38 @@ class CloserLook:
 
     def number_in_sum(self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows) -> list[Reading]:
         """A line of a sum in columns: a number, or a sign and one; empty when it is rather something else."""
-        if not 0 < len(strokes) <= MAX_NUMBER_STROKES:
+        readings, boxes = self._of_form(_IN_SUM, strokes, hand, rows)
+        if not readings:
             return []
+        best = readings[0].text.replace(" ", "")
+        # Numbers in a row have wider gaps, and unlike ones.
+        steps = np.array(
+            [
+                right.middle[0] - left.middle[0]
+                for (a, left), (b, right) in pairwise(zip(best, boxes, strict=True))
+                if a.isdecimal() and b.isdecimal()
+            ]
+        )
+        tall = max(box.height for box in boxes)
+        uneven = len(steps) and (steps.max() > MOST_STEP * tall or steps.std() > UNEVEN * steps.mean())
+        return [] if uneven else readings
+
+    def row_of_division(
+        self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows, first: bool = False
+    ) -> list[Reading]:
+        """A row of a long division: a number, with its minus or without; the ``first``, if it is one, what is divided and what comes out."""
+        return self._of_form(_DIVIDED if first else _IN_SUM, strokes, hand, rows)[0]
+
+    def _of_form(
+        self,
+        form: re.Pattern[str],
+        strokes: Sequence[Points],
+        hand: OwnLetters | None,
+        rows: Rows,
+    ) -> tuple[list[Reading], list[Box]]:
+        """What of a form, made of digits and signs, a line may say; and where each character of the best one is."""
+        if not 0 < len(strokes) <= MAX_NUMBER_STROKES:
+            return [], []
         signed = self._symbols.parted_numbers(strokes, hand, slashes=False)
         weighed = {
             text: LINE_WEIGHT * self._line_log(text, rows)
@@ -194,28 +227,16 @@ class CloserLook:
             + signed.log_of(text)
             - POINTS_COST * any(point in text for point in ".,")
             for text, _ in signed.texts()
-            if _IN_SUM.fullmatch(text)
+            if form.fullmatch(text)
         }
         readings = ranked(weighed)[:MAX_READINGS]
         if not readings or signed.log_of(readings[0].text) < LIKELY_IN_SUM * len(readings[0].text):
-            return []
-        best = readings[0].text
+            return [], []
         boxes = [
             Box.of(np.vstack([strokes[number][:, :2] for number in numbers]))
-            for _, numbers in signed.symbols_of(best)
+            for _, numbers in signed.symbols_of(readings[0].text)
         ]
-        # Numbers in a row have wider gaps, and unlike ones.
-        steps = np.array(
-            [
-                (right.x0 + right.x1 - left.x0 - left.x1) / 2
-                for (a, left), (b, right) in pairwise(zip(best, boxes, strict=True))
-                if a.isdecimal() and b.isdecimal()
-            ]
-        )
-        tall = max(box.y1 - box.y0 for box in boxes)
-        if len(steps) and (steps.max() > MOST_STEP * tall or steps.std() > UNEVEN * steps.mean()):
-            return []
-        return [Reading(_SIGN.sub(r"\g<0> ", reading.text), reading.score) for reading in readings]
+        return [Reading(_spaced(reading.text), reading.score) for reading in readings], boxes
 
     def _digits_in(self, digits: Parted, signed: Parted, text: str, rows: Rows) -> list[Reading]:
         """What ink is as digits, and as digits with signs; ``text`` is what the recogniser of lines reads."""
@@ -324,6 +345,11 @@ def is_sum(texts: Sequence[str]) -> bool:
     plain = [text.replace(" ", "").replace("x", "×").replace("X", "×") for text in texts]
     numbers = sum(_IN_SUM.fullmatch(text) is not None for text in plain)
     return numbers > 1 and numbers >= len(texts) / 2 and any(map(_SIGN.match, plain[1:]))
+
+
+def _spaced(text: str) -> str:
+    """A row of a sum as it is typed: ``- 27``, ``864 : 4 = 216``."""
+    return _SIGN_OF_ROW.sub(r"\1 \2 ", text).lstrip()
 
 
 def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:

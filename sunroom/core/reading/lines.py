@@ -29,6 +29,8 @@ PROFILE_BINS = 48
 LEAST_SLANT_DEG = 1.0
 #: Strokes lower than this part of a tall letter are dots, dashes and accents.
 SMALL = 0.35
+#: Of digits those lower than this part are pieces, which are a row of their own when they lie so far from others.
+WHOLE, APART = 0.6, 0.25
 #: Middles of letters further apart than this part of a tall letter stand on different lines.
 LINE_GAP = 0.7
 #: Groups that share more of their height than this are one line; tails and tips of two lines share less.
@@ -70,7 +72,9 @@ class InkLine(NamedTuple):
     angle_rad: float
 
 
-def find_lines(strokes: Sequence[Stroke], ruled: Sequence[Stroke] = ()) -> list[InkLine]:
+def find_lines(
+    strokes: Sequence[Stroke], ruled: Sequence[Stroke] = (), digits: bool = False
+) -> list[InkLine]:
     """Group strokes into lines, from the top down; empty when there is no stroke.
 
     Parameters
@@ -80,6 +84,8 @@ def find_lines(strokes: Sequence[Stroke], ruled: Sequence[Stroke] = ()) -> list[
     ruled : sequence of (N, K) float arrays
         Lines that were drawn under writing: it runs as they do, unless it is plain that it does not, and none of it crosses
         one that has letters above and below it, as in a sum in columns.
+    digits : bool
+        Whether they are rows of digits, of which nothing hangs down: few strokes are a line as well.
     """
     known = [number for number, stroke in enumerate(strokes) if len(stroke)]
     points = [np.asarray(strokes[number][:, :2], dtype=float) for number in known]
@@ -93,7 +99,7 @@ def find_lines(strokes: Sequence[Stroke], ruled: Sequence[Stroke] = ()) -> list[
     level = [_turned(stroke, -angle) for stroke in points]
     borders = _borders(level, [_turned(line[:, :2], -angle) for line in ruled])
     lines = []
-    for group in _grouped(level, borders):
+    for group in _grouped(level, borders, digits):
         ordered = sorted(group, key=lambda index: float(level[index][:, 0].min()))
         lines.append(InkLine([level[i] for i in ordered], [known[i] for i in ordered], angle))
     return lines
@@ -151,12 +157,13 @@ def _turned(points: Points, angle_rad: float) -> Points:
     return np.column_stack([points[:, 0] * c - points[:, 1] * s, points[:, 0] * s + points[:, 1] * c])
 
 
-def _grouped(strokes: list[Points], borders: Sequence[float] = ()) -> list[list[int]]:
+def _grouped(strokes: list[Points], borders: Sequence[float], digits: bool) -> list[list[int]]:
     """Lines by the heights at which the letters' middles lie; small marks join the nearest line."""
     heights = np.array([float(np.ptp(stroke[:, 1])) for stroke in strokes])
     middles = np.array([float(stroke[:, 1].min() + stroke[:, 1].max()) / 2 for stroke in strokes])
     tall = _tall(heights, strokes)
-    letters = np.flatnonzero(heights >= SMALL * tall)
+    # Pieces of digits lie between their rows' middles.
+    letters = np.flatnonzero(heights >= (WHOLE if digits else SMALL) * tall)
     if len(letters) == 0:
         letters = np.arange(len(strokes))
     order = letters[np.argsort(middles[letters])]
@@ -167,14 +174,22 @@ def _grouped(strokes: list[Points], borders: Sequence[float] = ()) -> list[list[
             gaps[after - 1] = True
     starts = [0, *(np.flatnonzero(gaps) + 1)]
     groups = [list(order[a:b]) for a, b in zip(starts, [*starts[1:], len(order)], strict=True)]
-    groups, bands = _merged(strokes, groups, [_band(strokes, group) for group in groups], tall, borders)
+    bands = [_band(strokes, group) for group in groups]
+    groups, bands = _merged(strokes, groups, bands, tall, borders, digits)
     for index in sorted(set(range(len(strokes))) - set(letters.tolist())):
         # A dot above belongs to the line below it, a full stop to the line it stands on.
         nearest = min(
             range(len(groups)),
             key=lambda g: max(bands[g][0] - middles[index], middles[index] - bands[g][1], 0.0),
         )
-        groups[nearest].append(index)
+        top, bottom = bands[nearest]
+        if digits and max(top - middles[index], middles[index] - bottom) > APART * tall:
+            groups.append([index])
+            bands.append(_band(strokes, [index]))
+        else:
+            groups[nearest].append(index)
+    if digits:
+        groups = [group for _, group in sorted(zip(bands, groups, strict=True))]
     return [part for group in groups for part in _beside(strokes, group, tall)]
 
 
@@ -255,6 +270,7 @@ def _merged(
     bands: list[tuple[float, float]],
     tall: float,
     borders: Sequence[float],
+    digits: bool,
 ) -> tuple[list[list[int]], list[tuple[float, float]]]:
     """Groups joined with the one before when they share its height or touch it: parts of tall letters; never over a border."""
     kept_groups, kept_bands = [list(groups[0])], [bands[0]]
@@ -263,7 +279,7 @@ def _merged(
         shared = min(bottom, last_bottom) - max(top, last_top)
         low = min(bottom - top, last_bottom - last_top)
         fewer, more = sorted((len(group), len(kept_groups[-1])))
-        few = fewer <= FEW * more
+        few = fewer <= FEW * more and not digits
         # The tail of a g hangs far down and overlaps its line a little; few strokes that do are such tails.
         touches = shared > 0 if low >= tall else shared > -(TOUCHING_FEW if few else TOUCHING) * tall
         parted = any(_middle(last_top, last_bottom) < border < _middle(top, bottom) for border in borders)

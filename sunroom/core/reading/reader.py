@@ -9,10 +9,16 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook, is_sum, numbers_apart
+from sunroom.core.reading.closer import (
+    NUMBER_CHARACTERS,
+    CloserLook,
+    is_sum,
+    numbers_apart,
+)
 from sunroom.core.reading.decode import beam_search
+from sunroom.core.reading.division import division_among
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
-from sunroom.core.reading.lines import Stroke, find_lines
+from sunroom.core.reading.lines import InkLine, Stroke, find_lines
 from sunroom.core.reading.marks import is_flat, marks_among
 from sunroom.core.reading.own_hand import OwnHand, OwnLetters
 from sunroom.core.reading.own_words import MOST_LEARNED, OwnWords, SeenLine
@@ -60,6 +66,8 @@ MAX_STROKES = 600
 WORD_LENGTH = 3
 #: A sum in columns, whose lines are looked at twice, has at most so many strokes.
 MOST_OF_SUM = 120
+#: So large a share of a long division's lines may look unlike numbers.
+MOST_UNLIKE = 0.3
 #: Each of so many numbers in a row is looked at by itself.
 MOST_NUMBERS = 12
 #: A number, time or sum of money has only one of these.
@@ -159,25 +167,51 @@ class Reader:
         """
         if len(strokes) > MAX_STROKES:
             return []
+        if division := self.read_division(strokes, hand):
+            return division
+        letters, words = hand or (None, None)
         marks = marks_among(strokes)
         writing = [number for number in range(len(strokes)) if number not in marks]
         ruled = [strokes[number] for number in marks if is_flat(strokes[number])]
-        lines = find_lines([strokes[number] for number in writing], ruled)
-        letters, words = hand or (None, None)
+        lines = _found_lines(strokes, writing, ruled)
         seen = [self.look(line.strokes, words) for line in lines]
         said = [self._read_line(line.strokes, letters, rows) for line, rows in zip(lines, seen, strict=True)]
-        if ruled and len(writing) <= MOST_OF_SUM and is_sum([rivals[0].text for rivals in said if rivals]):
+        summed = (
+            ruled and len(writing) <= MOST_OF_SUM and is_sum([rivals[0].text for rivals in said if rivals])
+        )
+        if summed:
             said = [
                 self._read_in_sum(line.strokes, letters, rows, rivals)
                 for line, rows, rivals in zip(lines, seen, said, strict=True)
             ]
-        read = []
-        for line, rivals in zip(lines, said, strict=True):
-            if rivals:
-                members = tuple(writing[number] for number in line.members)
-                everything = np.vstack([strokes[number][:, :2] for number in members])
-                read.append(ReadLine(tuple(rivals), members, Box.of(everything), line.angle_rad))
-        return read
+        return _read_lines(strokes, lines, said, in_columns=bool(summed))
+
+    def read_division(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[ReadLine]:
+        """The rows of a long division, those on the divisor's side of its bracket by themselves; empty when it is none."""
+        division = division_among(strokes)
+        if division is None:
+            return []
+        ruled = [strokes[number] for number in division.ruled]
+        writing = {*range(len(strokes))} - division.ruled - division.bracket
+        letters, words = hand or (None, None)
+        lines = _found_lines(strokes, sorted(writing - division.aside), ruled, digits=True)
+        said: list[list[Reading]] = []
+        if not division.bracket:
+            rows = self.look(lines[0].strokes, words)
+            said = [self._closer.row_of_division(lines[0].strokes, letters, rows, first=True)]
+            if not said[0]:
+                return []
+        lines += _found_lines(strokes, sorted(division.aside), ruled, digits=True)
+        unlike = 0
+        for line in lines[len(said) :]:
+            rows = self.look(line.strokes, words)
+            said.append(self._closer.row_of_division(line.strokes, letters, rows))
+            if not said[-1]:
+                unlike += 1
+                said[-1] = self._closer.number_in(line.strokes, letters, rows)
+        if unlike > MOST_UNLIKE * len(lines):
+            return []
+        return sorted(_read_lines(strokes, lines, said, in_columns=True), key=lambda line: line.box.y0)
 
     def taught_by(
         self, strokes: Sequence[Stroke], text: str, hand: OwnHand | None = None
@@ -270,6 +304,27 @@ class Reader:
             if text and len(first) < MAX_READINGS and text not in {reading.text for reading in first}:
                 first.append(rest.get(text, Reading(text, 0.0)))
         return first
+
+
+def _found_lines(
+    strokes: Sequence[Stroke], numbers: Sequence[int], ruled: Sequence[Stroke], digits: bool = False
+) -> list[InkLine]:
+    """The lines that some of the strokes are, their members as numbers of all strokes."""
+    lines = find_lines([strokes[number] for number in numbers], ruled, digits)
+    return [line._replace(members=[numbers[member] for member in line.members]) for line in lines]
+
+
+def _read_lines(
+    strokes: Sequence[Stroke], lines: Sequence[InkLine], said: Sequence[Sequence[Reading]], in_columns: bool
+) -> list[ReadLine]:
+    """Lines with what each says; without those that say nothing."""
+    read = []
+    for line, rivals in zip(lines, said, strict=True):
+        if rivals:
+            everything = np.vstack([strokes[number][:, :2] for number in line.members])
+            box = Box.of(everything)
+            read.append(ReadLine(tuple(rivals), tuple(line.members), box, line.angle_rad, in_columns))
+    return read
 
 
 def _in_one_case(readings: list[Reading]) -> list[Reading]:

@@ -26,7 +26,6 @@ from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
-from sunroom.core.reading.closer import is_sum
 from sunroom.core.reading.kinds import SURE_TEXT
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
@@ -176,16 +175,18 @@ def read_ink(
     finder = resources.finder()
     reader, own = _reader(language, expected), _own_hand(hand)
     figures = finder.find(samples)
-    sketch = find_sketch(finder, samples) if not figures or figures[0].score < CLEAR else []
+    division = reader.read_division(samples, own)
+    looked_for = not division and (not figures or figures[0].score < CLEAR)
+    sketch = find_sketch(finder, samples) if looked_for else []
     drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
     # Among figures only what is none of them is writing.
     written = [n for n in range(len(samples)) if n not in drawn] or list(range(len(samples)))
-    lines = [
+    lines = division or [
         msgspec.structs.replace(line, members=tuple(written[n] for n in line.members))
         for line in reader.read_lines([samples[n] for n in written], own)
     ]
     readings = joined(lines)
-    first = figure_first(readings, any_figure(figures), samples, around)
+    first = not division and figure_first(readings, any_figure(figures), samples, around)
     if len(drawn) == len(samples):
         # Boxes and arrows are read as a letter or two; a text of some length is writing.
         said = "".join(readings[0].text.split()) if readings else ""
@@ -203,6 +204,7 @@ def read_ink(
     if not all(labels):
         found = None  # a map is one when each of its words is
     texts = tuple(label[0].text for label in labels) if found else ()
+    in_columns = any(line.in_columns for line in lines)
     return InkRead(
         tuple(readings),
         tuple(lines),
@@ -212,7 +214,7 @@ def read_ink(
         first,
         found,
         texts,
-        *(_as_maths(samples, readings, first, found is not None, chosen) if maths else ()),
+        *(_as_maths(samples, readings, first, found is not None, in_columns, chosen) if maths else ()),
     )
 
 
@@ -221,6 +223,7 @@ def _as_maths(
     readings: list[Reading],
     figure: bool,
     mind_map: bool,
+    in_columns: bool,
     chosen: Corrections,
 ) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
     """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map."""
@@ -243,8 +246,8 @@ def _as_maths(
         return (), False
     # Boxes and arrows are read as a sign or two: a formula is surer, and has parts.
     whole = len(samples) > MANY_STROKES and bool(made) and made[0][0].score >= SURE_FORMULA
-    # The line of a sum in columns is no fraction's.
-    other = mind_map or words or (bool(readings) and is_sum(readings[0].text.split("\n")))
+    # The line of a sum in columns is no fraction's, and the bracket of a long division no root.
+    other = mind_map or words or in_columns
     return tuple(made), like_maths and not other and (whole or not figure)
 
 
