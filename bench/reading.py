@@ -17,7 +17,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import rough, sums, unseen
+from bench import divisions, rough, sums, unseen
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
@@ -93,7 +93,7 @@ def run() -> list[Row]:
             for language, words in ACCENTS.items()
         ),
     ]
-    rows.append(sums.row())
+    rows += [sums.row(), divisions.row()]
     rows += unseen.rows()
     rows += [_own_hands(loose=False), _own_hands(loose=True)]
     rows += [_figures(noise, aim) for noise, aim in ((0.02, 98.0), (0.04, 97.0), (0.06, 95.0))]

@@ -21,9 +21,13 @@ SIGNS = {
     "+": (((-1, 0), (1, 0)), ((0, -1), (0, 1))),
     "-": (((-1, 0), (1, 0)),),
     "×": (((-1, -1), (1, 1)), ((1, -1), (-1, 1))),
+    "=": (((-1, -0.4), (1, -0.4)), ((-1, 0.4), (1, 0.4))),
+    ":": (((-0.1, -0.7), (0.1, -0.6)), ((-0.1, 0.6), (0.1, 0.7))),
 }
 
 Strokes = list[np.ndarray]
+#: Of each digit pictures, each of strokes of points, one high.
+Digits = dict[str, list[list[list[list[float]]]]]
 
 
 def row() -> Row:
@@ -40,18 +44,16 @@ def row() -> Row:
         whole += said == texts
         wanted += len(texts)
         lines += sum(text in said for text in texts)
-        base += _bare(plain(strokes)) == _bare("".join(texts))
+        base += bare(plain(strokes)) == bare("".join(texts))
     value = f"{100 * whole / SUMS:.1f} % whole, {100 * lines / wanted:.1f} % of the lines; {show(times)}"
     what = f"sums in columns of real digits ({SUMS})"
     return Row(what, value, f"plain recogniser {100 * base / SUMS:.1f} %", "no worse", whole >= base)
 
 
-def written(
-    number: int, real: dict[str, list[list[list[list[float]]]]], random: np.random.Generator
-) -> tuple[list[str], Strokes]:
+def written(number: int, real: Digits, random: np.random.Generator) -> tuple[list[str], Strokes]:
     """Lines of a sum, and its ink: three times of four two numbers and what comes out, else a long multiplication."""
     one = int(random.integers(12, 9_999))
-    sign = str(random.choice(list(SIGNS)))
+    sign = str(random.choice(["+", "-", "×"]))
     if number % 4 == 3:
         one, two, sign = int(random.integers(100, 999)), int(random.integers(12, 99)), "×"
         rows = [str(one), f"× {two}", str(one * (two % 10)), f"+ {one * (two // 10) * 10}", str(one * two)]
@@ -61,29 +63,44 @@ def written(
     columns = max(len(row.replace(" ", "")) for row in rows) + 1
     strokes: Strokes = []
     for down, text in enumerate(rows):
-        plain_text = text.replace(" ", "")
-        for at, character in enumerate(plain_text):
-            across = columns - len(plain_text) + at
-            if character in SIGNS:
-                middle = np.array([across + 0.5, down + 0.5]) * SQUARE + random.normal(0, 2, 2)
-                strokes += [_line(*(np.array(stroke) * SIGN + middle), random) for stroke in SIGNS[character]]
-                continue
-            found = [np.array(stroke) for stroke in real[character][random.integers(len(real[character]))]]
-            high = SQUARE * random.uniform(*HIGH)
-            wide = float(np.ptp(np.vstack(found)[:, 0])) * high
-            corner = np.array([across * SQUARE + (SQUARE - wide) / 2, down * SQUARE + (SQUARE - high) / 2])
-            strokes += [stroke * high + corner + random.normal(0, 2, 2) for stroke in found]
+        strokes += in_squares(text, columns - len(text.replace(" ", "")), down, SQUARE, real, random)
         if down in (1, len(rows) - 2):
             under = SQUARE * (down + 1.04)
             ends = np.array([(0.2 * SQUARE, under), (columns * SQUARE, under + random.normal(0, 2))])
-            strokes.append(_line(*ends, random))
-    return rows, [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
+            strokes.append(line(*ends, random))
+    return rows, as_ink(strokes)
 
 
-def _line(start: np.ndarray, end: np.ndarray, random: np.random.Generator) -> np.ndarray:
+def in_squares(
+    text: str, across: float, down: float, wide: float, real: Digits, random: np.random.Generator
+) -> Strokes:
+    """A row of digits and signs without its spaces, one every ``wide`` from a column on."""
+    strokes: Strokes = []
+    for at, character in enumerate(text.replace(" ", "")):
+        left, top = (across + at) * wide, down * SQUARE
+        if character in SIGNS:
+            middle = np.array([left + wide / 2, top + SQUARE / 2]) + random.normal(0, 2, 2)
+            strokes += [line(*(np.array(stroke) * SIGN + middle), random) for stroke in SIGNS[character]]
+            continue
+        found = [np.array(stroke) for stroke in real[character][random.integers(len(real[character]))]]
+        high = SQUARE * random.uniform(*HIGH)
+        digit = float(np.ptp(np.vstack(found)[:, 0])) * high
+        corner = np.array([left + (wide - digit) / 2, top + (SQUARE - high) / 2])
+        strokes += [stroke * high + corner + random.normal(0, 2, 2) for stroke in found]
+    return strokes
+
+
+def line(start: np.ndarray, end: np.ndarray, random: np.random.Generator) -> np.ndarray:
+    """A straight stroke with some tremor, in board units."""
     way = np.linspace(0, 1, 12)[:, None]
-    return start * (1 - way) + end * way + random.normal(0, 0.6, (12, 2))
+    return np.asarray(start) * (1 - way) + np.asarray(end) * way + random.normal(0, 0.6, (12, 2))
 
 
-def _bare(text: str) -> str:
+def as_ink(strokes: Strokes) -> Strokes:
+    """Strokes with even pressure and time."""
+    return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
+
+
+def bare(text: str) -> str:
+    """A text without capitals and spaces."""
     return "".join(text.casefold().replace("×", "x").split())
