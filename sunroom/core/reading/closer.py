@@ -72,11 +72,11 @@ LINE_WEIGHT, TAUGHT_WEIGHT = 0.2, 0.2
 #: And where it is about signs among digits, which the net of digits does not know.
 SIGN_LINE_WEIGHT, SIGN_TAUGHT_WEIGHT = 0.4, 0.2
 LEAST_LOG = -30.0
-#: A line of a sum in columns, and its sign.
+#: A row of a sum in columns, and its sign.
 _IN_SUM = re.compile(r"[-+×÷]?\d+(?:[.,]\d+)?")
 _SIGN = re.compile(r"^[-+×÷]")
 _SIGN_OF_ROW = re.compile(r"(^|\d)([-+×÷:/=])")
-#: The first line of a long division.
+#: The first row of a long division.
 _DIVIDED = re.compile(r"\d+(?:[.,]\d+)?[:÷/]\d+(?:[.,]\d+)?=\d*(?:[.,]\d+)?")
 #: Its symbols are this likely (logarithm) on average; its digits' middles are no further apart than so many heights, and so unlike.
 LIKELY_IN_SUM, MOST_STEP, UNEVEN = -2.0, 2.2, 0.25
@@ -186,13 +186,17 @@ class CloserLook:
             return [Reading(best, 1.0)]
         return self._digits_in(digits, signed, "", rows)
 
-    def number_in_sum(self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows) -> list[Reading]:
-        """A line of a sum in columns: a number, or a sign and one; empty when it is rather something else."""
+    def row_in_columns(
+        self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows
+    ) -> tuple[list[Reading], bool]:
+        """A row of a sum in columns or a long division, a number with its sign or without; empty when it looks like none.
+
+        And whether its digits stand at even distances, as those of several numbers in a row do not.
+        """
         readings, boxes = self._of_form(_IN_SUM, strokes, hand, rows)
         if not readings:
-            return []
+            return [], False
         best = readings[0].text.replace(" ", "")
-        # Numbers in a row have wider gaps, and unlike ones.
         steps = np.array(
             [
                 right.middle[0] - left.middle[0]
@@ -202,13 +206,13 @@ class CloserLook:
         )
         tall = max(box.height for box in boxes)
         uneven = len(steps) and (steps.max() > MOST_STEP * tall or steps.std() > UNEVEN * steps.mean())
-        return [] if uneven else readings
+        return readings, not uneven
 
-    def row_of_division(
-        self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows, first: bool = False
+    def first_of_division(
+        self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows
     ) -> list[Reading]:
-        """A row of a long division: a number, with its minus or without; the ``first``, if it is one, what is divided and what comes out."""
-        return self._of_form(_DIVIDED if first else _IN_SUM, strokes, hand, rows)[0]
+        """A row as a division and what comes out, as a long one begins; empty when it is none."""
+        return self._of_form(_DIVIDED, strokes, hand, rows)[0]
 
     def _of_form(
         self,

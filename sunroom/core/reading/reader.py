@@ -9,14 +9,9 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.closer import (
-    NUMBER_CHARACTERS,
-    CloserLook,
-    is_sum,
-    numbers_apart,
-)
+from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook, is_sum, numbers_apart
+from sunroom.core.reading.columns import InColumns, columns_among
 from sunroom.core.reading.decode import beam_search
-from sunroom.core.reading.division import division_among
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import InkLine, Stroke, find_lines
 from sunroom.core.reading.marks import is_flat, marks_among
@@ -64,9 +59,7 @@ ACCENTED = 6
 MAX_STROKES = 600
 #: Shorter words may as well be signs, or a number.
 WORD_LENGTH = 3
-#: A sum in columns, whose lines are looked at twice, has at most so many strokes.
-MOST_OF_SUM = 120
-#: So large a share of a long division's lines may look unlike numbers.
+#: So large a share of the rows of a sum or a long division may look unlike numbers.
 MOST_UNLIKE = 0.3
 #: Each of so many numbers in a row is looked at by itself.
 MOST_NUMBERS = 12
@@ -167,8 +160,8 @@ class Reader:
         """
         if len(strokes) > MAX_STROKES:
             return []
-        if division := self.read_division(strokes, hand):
-            return division
+        if in_columns := self.read_in_columns(strokes, hand):
+            return in_columns
         letters, words = hand or (None, None)
         marks = marks_among(strokes)
         writing = [number for number in range(len(strokes)) if number not in marks]
@@ -176,42 +169,38 @@ class Reader:
         lines = _found_lines(strokes, writing, ruled)
         seen = [self.look(line.strokes, words) for line in lines]
         said = [self._read_line(line.strokes, letters, rows) for line, rows in zip(lines, seen, strict=True)]
-        summed = (
-            ruled and len(writing) <= MOST_OF_SUM and is_sum([rivals[0].text for rivals in said if rivals])
-        )
-        if summed:
-            said = [
-                self._read_in_sum(line.strokes, letters, rows, rivals)
-                for line, rows, rivals in zip(lines, seen, said, strict=True)
-            ]
-        return _read_lines(strokes, lines, said, in_columns=bool(summed))
+        return _read_lines(strokes, lines, said)
 
-    def read_division(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[ReadLine]:
-        """The rows of a long division, those on the divisor's side of its bracket by themselves; empty when it is none."""
-        division = division_among(strokes)
-        if division is None:
+    def read_in_columns(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[ReadLine]:
+        """The rows of a sum in columns or of a long division, from the top; empty when it is neither.
+
+        What stands on the divisor's side of a bracket is rows by itself.
+        """
+        found = columns_among(strokes)
+        if found is None:
             return []
-        ruled = [strokes[number] for number in division.ruled]
-        writing = {*range(len(strokes))} - division.ruled - division.bracket
         letters, words = hand or (None, None)
-        lines = _found_lines(strokes, sorted(writing - division.aside), ruled, digits=True)
-        said: list[list[Reading]] = []
-        if not division.bracket:
+        lines, said = _rows_among(strokes, found), []
+        if not found.bracket:
             rows = self.look(lines[0].strokes, words)
-            said = [self._closer.row_of_division(lines[0].strokes, letters, rows, first=True)]
-            if not said[0]:
+            first = self._closer.first_of_division(lines[0].strokes, letters, rows)
+            if first:
+                said = [first]
+            elif found.short < found.ruled:
+                lines = _rows_among(strokes, found._replace(ruled=found.ruled - found.short))
+            else:
                 return []
-        lines += _found_lines(strokes, sorted(division.aside), ruled, digits=True)
-        unlike = 0
+        divided, unlike = bool(found.bracket or said), 0
         for line in lines[len(said) :]:
             rows = self.look(line.strokes, words)
-            said.append(self._closer.row_of_division(line.strokes, letters, rows))
-            if not said[-1]:
-                unlike += 1
-                said[-1] = self._closer.number_in(line.strokes, letters, rows)
-        if unlike > MOST_UNLIKE * len(lines):
+            rivals, even = self._closer.row_in_columns(line.strokes, letters, rows)
+            unlike += not rivals or not (even or divided)
+            if unlike > max(1, MOST_UNLIKE * len(lines)):
+                return []
+            said.append(rivals or self._closer.number_in(line.strokes, letters, rows))
+        if not divided and not is_sum([rivals[0].text for rivals in said if rivals]):
             return []
-        return sorted(_read_lines(strokes, lines, said, in_columns=True), key=lambda line: line.box.y0)
+        return sorted(_read_lines(strokes, lines, said), key=lambda line: line.box.y0)
 
     def taught_by(
         self, strokes: Sequence[Stroke], text: str, hand: OwnHand | None = None
@@ -250,15 +239,6 @@ class Reader:
             self._closer.weigh(look, strokes, letters)
         typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
         return self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
-
-    def _read_in_sum(
-        self, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows, rivals: list[Reading]
-    ) -> list[Reading]:
-        """A line of a sum in columns: one number, with its sign before it; ``rivals`` is what it says by itself."""
-        found = self._closer.number_in_sum(strokes, letters, rows)
-        said = {reading.text for reading in found}
-        others = [Reading(reading.text, 0.0) for reading in rivals if reading.text not in said]
-        return [*found, *others][:MAX_READINGS] if found else rivals
 
     def _read_number(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
@@ -314,8 +294,16 @@ def _found_lines(
     return [line._replace(members=[numbers[member] for member in line.members]) for line in lines]
 
 
+def _rows_among(strokes: Sequence[Stroke], found: InColumns) -> list[InkLine]:
+    """The rows between what parts them; those on a divisor's side last."""
+    ruled = [strokes[number] for number in found.ruled]
+    written = {*range(len(strokes))} - found.ruled - found.bracket
+    sides = (written - found.aside, found.aside)
+    return [row for side in sides for row in _found_lines(strokes, sorted(side), ruled, digits=True)]
+
+
 def _read_lines(
-    strokes: Sequence[Stroke], lines: Sequence[InkLine], said: Sequence[Sequence[Reading]], in_columns: bool
+    strokes: Sequence[Stroke], lines: Sequence[InkLine], said: Sequence[Sequence[Reading]]
 ) -> list[ReadLine]:
     """Lines with what each says; without those that say nothing."""
     read = []
@@ -323,7 +311,7 @@ def _read_lines(
         if rivals:
             everything = np.vstack([strokes[number][:, :2] for number in line.members])
             box = Box.of(everything)
-            read.append(ReadLine(tuple(rivals), tuple(line.members), box, line.angle_rad, in_columns))
+            read.append(ReadLine(tuple(rivals), tuple(line.members), box, line.angle_rad))
     return read
 
 

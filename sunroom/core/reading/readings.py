@@ -20,16 +20,12 @@ class Reading(msgspec.Struct, frozen=True):
 
 
 class ReadLine(msgspec.Struct, frozen=True):
-    """A line of ink: what it may say (best first), which strokes it is, where, and how it was tilted.
-
-    ``in_columns``: it is a row of a sum in columns or of a long division.
-    """
+    """A line of ink: what it may say (best first), which strokes it is, where, and how it was tilted."""
 
     rivals: tuple[Reading, ...]
     members: tuple[int, ...]
     box: Box
     angle_rad: float = 0.0
-    in_columns: bool = False
 
 
 def merged(texts: Iterable[tuple[str, float]]) -> dict[str, float]:

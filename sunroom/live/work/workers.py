@@ -175,18 +175,18 @@ def read_ink(
     finder = resources.finder()
     reader, own = _reader(language, expected), _own_hand(hand)
     figures = finder.find(samples)
-    division = reader.read_division(samples, own)
-    looked_for = not division and (not figures or figures[0].score < CLEAR)
+    in_columns = reader.read_in_columns(samples, own)
+    looked_for = not in_columns and (not figures or figures[0].score < CLEAR)
     sketch = find_sketch(finder, samples) if looked_for else []
     drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
     # Among figures only what is none of them is writing.
     written = [n for n in range(len(samples)) if n not in drawn] or list(range(len(samples)))
-    lines = division or [
+    lines = in_columns or [
         msgspec.structs.replace(line, members=tuple(written[n] for n in line.members))
         for line in reader.read_lines([samples[n] for n in written], own)
     ]
     readings = joined(lines)
-    first = not division and figure_first(readings, any_figure(figures), samples, around)
+    first = not in_columns and figure_first(readings, any_figure(figures), samples, around)
     if len(drawn) == len(samples):
         # Boxes and arrows are read as a letter or two; a text of some length is writing.
         said = "".join(readings[0].text.split()) if readings else ""
@@ -204,7 +204,6 @@ def read_ink(
     if not all(labels):
         found = None  # a map is one when each of its words is
     texts = tuple(label[0].text for label in labels) if found else ()
-    in_columns = any(line.in_columns for line in lines)
     return InkRead(
         tuple(readings),
         tuple(lines),
@@ -214,7 +213,7 @@ def read_ink(
         first,
         found,
         texts,
-        *(_as_maths(samples, readings, first, found is not None, in_columns, chosen) if maths else ()),
+        *(_as_maths(samples, readings, first, found is not None, bool(in_columns), chosen) if maths else ()),
     )
 
 

