@@ -223,7 +223,7 @@ describe('words being typed', () => {
 
 function textItem(id: string) {
   const { samples: _, nib: __, ends: ___, opacity: ____, width: _____, ...placed } = stroke(id)
-  const type = { family: 'sans', align: 'left', listing: 'none', wrap_width: null } as const
+  const type = { family: 'sans', align: 'left', listing: 'none', wrap_width: null, pitch: 0 } as const
   return { ...placed, kind: 'text' as const, text: '', size: 20, ...type, spans: [], lines: [], ink: [] }
 }
 

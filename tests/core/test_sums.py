@@ -4,12 +4,16 @@ from __future__ import annotations
 
 from unittest import TestCase
 
+import msgspec
 import numpy as np
 
 from demo.hand import Hand
 from sunroom.core.board import InkItem, TextItem
-from sunroom.core.board.items import item_box
+from sunroom.core.board.items import carried, item_box
+from sunroom.core.board.laying import laid_out
+from sunroom.core.board.limits import check_item
 from sunroom.core.board.requests import AsWritten, Typeset
+from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading.closer import is_sum
@@ -17,7 +21,7 @@ from sunroom.core.reading.columns import MOST_STROKES
 from sunroom.core.reading.lines import find_lines
 from sunroom.core.reading.marks import marks_among
 from sunroom.live.work.workers import read_ink
-from sunroom.resources import reader
+from sunroom.resources import reader, typesetter
 from tests.core.test_conversions import PAGE, after, board_of, ink, only
 
 SQUARE = 48.0
@@ -148,3 +152,91 @@ class TypedInColumns(TestCase):
             self.assertEqual(len(self.texts(text, self.strokes)), 1, text)
         ragged = (self.strokes[0], ink("stroke-2", 60, 100), self.strokes[2])
         self.assertEqual(len(self.texts("345\n+ 27\n372", ragged)), 1)
+
+
+#: A stroke as wide and as high as a digit.
+DIGIT = pack_samples(np.array([(0, 0, 0.5, 0), (20, 17, 0.5, 8), (0, 34, 0.5, 16)], float))
+
+
+class TypedInSquares(TestCase):
+    """Rows of strokes, one for each character, in ruled squares."""
+
+    def typed(
+        self, rows: list[tuple[str, int]], angle_rad: float = 0.0, step: float = SQUARE
+    ) -> list[TextItem]:
+        """What rows become, each given as its text with its first column."""
+        strokes: list[InkItem] = []
+        lines: list[tuple[str, ...]] = []
+        for down, (text, column) in enumerate(rows):
+            across = enumerate(text.replace(" ", ""), column)
+            made = [
+                ink(f"ink-{down}-{at:03}", 100 + at * step + at % 2, 50 + 50 * down, samples=DIGIT)
+                for at, _ in across
+            ]
+            lines.append(tuple(stroke.id for stroke in made))
+            strokes += [carried(stroke, Affine.turn(angle_rad)) for stroke in made]
+        ids = tuple(f"text-{number:03}" for number in range(len(rows)))
+        request = Typeset(
+            PAGE,
+            tuple(stroke.id for stroke in strokes),
+            ids[0],
+            "\n".join(text for text, _ in rows),
+            angle_rad,
+            ids[1:],
+            tuple(lines),
+        )
+        return sorted(only(after(board_of(*strokes), request), TextItem), key=lambda item: item.id)
+
+    def test_they_can_be_kept(self) -> None:
+        texts = self.typed([("345", 1), ("+ 278", 0), ("623", 1)])
+        self.assertEqual(msgspec.json.decode(msgspec.json.encode(texts), type=list[TextItem]), texts)
+
+    def middles(self, text: TextItem) -> list[float]:
+        """Where the characters of a typed text stand, in squares."""
+        return [(text.x + run.x + run.width / 2 - 110) / SQUARE for run in text.lines[0].runs]
+
+    def test_digits_stand_in_their_squares_and_the_sign_before_them(self) -> None:
+        texts = self.typed([("345", 1), ("+ 278", 0), ("623", 1)])
+        self.assertEqual([text.text for text in texts], ["345", "+278", "623"])
+        for text, first in zip(texts, (1, 0, 1), strict=True):
+            for at, middle in enumerate(self.middles(text), first):
+                self.assertAlmostEqual(middle, at, delta=0.04)
+
+    def test_steps_of_a_long_division_stand_below_what_they_are_taken_from(self) -> None:
+        rows = [("864 : 4 = 216", 1), ("- 8", 0), ("06", 1), ("- 4", 1), ("24", 2)]
+        texts = self.typed(rows)
+        self.assertEqual([text.text for text in texts], ["864:4=216", "-8", "06", "-4", "24"])
+        self.assertEqual([round(self.middles(text)[0]) for text in texts], [1, 0, 1, 1, 2])
+        unsigned = [("216", 2), ("864", 2), ("8", 2), ("06", 2), ("4", 3), ("24", 3)]
+        self.assertEqual([round(self.middles(text)[0]) for text in self.typed(unsigned)], [2, 2, 2, 2, 3, 3])
+
+    def test_numbers_in_a_list_are_one_text(self) -> None:
+        self.assertEqual(len(self.typed([("5", 0), ("12", 0), ("144", 0), ("1000", 0)])), 1)
+        self.assertEqual(len(self.typed([("5", 3), ("12", 2), ("144", 1), ("1000", 0)])), 1)
+
+    def test_what_runs_off_level_stays_so(self) -> None:
+        texts = self.typed([("345", 1), ("+ 278", 0), ("623", 1)], 0.2)
+        self.assertEqual([text.text for text in texts], ["345", "+278", "623"])
+        for text in texts:
+            self.assertAlmostEqual(text.map[1], np.sin(0.2))
+        first, _, last = (np.array([text.x, text.y]) for text in texts)
+        self.assertLess(abs(np.dot(last - first, (np.cos(0.2), np.sin(0.2)))), 2)
+
+    def test_digits_that_stand_close_are_set_small_enough_and_far_ones_are_no_number(self) -> None:
+        (close, *_) = self.typed([("345", 1), ("+ 278", 0), ("623", 1)], step=26)
+        self.assertLessEqual(close.size * 0.54, 26.5)
+        self.assertEqual(
+            [text.pitch for text in self.typed([("345", 1), ("+ 278", 0), ("623", 1)], step=200)], [0] * 3
+        )
+
+    def test_another_size_and_another_text_keep_the_squares(self) -> None:
+        (text, *_) = self.typed([("345", 1), ("+ 278", 0), ("623", 1)])
+        longer = laid_out(msgspec.structs.replace(text, text="3456", size=2 * text.size), typesetter())
+        assert isinstance(longer, TextItem)
+        self.assertAlmostEqual(longer.lines[0].width, 8 * SQUARE, delta=2)
+
+    def test_a_hostile_pitch_is_refused(self) -> None:
+        (text, *_) = self.typed([("345", 1), ("+ 278", 0), ("623", 1)])
+        for pitch in (-1.0, 1e9, float("nan")):
+            with self.assertRaises(MalformedError):
+                check_item(msgspec.structs.replace(text, pitch=pitch))

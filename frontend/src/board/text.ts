@@ -54,6 +54,7 @@ export function newText(
     spans: [],
     lines: plainLines(text, size),
     ink: [],
+    pitch: 0,
   }
 }
 

@@ -1878,6 +1878,7 @@ export interface TextItem {
   spans: Span[]
   lines: Line[]
   ink: InkItem[]
+  pitch: number
 }
 
 export interface Then {

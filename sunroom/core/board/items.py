@@ -105,6 +105,7 @@ class TextItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", ta
     """Typed text from its top left corner; ``lines`` are laid out by the server.
 
     ``spans`` style parts of it. ``ink`` are the strokes it was typeset from, placed relative to this item.
+    ``pitch``: each sign has so much room, as a part of ``size``, as the digits of a sum in ruled squares; 0: as wide as it is.
     """
 
     text: str
@@ -117,6 +118,7 @@ class TextItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", ta
     spans: tuple[Span, ...] = ()
     lines: tuple[Line, ...] = ()
     ink: tuple[InkItem, ...] = ()
+    pitch: float = 0.0
 
 
 class NoteItem(Placed, frozen=True, kw_only=True, gc=False, tag_field="kind", tag="note"):

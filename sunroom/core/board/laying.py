@@ -45,7 +45,14 @@ def laid_out(item: Item, typesetter: Typesetter) -> Item:
     match item:
         case TextItem():
             lines = typesetter.layout(
-                item.text, item.size, item.wrap_width, item.family, item.align, item.listing, item.spans
+                item.text,
+                item.size,
+                item.wrap_width,
+                item.family,
+                item.align,
+                item.listing,
+                item.spans,
+                item.pitch,
             )
             return msgspec.structs.replace(item, lines=lines)
         case ShapeItem() if item.text:

@@ -46,6 +46,8 @@ OPACITIES = (0.05, 1.0)
 #: The least part of a picture's side that can be shown.
 LEAST_CROP = 0.01
 SIZES = (4.0, 400.0)
+#: Of a text's pitch, in its sizes.
+MOST_PITCH = 6.0
 MAX_FIGURE_POINTS = 128
 #: An item is at most this many times larger or smaller than it was made.
 MAX_GROWTH = 200.0
@@ -86,6 +88,7 @@ def check_item(item: Item) -> None:
             check_text(item.text)
             check_range("size", item.size, *SIZES)
             check_spans(item.spans, len(item.text))
+            check_range("pitch", item.pitch, 0, MOST_PITCH)
             if item.wrap_width is not None:
                 check_range("wrap_width", item.wrap_width, 10, 10_000)
         case ShapeItem():

@@ -117,15 +117,18 @@ class Typesetter:
         align: Align = "left",
         listing: Listing = "none",
         spans: tuple[Span, ...] = (),
+        pitch: float = 0.0,
     ) -> tuple[Line, ...]:
         """Lines of ``text`` at ``size``; broken at spaces when wider than ``wrap_width`` (None: never).
+
+        ``pitch`` is the room of each sign as a part of the size; 0: as wide as it is.
 
         Returns
         -------
         tuple of Line
             At least one, also for empty text; x and baseline relative to the text's top left corner.
         """
-        manner = Manner(size, wrap_width, family, align, listing)
+        manner = Manner(size, wrap_width, family, align, listing, pitch)
         return break_lines(
             text, spans, manner, self.choose, LINE_HEIGHT * size, BASELINE * size, self._set_formula
         )

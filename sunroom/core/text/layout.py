@@ -89,19 +89,23 @@ class Line(msgspec.Struct, frozen=True, array_like=True, gc=False):
 
 
 class Manner(msgspec.Struct, frozen=True):
-    """How the whole of a text is set. Sizes in board units; ``wrap_width`` None: lines are not broken."""
+    """How the whole of a text is set. Sizes in board units; ``wrap_width`` None: lines are not broken.
+
+    ``pitch``: every sign stands in the middle of so much room, as a part of the size, as in ruled squares; 0: as wide as it is.
+    """
 
     size: float
     wrap_width: float | None = None
     family: Family = "sans"
     align: Align = "left"
     listing: Listing = "none"
+    pitch: float = 0.0
 
 
 class Cell(NamedTuple):
     """A character with its style, the face that draws it, and its width; or a formula with its size.
 
-    Of signs that no shipped face has the whole is one cell.
+    Of signs that no shipped face has the whole is one cell. ``beside`` is the room to its left and to its right.
     """
 
     text: str
@@ -110,6 +114,7 @@ class Cell(NamedTuple):
     width: float
     formula: SetInLine | None = None
     size: float = 0.0
+    beside: float = 0.0
 
 
 def break_lines(
@@ -134,6 +139,8 @@ def break_lines(
         else:
             cells += _cells(part, style, manner, choose)
     cells = _joined(cells)
+    if manner.pitch:
+        cells = [_pitched(cell, manner.pitch * manner.size) for cell in cells]
     indent = 0.0 if manner.listing == "none" else LIST_INDENT * manner.size
     limit = manner.wrap_width
     if limit is not None and indent:
@@ -185,6 +192,10 @@ def _cells(sign: str, style: Span, manner: Manner, choose: Choose) -> list[Cell]
         return [first._replace(text=sign)]
     rest = (_cell(character, style, manner, choose) for character in sign[1:])
     return [first, *(cell for cell in rest if cell.face != OTHER_FACE)]
+
+
+def _pitched(cell: Cell, room: float) -> Cell:
+    return cell if cell.text == "\n" else cell._replace(width=room, beside=(room - cell.width) / 2)
 
 
 def _joined(cells: list[Cell]) -> list[Cell]:
@@ -242,15 +253,15 @@ def _runs(cells: Sequence[Cell], x: float, size: float) -> list[Run]:
     runs: list[Run] = []
     at = 0
     while at < len(cells):
-        _, style, face, wide, formula, own_size = cells[at]
+        _, style, face, wide, formula, own_size, beside = cells[at]
         if formula:
             above = formula.baseline * own_size
             runs.append(
                 Run(
                     face,
                     cells[at].text,
-                    x,
-                    wide,
+                    x + beside,
+                    wide - 2 * beside,
                     own_size,
                     0.0,
                     style.underline,
@@ -268,6 +279,7 @@ def _runs(cells: Sequence[Cell], x: float, size: float) -> list[Run]:
             end < len(cells)
             and cells[end].face == face
             and not cells[end].formula
+            and not (beside and end > at)
             and _alike(cells[end].style, style)
         ):
             end += 1
@@ -276,7 +288,19 @@ def _runs(cells: Sequence[Cell], x: float, size: float) -> list[Run]:
         text = "".join(cell.text for cell in cells[at:end])
         own_size = size * (SCRIPT_SCALE if style.script else 1.0)
         underline = style.underline or bool(style.link)
-        runs.append(Run(face, text, x, width, own_size, rise, underline, style.strike, style.link))
+        runs.append(
+            Run(
+                face,
+                text,
+                x + beside,
+                width - 2 * beside,
+                own_size,
+                rise,
+                underline,
+                style.strike,
+                style.link,
+            )
+        )
         x += width
         at = end
     return runs

@@ -25,9 +25,10 @@ from sunroom.core.board.items import (
 from sunroom.core.board.laying import formula_set
 from sunroom.core.board.limits import check_figure, check_id, check_range, check_text
 from sunroom.core.board.pages import Page
+from sunroom.core.board.requests.columns import LEAST_SIZE, MOST_SIZE
 from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
-from sunroom.core.board.requests.typesetting import LEAST_SIZE, Typeset, inks_of, texts_of
+from sunroom.core.board.requests.typesetting import Typeset, inks_of, texts_of
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
@@ -277,7 +278,7 @@ def _formula(uid: str, formula: str, strokes: list[InkItem]) -> FormulaItem:
     colour = statistics.mode(stroke.colour for stroke in strokes)
     made = formula_set(FormulaItem(id=uid, formula=formula, size=1.0, colour=colour))
     by_height, by_width = box.height / made.height, box.width / made.width
-    size = round(min(max(math.sqrt(by_height * by_width), LEAST_SIZE), 400.0), 1)
+    size = round(min(max(math.sqrt(by_height * by_width), LEAST_SIZE), MOST_SIZE), 1)
     # Its middle is that of the ink, its left edge too where it has become narrower.
     y = (box.y0 + box.y1 - size * made.height) / 2
     return msgspec.structs.replace(made, size=size, x=box.x0, y=y)

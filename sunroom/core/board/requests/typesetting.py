@@ -3,27 +3,20 @@
 from __future__ import annotations
 
 import math
-import re
 import statistics
 
 import msgspec
 
-from sunroom.core.board.items import InkItem, TextItem, carried, item_box
+from sunroom.core.board.items import InkItem, Kind, TextItem, carried, item_box
+from sunroom.core.board.requests.columns import LEAST_SIZE, MOST_SIZE, are_columns, typed_in_columns
 from sunroom.core.geometry import Affine, Box
-from sunroom.core.text import Family, Typesetter
+from sunroom.core.text import Typesetter
 from sunroom.core.text.fonts import BASELINE
 
 #: Typed text follows the width of its ink within these parts of the size that its height asks for.
 WIDER_THAN_HIGH = (0.7, 1.25)
-#: Below this size typed text cannot be read at 100 %.
-LEAST_SIZE = 10.0
 #: A line that runs off level by less than this is meant to be level.
 LEAST_TILT = math.radians(4)
-#: A line of a sum in columns: one has its sign, and all end at the same edge within so many heights of their digits.
-_OF_SUM = re.compile(r"(?:[-−+×÷=] ?)?\d+(?:[.,]\d+)?")
-SIGNS, RAGGED = "-−+×÷=", 0.8
-#: What makes digits stand below each other.
-EVEN: Family = "mono"
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
@@ -45,42 +38,25 @@ def texts_of(
     request: Typeset, strokes: list[InkItem], typesetter: Typesetter
 ) -> list[tuple[TextItem, list[InkItem]]]:
     """The typed texts with the ink of each."""
-    if summed := _sum(request, strokes, typesetter):
+    if summed := _in_columns(request, strokes, typesetter):
         return summed
     return [(_typed(text, ink, typesetter), ink) for text, ink in _columns(request, strokes)]
 
 
-def _sum(
+def _in_columns(
     request: Typeset, strokes: list[InkItem], typesetter: Typesetter
 ) -> list[tuple[TextItem, list[InkItem]]]:
-    """The lines of a sum in columns, each where it stood, their digits below each other; none when the text is no sum."""
+    """The rows of a sum in columns or of a long division, each by itself; none when the text is neither."""
     rows, ids = request.text.split("\n"), (request.id, *request.more)
     inks = inks_of(request.lines, strokes)
-    if not 1 < len(rows) == len(inks) <= len(ids) or abs(request.angle_rad) >= LEAST_TILT:
+    if not len(rows) == len(inks) <= len(ids) or not are_columns(rows):
         return []
-    if not all(map(_OF_SUM.fullmatch, rows)) or not any(row[0] in SIGNS for row in rows):
-        return []
-    boxes = [box for ink in inks if (box := Box.union(item_box(stroke) for stroke in ink))]
-    tall, edge = statistics.median(box.height for box in boxes), max(box.x1 for box in boxes)
-    if min(box.x1 for box in boxes) < edge - RAGGED * tall:
-        return []
-    above, _ = typesetter.extent("0")
-    size = round(min(max(tall / above, LEAST_SIZE), 400.0), 1)
-    made = []
-    for uid, row, box, ink in zip(ids, rows, boxes, inks, strict=False):
-        lines = typesetter.layout(row, size, family=EVEN)
-        text = TextItem(
-            id=uid,
-            x=edge - lines[0].width,
-            y=(box.y0 + box.y1) / 2 - size * (BASELINE - above / 2),
-            text=row,
-            size=size,
-            colour=statistics.mode(stroke.colour for stroke in ink),
-            family=EVEN,
-            lines=lines,
-        )
-        made.append((text, ink))
-    return made
+    tilted = abs(request.angle_rad) >= LEAST_TILT
+    level = [[_turned(stroke, -request.angle_rad) for stroke in ink] if tilted else ink for ink in inks]
+    texts = typed_in_columns(ids, rows, level, typesetter)
+    if tilted:
+        texts = [_turned(text, request.angle_rad) for text in texts]
+    return list(zip(texts, inks, strict=True)) if texts else []
 
 
 def _columns(request: Typeset, strokes: list[InkItem]) -> list[tuple[Typeset, list[InkItem]]]:
@@ -122,13 +98,13 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
     """Text that stands where its ink stood: as high as the letters written, about as wide, running as they do."""
     tilted = abs(request.angle_rad) >= LEAST_TILT
     if tilted:
-        strokes = [carried(stroke, Affine.turn(-request.angle_rad)) for stroke in strokes]
+        strokes = [_turned(stroke, -request.angle_rad) for stroke in strokes]
     box = Box.union(item_box(stroke) for stroke in strokes)
     assert box is not None
     by_height = typesetter.size_of(request.text, box.height)
     by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
     low, high = (share * by_height for share in WIDER_THAN_HIGH)
-    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), 400.0), 1)
+    size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), MOST_SIZE), 1)
     # The ink's upper edge is the top of the first line's tallest letter.
     above, _ = typesetter.extent(request.text.split("\n")[0])
     spare = box.height * (1 - size / by_height)
@@ -143,4 +119,8 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
         colour=colour,
         lines=typesetter.layout(request.text, size),
     )
-    return carried(text, Affine.turn(request.angle_rad)) if tilted else text
+    return _turned(text, request.angle_rad) if tilted else text
+
+
+def _turned(item: Kind, angle_rad: float) -> Kind:
+    return carried(item, Affine.turn(angle_rad))
