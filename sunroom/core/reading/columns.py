@@ -82,7 +82,7 @@ class _Looked:
             found = InColumns(set(), set(), set(), set())
         self.digits -= found.bracket
         below = max((self.boxes[n].y0 for n in found.bracket), default=-np.inf)
-        steps = {n for n in self.lines if self.boxes[n].y1 > below and self._over(n) and self._under(n)}
+        steps = {n for n in self.lines if self.boxes[n].y1 > below and self._parts(n)}
         if not steps - found.ruled:
             return None
         ruled = found.ruled | steps
@@ -110,6 +110,11 @@ class _Looked:
             < JOINED * self.letter
             for n in self.written
         )
+
+    def _parts(self, number: int) -> bool:
+        """Whether a line has a row over it and one under it; under a long one what comes out may not be written yet."""
+        long = self.boxes[number].width > LONG * self.letter
+        return bool(self._over(number) and (long or self._under(number)))
 
     def _over(self, number: int) -> list[int]:
         """What stands on a line."""
