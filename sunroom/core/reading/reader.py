@@ -60,7 +60,7 @@ MAX_STROKES = 600
 #: Shorter words may as well be signs, or a number.
 WORD_LENGTH = 3
 #: So large a share of the rows of a sum or a long division may look unlike numbers.
-MOST_UNLIKE = 0.3
+MOST_UNLIKE = 0.34
 #: Each of so many numbers in a row is looked at by itself.
 MOST_NUMBERS = 12
 #: A number, time or sum of money has only one of these.
@@ -195,7 +195,7 @@ class Reader:
             rows = self.look(line.strokes, words)
             rivals, even = self._closer.row_in_columns(line.strokes, letters, rows)
             unlike += not rivals or not (even or divided)
-            if unlike > max(1, MOST_UNLIKE * len(lines)):
+            if unlike > MOST_UNLIKE * len(lines):
                 return []
             said.append(rivals or self._closer.number_in(line.strokes, letters, rows))
         if not divided and not is_sum([rivals[0].text for rivals in said if rivals]):
