@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-import json
 import time
-from pathlib import Path
 
 import numpy as np
 
-from bench.sums import SQUARE, Digits, Strokes, as_ink, bare, in_squares, line
+from bench.digits import Digits, Strokes, as_ink, real_digits
+from bench.sums import SQUARE, bare, in_squares, line
 from bench.table import Row, show
 from bench.unseen import plain
 from sunroom.resources import reader
@@ -21,7 +20,7 @@ NEAR = 0.62 * SQUARE
 
 def row() -> Row:
     """How many divisions come out whole; beside them the plain recogniser, whatever its spaces."""
-    real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
+    real = real_digits()
     random = np.random.default_rng(41)
     whole = lines = wanted = base = 0
     times = []

@@ -8,7 +8,6 @@ frequencies, straightening or the symbol net.
 
 from __future__ import annotations
 
-import json
 import math
 import time
 from collections.abc import Callable
@@ -18,6 +17,7 @@ from pathlib import Path
 import numpy as np
 
 from bench import divisions, rough, sums, unseen
+from bench.digits import as_ink, european_ones, numbers, real_digits, rows_of_numbers
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
@@ -43,8 +43,6 @@ WORDS = (
     "yellow purple orange silver wooden heavy gentle clever honest famous empty hungry thirsty quiet lonely"
 ).split()
 LINES = SENTENCES[:16]
-NUMBERS = 500
-ROWS_OF_NUMBERS = 150
 SIGNED_NUMBERS = 60
 TOKENS = (
     "25°", "2.14 m", "10:30", "3x+5", "x=2", "50%", "12 cm", "1/2", "7.5", "x=-3", "90°", "9:05", "4 km", "100%", "£12",
@@ -85,6 +83,7 @@ def run() -> list[Row]:
         _texts("lines tilted by 8 to 30°", _tilted(), 82),
         _texts("numbers of real digits", numbers(), 96, 99),
         _texts("rows of numbers of real digits", rows_of_numbers(), 88),
+        _texts("numbers whose ones have a stroke up to their top", european_ones(), None),
         _texts("real digits with the signs of fractions, times, angles, shares", _signed(), None),
         _texts("units, times, money, short equations", _written(TOKENS, 4), None),
         _texts("equations, dates, money, with gaps", _spaced(), None),
@@ -146,53 +145,9 @@ def _tilted() -> list[tuple[str, Strokes]]:
     return made
 
 
-def numbers() -> list[tuple[str, Strokes]]:
-    """Numbers of two to six real digits, each digit by another hand."""
-    random = np.random.default_rng(11)
-    return _of_real_digits([1] * NUMBERS, 7, random)
-
-
-def rows_of_numbers() -> list[tuple[str, Strokes]]:
-    """Two to four numbers of one to three real digits beside each other."""
-    random = np.random.default_rng(12)
-    return _of_real_digits(random.integers(2, 5, ROWS_OF_NUMBERS).tolist(), 4, random)
-
-
-def _real_digits() -> dict[str, list[list[list[list[float]]]]]:
-    """Real digits 1 unit high, by what they are: each some strokes of points."""
-    real: dict[str, list[list[list[list[float]]]]]
-    real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
-    return real
-
-
-def _of_real_digits(counts: list[int], most: int, random: np.random.Generator) -> list[tuple[str, Strokes]]:
-    real = _real_digits()
-    made = []
-    for count in counts:
-        least = 2 if count == 1 else 1
-        text = " ".join(
-            "".join(random.choice(list("0123456789"), int(random.integers(least, most))))
-            for _ in range(count)
-        )
-        x, strokes = 0.0, []
-        for digit in text:
-            if digit == " ":
-                x += random.uniform(14, 40)
-                continue
-            found = [np.array(stroke) for stroke in real[digit][int(random.integers(len(real[digit])))]]
-            width = float(np.ptp(np.vstack(found)[:, 0]))
-            scale = 40 * random.uniform(0.92, 1.08)
-            strokes += [stroke * scale + (x, random.normal(0, 1.2)) for stroke in found]
-            x += scale * width + random.uniform(8, 14)
-        made.append(
-            (text, [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes])
-        )
-    return made
-
-
 def _signed() -> list[tuple[str, Strokes]]:
     """3/4, 12:05, 45° and 80 % in real digits, with the signs of held-out hands, as large beside them as those write."""
-    real = _real_digits()
+    real = real_digits()
     random = np.random.default_rng(34)
     made = []
     for number in range(SIGNED_NUMBERS):
@@ -207,9 +162,7 @@ def _signed() -> list[tuple[str, Strokes]]:
                     drawn = real[character][int(random.integers(len(real[character])))]
                     scale = (box.y1 - box.y0) * random.uniform(0.92, 1.08)
                     found = [np.array(stroke) * scale + (x, box.y0) for stroke in drawn]
-                    found = [
-                        np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in found
-                    ]
+                    found = as_ink(found)
                 strokes += found
                 x = max(float(stroke[:, 0].max()) for stroke in strokes) + random.uniform(8, 14)
             made.append((text, strokes))

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-import json
 import time
-from pathlib import Path
 
 import numpy as np
 
+from bench.digits import Digits, Strokes, as_ink, real_digits
 from bench.table import Row, show
 from bench.unseen import plain
 from sunroom.resources import reader
@@ -25,14 +24,10 @@ SIGNS = {
     ":": (((-0.1, -0.7), (0.1, -0.6)), ((-0.1, 0.6), (0.1, 0.7))),
 }
 
-Strokes = list[np.ndarray]
-#: Of each digit pictures, each of strokes of points, one high.
-Digits = dict[str, list[list[list[list[float]]]]]
-
 
 def row() -> Row:
     """How many sums come out whole, spaces and all; beside them the plain recogniser, whatever its spaces."""
-    real = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
+    real = real_digits()
     random = np.random.default_rng(36)
     whole = lines = wanted = base = 0
     times = []
@@ -94,11 +89,6 @@ def line(start: np.ndarray, end: np.ndarray, random: np.random.Generator) -> np.
     """A straight stroke with some tremor, in board units."""
     way = np.linspace(0, 1, 12)[:, None]
     return np.asarray(start) * (1 - way) + np.asarray(end) * way + random.normal(0, 0.6, (12, 2))
-
-
-def as_ink(strokes: Strokes) -> Strokes:
-    """Strokes with even pressure and time."""
-    return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
 
 
 def bare(text: str) -> str:

@@ -33,6 +33,8 @@ HELD_OUT_DIGITS = 3_000
 TRACED_DIGITS = 30_000
 #: Of each digit of the first part so many are for tuning by hand; all others are for training.
 TUNING_DIGITS = 1_000
+#: A 1 is straight when its way is no longer than this; the stroke up to its top leans so, and is so long beside it.
+STRAIGHT_ONE, FLAG_RAD, FLAG_LONG = 1.1, (math.radians(27), math.radians(65)), (0.18, 0.6)
 SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
 MNIST_SCALE = 8
 #: Ink of a picture is what is darker than one of these (of 1); what is shorter than so many px (digits are 160 high) is dust.
@@ -195,6 +197,46 @@ def varied(strokes: Strokes, random: np.random.Generator) -> Strokes:
         points = points + random.normal(0, 0.018, 2)
         made.append(points + random.uniform(0, 0.016) * _tremor(len(points), random))
     return _lifted(made, random)
+
+
+def in_european_manner(digit: int, strokes: Strokes, random: np.random.Generator) -> Strokes:
+    """A real 1 with a stroke up to its top, now and then with a foot, or a real 7 with a bar; all others as they are.
+
+    So they are written in much of Europe, and hardly ever in MNIST.
+    """
+    if digit == 7 and len(strokes) <= 2:
+        return [*strokes, *_bar(strokes, random)]
+    stem = strokes[0]
+    if digit != 1 or len(strokes) > 1 or _length(stem) > STRAIGHT_ONE * math.dist(stem[0], stem[-1]):
+        return strokes
+    stem = stem if stem[0, 1] < stem[-1, 1] else stem[::-1]
+    lean = (stem[0, 0] - stem[-1, 0]) / max(float(stem[-1, 1] - stem[0, 1]), 0.3)
+    stem = stem + np.column_stack(
+        [(lean - random.normal(0.12, 0.1)) * (stem[:, 1] - stem[0, 1]), 0 * stem[:, 1]]
+    )
+    angle, length = random.uniform(*FLAG_RAD), random.uniform(*FLAG_LONG)
+    way = np.linspace(1, 0, 8)[:, None]
+    flag = stem[0] + length * way * (-math.cos(angle), math.sin(angle))
+    flag += random.normal(0, 0.03) * (way * (1 - way)) * (math.sin(angle), math.cos(angle)) * 4
+    if random.random() < 0.65:
+        made = [np.vstack([flag, stem[1:]])]
+    else:
+        made = [flag[:: random.choice((-1, 1))] + random.normal(0, 0.02, 2), stem]
+    if random.random() < 0.15:
+        made.append(stem[-1] + random.uniform(0.25, 0.6) * np.linspace(-0.5, 0.5, 6)[:, None] * (1, 0))
+    return made
+
+
+def _bar(strokes: Strokes, random: np.random.Generator) -> Strokes:
+    """A short line through the stem of a 7; none where the stem is not found."""
+    points = np.vstack(strokes)[:, :2]
+    near = points[np.abs(points[:, 1] - random.uniform(0.45, 0.6)) < 0.08]
+    if not len(near):
+        return []
+    angle, long = random.normal(-0.1, 0.12), random.uniform(0.28, 0.5)
+    return [
+        near.mean(axis=0) + long * np.linspace(-0.5, 0.5, 6)[:, None] * (math.cos(angle), math.sin(angle))
+    ]
 
 
 def _dense(points: np.ndarray) -> np.ndarray:

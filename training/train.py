@@ -43,6 +43,8 @@ WRITING, DRAWING, NO_DIGIT = "writing", "drawing", "none"
 APART_SHARE = 0.65
 #: Alone these are figures as much as letters: only what stands beside them tells.
 FIGURE_LIKE = frozenset("oO0lI1/\\-_xX+cC()vVLt<>.,:;'\"°×*|JUuniTrszZN")
+#: So many real digits are made such as MNIST hardly has.
+EUROPEAN_SHARE = 0.3
 #: What no digit looks like.
 NO_DIGITS = sorted(set(SYMBOLS) - set("0123456789oODQlIiJZzSsbGTBgqyY/.,'\"°!-ïíîóôöòú"))
 SEED = 20_260_901
@@ -133,7 +135,8 @@ def _real_digit(label: int, random: np.random.Generator) -> list[np.ndarray]:
         points = np.vstack(strokes)[:, :2]
         return [(s[:, :2] - points.min(axis=0)) / max(float(np.ptp(points[:, 1])), 1e-6) for s in strokes]
     real = _digits(label)
-    return real[int(random.integers(len(real)))]
+    strokes = real[int(random.integers(len(real)))]
+    return hands.in_european_manner(label, strokes, random) if random.random() < EUROPEAN_SHARE else strokes
 
 
 def _no_digit(random: np.random.Generator) -> list[np.ndarray]:

@@ -87,6 +87,41 @@ describe('what is put on the board', () => {
   })
 })
 
+describe('a question to everybody', () => {
+  const check = (id: string) => ({
+    id,
+    question: 'Where is noon?',
+    options: [],
+    shared: false,
+    answers: [],
+    answered: [],
+  })
+  const lesson = { hands: [], plan: { pages: [] } }
+
+  test('stays written until everybody sees it', () => {
+    const socket = come()
+    session.classroom.draft = { question: 'Where is noon?', options: 'Left\nRight' }
+    session.ask('Where is noon?', ['Left', 'Right'])
+    const [told] = socket.sent.flatMap((message) => (message.type === 'tell' ? [message.command] : []))
+    expect(told).toMatchObject({ command: 'ask_check', question: 'Where is noon?' })
+    socket.hear({ type: 'frame', lesson: { ...lesson, check: check('another-1') } })
+    socket.hear(welcome({ lesson: { ...lesson, check: null } }))
+    expect(session.classroom.draft.question).toBe('Where is noon?')
+    const { id } = told as { id: string }
+    socket.hear(welcome({ lesson: { ...lesson, check: check(id) } }))
+    expect(session.classroom.draft).toEqual({ question: '', options: 'Left\nRight' })
+  })
+
+  test('that was written meanwhile stays', () => {
+    const socket = come()
+    session.ask('Where is noon?', ['Left', 'Right'])
+    session.classroom.draft = { question: 'And at six?', options: '' }
+    const { id } = socket.sent.flatMap((m) => (m.type === 'tell' ? [m.command] : []))[0] as { id: string }
+    socket.hear({ type: 'frame', lesson: { ...lesson, check: check(id) } })
+    expect(session.classroom.draft.question).toBe('And at six?')
+  })
+})
+
 describe('undo', () => {
   test('counts true after a line was lost and steps were missed', () => {
     const socket = come()

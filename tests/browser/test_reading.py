@@ -12,6 +12,8 @@ from sunroom.core.board import InkItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
 from sunroom.core.geometry import Affine
 from tests.browser.test_tools import Tools
+from tests.core.test_columns import behind_bracket
+from tests.core.test_sums import SQUARE
 
 
 class Inking(Tools):
@@ -76,11 +78,33 @@ class Converting(Inking):
         self.tutor.press("[data-testid=typeset]")
         self.tutor.wait_items(4)
         texts = sorted((item for item in self.items() if isinstance(item, TextItem)), key=lambda t: t.y)
-        self.assertEqual([text.text for text in texts], ["345", "+ 278", "623"])
+        self.assertEqual([text.text for text in texts], ["345", "+278", "623"])
         edges = [item_box(text).x1 for text in texts]
         self.assertAlmostEqual(min(edges), max(edges), delta=0.1)
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait_items(count)
+
+    def test_a_long_division_is_typeset_in_its_columns_and_its_bracket_stays_ink(self) -> None:
+        for stroke in behind_bracket(20, one_stroke=True):
+            self.tutor.draw(stroke[:, :2] + (150, 140))
+        self.choose_all()
+        self.tutor.wait_text("[data-testid=typeset]", "- 24")
+        self.tutor.press("[data-testid=typeset]")
+        self.tutor.wait_items(9 + 1 + 3)
+        lefts = {text.text: text.x for text in self.items() if isinstance(text, TextItem)}
+        for text, column in (
+            ("216", 0),
+            ("864", 0),
+            ("-8", -1),
+            ("06", 0),
+            ("-4", 0),
+            ("24", 1),
+            ("-24", 0),
+            ("0", 2),
+        ):
+            self.assertAlmostEqual((lefts[text] - lefts["864"]) / SQUARE, column, delta=0.1)
+        self.tutor.press("[data-testid=as-written]")
+        self.tutor.wait_items(len(behind_bracket(20, one_stroke=True)))
 
     def test_as_written_brings_the_ink_back_where_the_words_are_now(self) -> None:
         self.write("noon", 200, 230)

@@ -1,5 +1,5 @@
 /** What goes on in the lesson besides the board: the door, the chat, signs, the question, another's eyes. */
-import type { AtPorch, CheckAnswers, Knock, Reacted, Said, ToBrowser, Trace } from '../wire/generated'
+import type { AtPorch, Check, CheckAnswers, Knock, Reacted, Said, ToBrowser, Trace } from '../wire/generated'
 import { t } from '../words/words.svelte'
 import type { Inside } from './inside'
 import type { Sounds } from './sounds'
@@ -36,6 +36,8 @@ export class Classroom {
   onlyBy = $state.raw('')
   /** A question that is being written: it stays when something else is done meanwhile. */
   draft = $state.raw({ question: '', options: '' })
+  /** The question that was asked last: its words stay written until everybody sees it, as the line may break meanwhile. */
+  asking = { id: '', question: '' }
   /** Words of the chat that are being written. */
   saying = $state('')
   /** When each person's pen was on the paper last, in ms of this page. */
@@ -85,6 +87,12 @@ export class Classroom {
         return true
     }
     return false
+  }
+
+  /** What everybody is asked now. */
+  heardCheck(check: Check | null): void {
+    const { id, question } = this.asking
+    if (check?.id === id && this.draft.question === question) this.draft = { ...this.draft, question: '' }
   }
 
   #show({ seat, kind }: Reacted): void {

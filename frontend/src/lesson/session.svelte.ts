@@ -208,6 +208,14 @@ export class Session implements Inside {
     return sent
   }
 
+  /** Ask everybody; false when there is no line to ask on. */
+  ask(question: string, options: string[]): boolean {
+    const id = newId()
+    const asked = this.tell({ command: 'ask_check', id, question: question.trim(), options })
+    if (asked) this.classroom.asking = { id, question }
+    return asked
+  }
+
   /** Say something in the chat; false when there is no line to say it on. */
   saySomething(text: string, to: string): boolean {
     const said = { id: newId(), text }
@@ -365,6 +373,7 @@ export class Session implements Inside {
     this.boards = welcome.boards
     this.classroom.porch = null
     this.classroom.chat = welcome.chat
+    this.classroom.heardCheck(welcome.lesson.check)
     this.clockSkewMs = welcome.now_ms - Date.now()
     this.keptMs = welcome.kept_ms
     this.cards.hear(welcome.play)
@@ -396,6 +405,7 @@ export class Session implements Inside {
       if (this.people.tutorSide && frame.lesson.hands.length > (this.lesson?.hands.length ?? 0))
         this.sounds.play('hand')
       this.lesson = frame.lesson
+      this.classroom.heardCheck(this.lesson.check)
     }
     if (frame.people) this.#hearPeople(frame.people)
     if (frame.boards) this.boards = frame.boards

@@ -2,7 +2,6 @@
   /** A question to everybody: written now, or prepared before. What is half written stays. */
   import Button from '../ui/Button.svelte'
   import Icon from '../ui/Icon.svelte'
-  import { newId } from '../wire/codec'
   import { FEWEST_ANSWERS, MAX_WORDS, MOST_ANSWERS } from '../wire/generated'
   import type { Session } from '../lesson/session.svelte'
   import { keepPrepared, prepared, type Question } from '../lesson/questions'
@@ -28,15 +27,8 @@
   )
   const whole = $derived(given.length >= FEWEST_ANSWERS && !problem)
 
-  function ask({ question, options }: Question): boolean {
-    const asked = session.tell({ command: 'ask_check', id: newId(), question: question.trim(), options })
-    if (asked) onclose()
-    return asked
-  }
-
-  function askDraft() {
-    if (ask({ question: draft.question, options: given }))
-      session.classroom.draft = { question: '', options: draft.options }
+  function ask({ question, options }: Question) {
+    if (session.ask(question, options)) onclose()
   }
 
   function keep() {
@@ -68,7 +60,9 @@
     aria-invalid={Boolean(problem)}></textarea>
   {#if problem}<p role="alert">{problem}</p>{/if}
   <div class="row">
-    <Button kind="go" disabled={!whole} onclick={askDraft}>{t('ask-it')}</Button>
+    <Button kind="go" disabled={!whole} onclick={() => ask({ question: draft.question, options: given })}
+      >{t('ask-it')}</Button
+    >
     <Button disabled={!whole || !draft.question.trim()} onclick={keep}>{t('prepare')}</Button>
     <Button kind="quiet" onclick={() => (session.classroom.draft = { ...draft, options: 'A\nB\nC\nD' })}
       >{t('a-to-d')}</Button

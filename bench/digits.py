@@ -1,0 +1,92 @@
+"""Numbers in real digits that training never sees, each digit by another hand."""
+
+from __future__ import annotations
+
+import json
+import math
+from functools import cache
+from pathlib import Path
+
+import numpy as np
+
+NUMBERS, ROWS_OF_NUMBERS, EUROPEAN_NUMBERS = 500, 150, 150
+#: How the stroke up to the top of a 1 leans from level, and how long it is, as a part of the height.
+FLAG_DEG, FLAG_LONG = (30, 60), (0.25, 0.5)
+
+Strokes = list[np.ndarray]
+#: Of each digit many, each some strokes of points, 1 unit high.
+Digits = dict[str, list[list[list[list[float]]]]]
+
+
+@cache
+def real_digits() -> Digits:
+    """The real digits of bench/hands."""
+    real: Digits = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
+    return real
+
+
+def numbers() -> list[tuple[str, Strokes]]:
+    """Numbers of two to six digits."""
+    random = np.random.default_rng(11)
+    return [_written(_random_number(2, 7, random), random) for _ in range(NUMBERS)]
+
+
+def rows_of_numbers() -> list[tuple[str, Strokes]]:
+    """Two to four numbers of one to three digits beside each other."""
+    random = np.random.default_rng(12)
+    counts = random.integers(2, 5, ROWS_OF_NUMBERS).tolist()
+    return [
+        _written(" ".join(_random_number(1, 4, random) for _ in range(count)), random) for count in counts
+    ]
+
+
+def european_ones() -> list[tuple[str, Strokes]]:
+    """Numbers of two to five digits with a 1 among them, each with a stroke up to its top as much of Europe writes it."""
+    random = np.random.default_rng(13)
+    made = []
+    while len(made) < EUROPEAN_NUMBERS:
+        number = _random_number(2, 6, random)
+        if "1" in number:
+            made.append(_written(number, random, european=True))
+    return made
+
+
+def as_ink(strokes: Strokes) -> Strokes:
+    """Strokes with even pressure and time."""
+    return [np.column_stack([s, np.full(len(s), 0.5), np.arange(len(s)) * 8.0]) for s in strokes]
+
+
+def _random_number(least: int, most: int, random: np.random.Generator) -> str:
+    return "".join(random.choice(list("0123456789"), int(random.integers(least, most))))
+
+
+def _written(text: str, random: np.random.Generator, european: bool = False) -> tuple[str, Strokes]:
+    """A text in digits 40 units high, with spaces between numbers."""
+    x, strokes = 0.0, []
+    for digit in text:
+        if digit == " ":
+            x += random.uniform(14, 40)
+            continue
+        every = real_digits()[digit]
+        found = [np.array(stroke) for stroke in every[int(random.integers(len(every)))]]
+        if european and digit == "1":
+            found = _with_flag(found, random)
+        width = float(np.ptp(np.vstack(found)[:, 0]))
+        scale = 40 * random.uniform(0.92, 1.08)
+        strokes += [stroke * scale + (x, random.normal(0, 1.2)) for stroke in found]
+        x += scale * width + random.uniform(8, 14)
+    return text, as_ink(strokes)
+
+
+def _with_flag(one: Strokes, random: np.random.Generator) -> Strokes:
+    """A 1, upright, with a bent stroke from below on its left up to its top: in one go with it or by itself."""
+    stem = max(one, key=len)
+    stem = stem if stem[0, 1] < stem[-1, 1] else stem[::-1]
+    stem = np.column_stack([0.35 * stem[:, 0], stem[:, 1]])
+    angle, long = math.radians(random.uniform(*FLAG_DEG)), random.uniform(*FLAG_LONG)
+    start = stem[0] + long * np.array([-math.cos(angle), math.sin(angle)])
+    bend = (start + stem[0]) / 2 + random.normal(0, 0.03, 2)
+    way = np.linspace(0, 1, 9)[:, None]
+    flag = (1 - way) ** 2 * start + 2 * way * (1 - way) * bend + way**2 * stem[0]
+    made = [np.vstack([flag, stem[1:]])] if random.random() < 0.5 else [flag, stem]
+    return [stroke - (float(start[0]), 0) for stroke in made]
