@@ -8,10 +8,12 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.geometry import Box, path_length
+from sunroom.core.geometry import Box, path_length, resample
 
 #: More strokes than this are neither.
 MOST_STROKES = 160
+#: However many points a stroke has, so many of it are looked at.
+MOST_POINTS = 64
 #: All sizes are in heights of its digits. A line under a step is at least so wide, and hardly as high or crooked as it is wide.
 WIDE, FLAT, CROOKED = 0.95, 0.15, 1.25
 #: Strokes at least so high are digits.
@@ -63,8 +65,8 @@ class _Looked:
     """Strokes by their boxes and sizes."""
 
     def __init__(self, strokes: Sequence[NDArray[np.float64]]) -> None:
-        self.strokes = strokes
-        self.boxes = [Box.of(stroke[:, :2]) for stroke in strokes]
+        self.strokes = [resample(stroke[:, :2], max(4, min(MOST_POINTS, len(stroke)))) for stroke in strokes]
+        self.boxes = [Box.of(stroke) for stroke in self.strokes]
         heights = np.array([box.height for box in self.boxes])
         # Digits in pieces are many low strokes.
         self.letter = max(float(np.median(heights[heights >= np.percentile(heights, 80) / 2])), 1e-6)
@@ -92,22 +94,21 @@ class _Looked:
     def _is_line(self, number: int) -> bool:
         box = self.boxes[number]
         flat = box.height < max(FLAT * box.width, 0.5 * FLAT * self.letter)
-        length = path_length(self.strokes[number][:, :2])
+        length = path_length(self.strokes[number])
         return box.width > WIDE * self.letter and flat and length < CROOKED * box.width
 
     def _is_part(self, number: int) -> bool:
         """Whether a line is the minus of a row, or part of a digit: the foot of a 2, the bar of a 7."""
         line, far, across = self.boxes[number], NEXT * self.letter, ACROSS * self.letter
         down = line.middle[1]
-        ends = self.strokes[number][[0, -1], :2]
+        ends = self.strokes[number][[0, -1]]
         for n in self.digits:
             box = self.boxes[n]
             beside = line.x0 - far < box.x1 and box.x0 < line.x1 + far
             if beside and box.height < UPRIGHT * self.letter and box.y0 + across < down < box.y1 - across:
                 return True
         return any(
-            np.hypot(*(ends[:, None] - self.strokes[n][None, :, :2]).transpose(2, 0, 1)).min()
-            < JOINED * self.letter
+            np.hypot(*(ends[:, None] - self.strokes[n][None]).transpose(2, 0, 1)).min() < JOINED * self.letter
             for n in self.written
         )
 
@@ -143,7 +144,7 @@ class _Looked:
     def _corner(self) -> InColumns | None:
         """A bracket with the line over the dividend, in one stroke."""
         for number in self.digits:
-            box, stroke = self.boxes[number], self.strokes[number][:, :2]
+            box, stroke = self.boxes[number], self.strokes[number]
             if box.width < LONG * self.letter or not _within(box.height / self.letter, BRACKET):
                 continue
             if path_length(stroke) > CROOKED * (box.width + box.height):
@@ -170,7 +171,7 @@ class _Looked:
 
         def gap(number: int) -> float:
             """From a stroke's upper end to where the line begins."""
-            ends = self.strokes[number][[0, -1], :2]
+            ends = self.strokes[number][[0, -1]]
             return float(np.hypot(*(ends[ends[:, 1].argmin()] - (line.x0, line.middle[1]))))
 
         like = [
