@@ -129,7 +129,7 @@ class SumsInColumns(TestCase):
 
 
 class TypedInColumns(TestCase):
-    """Three numbers whose ink ends at about one edge."""
+    """Three numbers with points, whose ink ends at about one edge."""
 
     def setUp(self) -> None:
         self.strokes = (ink("stroke-1", 120, 50), ink("stroke-2", 118, 100), ink("stroke-3", 121, 150))
@@ -142,22 +142,22 @@ class TypedInColumns(TestCase):
         return sorted(only(self.board, TextItem), key=lambda item: item.id)
 
     def test_each_line_stands_where_it_stood_and_digits_below_each_other(self) -> None:
-        texts = self.texts("345\n+ 27\n372", self.strokes)
-        self.assertEqual([text.text for text in texts], ["345", "+ 27", "372"])
+        texts = self.texts("3.45\n+ 2.7\n6.15", self.strokes)
+        self.assertEqual([text.text for text in texts], ["3.45", "+ 2.7", "6.15"])
         self.assertEqual({(text.family, text.size) for text in texts}, {("mono", texts[0].size)})
         ends = [text.x + text.lines[0].width for text in texts]
         self.assertAlmostEqual(min(ends), max(ends))
         self.assertAlmostEqual(max(ends), max(item_box(stroke).x1 for stroke in self.strokes))
         self.assertEqual([round(b.y - a.y) for a, b in zip(texts, texts[1:], strict=False)], [50, 50])
-        self.assertEqual(len(self.texts("345\n− 27\n318", self.strokes)), 3)
+        self.assertEqual(len(self.texts("3.45\n− 2.7\n0.75", self.strokes)), 3)
         back = after(self.board, AsWritten(PAGE, ("text-001", "text-002", "text-003")))
         self.assertEqual(len(only(back, InkItem)), 3)
 
     def test_what_is_no_sum_or_ends_raggedly_is_one_text(self) -> None:
-        for text in ("345\n27\n372", "sun\n+ 27\nnoon"):
+        for text in ("345\n27\n372", "sun\n+ 27\nnoon", "345\n+ 27\nso", "345\n \n+ 27"):
             self.assertEqual(len(self.texts(text, self.strokes)), 1, text)
         ragged = (self.strokes[0], ink("stroke-2", 60, 100), self.strokes[2])
-        self.assertEqual(len(self.texts("345\n+ 27\n372", ragged)), 1)
+        self.assertEqual(len(self.texts("3.45\n+ 2.7\n6.15", ragged)), 1)
 
 
 #: A stroke as wide and as high as a digit.
@@ -215,6 +215,11 @@ class TypedInSquares(TestCase):
         self.assertEqual([round(self.middles(text)[0]) for text in texts], [1, 0, 1, 1, 2])
         unsigned = [("216", 2), ("864", 2), ("8", 2), ("06", 2), ("4", 3), ("24", 3)]
         self.assertEqual([round(self.middles(text)[0]) for text in self.typed(unsigned)], [2, 2, 2, 2, 3, 3])
+
+    def test_a_row_that_is_misread_is_typed_as_the_others(self) -> None:
+        for odd in ("-", "-4°"):
+            rows = [("864:4=216", 1), ("- 8", 0), (odd, 1), ("- 4", 1), ("24", 2)]
+            self.assertEqual([text.text for text in self.typed(rows)], ["864:4=216", "-8", odd, "-4", "24"])
 
     def test_numbers_in_a_list_are_one_text(self) -> None:
         self.assertEqual(len(self.typed([("5", 0), ("12", 0), ("144", 0), ("1000", 0)])), 1)

@@ -17,7 +17,10 @@ from sunroom.core.text.fonts import BASELINE
 #: A row of a sum: one has its sign. And one of a long division that says what is divided and what comes out.
 _OF_SUM = re.compile(r"(?:[-−+×÷=] ?)?\d+(?:[.,]\d+)?")
 _DIVISION = re.compile(r"\d+ ?[:÷/] ?\d+ ?=(?: ?\d+)?")
+_LETTER = re.compile(r"[^\W\d_]")
 SIGNS = "-−+×÷="
+#: So large a share of the rows may be misread, but has no letter.
+MOST_UNLIKE = 0.25
 #: So many numbers without a sign are the steps of a long division, when they stand in columns and at no common edge, by so
 #: many digits.
 STEPS, STAGGERED = 4, 0.4
@@ -30,6 +33,8 @@ LEAST_SIZE, MOST_SIZE = 10.0, 400.0
 RAGGED = 0.8
 #: Digits stand at even distances when those of most differ from the middle one by no more than this part of it.
 UNEVEN, MOSTLY = 0.22, 0.7
+#: About how wide a written digit is, in heights.
+DIGIT = 0.55
 #: In heights of the digits: what stands further apart is no number.
 MOST_APART = 2.5
 #: And by no more than this are off their column; what is further off stands between columns, and stays there.
@@ -38,8 +43,10 @@ OFF = 0.3
 
 def are_columns(rows: Sequence[str]) -> bool:
     """Whether texts may be the rows of a sum in columns or of a long division."""
-    known = all(_OF_SUM.fullmatch(row) or _DIVISION.fullmatch(row) for row in rows)
-    return known and len(rows) > 1 and (_say_so(rows) or len(rows) >= STEPS)
+    if len(rows) < 2 or not all(row.strip() and not _LETTER.search(row) for row in rows):
+        return False
+    unlike = sum(not (_OF_SUM.fullmatch(row) or _DIVISION.fullmatch(row)) for row in rows)
+    return unlike <= MOST_UNLIKE * len(rows) and (_say_so(rows) or len(rows) >= STEPS)
 
 
 def _say_so(rows: Sequence[str]) -> bool:
@@ -57,8 +64,17 @@ def typed_in_columns(
     size = min(max(tall / above, LEAST_SIZE), MOST_SIZE)
     close = ["".join(row.split()) for row in rows]
     middles = [_middles(row, ink) for row, ink in zip(close, inks, strict=True)]
-    pitch = 0.0 if any(set(".,") & set(row) for row in rows) else _pitch(middles)
-    pitch = pitch if pitch < MOST_APART * tall else 0.0
+    pitch = 0.0
+    if not any(set(".,") & set(row) for row in rows):
+        between = [right - left for row in middles for left, right in pairwise(row)]
+        # Slanted digits stand over each other: then rows are as wide as their digits.
+        wide = [
+            (box.width - DIGIT * tall) / (len(row) - 1)
+            for row, box in zip(close, boxes, strict=True)
+            if len(row) > 1 and row.isdecimal()
+        ]
+        pitch = _even(between) or _even(wide)
+        pitch = pitch if pitch < MOST_APART * tall else 0.0
     if pitch:
         rows, size = close, min(size, pitch / DIGIT_WIDE)
         lefts = _lefts(close, middles, boxes, pitch)
@@ -103,23 +119,23 @@ def _middles(row: str, ink: list[InkItem]) -> list[float]:
     return [(start + end) / 2 for start, end in parts] if len(parts) == len(row) else []
 
 
-def _pitch(middles: Sequence[list[float]]) -> float:
-    """How far digits stand from each other; 0 when that is not even."""
-    gaps = np.array([right - left for row in middles for left, right in pairwise(row)])
+def _even(gaps: Sequence[float]) -> float:
+    """The distance of digits that stand at even distances; 0 when these do not."""
     if len(gaps) < 2:
         return 0.0
     pitch = float(np.median(gaps))
-    even = np.abs(gaps - pitch) < UNEVEN * pitch
-    return float(gaps[even].mean()) if even.mean() >= MOSTLY else 0.0
+    even = [gap for gap in gaps if abs(gap - pitch) < UNEVEN * pitch]
+    return statistics.fmean(even) if len(even) >= MOSTLY * len(gaps) else 0.0
 
 
 def _lefts(
     rows: Sequence[str], middles: Sequence[list[float]], boxes: Sequence[Box], pitch: float
 ) -> list[float]:
     """Where each row begins, so that its digits stand in the columns of the others."""
+    # Whether a sign stands before the first digit.
+    signed = [row[0] in SIGNS and len(row) > 1 for row in rows]
     firsts: list[float] = []
-    for row, known, box in zip(rows, middles, boxes, strict=True):
-        sign = row[0] in SIGNS
+    for row, sign, known, box in zip(rows, signed, middles, boxes, strict=True):
         if known:
             firsts.append(known[sign])
         elif _DIVISION.fullmatch(row):
@@ -129,8 +145,8 @@ def _lefts(
     turns = np.exp(2j * np.pi * np.array(firsts) / pitch)
     start = float(np.angle(turns.sum())) / (2 * np.pi) * pitch
     lefts = []
-    for row, first in zip(rows, firsts, strict=True):
+    for sign, first in zip(signed, firsts, strict=True):
         column = round((first - start) / pitch) * pitch + start
         at = column if abs(column - first) < OFF * pitch else first
-        lefts.append(at - pitch * (0.5 + (row[0] in SIGNS)))
+        lefts.append(at - pitch * (0.5 + sign))
     return lefts
