@@ -11,7 +11,7 @@ import numpy as np
 
 NUMBERS, ROWS_OF_NUMBERS, EUROPEAN_NUMBERS = 500, 150, 150
 #: How the stroke up to the top of a 1 leans from level, and how long it is, as a part of the height.
-FLAG_DEG, FLAG_LONG = (30, 60), (0.25, 0.5)
+FLAG_DEG, FLAG_LONG = (25, 60), (0.25, 0.6)
 
 Strokes = list[np.ndarray]
 #: Of each digit many, each some strokes of points, 1 unit high.

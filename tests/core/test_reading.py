@@ -273,6 +273,18 @@ class Numbers(TestCase):
         right = sum(reader().read(strokes)[0].text == text for text, strokes in numbers)
         self.assertGreaterEqual(right, 30)
 
+    def test_a_one_with_a_stroke_up_to_its_top_is_no_seven(self) -> None:
+        def with_stroke(angle_deg: float, long: float) -> list[np.ndarray]:
+            """An upright stem of 40 units, and a stroke from below on its left up to its top."""
+            stem = np.column_stack([np.linspace(20, 16, 12), np.linspace(0, 40, 12)])
+            angle, way = math.radians(angle_deg), np.linspace(1, 0, 8)[:, None]
+            return [stem[0] + 40 * long * way * (-math.cos(angle), math.sin(angle)), stem]
+
+        ones = [with_stroke(angle, long) for angle in (30, 45, 60) for long in (0.3, 0.45, 0.6)]
+        sevens = [with_stroke(angle, long) for angle in (-8, 0, 8) for long in (0.5, 0.6)]
+        self.assertEqual(symbols().digits_of(ones).argmax(axis=1).tolist(), [1] * len(ones))
+        self.assertEqual(symbols().digits_of(sevens).argmax(axis=1).tolist(), [7] * len(sevens))
+
 
 class Spaces(TestCase):
     def test_signs_of_a_sum_stand_all_between_spaces_and_no_number_is_parted(self) -> None:
