@@ -168,7 +168,7 @@ class TypedInSquares(TestCase):
     """Rows of strokes, one for each character, in ruled squares."""
 
     def typed(
-        self, rows: list[tuple[str, int]], angle_rad: float = 0.0, step: float = SQUARE
+        self, rows: list[tuple[str, int]], angle_rad: float = 0.0, step: float = SQUARE, grown: float = 1.0
     ) -> list[TextItem]:
         """What rows become, each given as its text with its first column."""
         strokes: list[InkItem] = []
@@ -176,7 +176,13 @@ class TypedInSquares(TestCase):
         for down, (text, column) in enumerate(rows):
             across = enumerate(text.replace(" ", ""), column)
             made = [
-                ink(f"ink-{down}-{at:03}", 100 + at * step + at % 2, 50 + 50 * down, samples=DIGIT)
+                ink(
+                    f"ink-{down}-{at:03}",
+                    100 + grown * (at * step + at % 2),
+                    50 + 50 * down * grown,
+                    samples=DIGIT,
+                    map=(grown, 0.0, 0.0, grown),
+                )
                 for at, _ in across
             ]
             lines.append(tuple(stroke.id for stroke in made))
@@ -245,6 +251,11 @@ class TypedInSquares(TestCase):
         longer = laid_out(msgspec.structs.replace(text, text="3456", size=2 * text.size), typesetter())
         assert isinstance(longer, TextItem)
         self.assertAlmostEqual(longer.lines[0].width, 8 * SQUARE, delta=2)
+
+    def test_tiny_and_huge_ink_becomes_what_may_be_on_a_board(self) -> None:
+        for grown in (0.05, 90.0):
+            for text in self.typed([("345", 1), ("+ 278", 0), ("623", 1)], grown=grown):
+                check_item(text)
 
     def test_a_hostile_pitch_is_refused(self) -> None:
         (text, *_) = self.typed([("345", 1), ("+ 278", 0), ("623", 1)])

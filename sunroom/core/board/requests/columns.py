@@ -74,7 +74,8 @@ def typed_in_columns(
             if len(row) > 1 and row.isdecimal()
         ]
         pitch = _even(between) or _even(wide)
-        pitch = pitch if pitch < MOST_APART * tall else 0.0
+        # As type can be: what is tiny would stand over each other, what is huge too far apart.
+        pitch = pitch if DIGIT_WIDE * LEAST_SIZE < pitch < MOST_APART * above * size else 0.0
     if pitch:
         rows, size = close, min(size, pitch / DIGIT_WIDE)
         lefts = _lefts(close, middles, boxes, pitch)
