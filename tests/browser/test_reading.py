@@ -13,7 +13,6 @@ from sunroom.core.board.items import item_box
 from sunroom.core.geometry import Affine
 from tests.browser.test_tools import Tools
 from tests.core.test_columns import behind_bracket
-from tests.core.test_sums import SQUARE
 
 
 class Inking(Tools):
@@ -91,7 +90,8 @@ class Converting(Inking):
         self.tutor.wait_text("[data-testid=typeset]", "- 24")
         self.tutor.press("[data-testid=typeset]")
         self.tutor.wait_items(9 + 1 + 3)
-        lefts = {text.text: text.x for text in self.items() if isinstance(text, TextItem)}
+        texts = {text.text: text for text in self.items() if isinstance(text, TextItem)}
+        square = texts["864"].pitch * texts["864"].size
         for text, column in (
             ("216", 0),
             ("864", 0),
@@ -102,7 +102,7 @@ class Converting(Inking):
             ("-24", 0),
             ("0", 2),
         ):
-            self.assertAlmostEqual((lefts[text] - lefts["864"]) / SQUARE, column, delta=0.1)
+            self.assertAlmostEqual((texts[text].x - texts["864"].x) / square, column, delta=0.1)
         self.tutor.press("[data-testid=as-written]")
         self.tutor.wait_items(len(behind_bracket(20, one_stroke=True)))
 
