@@ -2,15 +2,11 @@
 
 from __future__ import annotations
 
-import time
-
 import numpy as np
 
 from bench.digits import Digits, Strokes, as_ink, real_digits
-from bench.sums import SQUARE, bare, in_squares, line
-from bench.table import Row, show
-from bench.unseen import plain
-from sunroom.resources import reader
+from bench.sums import SQUARE, in_squares, line, measured
+from bench.table import Row
 
 DIVISIONS = 120
 WAYS = ("in one line", "behind a bracket", "beside an upright")
@@ -20,23 +16,8 @@ NEAR = 0.62 * SQUARE
 
 def row() -> Row:
     """How many divisions come out whole; beside them the plain recogniser, whatever its spaces."""
-    real = real_digits()
     random = np.random.default_rng(41)
-    whole = lines = wanted = base = 0
-    times = []
-    for number in range(DIVISIONS):
-        texts, strokes = written(number, real, random)
-        start = time.perf_counter()
-        said = [read.rivals[0].text for read in reader().read_lines(strokes)]
-        times.append((time.perf_counter() - start) * 1000)
-        # Those beside each other come in either order.
-        whole += sorted(said) == sorted(texts)
-        wanted += len(texts)
-        lines += sum(text in said for text in texts)
-        base += sorted(bare(plain(strokes))) == sorted(bare("".join(texts)))
-    value = f"{100 * whole / DIVISIONS:.1f} % whole, {100 * lines / wanted:.1f} % of the lines; {show(times)}"
-    what = f"long divisions in real digits ({DIVISIONS})"
-    return Row(what, value, f"plain recogniser {100 * base / DIVISIONS:.1f} %", "no worse", whole >= base)
+    return measured("long divisions", [written(n, real_digits(), random) for n in range(DIVISIONS)])
 
 
 def written(number: int, real: Digits, random: np.random.Generator) -> tuple[list[str], Strokes]:

@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
-from unittest import TestCase
+from unittest import TestCase, mock
 
 import numpy as np
 
 from demo.hand import Hand
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
+from sunroom.core.reading.closer import MAX_NUMBER_STROKES
 from sunroom.core.reading.columns import MOST_STROKES, columns_among
+from sunroom.core.reading.symbols import Symbols
 from sunroom.live.work.workers import InkRead, read_ink
 from sunroom.resources import reader
 from tests.core.test_sums import SQUARE, Strokes, in_squares
@@ -124,6 +126,13 @@ class WhatIsNoDivision(TestCase):
     def test_minus_and_equals_signs_are_no_lines(self) -> None:
         rows = [*in_squares("9-5=4", 0, 0, 3), *in_squares("7-2=5", 1, 0, 4)]
         self.assertIsNone(columns_among(rows))
+
+    def test_a_crowd_in_one_row_is_not_parted_in_all_its_ways(self) -> None:
+        specks = [np.array([(300 + 3 * n, 520 + n % 9), (303 + 3 * n, 545.0)]) for n in range(100)]
+        parted = Symbols.parted_digits
+        with mock.patch.object(Symbols, "parted_digits", autospec=True, side_effect=parted) as looked:
+            self.assertTrue(reader().read_in_columns([*behind_bracket(3, True), *specks]))
+        self.assertTrue(all(len(call.args[1]) <= MAX_NUMBER_STROKES for call in looked.call_args_list))
 
     def test_few_strokes_and_crowds_are_not_looked_at(self) -> None:
         strokes = in_one_line(3)

@@ -257,6 +257,14 @@ class TypedInSquares(TestCase):
             for text in self.typed([("345", 1), ("+ 278", 0), ("623", 1)], grown=grown):
                 check_item(text)
 
+    def test_a_sign_just_as_wide_as_its_square_moves_no_other(self) -> None:
+        wide = typesetter().layout("3", 1.0)[0].width
+        (line,) = typesetter().layout("31:3", 40, pitch=wide)
+        middles = [run.x + run.width / 2 for run in line.runs]
+        self.assertEqual(len(middles), 4)
+        for at, middle in enumerate(middles):
+            self.assertAlmostEqual(middle, 40 * wide * (at + 0.5))
+
     def test_a_hostile_pitch_is_refused(self) -> None:
         (text, *_) = self.typed([("345", 1), ("+ 278", 0), ("623", 1)])
         for pitch in (-1.0, 1e9, float("nan")):

@@ -12,13 +12,16 @@ from pathlib import Path
 from typing import Any
 from unittest import TestCase
 
+import msgspec
 import numpy as np
 import psutil
 
 from sunroom.core.board import (
     InkItem,
     PageHead,
+    TextItem,
 )
+from sunroom.core.board.requests import AsWritten, Typeset
 from sunroom.core.board.steps import AddItems, AddPage, RemoveItems
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import SetCaller, SetVoices
@@ -62,6 +65,38 @@ class Killed(KilledTest):
         fresh.welcome()
         items = fresh.hear(PageItems)
         self.assertEqual(sorted(item.id for item in items.items), [f"item-{n:05d}" for n in range(200)])
+
+    def test_a_typed_sum_keeps_its_squares_and_its_ink_after_kill_9(self) -> None:
+        web = Web(self.base)
+        link = web.start_room()
+        line = web.line("tutor", link)
+        page = line.welcome().pages[0].id
+        rows = [[f"digit-{row}-{at}" for at in range(2)] for row in range(2)]
+        digit = pack_samples(np.array([(0, 0, 0.5, 0), (20, 34, 0.5, 8)], float))
+        ink = tuple(
+            msgspec.structs.replace(self.stroke(uid), x=100 + 50 * at, y=100 + 50 * down, samples=digit)
+            for down, row in enumerate(rows)
+            for at, uid in enumerate(row)
+        )
+        self.answered(line, Do("step-ink", AddItems(page, ink)))
+        ids = tuple(stroke.id for stroke in ink)
+        lines = tuple(map(tuple, rows))
+        self.answered(
+            line, Do("step-typed", Typeset(page, ids, "typed-01", "12\n+5", 0.0, ("typed-02",), lines))
+        )
+        self.stop(signal.SIGKILL)
+        self.server = self.start()
+        line = web.line("tutor", link)
+        line.welcome()
+        typed = [item for item in line.hear(PageItems).items if isinstance(item, TextItem)]
+        self.assertEqual([text.text for text in typed], ["12", "+5"])
+        for text in typed:
+            self.assertAlmostEqual(text.pitch * text.size, 50, delta=1)
+            self.assertEqual(len(text.lines[0].runs), 2)
+        self.answered(line, Do("step-back", AsWritten(page, ("typed-01", "typed-02"))))
+        fresh = web.line("tutor", link)
+        fresh.welcome()
+        self.assertEqual({item.id for item in fresh.hear(PageItems).items}, {*ids})
 
     def test_no_kind_of_stop_loses_or_doubles_anything_on_any_page(self) -> None:
         web = Web(self.base)

@@ -177,6 +177,8 @@ class CloserLook:
         self, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows, first: bool = True
     ) -> list[Reading]:
         """Ink that is a number, or if it is the ``first`` the sign before others; empty when it has no digit."""
+        if len(strokes) > MAX_NUMBER_STROKES:
+            return []
         if first and len(strokes) == 1 and has_dash(strokes):
             return [Reading("-", 1.0)]
         digits = self._symbols.parted_digits(strokes, hand)

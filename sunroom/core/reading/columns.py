@@ -77,11 +77,8 @@ class _Looked:
         self.lines += [n for n in lines if n not in self.lines and not self._is_part(n)]
 
     def found(self) -> InColumns | None:
-        for found in (self._corner(), self._curve(), self._upright()):
-            if found:
-                break
-        else:
-            found = InColumns(set(), set(), set(), set())
+        behind = self._corner() or self._curve() or self._upright()
+        found = behind or InColumns(set(), set(), set(), set())
         self.digits -= found.bracket
         below = max((self.boxes[n].y0 for n in found.bracket), default=-np.inf)
         steps = {n for n in self.lines if self.boxes[n].y1 > below and self._parts(n)}

@@ -158,10 +158,12 @@ class Reader:
         Underlines and boxes around words are no writing. More than ``MAX_STROKES`` are not read.
         ``hand`` is that of the person who wrote them.
         """
+        return self.read_in_columns(strokes, hand) or self.read_level(strokes, hand)
+
+    def read_level(self, strokes: Sequence[Stroke], hand: OwnHand | None = None) -> list[ReadLine]:
+        """As ``read_lines``, of ink that is neither a sum in columns nor a long division."""
         if len(strokes) > MAX_STROKES:
             return []
-        if in_columns := self.read_in_columns(strokes, hand):
-            return in_columns
         letters, words = hand or (None, None)
         marks = marks_among(strokes)
         writing = [number for number in range(len(strokes)) if number not in marks]

@@ -279,7 +279,7 @@ def _runs(cells: Sequence[Cell], x: float, size: float) -> list[Run]:
             end < len(cells)
             and cells[end].face == face
             and not cells[end].formula
-            and not (beside and end > at)
+            and (end == at or not (beside or cells[end].beside))
             and _alike(cells[end].style, style)
         ):
             end += 1

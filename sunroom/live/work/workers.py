@@ -181,9 +181,11 @@ def read_ink(
     drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
     # Among figures only what is none of them is writing.
     written = [n for n in range(len(samples)) if n not in drawn] or list(range(len(samples)))
+    # All of it is no sum; what stands beside a sketch may be one.
+    read = reader.read_lines if drawn else reader.read_level
     lines = in_columns or [
         msgspec.structs.replace(line, members=tuple(written[n] for n in line.members))
-        for line in reader.read_lines([samples[n] for n in written], own)
+        for line in read([samples[n] for n in written], own)
     ]
     readings = joined(lines)
     first = not in_columns and figure_first(readings, any_figure(figures), samples, around)
