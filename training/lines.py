@@ -15,6 +15,7 @@ import numpy as np
 import torch
 from torch import nn
 
+from training.nets import mixed
 from training.train import SEED
 
 WARM_UP_S, REPORT_S = 60.0, 180.0
@@ -153,13 +154,8 @@ def error_of(net: Any, samples: list[Sample]) -> float:
 
 
 def mix(kept: Path, other: Path, share: float) -> None:
-    """Between two stages of the same learning lies a net that reads unseen hands better than either."""
-    own, others = torch.load(kept), torch.load(other)
-    mixed = {
-        key: share * value + (1 - share) * others[key] if value.is_floating_point() else value
-        for key, value in own.items()
-    }
-    torch.save(mixed, kept)
+    """Let what is kept be ``share`` of itself and the rest of another stage."""
+    torch.save(mixed(torch.load(kept), torch.load(other), share), kept)
 
 
 def texts_of(samples: list[Sample]) -> tuple[torch.Tensor, torch.Tensor]:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from pathlib import Path
 
 import numpy as np
@@ -12,6 +12,9 @@ from torch import nn
 EMBEDDING = 96
 BATCH = 256
 BEST_RATE, WARM_UP, DECAY = 3e-3, 0.15, 0.02
+
+#: Of each part of a net by its name.
+Weights = Mapping[str, torch.Tensor]
 
 
 class Residual(nn.Module):
@@ -187,7 +190,7 @@ class AmongStrokes(nn.Module):
 
 def fit(
     net: InkNet | PathNet, inputs: Sequence[np.ndarray], labels: np.ndarray, epochs: int, smoothed: float,
-    short: bool = False,
+    best_rate: float = BEST_RATE, short: bool = False,
 ) -> None:  # fmt: skip
     """Train with Adam and a one-cycle schedule; ``inputs`` are (N, …) arrays, those of int8 with 127 for 1.
 
@@ -197,10 +200,10 @@ def fit(
     matrices = [values for values in net.parameters() if values.ndim > 1]
     others = [values for values in net.parameters() if values.ndim <= 1]
     optimiser = torch.optim.AdamW(
-        [{"params": matrices, "weight_decay": DECAY}, {"params": others, "weight_decay": 0.0}], BEST_RATE
+        [{"params": matrices, "weight_decay": DECAY}, {"params": others, "weight_decay": 0.0}], best_rate
     )
     steps = epochs * (len(labels) // BATCH)
-    schedule = torch.optim.lr_scheduler.OneCycleLR(optimiser, BEST_RATE, total_steps=steps, pct_start=WARM_UP)
+    schedule = torch.optim.lr_scheduler.OneCycleLR(optimiser, best_rate, total_steps=steps, pct_start=WARM_UP)
     loss_of = nn.CrossEntropyLoss(label_smoothing=smoothed)
     net.train()
     for epoch in range(epochs):
@@ -210,7 +213,7 @@ def fit(
             rows = shuffled[at : at + BATCH]
             with torch.autocast("cpu", torch.bfloat16, short):
                 loss = loss_of(
-                    net.logits(*(_tensor(column[rows]) for column in inputs)),
+                    net.logits(*(as_seen(column[rows]) for column in inputs)),
                     torch.from_numpy(labels[rows]).long(),
                 )
             optimiser.zero_grad()
@@ -222,9 +225,18 @@ def fit(
     net.eval()
 
 
-def _tensor(column: np.ndarray) -> torch.Tensor:
+def as_seen(column: np.ndarray) -> torch.Tensor:
+    """Rows as a net sees them."""
     values = torch.from_numpy(column)
     return values.float() / 127 if column.dtype == np.int8 else values.float()
+
+
+def mixed(own: Weights, others: Weights, share: float) -> Weights:
+    """Between two stages of the same learning lies a net that reads unseen hands better than either."""
+    return {
+        key: share * value + (1 - share) * others[key] if value.is_floating_point() else value
+        for key, value in own.items()
+    }
 
 
 def save(

@@ -20,7 +20,7 @@ import numpy as np
 from sunroom.core.maths.working import Room, rooms_of
 from sunroom.resources import written_reader
 from training.measured_maths import HANDS, OUT, UNITS, flat, written
-from training.slashes import fitted
+from training.number_signs import fitted
 
 WORKINGS = Path(__file__).with_name("workings.txt")
 SETS = {

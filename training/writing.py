@@ -192,8 +192,7 @@ def written(name: str, text: str, random: np.random.Generator) -> Strokes:
 
 def _real_digit(character: str, like: Strokes, random: np.random.Generator) -> Strokes:
     """A digit that a person has written, about as large and where the font's would stand."""
-    real = _digits(int(character))
-    found = real[int(random.integers(len(real)))]
+    found = hands.one_of(_digits(int(character)), int(character), random)
     old, new = np.vstack(like), np.vstack(found)
     low, size = old.min(axis=0), np.ptp(old, axis=0)
     scale = float(size[1]) / max(float(np.ptp(new[:, 1])), 1e-6) * random.uniform(0.85, 1.1)

@@ -89,7 +89,10 @@ class Parting(TestCase):
     ) -> None:
         def odds(stroke: Points) -> float:
             parted = Parted(
-                [upright(0), stroke, upright(80)], "1/", lambda groups: np.full((len(groups), 2), -2.0), True
+                [upright(0), stroke, upright(80)],
+                "1/0°",
+                lambda groups: np.full((len(groups), 4), -2.0),
+                True,
             )
             return parted.log_of("1/1") - parted.log_of("111")
 
@@ -143,6 +146,26 @@ class Parting(TestCase):
         close = self.parted([upright(0), upright(3)], c1=-0.1)
         self.assertEqual((close.spacing("l l"), close.spacing("ll")), (MISFIT, 0))
         self.assertEqual(close.spacing("llll"), 0)  # it cannot be that: nothing is known of gaps
+
+    def test_a_ring_among_digits_is_a_degree_sign_when_it_is_small_and_high_up(self) -> None:
+        round_, turns = "0°1/", np.linspace(0, 2 * math.pi, 30)
+        row = {"0": -0.1, "°": -0.4, "1": -0.5}
+
+        def looks(groups: Sequence[Sequence[Points]]) -> NDArray[np.float64]:
+            return np.tile([row.get(c, -6.0) for c in round_], (len(groups), 1))
+
+        def with_ring(high: float, ends: float, marks: bool = True) -> str:
+            centre = (40, ends - high / 2)
+            ring = centre + high / 2 * np.column_stack([0.8 * np.sin(turns), np.cos(turns)])
+            return Parted([upright(0), ring], round_, looks, marks).texts()[0][0]
+
+        self.assertEqual(with_ring(60, 60), "00")
+        self.assertEqual(with_ring(20, 22), "0°")
+        self.assertEqual(
+            with_ring(33, 33), "0°", "more than half as high as a digit, but it stands on nothing"
+        )
+        self.assertEqual(with_ring(45, 60), "00", "a small 0")
+        self.assertEqual(with_ring(33, 33, marks=False), "00")
 
     @given(st.lists(st.floats(0, 400), min_size=1, max_size=9), st.floats(0.2, 5), st.floats(-300, 300))
     def test_place_and_scale_change_nothing(self, xs: list[float], scale: float, shift: float) -> None:

@@ -226,7 +226,7 @@ class CloserLook:
         """What of a form, made of digits and signs, a line may say; and where each character of the best one is."""
         if not 0 < len(strokes) <= MAX_NUMBER_STROKES:
             return [], []
-        signed = self._symbols.parted_numbers(strokes, hand, slashes=False)
+        signed = self._symbols.parted_numbers(strokes, hand, marks=False)
         weighed = {
             text: LINE_WEIGHT * self._line_log(text, rows)
             + TAUGHT_WEIGHT * self._taught_log(text, rows)

@@ -31,9 +31,12 @@ HANGING, MOST_COMMA = 0.3, (0.3, 0.65)
 #: The dots of a colon are less than the one (in heights) beside each other and more than the other above.
 COLON = (0.25, 0.15)
 #: How likely a straight stroke is that of a fraction rather than a 1 (log odds): by its lean from the upright in radians,
-#: and by how far, in heights of the others, it reaches above and below them; as fitted by training.slashes.
+#: and by how far, in heights of the others, it reaches above and below them; as fitted by training.number_signs.
 SLASH_ODDS, SLASH_LEAN, SLASH_ABOVE, SLASH_BELOW = -2.64, 4.97, 7.25, 6.47
 MOST_LEAN, REACH, STRAIGHT = 0.75, (-0.1, 0.3), 0.9
+#: How likely a ring is a degree sign rather than a 0 (log odds): by its height, and by how far above the others it ends, both in
+#: heights of theirs; fitted likewise. Its ends are no further apart than this part of its length.
+RING_ODDS, RING_HEIGHT, RING_LIFT, OPEN = 5.76, -14.32, 16.25, 0.25
 #: What joining strokes costs for each part of the height that lies empty between them, and what parting
 #: strokes costs that lie over each other.
 APART, OVER = 7.0, 3.0
@@ -61,12 +64,12 @@ class Parted:
         What the symbols may be.
     logs_of : callable
         From M groups of strokes to (M, len(characters)) log likelihoods.
-    slashes : bool
-        Whether the stroke of a fraction is told from a 1 by its place; both are among ``characters``.
+    marks : bool
+        Whether the stroke of a fraction is told from a 1, and a degree sign from a 0, by its place; all are among ``characters``.
     """
 
     def __init__(
-        self, strokes: Sequence[Points], characters: str, logs_of: LogsOf, slashes: bool = False
+        self, strokes: Sequence[Points], characters: str, logs_of: LogsOf, marks: bool = False
     ) -> None:
         self._tall = max(float(max(np.ptp(s[:, 1]) for s in strokes)), 1e-6)
         colons = self._colons(strokes)
@@ -88,10 +91,10 @@ class Parted:
         bottoms = [s[:, 1].max() for s in strokes if np.ptp(s[:, 1]) >= HALF * self._tall]
         self._baseline = float(np.median(bottoms or [self._bottom]))
         self._dots = [self._is_small(s) and self._is_apart(s, strokes) for s in strokes]
-        logs = logs_of([strokes[start:end] for start, end in spans])
-        logs += self._misfits(spans, characters)
+        looks = logs_of([strokes[start:end] for start, end in spans])
+        logs = looks + self._misfits(spans, characters)
         self._steps: dict[int, list[tuple[int, dict[str, float]]]] = {}
-        for (start, end), row in zip(spans, logs, strict=True):
+        for (start, end), look, row in zip(spans, looks, logs, strict=True):
             point = self._point(start) if end == start + 1 else {}
             if end == start + 2 and start in self._colon_starts:
                 found = {":": SURE_POINT}
@@ -100,8 +103,9 @@ class Parted:
             else:
                 cost = self._cost(start, end)
                 found = {c: float(log) + cost for c, log in zip(characters, row, strict=True)} | point
-                if end == start + 1 and slashes:
+                if end == start + 1 and marks:
                     found |= self._slash(start, found["1"])
+                    found |= self._ring(start, *(float(look[characters.index(c)]) + cost for c in "0°"))
             self._steps.setdefault(start, []).append((end, found))
 
     def texts(self) -> list[tuple[str, float]]:
@@ -203,6 +207,18 @@ class Parted:
         odds = SLASH_ODDS + float(np.dot(reach, (SLASH_LEAN, SLASH_ABOVE, SLASH_BELOW)))
         return {"/": -math.log1p(math.exp(-odds)), "1": one - math.log1p(math.exp(odds))}
 
+    def _ring(self, number: int, zero: float, degree: float) -> dict[str, float]:
+        """What a ring among digits is as a degree sign, and as a 0, which look alike; mostly nothing."""
+        stroke = self.strokes[number]
+        place = ring_of(stroke, [other for other in self.strokes if other is not stroke])
+        if place is None:
+            return {}
+        odds = RING_ODDS + float(np.dot(place, (RING_HEIGHT, RING_LIFT)))
+        return {
+            "°": max(zero, degree) - math.log1p(math.exp(-odds)),
+            "0": zero - math.log1p(math.exp(odds)),
+        }
+
     def _colons(self, strokes: Sequence[Points]) -> list[tuple[int, int]]:
         """The numbers of strokes that are two dots, one above the other: at least one of them by itself."""
         small = [n for n, stroke in enumerate(strokes) if self._is_small(stroke)]
@@ -253,6 +269,21 @@ def reach_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float, fl
     below = float(stroke[:, 1].max()) - float(np.median([other[:, 1].max() for other in high]))
     within = [min(max(reach / height, REACH[0]), REACH[1]) for reach in (above, below)]
     return min(max(lean, 0.0), MOST_LEAN), within[0], within[1]
+
+
+def ring_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float] | None:
+    """How high a stroke is, and how far above the others it ends (in their heights), within bounds.
+
+    None when there is no other that is high, or it ends far from where it began.
+    """
+    tall = max(*(float(np.ptp(s[:, 1])) for s in (stroke, *others)), 1e-6)
+    high = [other for other in others if np.ptp(other[:, 1]) >= HALF * tall]
+    open_ = math.dist(stroke[0, :2], stroke[-1, :2]) > OPEN * path_length(stroke)
+    if not high or open_:
+        return None
+    height = float(np.median([np.ptp(other[:, 1]) for other in high]))
+    lift = float(np.median([other[:, 1].max() for other in high])) - float(stroke[:, 1].max())
+    return min(float(np.ptp(stroke[:, 1])) / height, 1.0), min(max(lift / height, 0.0), 1.0)
 
 
 def _gap(a: Points, b: Points) -> float:

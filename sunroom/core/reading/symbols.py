@@ -66,13 +66,13 @@ class Symbols:
         return Parted(strokes, DIGITS, lambda groups: self.digits_of(groups, hand))
 
     def parted_numbers(
-        self, strokes: Sequence[Points], hand: OwnLetters | None = None, slashes: bool = True
+        self, strokes: Sequence[Points], hand: OwnLetters | None = None, marks: bool = True
     ) -> Parted:
         """The strokes of a level line, in all the ways in which they may be digits and the signs of numbers.
 
-        With ``slashes`` the stroke of a fraction is told from a 1 by its place.
+        With ``marks`` the stroke of a fraction is told from a 1, and a degree sign from a 0, by its place.
         """
-        return Parted(strokes, DIGITS + NUMBER_SIGNS, lambda groups: self.numbers_of(groups, hand), slashes)
+        return Parted(strokes, DIGITS + NUMBER_SIGNS, lambda groups: self.numbers_of(groups, hand), marks)
 
     def numbers_of(
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
