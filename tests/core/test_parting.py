@@ -301,6 +301,24 @@ class Lines(TestCase):
         for text in "lj1/pf":
             self.assertEqual(slant([s[:, :2] for s in Hand(9, 0.4).write(text, 0, 0, 60)]), 0.0, text)
 
+    def test_a_slender_sign_that_leans_is_none_either(self) -> None:
+        turns = np.linspace(0, 2 * math.pi, 40)
+        for lean in (0.6, 0.75, 0.9):
+            c, s = math.cos(lean), math.sin(lean)
+            eight = np.column_stack([40 * np.cos(turns), 11 * np.sin(2 * turns)]) @ np.array(
+                [[c, -s], [s, c]]
+            )
+            self.assertEqual(slant([eight]), 0.0)
+            self.assertEqual(reader().read([eight])[0].text, "8")
+
+    def test_a_small_ring_tells_nothing_of_how_a_line_runs(self) -> None:
+        turns = np.linspace(0, 2 * math.pi, 20)
+        digits = [s[:, :2] for s in Hand(9, 0.4).write("45", 0, 0, 60)]
+        right, top = max(s[:, 0].max() for s in digits), min(s[:, 1].min() for s in digits)
+        ring = np.column_stack([right + 23 + 9 * np.cos(turns), top + 6 + 9 * np.sin(turns)])
+        self.assertEqual(slant([*digits, ring]), slant(digits))
+        self.assertEqual(reader().read([*digits, ring])[0].text, "45°")
+
     def test_a_tilted_word_still_is(self) -> None:
         c, s = math.cos(0.3), math.sin(0.3)
         turned = [p[:, :2] @ np.array([[c, s], [-s, c]]) for p in Hand(9, 0.3).write("evening", 0, 0, 60)]

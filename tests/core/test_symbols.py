@@ -42,3 +42,17 @@ class DigitsOf(unittest.TestCase):
     def test_no_digit_is_ever_ruled_out(self) -> None:
         (log,) = Symbols(looks(says(_3=1.0)), CLASSES, looks(says(_3=1.0))).digits_of([[STROKE]])
         self.assertTrue(np.isfinite(log).all())
+
+
+class LogsOf(unittest.TestCase):
+    def test_among_all_symbols_too_the_net_of_digits_says_which_digit_one_is(self) -> None:
+        nets = Symbols(looks(says(_1=0.1, _7=0.7, l=0.2)), CLASSES, looks(says(_1=0.9, _7=0.1)))
+        (log,) = nets.logs_of([[STROKE]])
+        self.assertEqual(CLASSES[int(log[: len(DIGITS)].argmax())], "1")
+        self.assertAlmostEqual(float(log[1]), float(np.log(0.8 * 0.9)), 1, "some digit it is at 0.8")
+
+    def test_what_is_no_digit_stays_as_the_net_of_all_symbols_says(self) -> None:
+        nets = Symbols(looks(says(_3=0.1, o=0.9)), CLASSES, looks(says(_3=1.0)))
+        (log,) = nets.logs_of([[STROKE]])
+        self.assertAlmostEqual(float(log[CLASSES.index("o")]), float(np.log(0.9)), 5)
+        self.assertLess(float(log[3]), float(log[CLASSES.index("o")]))

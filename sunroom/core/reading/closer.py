@@ -30,6 +30,8 @@ LONE_NET_WEIGHT, LONE_HAND_WEIGHT = 1.6, 8.0
 BESIDE_JOINT = 0.68
 #: A single sign that the recogniser of lines does not see is read when it is this likely (logarithm).
 SURE_LONE, MAX_LONE_STROKES = -0.3, 4
+#: Signs that are like no plain figure.
+PLAINLY_SIGNS = "23456789abdefghkpqyABEFGHKPQRSY"
 #: Texts that only the symbols say, at most.
 MOST_ADDED = 8
 #: A reading of common words that is so much likelier (logarithm) than all others stands.
@@ -137,9 +139,15 @@ class CloserLook:
         if len(strokes) > MAX_LONE_STROKES:
             return []
         texts = self._symbols.parted(strokes, hand).texts()
-        likely = [(text, log) for text, log in texts if len(text) == 1 and text.isalnum()]
-        sure = bool(likely) and likely[0] == texts[0] and likely[0][1] > SURE_LONE
-        return ranked(dict(likely))[:MAX_READINGS] if sure else []
+        likely = {text: log for text, log in texts if len(text) == 1 and text.isalnum()}
+        # What these are is told by no box: a 2 may be twice as wide as high.
+        (logs,) = self._symbols.logs_of([strokes], hand)
+        for sign, log in zip(self._symbols.classes, logs.tolist(), strict=True):
+            if sign in PLAINLY_SIGNS:
+                likely[sign] = max(log, likely.get(sign, log))
+        best = max(likely.values())
+        sure = best > SURE_LONE and all(best >= log for _, log in texts)
+        return ranked(likely)[:MAX_READINGS] if sure else []
 
     def weigh(self, look: JointLook, strokes: Sequence[Points], hand: OwnLetters | None) -> None:
         """Weigh what a line may say by its symbols too, and add what only they say; left alone when it is joined."""

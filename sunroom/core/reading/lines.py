@@ -19,9 +19,11 @@ Stroke = NDArray[np.float64]
 SLANTS_DEG = np.arange(-36, 36.5, 1.5)
 #: Then closer, about the best of them.
 CLOSER_DEG = np.arange(-1.25, 1.3, 0.5)
-#: A line must be this much longer than it is high before its slant can be told from its letters; one of
-#: few strokes even longer, as it may be a single letter.
-LONG, LONGER, FEW_STROKES = 2.0, 3.0, 3
+#: A line must be this much longer than it is high before its slant can be told from its letters; one of few strokes even longer,
+#: as it may be a single sign that leans, and in its length the pen goes so far to and fro.
+LONG, LONGER, FEW_STROKES, WINDING = 2.0, 3.0, 3, 2.6
+#: A ring is smaller than this part of the largest stroke, and its ends are no further apart than this part of its length.
+RING, OPEN = 0.7, 0.25
 #: More strokes than this are several letters, whatever their box.
 MANY_STROKES = 12
 PROFILE_BINS = 48
@@ -110,14 +112,28 @@ def slant(strokes: Sequence[Points]) -> float:
 
     The angle whose projection on the upright is most uneven: Postl 1986's projection profile.
     """
+    if len(strokes) < MANY_STROKES:
+        strokes = _without_rings(strokes)
     everything = _resampled(strokes)
-    if len(strokes) < MANY_STROKES and not _runs_along(
-        everything, LONG if len(strokes) > FEW_STROKES else LONGER
-    ):
+    if len(strokes) <= FEW_STROKES:
+        tells = _runs_along(everything, LONGER, sum(map(path_length, strokes)) / WINDING)
+    else:
+        tells = len(strokes) >= MANY_STROKES or _runs_along(everything, LONG)
+    if not tells:
         return 0.0
     best = max(SLANTS_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
     best = max(best + CLOSER_DEG, key=lambda degrees: _unevenness(everything, float(degrees)))
     return math.radians(float(best)) if abs(best) > LEAST_SLANT_DEG else 0.0
+
+
+def _without_rings(strokes: Sequence[Points]) -> list[Points]:
+    """All strokes but small rings: a degree sign stands high up, an o low, and neither tells how a short line runs."""
+    sizes = [float(np.ptp(stroke, axis=0).max()) for stroke in strokes]
+    return [
+        stroke
+        for stroke, size in zip(strokes, sizes, strict=True)
+        if size >= RING * max(sizes) or math.dist(stroke[0], stroke[-1]) > OPEN * path_length(stroke)
+    ]
 
 
 def _resampled(strokes: Sequence[Points]) -> Points:
@@ -130,8 +146,8 @@ def _run(ruled: Sequence[Stroke]) -> float:
     return float(np.median([math.atan2(y, x) for x, y in ways]))
 
 
-def _runs_along(points: Points, long_enough: float) -> bool:
-    """Whether ink is long enough to show how a line runs, and not a single tall sign.
+def _runs_along(points: Points, long_enough: float, longest: float = math.inf) -> bool:
+    """Whether ink is long enough to show how a line runs, and not a single tall sign or longer than ``longest``.
 
     Several lines of writing are high as well, but then they are many strokes.
     """
@@ -140,7 +156,7 @@ def _runs_along(points: Points, long_enough: float) -> bool:
         (corners[1] - corners[0], corners[2] - corners[1]), key=lambda side: -np.hypot(*side)
     )
     upright = abs(long[1]) > abs(long[0])
-    return bool(np.hypot(*long) >= long_enough * np.hypot(*short)) and not upright
+    return bool(long_enough * np.hypot(*short) <= np.hypot(*long) <= longest) and not upright
 
 
 def _unevenness(points: Points, degrees: float) -> float:

@@ -88,9 +88,17 @@ class Symbols:
     ) -> NDArray[np.float64]:
         """(N, classes) log probabilities of several symbols, each some strokes.
 
-        Those that look alike without their line (c and C) share what they have together.
+        Those that look alike without their line (c and C) share what they have together. Which digit one is, the net of
+        digits says.
         """
-        return self._logs(self._weighed(_seen(groups), hand))
+        seen = _seen(groups)
+        probabilities = self._weighed(seen, hand)
+        logs = self._logs(probabilities)
+        any_digit = np.log(np.maximum(probabilities[:, self._digits].sum(axis=1, keepdims=True), LEAST))
+        # Of what a 0 and an o have together all is the digit's, if it is one.
+        shared = np.maximum(logs[:, self._digits], any_digit)
+        logs[:, self._digits] = shared + self._digit_logs(seen, probabilities, hand)
+        return logs
 
     def digits_of(
         self, groups: Sequence[Sequence[Points]], hand: OwnLetters | None = None
