@@ -165,6 +165,7 @@ class Parting(TestCase):
             with_ring(33, 33), "0°", "more than half as high as a digit, but it stands on nothing"
         )
         self.assertEqual(with_ring(45, 60), "00", "a small 0")
+        self.assertEqual(with_ring(20, 60), "00", "however small, where a degree sign never stands")
         self.assertEqual(with_ring(33, 33, marks=False), "00")
 
     @given(st.lists(st.floats(0, 400), min_size=1, max_size=9), st.floats(0.2, 5), st.floats(-300, 300))

@@ -35,8 +35,9 @@ COLON = (0.25, 0.15)
 SLASH_ODDS, SLASH_LEAN, SLASH_ABOVE, SLASH_BELOW = -2.64, 4.97, 7.25, 6.47
 MOST_LEAN, REACH, STRAIGHT = 0.75, (-0.1, 0.3), 0.9
 #: How likely a ring is a degree sign rather than a 0 (log odds): by its height, and by how far above the others it ends, both in
-#: heights of theirs; fitted likewise. Its ends are no further apart than this part of its length.
-RING_ODDS, RING_HEIGHT, RING_LIFT, OPEN = 5.76, -14.32, 16.25, 0.25
+#: heights of theirs; fitted likewise. Its ends are no further apart than this part of its length; one that ends no higher than
+#: this stands on the line.
+RING_ODDS, RING_HEIGHT, RING_LIFT, OPEN, STANDS = 5.76, -14.32, 16.25, 0.25, 0.1
 #: What joining strokes costs for each part of the height that lies empty between them, and what parting
 #: strokes costs that lie over each other.
 APART, OVER = 7.0, 3.0
@@ -211,7 +212,7 @@ class Parted:
         """What a ring among digits is as a degree sign, and as a 0, which look alike; mostly nothing."""
         stroke = self.strokes[number]
         place = ring_of(stroke, [other for other in self.strokes if other is not stroke])
-        if place is None:
+        if place is None or place[1] < STANDS:
             return {}
         odds = RING_ODDS + float(np.dot(place, (RING_HEIGHT, RING_LIFT)))
         return {
@@ -278,8 +279,7 @@ def ring_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float] | N
     """
     tall = max(*(float(np.ptp(s[:, 1])) for s in (stroke, *others)), 1e-6)
     high = [other for other in others if np.ptp(other[:, 1]) >= HALF * tall]
-    open_ = math.dist(stroke[0, :2], stroke[-1, :2]) > OPEN * path_length(stroke)
-    if not high or open_:
+    if not high or math.dist(stroke[0, :2], stroke[-1, :2]) > OPEN * path_length(stroke):
         return None
     height = float(np.median([np.ptp(other[:, 1]) for other in high]))
     lift = float(np.median([other[:, 1].max() for other in high])) - float(stroke[:, 1].max())
