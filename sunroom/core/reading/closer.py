@@ -140,7 +140,7 @@ class CloserLook:
             return []
         texts = self._symbols.parted(strokes, hand).texts()
         likely = {text: log for text, log in texts if len(text) == 1 and text.isalnum()}
-        # What these are is told by no box: a 2 may be twice as wide as high.
+        # However wide they are: a 2 may be twice as wide as high.
         (logs,) = self._symbols.logs_of([strokes], hand)
         for sign, log in zip(self._symbols.classes, logs.tolist(), strict=True):
             if sign in PLAINLY_SIGNS:
