@@ -373,6 +373,6 @@ def _first(strokes: Strokes, beside: Strokes) -> bool:
     return figure_first(readings, any_figure(figures), strokes, beside)
 
 
-if __name__ == "__main__" and sys.argv[1:] == ["last"]:
-    row = _texts("numbers of the last real digits", numbers(LAST), 96, 99)
+if __name__ == "__main__":
+    row = _texts("numbers of the last real digits", numbers({"last": LAST}[sys.argv[1]]), 96, 99)
     print(row.what, row.value, row.base, sep=" | ")

@@ -266,6 +266,16 @@ class Looking(TestCase):
         self.assertIn(letter[0].text if letter else "k", "kK")
         self.assertEqual(self.closer.lone_sign([upright(20.0 * n) for n in range(9)], None), [])
 
+    def test_a_digit_alone_is_one_however_wide_it_is(self) -> None:
+        one = [[(6, 0), (15, 5), (20, 12), (22, 19), (22, 31)], [(0, 40), (11, 37), (21, 31), (62, 30)]]
+        other = [
+            [(14, 6), (39, 0), (44, 3), (45, 10), (38, 23), (14, 37), (1, 40)],
+            [(0, 39), (1, 34), (5, 29), (12, 25), (19, 23), (41, 28), (64, 36), (70, 37), (86, 34)],
+        ]
+        for two in (one, other):
+            strokes = [np.array(stroke, dtype=float) for stroke in two]
+            self.assertEqual(reader().read(strokes)[0].text, "2")
+
     def test_well_formed_tokens(self) -> None:
         for token in ("25°", "9:30", "3/4", "x=2", "£12", "50%", "(2,5)", "24+8", "3x+5", "-2x=6", "a/b",
                       "28.11.2026", "28/11/26", "11/28/2026", "1st", "22nd", "3rd", "11th", "1,000,000"):  # fmt: skip

@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box, path_length, resample
 from sunroom.core.geometry.curves import Points
+from sunroom.core.reading.parting import is_ring
 
 Stroke = NDArray[np.float64]
 
@@ -22,8 +23,8 @@ CLOSER_DEG = np.arange(-1.25, 1.3, 0.5)
 #: A line must be this much longer than it is high before its slant can be told from its letters; one of few strokes even longer,
 #: as it may be a single sign that leans, and in its length the pen goes so far to and fro.
 LONG, LONGER, FEW_STROKES, WINDING = 2.0, 3.0, 3, 2.6
-#: A ring is smaller than this part of the largest stroke, and its ends are no further apart than this part of its length.
-RING, OPEN = 0.7, 0.25
+#: A ring is small that is smaller than this part of the largest stroke.
+SMALL_RING = 0.7
 #: More strokes than this are several letters, whatever their box.
 MANY_STROKES = 12
 PROFILE_BINS = 48
@@ -132,7 +133,7 @@ def _without_rings(strokes: Sequence[Points]) -> list[Points]:
     return [
         stroke
         for stroke, size in zip(strokes, sizes, strict=True)
-        if size >= RING * max(sizes) or math.dist(stroke[0], stroke[-1]) > OPEN * path_length(stroke)
+        if size >= SMALL_RING * max(sizes) or not is_ring(stroke)
     ]
 
 

@@ -254,6 +254,11 @@ def is_straight(stroke: Points) -> bool:
     return math.dist(stroke[0, :2], stroke[-1, :2]) >= STRAIGHT * path_length(stroke)
 
 
+def is_ring(stroke: Points) -> bool:
+    """Whether a stroke ends about where it began."""
+    return math.dist(stroke[0, :2], stroke[-1, :2]) <= OPEN * path_length(stroke)
+
+
 def reach_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float, float] | None:
     """How far a stroke leans (radians), and reaches above and below the others (in their heights), within bounds.
 
@@ -275,11 +280,11 @@ def reach_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float, fl
 def ring_of(stroke: Points, others: Sequence[Points]) -> tuple[float, float] | None:
     """How high a stroke is, and how far above the others it ends (in their heights), within bounds.
 
-    None when there is no other that is high, or it ends far from where it began.
+    None when it is no ring, or there is no other that is high.
     """
     tall = max(*(float(np.ptp(s[:, 1])) for s in (stroke, *others)), 1e-6)
     high = [other for other in others if np.ptp(other[:, 1]) >= HALF * tall]
-    if not high or math.dist(stroke[0, :2], stroke[-1, :2]) > OPEN * path_length(stroke):
+    if not high or not is_ring(stroke):
         return None
     height = float(np.median([np.ptp(other[:, 1]) for other in high]))
     lift = float(np.median([other[:, 1].max() for other in high])) - float(stroke[:, 1].max())
