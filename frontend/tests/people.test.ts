@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import './stub'
+import { People } from '../src/lesson/people.svelte'
+import { Rights } from '../src/lesson/rights.svelte'
 import type { Session } from '../src/lesson/session.svelte'
 import { shortNames } from '../src/people/names'
 import { ranked, type Sort } from '../src/people/sort'
@@ -18,6 +20,15 @@ const session = (hands: string[], strokes: [string, number][] = []) =>
   }) as unknown as Session
 
 const order = (people: Person[], sort: Sort, of: Session) => ranked(people, sort, of).map(({ seat }) => seat)
+
+test('who was in company stays so when the others come back later', () => {
+  const people = new People(new Rights())
+  people.list = [person('imani', 'tutor')]
+  expect(people.accompanied).toBe(false)
+  people.list = [person('imani', 'tutor'), person('noor')]
+  people.list = [person('imani', 'tutor')]
+  expect(people.accompanied).toBe(true)
+})
 
 test('hands stand before the others, who raised theirs first before all', () => {
   const people = ['elio', 'noor', 'saskia', 'tomasz'].map((seat) => person(seat))

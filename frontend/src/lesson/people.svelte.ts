@@ -5,13 +5,24 @@ import { personColour } from './mark'
 import type { Rights } from './rights.svelte'
 
 export class People {
-  list = $state.raw<Person[]>([])
+  #list = $state.raw<Person[]>([])
+  /** Somebody else is here, or was: after a break in the line people come back one by one. */
+  accompanied = $state(false)
   /** What this person came in as. */
   cameAs = $state.raw<Person['role'] | undefined>(undefined)
   #rights: Rights
 
   constructor(rights: Rights) {
     this.#rights = rights
+  }
+
+  get list(): Person[] {
+    return this.#list
+  }
+
+  set list(people: Person[]) {
+    this.#list = people
+    this.accompanied ||= this.here > 1
   }
 
   colourOf(seat: string): string {

@@ -101,7 +101,10 @@
         {#if !strip}<ClassActions {session} look="rest" {many} />{/if}
       {/if}
       {#if strip === 'across'}
-        {#if session.people.tutorSide && here.length > 1}<ClassActions {session} look="menu" />{/if}
+        {#if session.people.tutorSide && session.people.accompanied}<ClassActions
+            {session}
+            look="menu"
+          />{/if}
         {#if session.rights.makes}<HandButton {session} /><Signs {session} />{/if}
         {#if session.people.role !== 'onlooker'}<CallBar {session} bare />{/if}
         <ChatDrawer {session} />
@@ -124,7 +127,7 @@
     {#if session.call.on && looks.facesAt === 'column'}<Faces {session} look="column" />{/if}
   {/if}
   {#if session.people.tutorSide && !strip}<Knocks {session} />{/if}
-  {#if session.people.tutorSide && here.length > 1 && strip !== 'across'}
+  {#if session.people.tutorSide && session.people.accompanied && strip !== 'across'}
     <ClassActions {session} look={strip ? 'menu' : 'acts'} />
   {/if}
   {#if session.people.tutorSide && !strip}<SignCounts {session} />{/if}
