@@ -5,7 +5,7 @@ import { People } from '../src/lesson/people.svelte'
 import { Rights } from '../src/lesson/rights.svelte'
 import type { Session } from '../src/lesson/session.svelte'
 import { shortNames } from '../src/people/names'
-import { ranked, type Sort } from '../src/people/sort'
+import { ranked, unmoved, type Sort } from '../src/people/sort'
 import { elapsed } from '../src/words/time'
 import type { Person } from '../src/wire/generated'
 
@@ -43,6 +43,12 @@ test('by name, by page, and by who wrote last', () => {
   expect(order(people, 'page', session([]))).toEqual(['elio', 'noor', 'tomasz'])
   const wrote = session([], [['elio', 10], ['noor', 90]]) // prettier-ignore
   expect(order(people, 'stroke', wrote)).toEqual(['noor', 'elio', 'tomasz'])
+})
+
+test('rows that are held stay in their order, whoever is new comes last and whoever is gone leaves no gap', () => {
+  const now = ['tomasz', 'elio', 'noor', 'saskia'].map((seat) => person(seat))
+  const seats = unmoved(now, ['elio', 'lena', 'saskia', 'tomasz']).map(({ seat }) => seat)
+  expect(seats).toEqual(['elio', 'saskia', 'tomasz', 'noor'])
 })
 
 test('whatever is asked for, the tutor side is first, onlookers are last and nobody is lost', () => {

@@ -50,6 +50,19 @@ class People(Tools):
         tomasz.wait_text("[data-testid=pens-state]", "You have a pen")
         self.noor.wait_text("[data-testid=pens-state]", "You have no pen just now")
 
+    def test_a_row_stays_under_the_hand_that_is_on_it_and_moves_when_it_is_gone(self) -> None:
+        tomasz = self.come_in(self.link, "Tomasz")
+
+        def students() -> list[str]:
+            return [row.get_attribute("data-name") for row in self.tutor.all("[data-testid=person]")][1:]
+
+        self.tutor.press("[aria-label='More about Tomasz']")
+        tomasz.press("button", "Put hand up")
+        self.tutor.wait_text("[data-name=Tomasz]", "hand up")
+        self.assertEqual(students(), ["Noor", "Tomasz"])
+        self.tutor.press("[aria-label='More about Tomasz']")
+        self.tutor.wait(lambda: students() == ["Tomasz", "Noor"] or None, "whose hand is up before the others")
+
     def test_a_helper_acts_for_the_tutor_and_is_a_student_again(self) -> None:
         self.more("Noor", "Make Noor a helper")
         self.noor.find("[aria-label='Who may write']")

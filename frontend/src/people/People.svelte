@@ -16,7 +16,7 @@
   import Knocks from './Knocks.svelte'
   import { shortNames } from './names'
   import PersonRow from './PersonRow.svelte'
-  import { ranked, SORTS, type Sort } from './sort'
+  import { ranked, SORTS, unmoved, type Sort } from './sort'
   import Signs from './Signs.svelte'
   import SignCounts from './SignCounts.svelte'
   import SomePanel from './SomePanel.svelte'
@@ -47,13 +47,29 @@
   const students = $derived(here.filter(({ role }) => role === 'student').map(({ seat }) => seat))
   const chosen = $derived(picked.filter((seat) => students.includes(seat)))
   const short = $derived(shortNames(here.map(({ name }) => name)))
-  const people = $derived(
-    ranked(
+  /** Rows stay where they are under a hand that is among them: what is pressed is what was aimed at. */
+  let still = $state(false)
+  let order: string[] = []
+  const people = $derived.by(() => {
+    const now = ranked(
       here.filter(({ name }) => has(name, wanted)),
       sort,
       session,
-    ),
-  )
+    )
+    const rows = still ? unmoved(now, order) : now
+    order = rows.map(({ seat }) => seat)
+    return rows
+  })
+  const STILL_MS = 1_500
+  let stillTimer: ReturnType<typeof setTimeout> | undefined
+
+  function keepStill(rows: HTMLElement) {
+    still = true
+    clearTimeout(stillTimer)
+    const amongThem = () => rows.querySelector(':popover-open, :focus-visible')
+    stillTimer = setTimeout(() => (amongThem() ? keepStill(rows) : (still = false)), STILL_MS)
+  }
+  $effect(() => () => clearTimeout(stillTimer))
 
   /** Width in px of one person in the strip over the board. */
   const MARK_PX = 92
@@ -160,7 +176,12 @@
       />
     {/if}
   {/if}
-  <ul bind:clientWidth={wide}>
+  <ul
+    bind:clientWidth={wide}
+    onpointermove={(event) => keepStill(event.currentTarget)}
+    onpointerdown={(event) => keepStill(event.currentTarget)}
+    onfocusin={(event) => keepStill(event.currentTarget)}
+  >
     {#each shown as person (person.seat)}
       <PersonRow
         {session}

@@ -26,3 +26,10 @@ export function ranked(people: readonly Person[], sort: Sort, session: Session):
       (sort === 'name' ? a.name.localeCompare(b.name, speech.locale) : value(a) - value(b)),
   )
 }
+
+/** ``people`` in the order that their rows had, ``before`` by their seats; who is new comes last. */
+export function unmoved(people: readonly Person[], before: readonly string[]): Person[] {
+  const place = new Map(before.map((seat, at) => [seat, at]))
+  const last = before.length
+  return people.toSorted((a, b) => (place.get(a.seat) ?? last) - (place.get(b.seat) ?? last))
+}
