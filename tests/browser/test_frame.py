@@ -107,6 +107,20 @@ class Sizes(Frame):
         self.walk(noor, panels=False)
         self.assertEqual(noor.driver.execute_script("return document.documentElement.dir"), "rtl")
 
+    def test_a_keyboard_on_the_screen_leaves_the_panel_that_is_written_in(self) -> None:
+        self.come_in(self.link, "Noor")
+        self.shape(self.tutor, 1180, 820, True)
+        self.tutor.class_panel("Ask")
+        asked = self.tutor.find("[aria-label='The question']")
+        asked.send_keys("How long ")
+        self.tutor.resize(1180, 460)
+        self.assertEqual(self.faults(self.tutor, True), [])
+        asked.send_keys("at noon?")
+        self.assertEqual(asked.get_attribute("value"), "How long at noon?")
+        # Turned as low as that, when nobody writes any more, there is only room for the board.
+        self.tutor.close_panels()
+        self.tutor.wait(lambda: not self.tutor.all("[data-testid=person]") or None, "the people to be put away")
+
     def test_thirty_people_are_rows_of_one_line_told_apart(self) -> None:
         names = [f"Student {number}" for number in range(1, 27)]
         names += ["Wairimu Njoroge-Kamau", "Wairimu Njoroge-Mwangi", "Noor"]

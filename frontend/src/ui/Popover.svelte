@@ -49,7 +49,7 @@
 
   $effect(() => {
     // A panel wider than what is left of the window moves inwards.
-    if (!open || screen.sheets || broad) return
+    if (!open || !place || screen.sheets || broad) return
     const box = panel.getBoundingClientRect()
     if (box.right > innerWidth - 8) panel.style.left = `${Math.max(8, innerWidth - 8 - box.width)}px`
     if (box.left < 8) Object.assign(panel.style, { left: '8px', right: 'auto' })
@@ -75,13 +75,19 @@
     place = `${edge}; ${upright}`
   }
 
+  /** A keyboard on the screen makes some windows smaller: what is being written in the panel must stay in sight. */
+  function stay() {
+    if (button.getClientRects().length) put()
+    else close()
+  }
+
   /** Escape closes the panel, and means nothing to what lies under it; ``open`` is told later than the next key may come. */
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Escape' && panel.matches(':popover-open')) event.stopPropagation()
   }
 </script>
 
-<svelte:window onresize={() => open && close()} />
+<svelte:window onresize={() => open && stay()} />
 
 <div class="whole" {onkeydown} role="presentation">
   <button
