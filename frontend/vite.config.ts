@@ -6,6 +6,8 @@ export default defineConfig({
   base: '/static/',
   build: {
     manifest: true,
+    // All styles come with the page: a part that is fetched again would come without those that had not come with it.
+    cssCodeSplit: false,
     assetsInlineLimit: 0, // the Content-Security-Policy allows no data: addresses
     rolldownOptions: {
       input: 'src/main.ts',

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import json
 from functools import cache
-from typing import Any
 
 from django.contrib.auth import login
 from django.core.exceptions import DisallowedHost
@@ -21,11 +20,10 @@ from sunroom.rooms.models import Room, Seat
 
 
 @cache
-def _built() -> dict[str, Any]:
-    """Names of the built script and styles, from Vite's manifest."""
+def _built() -> dict[str, str]:
+    """Names of the built script and its styles, from Vite's manifest."""
     manifest = json.loads((BUILT_FRONTEND / ".vite" / "manifest.json").read_text())
-    entry = manifest["src/main.ts"]
-    return {"script": entry["file"], "styles": entry.get("css", [])}
+    return {"script": manifest["src/main.ts"]["file"], "styles": manifest["style.css"]["file"]}
 
 
 @require_GET

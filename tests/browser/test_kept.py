@@ -86,6 +86,39 @@ class Kept(BrowserTest):
         tutor.press("[role=dialog] button", "Ask it")
         noor.wait_text("[aria-label=Question]", "How long at noon?")
 
+    def test_a_window_that_did_not_come_says_so_and_comes_with_the_line(self) -> None:
+        tutor, _ = self.open_room()
+        port = self.server.port
+        self.server.stop()
+        tutor.wait_text("[data-testid=kept]", "No line")
+        tutor.tool("Formula")
+        tutor.draw([(300, 450)], "mouse")
+        tutor.press("[role=alert] button", "Try again")
+        tutor.wait(lambda: tutor.find("[role=alert] button").is_enabled() or None, "the answer that there is none")
+        tutor.press("[role=alert] button", "Close")
+        tutor.draw([(300, 450)], "mouse")
+        tutor.wait_text("[role=alert]", "could not be loaded")
+        self.server = type(self.server)(port)
+        tutor.kept()
+        tutor.press("[role=alert] button", "Try again")
+        self.assertGreater(tutor.find("dialog textarea").rect["width"], 400)
+
+    def test_a_formula_is_typed_without_a_line_and_set_with_one(self) -> None:
+        tutor, _ = self.open_room()
+        fetched = "return performance.getEntriesByType('resource').some(({ name }) => name.includes('FormulaWindow'))"
+        tutor.wait(lambda: tutor.driver.execute_script(fetched) or None, "the windows of a lesson to be fetched")
+        port = self.server.port
+        self.server.stop()
+        tutor.wait_text("[data-testid=kept]", "No line")
+        tutor.tool("Formula")
+        tutor.draw([(300, 450)], "mouse")
+        tutor.find("dialog textarea").send_keys("x^2 + 1", Keys.ENTER)
+        tutor.wait_text("dialog", "The server does not answer")
+        self.server = type(self.server)(port)
+        tutor.find("dialog svg path")
+        tutor.find("dialog textarea").send_keys(Keys.ENTER)
+        tutor.wait_items(1)
+
     def test_a_card_changed_with_pens_down_keeps_its_new_title_until_it_may_stand(self) -> None:
         tutor, link = self.open_room()
         noor = self.come_in(link, "Noor")

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy, untrack } from 'svelte'
+  import { onDestroy, onMount, untrack } from 'svelte'
   import BoardPane from './board/BoardPane.svelte'
   import type { Surface } from './board/surface.svelte'
   import CallBar from '../people/CallBar.svelte'
@@ -21,6 +21,7 @@
   import type { Lead } from '../wire/generated'
   import Header from './header/Header.svelte'
   import KeysSheet from './KeysSheet.svelte'
+  import { fetchParts, parts } from './parts'
   import { handleClipboard, handleKey } from './keys'
   import { addPlannedPages } from '../lesson/planned'
   import type { Door } from '../lesson/inside'
@@ -47,6 +48,8 @@
   let keysShown = $state(false)
   let peopleShown = $state(false)
   let triedKey = false
+
+  onMount(() => (door === 'onlooker' ? undefined : fetchParts()))
 
   onDestroy(() => {
     session.call.recorder.stop()
@@ -263,47 +266,44 @@
       />{/key}{/if}
   {#if session.cards.writing !== undefined && surface}
     <Later
-      load={() => import('./rack/CardWindow.svelte')}
+      load={parts.card}
+      onclose={() => (session.cards.writing = undefined)}
       props={{ session, card: session.cards.writing, at: () => surface!.looking.middle() }}
     />
   {/if}
   {#if session.formulas.typing}
     <Later
-      load={() => import('./rack/FormulaWindow.svelte')}
+      load={parts.formula}
+      onclose={() => (session.formulas.typing = null)}
       props={{ session, typing: session.formulas.typing }}
     />
   {/if}
   {#if session.past === 'voice'}
-    <Later
-      load={() => import('./pages/Again.svelte')}
-      props={{ session, onclose: () => (session.past = null) }}
-    />
+    <Later load={parts.again} props={{ session, onclose: () => (session.past = null) }} />
   {:else if session.past && 'board' in session.past}
     <Later
-      load={() => import('./pages/Moments.svelte')}
+      load={parts.moments}
       props={{ session, board: session.past.board, onclose: () => (session.past = null) }}
     />
   {:else if session.past}
     <Later
-      load={() => import('./pages/Replay.svelte')}
+      load={parts.replay}
       props={{ session, head: session.past.page, onclose: () => (session.past = null) }}
     />
   {/if}
   {#if session.desksShown}
-    <Later
-      load={() => import('./pages/DesksChecked.svelte')}
-      props={{ session, onclose: () => (session.desksShown = false) }}
-    />
+    <Later load={parts.desks} props={{ session, onclose: () => (session.desksShown = false) }} />
   {/if}
   {#if session.readying}
-    <Later
-      load={() => import('./pages/Templates.svelte')}
-      props={{ session, onclose: () => (session.readying = false) }}
-    />
+    <Later load={parts.templates} props={{ session, onclose: () => (session.readying = false) }} />
   {/if}
   {#if cutting}<CutPicture {session} picture={cutting} sheet={session.pictures.cutting!.sheet} />{/if}
   {#if session.pictures.printed}
-    <Later load={() => import('./sill/PrintedWords.svelte')} props={{ session, surface }} />
+    <Later
+      load={parts.printed}
+      onclose={() => (session.pictures.printed = null)}
+      props={{ session, surface }}
+    />
   {/if}
   {#if keysShown}<KeysSheet tutorSide={session.people.tutorSide} onclose={() => (keysShown = false)} />{/if}
 {/if}

@@ -4,6 +4,7 @@
   import Choice from '../../ui/Choice.svelte'
   import Icon from '../../ui/Icon.svelte'
   import Later from '../../ui/Later.svelte'
+  import { parts } from '../parts'
   import { looks, type Theme } from '../../ui/looks.svelte'
   import MenuButton from '../../ui/MenuButton.svelte'
   import Popover from '../../ui/Popover.svelte'
@@ -215,10 +216,7 @@
   {/snippet}
 </Popover>
 {#if practising}
-  <Later
-    load={() => import('../../hand/PracticePage.svelte')}
-    props={{ door: session.door, link, onclose: () => (practising = false) }}
-  />
+  <Later load={parts.practice} props={{ door: session.door, link, onclose: () => (practising = false) }} />
 {/if}
 
 <style>

@@ -6,6 +6,7 @@
   import Button from '../../ui/Button.svelte'
   import Fitting from '../../ui/Fitting.svelte'
   import Later from '../../ui/Later.svelte'
+  import { parts } from '../parts'
   import Camera from './Camera.svelte'
   import type { Session } from '../../lesson/session.svelte'
   import { t } from '../../words/words.svelte'
@@ -78,13 +79,10 @@
   />
 {/if}
 {#if shelf && surface}
-  <Later load={() => import('./Shelf.svelte')} props={{ session, surface, onclose: () => (shelf = false) }} />
+  <Later load={parts.shelf} props={{ session, surface, onclose: () => (shelf = false) }} />
 {/if}
 {#if drawings && surface}
-  <Later
-    load={() => import('./Drawings.svelte')}
-    props={{ session, surface, onclose: () => (drawings = false) }}
-  />
+  <Later load={parts.drawings} props={{ session, surface, onclose: () => (drawings = false) }} />
 {/if}
 {#if camera && surface}<Camera {session} {surface} onclose={() => (camera = false)} />{/if}
 <input

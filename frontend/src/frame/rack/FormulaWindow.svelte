@@ -26,7 +26,10 @@
 
   /** Typing goes on while the last state is being set; what comes late is not shown. */
   const PAUSE_MS = 60
+  const there = $derived(session.line === 'open')
   $effect(() => {
+    // Asked again when the server is back.
+    void there
     const now = formula
     const as = number.trim()
     copied = false

@@ -10,6 +10,7 @@
   import Popover from '../../ui/Popover.svelte'
   import { t } from '../../words/words.svelte'
   import BaySettings from './BaySettings.svelte'
+  import { parts } from '../parts'
   import BringIn from '../rack/BringIn.svelte'
   import ChancePanel from './ChancePanel.svelte'
   import ChoosePanel from './ChoosePanel.svelte'
@@ -203,7 +204,7 @@
 
 {#if table && surface}
   <Later
-    load={() => import('../rack/PeriodicTable.svelte')}
+    load={parts.elements}
     props={{ session, middle: () => surface.looking.middle(), onclose: () => (table = false) }}
   />
 {/if}
