@@ -119,7 +119,9 @@ class Sizes(Frame):
         self.assertEqual(asked.get_attribute("value"), "How long at noon?")
         # Turned as low as that, when nobody writes any more, there is only room for the board.
         self.tutor.close_panels()
-        self.tutor.wait(lambda: not self.tutor.all("[data-testid=person]") or None, "the people to be put away")
+        self.tutor.wait(
+            lambda: not self.tutor.all("[data-testid=person]") or None, "the people to be put away"
+        )
 
     def test_thirty_people_are_rows_of_one_line_told_apart(self) -> None:
         names = [f"Student {number}" for number in range(1, 27)]

@@ -11,6 +11,15 @@ from tests.browser.base import BrowserTest, wait_for
 
 #: More places than a stroke may have; the driver would take minutes for them, so the pen that is down is moved in the page.
 LONG = 21_000
+#: A browser that has no room left for the small things that are kept in it, and what goes wrong there.
+FILL = """
+for (const store of [localStorage, sessionStorage])
+  for (let size = 1 << 22, n = 0; size >= 1; )
+    try { store.setItem('full' + n++, 'x'.repeat(size)) } catch { size >>= 1 }
+window.wrong = []
+for (const kind of ['error', 'unhandledrejection'])
+  addEventListener(kind, (event) => window.wrong.push(String(event.message ?? event.reason)))
+"""
 KEEP_POINTER = """
 document.querySelector('[data-testid=board]').addEventListener('pointerdown', (e) => (window.pen = e.pointerId), true)
 """
@@ -94,7 +103,9 @@ class Kept(BrowserTest):
         tutor.tool("Formula")
         tutor.draw([(300, 450)], "mouse")
         tutor.press("[role=alert] button", "Try again")
-        tutor.wait(lambda: tutor.find("[role=alert] button").is_enabled() or None, "the answer that there is none")
+        tutor.wait(
+            lambda: tutor.find("[role=alert] button").is_enabled() or None, "the answer that there is none"
+        )
         tutor.press("[role=alert] button", "Close")
         tutor.draw([(300, 450)], "mouse")
         tutor.wait_text("[role=alert]", "could not be loaded")
@@ -106,7 +117,9 @@ class Kept(BrowserTest):
     def test_a_formula_is_typed_without_a_line_and_set_with_one(self) -> None:
         tutor, _ = self.open_room()
         fetched = "return performance.getEntriesByType('resource').some(({ name }) => name.includes('FormulaWindow'))"
-        tutor.wait(lambda: tutor.driver.execute_script(fetched) or None, "the windows of a lesson to be fetched")
+        tutor.wait(
+            lambda: tutor.driver.execute_script(fetched) or None, "the windows of a lesson to be fetched"
+        )
         port = self.server.port
         self.server.stop()
         tutor.wait_text("[data-testid=kept]", "No line")
@@ -118,6 +131,23 @@ class Kept(BrowserTest):
         tutor.find("dialog svg path")
         tutor.find("dialog textarea").send_keys(Keys.ENTER)
         tutor.wait_items(1)
+
+    def test_a_browser_without_room_forgets_its_settings_and_does_all_else(self) -> None:
+        tutor, _ = self.open_room()
+        tutor.driver.execute_script(FILL)
+        tutor.tool("Highlight")
+        tutor.line()
+        tutor.press("[aria-label='Your menu']")
+        tutor.press("[role=dialog] label", "Evening")
+        tutor.close_panels()
+        theme = "return document.documentElement.dataset.theme"
+        self.assertEqual(tutor.driver.execute_script(theme), "evening")
+        tutor.press("[aria-label='Add a page']")
+        tutor.press("[role=dialog] button", "Like this one")
+        tutor.wait(lambda: tutor.page_count == 2 or None, "another page")
+        tutor.line()
+        tutor.kept()
+        self.assertEqual(tutor.driver.execute_script("return window.wrong"), [])
 
     def test_a_card_changed_with_pens_down_keeps_its_new_title_until_it_may_stand(self) -> None:
         tutor, link = self.open_room()

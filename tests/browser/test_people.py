@@ -61,7 +61,9 @@ class People(Tools):
         self.tutor.wait_text("[data-name=Tomasz]", "hand up")
         self.assertEqual(students(), ["Noor", "Tomasz"])
         self.tutor.press("[aria-label='More about Tomasz']")
-        self.tutor.wait(lambda: students() == ["Tomasz", "Noor"] or None, "whose hand is up before the others")
+        self.tutor.wait(
+            lambda: students() == ["Tomasz", "Noor"] or None, "whose hand is up before the others"
+        )
 
     def test_a_helper_acts_for_the_tutor_and_is_a_student_again(self) -> None:
         self.more("Noor", "Make Noor a helper")

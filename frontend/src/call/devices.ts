@@ -1,6 +1,7 @@
 /** Microphones, cameras and loudspeakers; and made-up ones for where there are none, or for trying alone. */
 
 import { t } from '../words/words.svelte'
+import { keepHere } from '../words/here'
 
 export type Kind = 'voice' | 'face'
 /** What a browser says of a device that was asked for by its name and is there no more. */
@@ -83,7 +84,7 @@ export function keptChoices(): Kept {
 }
 
 export function keepChoices(kept: Kept): void {
-  localStorage.setItem(KEPT_AS, JSON.stringify(kept))
+  keepHere(KEPT_AS, JSON.stringify(kept))
 }
 
 /** Open a device, the browser's own choice when none is named; rejects with DeviceError. */

@@ -3,6 +3,7 @@ import type { Readings } from '../wire/generated'
 import type { Chosen } from './chosen'
 import type { Inside } from './inside'
 import type { Selection } from './selection.svelte'
+import { keepHere } from '../words/here'
 
 const KEPT = 'sunroom-as-you-go'
 const PAUSE_MS = 1_300
@@ -32,7 +33,7 @@ export class AsYouGo {
 
   set(mode: AsYouGoMode): void {
     this.mode = mode
-    localStorage.setItem(KEPT, mode)
+    keepHere(KEPT, mode)
     this.drop()
   }
 

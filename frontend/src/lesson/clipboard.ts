@@ -5,6 +5,7 @@ import { grown, union, itemBox } from '../board/box'
 import { drawItems } from '../board/draw'
 import { newId } from '../wire/codec'
 import type { Item } from '../wire/generated'
+import { keepHere } from '../words/here'
 
 const KEPT_AS = 'sunroom-copied-2'
 /** A browser keeps about 5 MB for a site, and base64 takes a third more. */
@@ -34,16 +35,6 @@ export function asBase64(bytes: Uint8Array): string {
 
 export function fromBase64(text: string): Uint8Array {
   return Uint8Array.from(atob(text), (character) => character.charCodeAt(0))
-}
-
-/** Keep a text in this browser; false when there is no room for it. */
-export function keepHere(name: string, text: string): boolean {
-  try {
-    localStorage.setItem(name, text)
-    return true
-  } catch {
-    return false
-  }
 }
 
 /** What was copied last; without items when there is nothing. */

@@ -1,4 +1,5 @@
 /** Where a board was looked at last in this tab, for the next time that it is opened here. */
+import { keepHere } from '../words/here'
 
 export interface Place {
   scale: number
@@ -32,5 +33,6 @@ export function placeOf(board: string, page: string): Place | undefined {
 export function keepPlace(board: string, page: string, place: Place): void {
   if (!board) return
   const { places } = kept(board)
-  sessionStorage.setItem(KEPT_AS + board, JSON.stringify({ page, places: { ...places, [page]: place } }))
+  const now = { page, places: { ...places, [page]: place } }
+  keepHere(KEPT_AS + board, JSON.stringify(now), sessionStorage)
 }

@@ -1,4 +1,5 @@
 /** Questions that a tutor has prepared; kept in this browser, for every lesson. */
+import { keepHere } from '../words/here'
 
 export interface Question {
   question: string
@@ -17,5 +18,5 @@ export function prepared(): Question[] {
 }
 
 export function keepPrepared(questions: readonly Question[]): void {
-  localStorage.setItem(KEPT_AS, JSON.stringify(questions.slice(-MOST)))
+  keepHere(KEPT_AS, JSON.stringify(questions.slice(-MOST)))
 }

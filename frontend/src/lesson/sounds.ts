@@ -1,4 +1,5 @@
 /** Soft sounds, made on the spot: two or three short notes each, none of them recorded. */
+import { keepHere } from '../words/here'
 
 export const SOUNDS = {
   came: { word: 'sound-came', notes: [523, 659] },
@@ -36,7 +37,7 @@ export class Sounds {
   set(sound: Sound, on: boolean): void {
     if (on) this.#off.delete(sound)
     else this.#off.add(sound)
-    localStorage.setItem(KEPT, JSON.stringify([...this.#off]))
+    keepHere(KEPT, JSON.stringify([...this.#off]))
     if (on) this.play(sound)
   }
 

@@ -6,7 +6,8 @@ import { newText } from '../board/text'
 import { newId } from '../wire/codec'
 import type { FigureKind, Item } from '../wire/generated'
 import { t, type Plain } from '../words/words.svelte'
-import { asBase64, copiesOf, fromBase64, keepHere } from './clipboard'
+import { keepHere } from '../words/here'
+import { asBase64, copiesOf, fromBase64 } from './clipboard'
 
 export interface Stamp {
   /** What a person called it; those that come with the board are called by a ``word``. */

@@ -3,6 +3,7 @@ import type { Look } from '../board/wet'
 import type { Dash, Ends, Family, FigureKind, Nib } from '../wire/generated'
 import type { Plain } from '../words/words.svelte'
 import { keepOwn, MOST_OWN, ownStamps, STAMPS, type Stamp } from './stamps'
+import { keepHere } from '../words/here'
 
 const ALL_TOOLS = [
   'select',
@@ -200,6 +201,6 @@ export class Tools {
   }
 
   keep(): void {
-    localStorage.setItem(KEPT_AS, JSON.stringify(Object.fromEntries(KEPT.map((name) => [name, this[name]]))))
+    keepHere(KEPT_AS, JSON.stringify(Object.fromEntries(KEPT.map((name) => [name, this[name]]))))
   }
 }

@@ -1,4 +1,5 @@
 /** How the interface looks and listens to this person; kept in this browser. */
+import { keepHere } from '../words/here'
 
 /** Where the pictures of the call are: in the people's column, in a strip over the board, large in its place, or nowhere. */
 export type FacesAt = 'column' | 'strip' | 'big' | 'nowhere'
@@ -38,7 +39,7 @@ class Looks {
 
   set(wanted: Partial<Pick<Looks, (typeof KEPT)[number]>>): void {
     Object.assign(this, wanted)
-    localStorage.setItem(KEPT_AS, JSON.stringify(Object.fromEntries(KEPT.map((key) => [key, this[key]]))))
+    keepHere(KEPT_AS, JSON.stringify(Object.fromEntries(KEPT.map((key) => [key, this[key]]))))
     this.#show()
   }
 

@@ -2,6 +2,7 @@
 import { decode } from '@msgpack/msgpack'
 import { t, told } from '../words/words.svelte'
 import type { Sentence } from './generated'
+import { keepHere } from '../words/here'
 
 export class Problem extends Error {
   status: number
@@ -74,7 +75,7 @@ export function ownerKeys(): Record<string, string> {
 }
 
 export function keepOwnerKey(link: string, key: string): void {
-  localStorage.setItem(KEYS, JSON.stringify({ ...ownerKeys(), [link]: key }))
+  keepHere(KEYS, JSON.stringify({ ...ownerKeys(), [link]: key }))
 }
 
 /** Let this browser in by the owner key it kept, when the session is gone. */

@@ -1,6 +1,7 @@
 /** What the interface says: sentences by key and values, from one catalogue for each language. */
 import { FluentBundle, FluentResource, type FluentVariable } from '@fluent/bundle'
 import type { Words } from './generated'
+import { keepHere } from './here'
 
 export type Key = keyof Words
 /** Keys of sentences with nothing to fill in. */
@@ -75,7 +76,7 @@ class Speech {
 
   /** Speak ``language`` now and the next time. */
   async choose(language: Language): Promise<void> {
-    localStorage.setItem(KEPT_AS, language)
+    keepHere(KEPT_AS, language)
     await this.speak(language)
   }
 

@@ -1,0 +1,9 @@
+/** Keep a small thing in this browser, or for this tab; false when there is no room for it. Nothing depends on it. */
+export function keepHere(name: string, text: string, store: Storage = localStorage): boolean {
+  try {
+    store.setItem(name, text)
+    return true
+  } catch {
+    return false
+  }
+}
