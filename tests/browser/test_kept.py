@@ -97,6 +97,15 @@ class Kept(BrowserTest):
 
     def test_a_window_that_did_not_come_says_so_and_comes_with_the_line(self) -> None:
         tutor, _ = self.open_room()
+        tutor.driver.execute_cdp_cmd("Network.enable", {})
+
+        def keep_out(*files: str) -> None:
+            tutor.driver.execute_cdp_cmd("Network.setBlockedURLs", {"urls": files})
+
+        self.addCleanup(keep_out)
+        keep_out("*FormulaWindow*")
+        tutor.driver.refresh()
+        tutor.find("[data-testid=board]")
         port = self.server.port
         self.server.stop()
         tutor.wait_text("[data-testid=kept]", "No line")
@@ -109,6 +118,7 @@ class Kept(BrowserTest):
         tutor.press("[role=alert] button", "Close")
         tutor.draw([(300, 450)], "mouse")
         tutor.wait_text("[role=alert]", "could not be loaded")
+        keep_out()
         self.server = type(self.server)(port)
         tutor.kept()
         tutor.press("[role=alert] button", "Try again")
