@@ -141,6 +141,9 @@ class Kept(BrowserTest):
         tutor.find("dialog svg path")
         tutor.find("dialog textarea").send_keys(Keys.ENTER)
         tutor.wait_items(1)
+        tutor.kept()
+        tutor.driver.refresh()
+        tutor.wait_items(1)
 
     def test_a_browser_without_room_forgets_its_settings_and_does_all_else(self) -> None:
         tutor, _ = self.open_room()

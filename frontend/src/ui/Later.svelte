@@ -11,11 +11,7 @@
     onclose?: () => void
   }
   let { load, props, onclose = props.onclose as Props['onclose'] }: Props = $props()
-  let tries = $state(0)
-  const part = $derived.by(() => {
-    void tries
-    return load()
-  })
+  let part = $derived(load())
   let trying = $state(false)
 
   /** Some browsers never ask again for what did not come once: then the page is opened anew, but not without a server. */
@@ -26,11 +22,12 @@
       () => false,
     )
     trying = false
-    if (there)
-      load().then(
-        () => tries++,
-        () => location.reload(),
-      )
+    if (!there) return
+    const now = load()
+    now.then(
+      () => (part = now),
+      () => location.reload(),
+    )
   }
 </script>
 
