@@ -9,8 +9,8 @@ import numpy as np
 from demo.hand import Hand
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
-from sunroom.core.reading.closer import MAX_NUMBER_STROKES
 from sunroom.core.reading.columns import MOST_STROKES, columns_among
+from sunroom.core.reading.numbers import MAX_NUMBER_STROKES
 from sunroom.core.reading.symbols import Symbols
 from sunroom.live.work.workers import InkRead, read_ink
 from sunroom.resources import reader

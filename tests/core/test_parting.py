@@ -13,9 +13,10 @@ from numpy.typing import NDArray
 
 from demo.hand import Hand
 from sunroom.core.geometry import Box
-from sunroom.core.reading.closer import CloserLook, has_dash, is_numeric, numbers_apart
+from sunroom.core.reading.closer import CloserLook
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import find_lines, slant
+from sunroom.core.reading.numbers import Numbers, has_dash, is_numeric, numbers_apart
 from sunroom.core.reading.parting import MISFIT, NO_SYMBOL, LogsOf, Parted
 from sunroom.core.reading.prior import Prior
 from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, ranked
@@ -184,6 +185,7 @@ class Looking(TestCase):
         self.columns = {character: n + 1 for n, character in enumerate("ano0123456789.,:°/t ")}
         self.readers = Readers(*[Columns(list(self.columns))] * 3)
         self.closer = CloserLook(symbols(), self.prior, self.readers)
+        self.numbers = Numbers(symbols(), self.prior, self.readers)
         self.rows = np.full((12, len(self.columns) + 1), 0.02, np.float32)
         self.rows[:, 0] = 0.6
         self.seen = Rows(self.rows, self.rows, self.rows)
@@ -209,11 +211,11 @@ class Looking(TestCase):
         self.assertGreater(look.weighed["noot"], look.weighed["naat"])
 
     def test_a_number_is_read_as_one_and_a_word_is_not(self) -> None:
-        readings = self.closer.read_number("2468", self.strokes("2468"), None, self.seen)
+        readings = self.numbers.read_number("2468", self.strokes("2468"), None, self.seen)
         self.assertEqual(readings[0].text, "2468")
         self.assertLessEqual(len(readings), MAX_READINGS)
-        self.assertEqual(self.closer.read_number("noon", self.strokes("noon"), None, self.seen), [])
-        self.assertEqual(self.closer.read_number("7", self.strokes("7"), None, self.seen), [])
+        self.assertEqual(self.numbers.read_number("noon", self.strokes("noon"), None, self.seen), [])
+        self.assertEqual(self.numbers.read_number("7", self.strokes("7"), None, self.seen), [])
 
     def test_numbers_in_a_row_are_parted_where_the_pen_left_a_gap(self) -> None:
         def widths(*xs: float) -> list[int]:
@@ -236,8 +238,8 @@ class Looking(TestCase):
         apart = [digit(x, 1.0 if n == 1 else 17.0) for n, x in enumerate((0, 90, 150))]
         self.assertEqual(len(numbers_apart(apart)), 3)
         dash = np.array([(0.0, 30.0), (20.0, 31.0)])
-        self.assertEqual(self.closer.number_in([dash], None, self.seen)[0].text, "-")
-        self.assertEqual(self.closer.number_in(self.strokes("+"), None, self.seen)[0].text, "+")
+        self.assertEqual(self.numbers.number_in([dash], None, self.seen)[0].text, "-")
+        self.assertEqual(self.numbers.number_in(self.strokes("+"), None, self.seen)[0].text, "+")
 
     def test_a_row_of_numbers_keeps_its_gaps_and_has_its_one_number_among_the_rivals(self) -> None:
         text = "25 40 60 90 304"

@@ -13,10 +13,10 @@ from sunroom.core.board.words import MAX_EXPECTED, expected_words
 from sunroom.core.geometry import resample
 from sunroom.core.reading import Reading as Read
 from sunroom.core.reading import figure_first, taken_unasked
-from sunroom.core.reading.closer import is_numeric
 from sunroom.core.reading.decode import beam_search, log_of
 from sunroom.core.reading.lines import find_lines, slant
 from sunroom.core.reading.marks import marks_among
+from sunroom.core.reading.numbers import is_numeric
 from sunroom.core.reading.picture import HEIGHT_PX, line_picture, shortened
 from sunroom.core.reading.prior import Prior, agreement, dots_of, marks_of
 from sunroom.core.reading.reader import MAX_STROKES, Reader

@@ -16,10 +16,10 @@ from sunroom.core.board.requests import AsWritten, Typeset
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
-from sunroom.core.reading.closer import is_sum
 from sunroom.core.reading.columns import MOST_STROKES
 from sunroom.core.reading.lines import find_lines
 from sunroom.core.reading.marks import marks_among
+from sunroom.core.reading.numbers import is_sum
 from sunroom.live.work.workers import read_ink
 from sunroom.resources import reader, typesetter
 from tests.core.test_conversions import PAGE, after, board_of, ink, only

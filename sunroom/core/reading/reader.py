@@ -9,12 +9,13 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.closer import NUMBER_CHARACTERS, CloserLook, is_sum, numbers_apart
+from sunroom.core.reading.closer import CloserLook
 from sunroom.core.reading.columns import InColumns, columns_among
 from sunroom.core.reading.decode import beam_search
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import InkLine, Stroke, find_lines
 from sunroom.core.reading.marks import is_flat, marks_among
+from sunroom.core.reading.numbers import NUMBER_CHARACTERS, Numbers, is_sum, numbers_apart
 from sunroom.core.reading.own_hand import OwnHand, OwnLetters
 from sunroom.core.reading.own_words import MOST_LEARNED, OwnWords, SeenLine
 from sunroom.core.reading.picture import line_picture, shortened
@@ -115,6 +116,7 @@ class Reader:
         readers = Readers(*map(Columns, alphabets))
         self.joint = Joint(readers, prior, weights)
         self._closer = CloserLook(symbols, prior, readers)
+        self._numbers = Numbers(symbols, prior, readers)
 
     def expecting(self, words: frozenset[str]) -> Reader:
         """The same reader to whom some words, in small letters, are as likely as everyday ones."""
@@ -185,7 +187,7 @@ class Reader:
         lines, said = _rows_among(strokes, found), []
         if not found.bracket:
             rows = self.look(lines[0].strokes, words)
-            first = self._closer.first_of_division(lines[0].strokes, letters, rows)
+            first = self._numbers.first_of_division(lines[0].strokes, letters, rows)
             if first:
                 said = [first]
             elif found.short < found.ruled:
@@ -195,11 +197,11 @@ class Reader:
         divided, unlike = bool(found.bracket or said), 0
         for line in lines[len(said) :]:
             rows = self.look(line.strokes, words)
-            rivals, even = self._closer.row_in_columns(line.strokes, letters, rows)
+            rivals, even = self._numbers.row_in_columns(line.strokes, letters, rows)
             unlike += not rivals or not (even or divided)
             if unlike > MOST_UNLIKE * len(lines):
                 return []
-            said.append(rivals or self._closer.number_in(line.strokes, letters, rows))
+            said.append(rivals or self._numbers.number_in(line.strokes, letters, rows))
         if not divided and not is_sum([rivals[0].text for rivals in said if rivals]):
             return []
         return sorted(_read_lines(strokes, lines, said), key=lambda line: line.box.y0)
@@ -246,11 +248,11 @@ class Reader:
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
     ) -> list[Reading]:
         """A line read as a number, or as several where the pen left gaps between them; empty when it is none."""
-        whole = self._closer.read_number(text, strokes, letters, rows)
+        whole = self._numbers.read_number(text, strokes, letters, rows)
         parts = numbers_apart(strokes) if whole else []
         if not 1 < len(parts) <= MOST_NUMBERS or self._is_measure(whole[0].text):
             return whole
-        each = [self._closer.number_in(part, letters, self.look(part), part is parts[0]) for part in parts]
+        each = [self._numbers.number_in(part, letters, self.look(part), part is parts[0]) for part in parts]
         if not all(each):
             return whole
         return [*one_after_another(each, " ")[: MAX_READINGS - 1], Reading(whole[0].text, 0.0)]
