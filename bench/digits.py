@@ -1,4 +1,4 @@
-"""Numbers in real digits that training never sees, each digit by another hand."""
+"""Numbers in real digits that training never sees, each digit by another hand; and the hands whose signs stand beside them."""
 
 from __future__ import annotations
 
@@ -9,11 +9,18 @@ from pathlib import Path
 
 import numpy as np
 
+from demo.hand import Hand
+from sunroom.core.geometry import Box
+
 NUMBERS, ROWS_OF_NUMBERS, EUROPEAN_NUMBERS = 500, 150, 150
 #: The digits that are measured, and those that nobody looks at until a change is done.
 MEASURED, LAST = "digits", "digits-last"
 #: How the stroke up to the top of a 1 leans from level, and how long it is, as a part of the height.
 FLAG_DEG, FLAG_LONG = (25, 60), (0.25, 0.6)
+
+HANDS = sorted(
+    file for file in (Path(__file__).parent / "hands").glob("*.json") if not file.stem.startswith("digits")
+)
 
 Strokes = list[np.ndarray]
 #: Of each digit many, each some strokes of points, 1 unit high.
@@ -51,6 +58,38 @@ def european_ones() -> list[tuple[str, Strokes]]:
         if "1" in number:
             made.append(_written(number, random, european=True))
     return made
+
+
+def hands_for(count: int, text: str, number: int) -> list[Hand]:
+    """``count`` of the held-out hands that can write the text, others each time."""
+    able = []
+    for step in range(len(HANDS)):
+        file = HANDS[(number + step) % len(HANDS)]
+        hand = Hand(1000 * number + step, 0.7, file)
+        if hand.can_write(text):
+            able.append(hand)
+    return able[:count]
+
+
+def in_real_digits(
+    text: str, hand: Hand, random: np.random.Generator, file: str = MEASURED, gap: float = 0.0
+) -> Strokes:
+    """A text in real digits with a hand's signs, as large beside them as it writes; ``gap`` is a space's width."""
+    real = real_digits(file)
+    x, strokes = 0.0, []
+    for character in text:
+        if character == " ":
+            x += gap
+            continue
+        found = hand.write(character, x, 0, 60)
+        if character.isdigit():
+            box = Box.of(np.vstack([stroke[:, :2] for stroke in found]))
+            drawn = real[character][int(random.integers(len(real[character])))]
+            scale = (box.y1 - box.y0) * random.uniform(0.92, 1.08)
+            found = as_ink([np.array(stroke) * scale + (x, box.y0) for stroke in drawn])
+        strokes += found
+        x = max(float(stroke[:, 0].max()) for stroke in strokes) + random.uniform(8, 14)
+    return strokes
 
 
 def as_ink(strokes: Strokes) -> Strokes:

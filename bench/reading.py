@@ -19,21 +19,18 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import divisions, rough, sums, unseen
-from bench.digits import LAST, as_ink, european_ones, numbers, real_digits, rows_of_numbers
+from bench import arithmetic, divisions, rough, sums, unseen
+from bench.digits import HANDS, LAST, european_ones, hands_for, in_real_digits, numbers, rows_of_numbers
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
-from sunroom.core.geometry import Affine, Box
+from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading import Reading, figure_first
 from sunroom.core.shapes import any_figure
 from sunroom.live.work.workers import read_ink
 from sunroom.resources import finder, reader
 
-HANDS = sorted(
-    file for file in (Path(__file__).parent / "hands").glob("*.json") if not file.stem.startswith("digits")
-)
 Strokes = list[np.ndarray]
 #: Makes a drawing: its strokes, and the kind of each figure by its strokes' numbers.
 Draw = Callable[[np.random.Generator, list[Path]], tuple[Strokes, dict[tuple[int, ...], str]]]
@@ -97,7 +94,7 @@ def run() -> list[Row]:
             for language, words in ACCENTS.items()
         ),
     ]
-    rows += [sums.row(), divisions.row()]
+    rows += [sums.row(), divisions.row(), *arithmetic.rows()]
     rows += unseen.rows()
     rows += [_own_hands(loose=False), _own_hands(loose=True)]
     rows += [_figures(noise, aim) for noise, aim in ((0.02, 98.0), (0.04, 97.0), (0.06, 95.0))]
@@ -111,22 +108,11 @@ def run() -> list[Row]:
     return rows
 
 
-def _hands(count: int, text: str, number: int) -> list[Hand]:
-    """``count`` of the held-out hands that can write the text, others each time."""
-    able = []
-    for step in range(len(HANDS)):
-        file = HANDS[(number + step) % len(HANDS)]
-        hand = Hand(1000 * number + step, 0.7, file)
-        if hand.can_write(text):
-            able.append(hand)
-    return able[:count]
-
-
 def _written(texts: tuple[str, ...] | list[str], each: int) -> list[tuple[str, Strokes]]:
     return [
         (text, hand.write(text, 0, 0, 60))
         for number, text in enumerate(texts)
-        for hand in _hands(each, text, number)
+        for hand in hands_for(each, text, number)
     ]
 
 
@@ -136,7 +122,7 @@ def _spaced() -> list[tuple[str, Strokes]]:
     return [
         (text, _loosely(hand, text, random))
         for number, text in enumerate(SPACED)
-        for hand in _hands(6, text, number)
+        for hand in hands_for(6, text, number)
     ]
 
 
@@ -152,25 +138,12 @@ def _tilted() -> list[tuple[str, Strokes]]:
 
 def _signed() -> list[tuple[str, Strokes]]:
     """3/4, 12:05, 45° and 80 % in real digits, with the signs of held-out hands, as large beside them as those write."""
-    real = real_digits()
     random = np.random.default_rng(34)
     made = []
     for number in range(SIGNED_NUMBERS):
         one, two = (int(n) for n in random.integers(1, 100, 2))
         for text in (f"{one}/{two}", f"{one % 24}:{two % 60:02d}", f"{one}°", f"{one}%"):
-            hand = _hands(1, text, number)[0]
-            x, strokes = 0.0, []
-            for character in text:
-                found = hand.write(character, x, 0, 60)
-                if character.isdigit():
-                    box = Box.of(np.vstack([stroke[:, :2] for stroke in found]))
-                    drawn = real[character][int(random.integers(len(real[character])))]
-                    scale = (box.y1 - box.y0) * random.uniform(0.92, 1.08)
-                    found = [np.array(stroke) * scale + (x, box.y0) for stroke in drawn]
-                    found = as_ink(found)
-                strokes += found
-                x = max(float(stroke[:, 0].max()) for stroke in strokes) + random.uniform(8, 14)
-            made.append((text, strokes))
+            made.append((text, in_real_digits(text, hands_for(1, text, number)[0], random)))
     return made
 
 
@@ -347,7 +320,7 @@ def _confusions() -> list[Row]:
     letters = [
         (c, hand.write(c, 0, 0, 60))
         for c in "abcdefghijklmnopqrstuvwxyz0123456789"
-        for hand in _hands(2, c, ord(c))
+        for hand in hands_for(2, c, ord(c))
     ]
     beside = Hand(5, 0.6, HANDS[0]).write("noon", -160, 0, 60)
     taken_letters = sum(_first(strokes, beside) for _, strokes in letters)

@@ -20,6 +20,8 @@ WIDE, FLAT, CROOKED = 0.95, 0.15, 1.25
 HIGH = 0.6
 #: What stands over or under a line ends or begins so near to it, and has its middle no further beside its ends.
 NEAR, BESIDE = 0.6, 0.3
+#: What is no higher than this is a dot, or a line: the dots of ÷ and the two lines of = are no rows.
+DOT = 0.25
 #: A minus has digits beside it, so near, that reach so far above and below it.
 NEXT, ACROSS = 1.0, 0.2
 #: And part of a digit has an end so near to another.
@@ -112,7 +114,10 @@ class _Looked:
     def _parts(self, number: int) -> bool:
         """Whether a line has a row over it and one under it; under a long one what comes out may not be written yet."""
         long = self.boxes[number].width > LONG * self.letter
-        return bool(self._over(number) and (long or self._under(number)))
+        return self._is_row(self._over(number)) and (long or self._is_row(self._under(number)))
+
+    def _is_row(self, found: Sequence[int]) -> bool:
+        return any(self.boxes[n].height > DOT * self.letter for n in found)
 
     def _over(self, number: int) -> list[int]:
         """What stands on a line."""

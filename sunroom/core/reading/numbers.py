@@ -55,6 +55,17 @@ _SIGN = re.compile(r"^[-+×÷]")
 _SIGN_OF_ROW = re.compile(r"(^|\d)([-+×÷:/=])")
 #: The first row of a long division.
 _DIVIDED = re.compile(r"\d+(?:[.,]\d+)?[:÷/]\d+(?:[.,]\d+)?=\d*(?:[.,]\d+)?")
+#: Numbers with signs between them, after one or before what comes out: 12 + 5 = 17; and what is read where one may be.
+_ARITHMETIC = re.compile(r"[-+=]?{0}(?:[-+×÷:/<>]{0}|=-?{0})*=?".format(r"\d+(?:[.,]\d+)?"))
+_LIKE_ARITHMETIC = re.compile(
+    r"(?:[-+=] ?)?{0}(?: ?[-+×xX·*÷:/<>] ?{0}| ?= ?-?{0})*(?: ?=)?".format(
+        r"[\dOoIl|]+(?: 1\d+)?(?:[.,]\d+)?"
+    )
+)
+_SIGN_OF_ARITHMETIC = re.compile(r"((?<=\d)[-+×÷:<>]|=)")
+#: How much likelier (logarithm) each fraction among them is than a number whose 1 is its stroke, and what it costs that another
+#: number stays one that may be a fraction too.
+PART_GAIN, MIXED_COST = 1.0, 3.0
 #: Its symbols are this likely (logarithm) on average; its digits' middles are no further apart than so many heights, and so unlike.
 LIKELY_IN_SUM, MOST_STEP, UNEVEN = -2.0, 2.2, 0.25
 #: Few write .5 for 0.5, and none 4898:7.
@@ -139,6 +150,28 @@ class Numbers:
     ) -> list[Reading]:
         """A row as a division and what comes out, as a long one begins; empty when it is none."""
         return self._of_form(_DIVIDED, strokes, hand, rows)[0]
+
+    def arithmetic(
+        self, text: str, strokes: Sequence[Points], hand: OwnLetters | None, rows: Rows
+    ) -> list[Reading]:
+        """What a line of numbers with signs between them says, when ``text``, what is read, is one; empty otherwise.
+
+        The signs are left as they are: only digits, and strokes of fractions, are looked at closer.
+        """
+        signs = _signs_in(text)
+        if not signs or not _LIKE_ARITHMETIC.fullmatch(text) or len(strokes) > MAX_NUMBER_STROKES:
+            return []
+        signed = self._symbols.parted_numbers(strokes, hand)
+        texts = [t for t, _ in signed.texts() if _ARITHMETIC.fullmatch(t) and _signs_in(t) == signs]
+        weighed = {
+            found: LINE_WEIGHT * self._line_log(found, rows)
+            + TAUGHT_WEIGHT * self._taught_log(found, rows)
+            + signed.log_of(found)
+            + _as_fractions(found)
+            for found in dict.fromkeys([*texts, *map(_in_parts, texts)])
+        }
+        readings = ranked(weighed)[:MAX_READINGS]
+        return [Reading(_signs_apart(r.text), r.score) for r in readings] if " " in text else readings
 
     def _of_form(
         self,
@@ -266,6 +299,33 @@ def _is_part(text: str) -> bool:
     """Whether a text is a fraction as lessons have them: 3/4, 7/7."""
     some, _, parts = text.partition("/")
     return some.isdecimal() and parts.isdecimal() and int(parts) in PARTS and int(some) <= int(parts)
+
+
+def _signs_in(text: str) -> str:
+    """What stands between the numbers of a line, but for the strokes of fractions, which may be ones."""
+    return re.sub(r"[xX·*]", "×", re.sub(r"[\dOoIl|/ ]", "", text))
+
+
+def _signs_apart(text: str) -> str:
+    """Arithmetic as it is typed with spaces: ``1/2 + 5 = -3``."""
+    return _SIGN_OF_ARITHMETIC.sub(r" \1 ", text).strip()
+
+
+def _as_fractions(text: str) -> float:
+    """How likely (logarithm) it is that the fractions of a line are some: several are likelier, and all numbers rather than a few."""
+    count = text.count("/")
+    return PART_GAIN * max(count - 1, 0) - MIXED_COST * (count > 0 and _in_parts(text) != text)
+
+
+def _in_parts(text: str) -> str:
+    """A text with its numbers that may be fractions, their stroke taken for a 1, as such: ``113 + 215`` is ``1/3 + 2/5``."""
+
+    def apart(number: re.Match[str]) -> str:
+        digits = number[0]
+        tried = (f"{digits[:n]}/{digits[n + 1 :]}" for n in range(1, len(digits) - 1) if digits[n] == "1")
+        return next(filter(_is_part, tried), digits)
+
+    return re.sub(r"(?<![/\d.,])\d+(?![/\d.,])", apart, text)
 
 
 def is_sum(texts: Sequence[str]) -> bool:

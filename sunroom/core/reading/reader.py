@@ -242,7 +242,10 @@ class Reader:
         ):
             self._closer.weigh(look, strokes, letters)
         typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
-        return self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
+        readings = self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
+        sums = self._numbers.arithmetic(readings[0].text, strokes, letters, seen)
+        others = [Reading(r.text, 0.0) for r in readings if r.text not in {found.text for found in sums}]
+        return [*sums[:2], *others, *sums[2:]][:MAX_READINGS] if sums else readings
 
     def _read_number(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows

@@ -1,0 +1,59 @@
+"""Sums and fractions in one line: which digits and strokes of fractions are in them, and how they are typed."""
+
+from __future__ import annotations
+
+from unittest import TestCase
+
+import numpy as np
+
+from bench.digits import hands_for, in_real_digits
+from demo.hand import Hand
+from sunroom.core.reading.columns import columns_among
+from sunroom.core.reading.lines import find_lines
+from sunroom.resources import reader
+
+Strokes = list[np.ndarray]
+
+
+def in_a_line(text: str, seed: int) -> Strokes:
+    """Each digit by another real hand."""
+    return in_real_digits(text, hands_for(1, text, seed)[0], np.random.default_rng(seed), gap=14)
+
+
+def said(strokes: Strokes) -> list[str]:
+    return [reading.text for reading in reader().read(strokes)]
+
+
+class Arithmetic(TestCase):
+    def test_fractions_in_a_sum_are_fractions_and_ones_in_numbers_are_ones(self) -> None:
+        for texts in (
+            ("1/2 + 1/4 = 3/4", "5/6 - 2/3", "3/8 × 2/5"),
+            ("212 + 35 = 247", "14 + 17 = 31", "1 + 1 = 2"),
+        ):
+            right = sum(text in said(in_a_line(text, seed))[:1] for text in texts for seed in range(6))
+            self.assertGreaterEqual(right, 14, texts)
+
+    def test_signs_stand_between_spaces_where_the_pen_left_room(self) -> None:
+        apart, close = ((Hand(9, 0.3).write(text, 0, 0, 60)) for text in ("12 + 30 = 42", "12+30=42"))
+        self.assertEqual(said(apart)[0], "12 + 30 = 42")
+        self.assertEqual(said(close)[0].replace(" ", ""), "12+30=42")
+
+    def test_a_letter_in_an_equation_stays_one(self) -> None:
+        for text in ("n = 5", "4x - 1 = 17"):
+            self.assertIn(
+                text.replace(" ", ""), [t.replace(" ", "") for t in said(Hand(9, 0.3).write(text, 0, 0, 60))]
+            )
+
+    def test_the_stroke_between_two_dots_is_no_line_under_a_row(self) -> None:
+        dot = np.array([[0.0, 0.0], [1.0, 1.0]])
+        low = [
+            np.array([[x, 20.0 - 20 * high], [x + 14, 38.0], [x + 3, 40.0]])
+            for x, high in ((-40, 0.0), (100, 1.0), (130, 0.2))
+        ]
+        bar = np.array([[30.0, 25.0], [58.0, 26.0]])
+        ink = [*low, bar, dot + (44, 14), dot + (44, 36)]
+        self.assertIsNone(columns_among(ink))
+        self.assertIsNotNone(
+            columns_among([*low, bar, low[0] + (76, -22), low[1] + (-60, 30)]), "rows over and under it"
+        )
+        self.assertEqual(len(find_lines(ink)), 1)
