@@ -439,6 +439,7 @@ a-lesson-is-on-this = Gerade ist eine Stunde: das gilt, sobald sie zu Ende ist.
 whoever-comes-in-by-the = Wer über den Link kommt, steht hier.
 keep-this-room = Diesen Raum behalten
 this-browser-has-the-only = Nur dieser Browser hat den Schlüssel. Mit einem Konto öffnet sich der Raum von überall.
+this-browser-has-no-place = Dieser Browser hat keinen Platz mehr für den Schlüssel: Vergisst er dich, öffnet niemand diesen Raum als Lehrkraft. Ein Konto behält ihn.
 keep-it-as = Als { $name } behalten
 keep-it-with-an-account = Mit einem Konto behalten
 spanish = Spanisch

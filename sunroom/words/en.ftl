@@ -439,6 +439,7 @@ a-lesson-is-on-this = A lesson is on: this counts once it has ended.
 whoever-comes-in-by-the = Whoever comes in by the link is listed here.
 keep-this-room = Keep this room
 this-browser-has-the-only = This browser has the only key. With an account the room opens from anywhere.
+this-browser-has-no-place = This browser has no place left to keep the key: when it forgets you, nobody opens this room as its tutor. An account keeps it.
 keep-it-as = Keep it as { $name }
 keep-it-with-an-account = Keep it with an account
 spanish = Spanish

@@ -439,6 +439,7 @@ a-lesson-is-on-this = Hay una clase: esto cuenta cuando acabe.
 whoever-comes-in-by-the = Quien entre por el enlace aparece aquí.
 keep-this-room = Guardar esta sala
 this-browser-has-the-only = Este navegador tiene la única llave. Con una cuenta la sala se abre desde cualquier parte.
+this-browser-has-no-place = Este navegador no tiene sitio para la llave: si te olvida, nadie abre esta sala como profesor. Una cuenta la guarda.
 keep-it-as = Guardarla como { $name }
 keep-it-with-an-account = Guardarla con una cuenta
 spanish = Español

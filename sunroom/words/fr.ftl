@@ -439,6 +439,7 @@ a-lesson-is-on-this = Un cours est ouvert : ceci comptera quand il sera fini.
 whoever-comes-in-by-the = Qui entre par le lien est inscrit ici.
 keep-this-room = Garder cette salle
 this-browser-has-the-only = Ce navigateur a la seule clé. Avec un compte la salle s’ouvre de partout.
+this-browser-has-no-place = Ce navigateur n’a plus de place pour la clé : s’il vous oublie, personne n’ouvre cette salle en tant que professeur. Un compte la garde.
 keep-it-as = La garder comme { $name }
 keep-it-with-an-account = La garder avec un compte
 spanish = Espagnol

@@ -162,6 +162,20 @@ class Kept(BrowserTest):
         tutor.kept()
         self.assertEqual(tutor.driver.execute_script("return window.wrong"), [])
 
+    def test_a_browser_without_room_says_that_it_does_not_keep_the_key_of_a_room(self) -> None:
+        tutor, link = self.open_room()
+        tutor.open(f"{self.server.url}/rooms/{link}")
+        tutor.find("aside p", "has the only key")
+        tutor.driver.execute_script("localStorage.clear()")
+        tutor.driver.execute_script(FILL)
+        tutor.open(self.server.url)
+        tutor.find("form input").send_keys("Tides")
+        tutor.all("form input")[1].send_keys("Imani")
+        tutor.press("button", "Open a room now")
+        tutor.kept()
+        tutor.open(tutor.driver.current_url.split("/boards/")[0])
+        tutor.find("aside p", "no place left to keep the key")
+
     def test_a_card_changed_with_pens_down_keeps_its_new_title_until_it_may_stand(self) -> None:
         tutor, link = self.open_room()
         noor = self.come_in(link, "Noor")

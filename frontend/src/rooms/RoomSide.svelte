@@ -18,6 +18,7 @@
   import Rehearse from './Rehearse.svelte'
   import WholeRoom from './WholeRoom.svelte'
   import { addressOf } from '../ui/address'
+  import { ownerKeys } from '../wire/api'
   import { t } from '../words/words.svelte'
 
   interface Props {
@@ -100,7 +101,9 @@
   <p class="muted">{t('write-it-once-and-your')}</p>
   {#if !home.claimed}
     <h2>{t('keep-this-room')}</h2>
-    <p class="muted">{t('this-browser-has-the-only')}</p>
+    <p class="muted">
+      {t(home.link in ownerKeys() ? 'this-browser-has-the-only' : 'this-browser-has-no-place')}
+    </p>
     {#if me?.name}
       <Button onclick={() => onclaim(me!)}>{t('keep-it-as', { name: me.name })}</Button>
     {:else if keeping}

@@ -1992,6 +1992,7 @@ export interface Words {
   'this-board-cannot-be-opened': null
   'this-board-is-not-open': null
   'this-browser': null
+  'this-browser-has-no-place': null
   'this-browser-has-the-only': null
   'this-browser-sat': { name: string | number }
   'this-browser-was-signed-out': null
