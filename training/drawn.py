@@ -19,6 +19,7 @@ from training.formulas import (
     polynomial,
     power,
     product,
+    slashed,
     sum_up,
     total,
     working,
@@ -28,7 +29,7 @@ from training.subjects import chemistry, geometry, physics, sequence, sets, unit
 
 KINDS: list[tuple[Callable[[Random], Node], float]] = [
     (equation, 16), (polynomial, 10), (product, 5), (sum_up, 7), (integral, 7), (derivative, 6), (geometry, 9), (sets, 8),
-    (vectors, 7), (working, 4), (known, 45), (units, 8), (physics, 9), (chemistry, 10), (sequence, 5), (arithmetic, 7), (fractions, 6),
+    (vectors, 7), (working, 4), (known, 45), (units, 8), (physics, 9), (chemistry, 10), (sequence, 5), (arithmetic, 11), (fractions, 6), (slashed, 14),
     (lambda random: function(random, 2), 4), (lambda random: total(random, 3), 5), (lambda random: name(random), 1),
     (lambda random: power(random, name(random)), 1), (lambda random: ("sqrt", total(random, 1), None), 1),
 ]  # fmt: skip

@@ -295,7 +295,24 @@ def fractions(random: Random) -> Node:
     )
 
 
+def slashed(random: Random) -> Node:
+    """Fractions written in a line, alone and among numbers: 5/6 + 1/3 = 7/6."""
+
+    def one() -> Node:
+        if random.random() < 0.15:
+            return number(random, 2)
+        if random.random() < 0.12:
+            return row(name(random), "/", name(random) if random.random() < 0.5 else number(random, 2))
+        most = pick(random, [10, 13, 13, 100])
+        return row(text(str(random.integers(1, most))), "/", text(str(random.integers(2, most))))
+
+    parts = [one()]
+    for _ in range(int(pick(random, [0, 1, 1, 1, 2]))):
+        parts += [pick(random, ["+", "+", "-", "-", r"\times", r"\cdot", r"\div", ":", "<", ">"]), one()]
+    return row(*parts, *(["=", one()] if random.random() < 0.5 else []))
+
+
 def working(random: Random) -> Node:
     """Two or three lines below each other."""
-    one = pick(random, [equation, polynomial, product, arithmetic, fractions])
+    one = pick(random, [equation, polynomial, product, arithmetic, fractions, slashed])
     return ("table", [[one(random)] for _ in range(int(pick(random, [2, 2, 3])))])

@@ -5,7 +5,7 @@
   import { t } from '../words/words.svelte'
   import Chat from './Chat.svelte'
 
-  let { session }: { session: Session } = $props()
+  let { session, open = $bindable(false) }: { session: Session; open?: boolean } = $props()
 </script>
 
 {#if session.people.role !== 'onlooker'}
@@ -13,6 +13,7 @@
     label={t('chat')}
     now={session.classroom.unread ? String(session.classroom.unread) : undefined}
     side="right"
+    bind:open
   >
     {#snippet face()}{t('chat')}{#if session.classroom.unread}<b class="unread">{session.classroom.unread}</b
         >{/if}{/snippet}

@@ -24,6 +24,8 @@
     /** What the face says beyond the label, for whoever hears it: “85 %”. */
     now?: string
     onopen?: () => void
+    /** Whether it is open; only to be read. */
+    open?: boolean
   }
   let {
     label,
@@ -38,9 +40,9 @@
     title,
     now,
     onopen,
+    open = $bindable(false),
   }: Props = $props()
   const id = $props.id()
-  let open = $state(false)
   let button: HTMLButtonElement
   let panel: HTMLElement
   let place = $state('')

@@ -26,6 +26,11 @@
   const onlooker = $derived(session.people.role === 'onlooker')
   const making = $derived(session.rights.makes)
   const student = $derived(session.people.role === 'student')
+  /** Whoever writes in the chat when a pen comes goes on until it is closed. */
+  let talking = $state(false)
+  $effect(() => {
+    if (!alone) talking = false
+  })
   /** What is chosen is on the page, and not still being made. */
   const there = $derived(session.board.version >= 0 && session.selection.items().length > 0)
 </script>
@@ -48,9 +53,9 @@
     </div>
   {/if}
   <div class="middle">
-    {#if student && !making}
+    {#if student && (!making || talking)}
       {#snippet hand()}<HandButton {session} />{/snippet}
-      {#snippet chat()}<ChatDrawer {session} />{/snippet}
+      {#snippet chat()}<ChatDrawer {session} bind:open={talking} />{/snippet}
       {#snippet signs()}<Signs {session} />{/snippet}
       <Fitting
         parts={[
