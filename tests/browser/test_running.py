@@ -44,6 +44,27 @@ class Doors(Running):
         self.noor.driver.refresh()
         self.noor.find("nav[aria-label=Tools]")
 
+    def test_who_knocks_while_a_hand_is_among_the_rows_moves_none_of_them(self) -> None:
+        self.tutor.class_panel()
+        self.tutor.press("[aria-label='Come in by'] input", "Knock")
+        self.tutor.key(Keys.ESCAPE)
+        # A hand that does not rest, and what stands above it: where each row's top is, and who knocks.
+        self.tutor.driver.execute_script("""
+          const rows = document.querySelector('[data-testid=person]').parentElement, top = () => rows.getBoundingClientRect().top
+          const at = top(), move = () => rows.dispatchEvent(new PointerEvent('pointermove', { bubbles: true }))
+          move(), (window.hand = setInterval(move, 200)), (window.moved = 0)
+          new MutationObserver(() => (window.moved ||= top() - at)).observe(document.body, { childList: true, subtree: true })
+        """)
+        self.at_door("Tomasz").wait_text("h1", "You have knocked")
+        # What is said after the knock is there.
+        self.noor.chat()
+        self.noor.find("[aria-label='Say something']").send_keys("Somebody is at the door", Keys.ENTER)
+        self.tutor.wait_text("aside .talk", "1")
+        self.assertEqual(
+            self.tutor.driver.execute_script("return [window.moved, clearInterval(window.hand)][0]"), 0
+        )
+        self.tutor.press("[aria-label='Let Tomasz in']")
+
     def test_a_code_is_asked_for_and_a_wrong_one_says_so(self) -> None:
         self.tutor.class_panel()
         self.tutor.press("[aria-label='Come in by'] input", "Code")

@@ -2,8 +2,18 @@
   import type { Session } from '../lesson/session.svelte'
   import { t } from '../words/words.svelte'
 
-  let { session }: { session: Session } = $props()
-  const knocks = $derived(session.classroom.knocks)
+  interface Props {
+    session: Session
+    /** A hand is among the rows below: who knocks now is shown when it is gone, and moves none of them under it. */
+    waiting: boolean
+  }
+  let { session, waiting }: Props = $props()
+  let shown: string[] = []
+  const knocks = $derived.by(() => {
+    const now = session.classroom.knocks.filter(({ seat }) => !waiting || shown.includes(seat))
+    shown = now.map(({ seat }) => seat)
+    return now
+  })
 </script>
 
 {#if knocks.length}

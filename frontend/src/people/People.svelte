@@ -63,11 +63,18 @@
   const STILL_MS = 1_500
   let stillTimer: ReturnType<typeof setTimeout> | undefined
 
-  function keepStill(rows: HTMLElement) {
+  /** A hand is among them just now: what comes above them waits as well. */
+  let pointed = $state(false)
+
+  function keepStill(rows: HTMLElement, byHand = true) {
     still = true
+    pointed = byHand
     clearTimeout(stillTimer)
     const amongThem = () => rows.querySelector(':popover-open, :focus-visible')
-    stillTimer = setTimeout(() => (amongThem() ? keepStill(rows) : (still = false)), STILL_MS)
+    stillTimer = setTimeout(
+      () => (amongThem() ? keepStill(rows, false) : (still = pointed = false)),
+      STILL_MS,
+    )
   }
   $effect(() => () => clearTimeout(stillTimer))
 
@@ -142,7 +149,7 @@
     <CallBar {session} />
     {#if session.call.on && looks.facesAt === 'column'}<Faces {session} look="column" />{/if}
   {/if}
-  {#if session.people.tutorSide && !strip}<Knocks {session} />{/if}
+  {#if session.people.tutorSide && !strip}<Knocks {session} waiting={pointed} />{/if}
   {#if session.people.tutorSide && session.people.accompanied && strip !== 'across'}
     <ClassActions {session} look={strip ? 'menu' : 'acts'} />
   {/if}
