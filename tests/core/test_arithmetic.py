@@ -8,9 +8,10 @@ import numpy as np
 
 from bench.digits import hands_for, in_real_digits
 from demo.hand import Hand
+from sunroom.core.maths.written_latex import oddness
 from sunroom.core.reading.columns import columns_among
 from sunroom.core.reading.lines import find_lines
-from sunroom.resources import reader
+from sunroom.resources import reader, written_reader
 
 Strokes = list[np.ndarray]
 
@@ -32,6 +33,20 @@ class Arithmetic(TestCase):
         ):
             right = sum(text in said(in_a_line(text, seed))[:1] for text in texts for seed in range(6))
             self.assertGreaterEqual(right, 14, texts)
+
+    def test_as_formulas_they_are_fractions_and_numbers_too(self) -> None:
+        for texts in (("1/2+1/4=3/4", "5/6-2/3", "3/8+2/5"), ("212+35=247", "14+17=31", "314-211")):
+            read = [
+                written_reader().read([stroke[:, :2] for stroke in in_a_line(text, seed)])[0].latex == text
+                for text in texts
+                for seed in range(6)
+            ]
+            self.assertGreaterEqual(sum(read), 15, texts)
+
+    def test_a_fraction_beside_a_large_number_is_odd(self) -> None:
+        self.assertGreater(oddness("717+2/4"), oddness("717+214"))
+        for plain in ("1/7+2/4", "1/4=0.125", r"v=120km/h"):
+            self.assertEqual(oddness(plain), 0, plain)
 
     def test_signs_stand_between_spaces_where_the_pen_left_room(self) -> None:
         apart, close = ((Hand(9, 0.3).write(text, 0, 0, 60)) for text in ("12 + 30 = 42", "12+30=42"))

@@ -16,6 +16,8 @@ from sunroom.core.maths.typed import read_formula
 #: a number right after a letter, a 1 that a letter is times, a number that begins with 0.
 ODD_COST, UNPAIRED_COST, LETTER_COST, SYMBOL_COST = 2.5, 3.0, 1.2, 1.5
 ODD_END_COST, BESIDE_COST, ONE_COST, ZERO_COST = 2.0, 1.0, 2.0, 2.0
+#: Fractions in a line stand among small numbers: what one of three digits and more costs, as the stroke may be a 1.
+LARGE_COST = 4.0
 #: Greek letters that schools seldom write, and that look like others: what one of them costs.
 SELDOM = {
     r"\nu": 3.0, r"\tau": 2.2, r"\upsilon": 4.5, r"\iota": 4.5, r"\kappa": 2.2, r"\chi": 1.5, r"\eta": 1.5, r"\zeta": 2.2, r"\xi": 1.5,
@@ -253,6 +255,8 @@ def oddness(latex: str) -> float:
     # Nobody writes 1 before a letter that it is times: 1n is ln.
     cost += ONE_COST * len(_ONE_TIMES.findall("".join(plain.split())))
     cost += ZERO_COST * len(_ZERO_FIRST.findall(plain))
+    # 717 + 2/4 is 717 + 214.
+    cost += LARGE_COST * bool(_IN_LINE.search(plain) and _LARGE.search(plain))
     cost += sum(
         much * len(re.findall(re.escape(letter) + "(?![a-z])", plain)) for letter, much in SELDOM.items()
     )
@@ -305,6 +309,7 @@ def _unknown_symbols(latex: str) -> float:
 
 _ONE_TIMES = re.compile(r"(?<![\d.,}])1(?=[A-Za-z])")
 _ZERO_FIRST = re.compile(r"(?<![\d.,])0\d")
+_IN_LINE, _LARGE = re.compile(r"\d/\d"), re.compile(r"(?<![/\d.,])\d{3,}(?![/\d])")
 _COMMAND = re.compile(r"\\[A-Za-z]+")
 _NUMBER_AFTER = re.compile(r"[A-Za-z]\d")
 _LETTER_IN_NUMBER = re.compile(r"(?<=\d)[OoIl|](?=\d|[}^=+-]|$)|(?<![A-Za-z\d])[OIl](?=\d)")

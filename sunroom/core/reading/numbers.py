@@ -63,9 +63,10 @@ _LIKE_ARITHMETIC = re.compile(
     )
 )
 _SIGN_OF_ARITHMETIC = re.compile(r"((?<=\d)[-+×÷:<>]|=)")
-#: How much likelier (logarithm) each fraction among them is than a number whose 1 is its stroke, and what it costs that another
-#: number stays one that may be a fraction too.
-PART_GAIN, MIXED_COST = 1.0, 3.0
+_LARGE = re.compile(r"(?<![/\d.,])\d{3,}(?![/\d])")
+#: How much likelier (logarithm) each fraction but the first among them is than a number whose 1 is its stroke, and what it costs
+#: that one stands beside a number of three digits and more.
+PART_GAIN, LARGE_COST = 2.0, 4.0
 #: Its symbols are this likely (logarithm) on average; its digits' middles are no further apart than so many heights, and so unlike.
 LIKELY_IN_SUM, MOST_STEP, UNEVEN = -2.0, 2.2, 0.25
 #: Few write .5 for 0.5, and none 4898:7.
@@ -312,9 +313,9 @@ def _signs_apart(text: str) -> str:
 
 
 def _as_fractions(text: str) -> float:
-    """How likely (logarithm) it is that the fractions of a line are some: several are likelier, and all numbers rather than a few."""
+    """How likely (logarithm) it is that the fractions of a line are some: where there is one are others, and small numbers."""
     count = text.count("/")
-    return PART_GAIN * max(count - 1, 0) - MIXED_COST * (count > 0 and _in_parts(text) != text)
+    return PART_GAIN * max(count - 1, 0) - LARGE_COST * (count > 0 and bool(_LARGE.search(text)))
 
 
 def _in_parts(text: str) -> str:

@@ -242,7 +242,8 @@ def _as_maths(
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
             continue
-    like_maths = bool(made) and (bool(chosen) or looks_like_maths(made[0][0].latex))
+    sums = bool(readings) and bool(_SUM.search(readings[0].text)) and not _LETTERS.search(readings[0].text)
+    like_maths = bool(made) and (bool(chosen) or sums or looks_like_maths(made[0][0].latex))
     if figure and not like_maths:
         return (), False
     # Boxes and arrows are read as a sign or two: a formula is surer, and has parts.
@@ -255,7 +256,9 @@ def _as_maths(
 #: What is no number and no formula.
 #: What is taken for figures as well is rather a formula when it has more strokes than this, and is read so surely.
 MANY_STROKES, SURE_FORMULA = 4, 0.4
-_WORD = re.compile(r"[^\W\d_]{4}")
+_WORD, _LETTERS = re.compile(r"[^\W\d_]{4}"), re.compile(r"[^\W\d_]{3}")
+#: What sums have and texts have not: a dash stands in both.
+_SUM = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]")
 
 
 @lru_cache(maxsize=4)
