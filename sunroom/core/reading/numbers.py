@@ -58,7 +58,7 @@ _DIVIDED = re.compile(r"\d+(?:[.,]\d+)?[:÷/]\d+(?:[.,]\d+)?=\d*(?:[.,]\d+)?")
 #: Numbers with signs between them, after one or before what comes out: 12 + 5 = 17; and what is read where one may be.
 _ARITHMETIC = re.compile(r"[-+=]?{0}(?:[-+×÷:/<>]{0}|=-?{0})*=?".format(r"\d+(?:[.,]\d+)?"))
 _LIKE_ARITHMETIC = re.compile(
-    r"(?:[-+=] ?)?{0}(?: ?[-+×xX·*÷:/<>] ?{0}| ?= ?-?{0})*(?: ?=)?".format(
+    r"(?=.*[-+=×xX·*÷:<>])(?:[-+=] ?)?{0}(?: ?[-+×xX·*÷:/<>] ?{0}| ?= ?-?{0})*(?: ?=)?".format(
         r"[\dOoIl|]+(?: 1\d+)?(?:[.,]\d+)?"
     )
 )
@@ -157,13 +157,12 @@ class Numbers:
     ) -> list[Reading]:
         """What a line of numbers with signs between them says, when ``text``, what is read, is one; empty otherwise.
 
-        The signs are left as they are: only digits, and strokes of fractions, are looked at closer.
+        All is left as it is read but what a stroke down may be: a 1, a 7, the stroke of a fraction.
         """
-        signs = _signs_in(text)
-        if not signs or not _LIKE_ARITHMETIC.fullmatch(text) or len(strokes) > MAX_NUMBER_STROKES:
+        if not _LIKE_ARITHMETIC.fullmatch(text) or len(strokes) > MAX_NUMBER_STROKES:
             return []
         signed = self._symbols.parted_numbers(strokes, hand)
-        texts = [t for t, _ in signed.texts() if _ARITHMETIC.fullmatch(t) and _signs_in(t) == signs]
+        texts = [t for t, _ in signed.texts() if _ARITHMETIC.fullmatch(t) and _form(t) == _form(text)]
         weighed = {
             found: LINE_WEIGHT * self._line_log(found, rows)
             + TAUGHT_WEIGHT * self._taught_log(found, rows)
@@ -302,9 +301,9 @@ def _is_part(text: str) -> bool:
     return some.isdecimal() and parts.isdecimal() and int(parts) in PARTS and int(some) <= int(parts)
 
 
-def _signs_in(text: str) -> str:
-    """What stands between the numbers of a line, but for the strokes of fractions, which may be ones."""
-    return re.sub(r"[xX·*]", "×", re.sub(r"[\dOoIl|/ ]", "", text))
+def _form(text: str) -> str:
+    """A line with all that a stroke down may be as 1."""
+    return re.sub(r"[xX·*]", "×", re.sub(r"[Oo]", "0", re.sub(r"[17Il|/]", "1", text.replace(" ", ""))))
 
 
 def _signs_apart(text: str) -> str:
