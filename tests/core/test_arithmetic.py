@@ -8,6 +8,7 @@ import numpy as np
 
 from bench.digits import hands_for, in_real_digits
 from demo.hand import Hand
+from sunroom.core.maths.strokes import steadied
 from sunroom.core.maths.written_latex import oddness
 from sunroom.core.reading.columns import columns_among
 from sunroom.core.reading.lines import find_lines
@@ -42,6 +43,17 @@ class Arithmetic(TestCase):
                 for seed in range(6)
             ]
             self.assertGreaterEqual(sum(read), 15, texts)
+
+    def test_a_mouse_that_tells_whole_px_draws_strokes_of_fractions_too(self) -> None:
+        for text in ("1/2+1/4=3/4", "5/6-2/3", "3/8+2/5"):
+            ink = in_real_digits(text, hands_for(1, text, 3)[0], np.random.default_rng(5))
+            whole = [np.round(stroke[:, :2]) for stroke in ink]
+            self.assertEqual(written_reader().read(whole)[0].latex, text)
+        way = np.linspace(0, 40, 15)
+        line, bend = (
+            np.column_stack([way, way + more]) for more in (0.4 * np.sin(way), 6 * np.sin(way / 13))
+        )
+        self.assertEqual((len(steadied(line)), len(steadied(bend)), len(steadied(line[:1]))), (2, 15, 1))
 
     def test_a_fraction_beside_a_large_number_is_odd(self) -> None:
         self.assertGreater(oddness("717+2/4"), oddness("717+214"))

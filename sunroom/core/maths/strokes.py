@@ -18,6 +18,8 @@ NEAR, NEAR_LEAST, FAR, FAR_LEAST = 1.4, 0.5, 3.4, 2.6
 MEASURES, PAIR_MEASURES = 10, 14
 #: Points that say how far two strokes are from each other.
 COARSE = 12
+#: A stroke that strays no further from its straight line than this part of it is straight: whole px make a line tremble.
+STRAIGHT = 0.025
 #: Positions are drawn in parts of a px.
 SHIFT = 4
 
@@ -44,6 +46,15 @@ def seen_strokes(strokes: Sequence[Points]) -> Seen:
         _measures(lines, low, high, usual),
         _pairs(lines, low, high, usual),
     )
+
+
+def steadied(stroke: Points) -> Points:
+    """A stroke that is nearly straight as its two ends, any other as it is; (N, 2)."""
+    line = np.asarray(stroke[:, :2], float)
+    way = line[-1] - line[0]
+    length = float(np.hypot(*way))
+    strays = np.abs((line - line[0]) @ (-way[1], way[0]))
+    return line[[0, -1]] if length and strays.max() <= STRAIGHT * length**2 else line
 
 
 def usual_size(sizes: NDArray[np.float64]) -> float:

@@ -29,7 +29,7 @@ from sunroom.core.maths.hanging import (
 )
 from sunroom.core.maths.level import stand_of, told_by_level, unevenness
 from sunroom.core.maths.signs import GREEK
-from sunroom.core.maths.strokes import Seen, seen_strokes
+from sunroom.core.maths.strokes import Seen, seen_strokes, steadied
 from sunroom.core.maths.tokens import MAX_LINES
 from sunroom.core.maths.weighing import FEATURES, FIRST, OF_FORMULA, OF_SIGNS, Weights, kind_of, of_signs
 from sunroom.core.maths.working import Said, parted, parts_of_working, rooms_of
@@ -180,6 +180,7 @@ class WrittenReader:
         """
         if not len(strokes) or len(strokes) > MAX_IN_ALL:
             return []
+        strokes = [steadied(stroke) for stroke in strokes]
         parts = parts_of_working(strokes, MAX_STROKES)
         if max(map(len, parts)) > MAX_STROKES:
             return []
