@@ -8,10 +8,13 @@ import numpy as np
 
 from bench.digits import hands_for, in_real_digits
 from demo.hand import Hand
+from sunroom.core.geometry import Affine
+from sunroom.core.ink import pack_samples
 from sunroom.core.maths.strokes import steadied
 from sunroom.core.maths.written_latex import oddness
 from sunroom.core.reading.columns import columns_among
 from sunroom.core.reading.lines import find_lines
+from sunroom.live.work.workers import read_ink
 from sunroom.resources import reader, written_reader
 
 Strokes = list[np.ndarray]
@@ -54,6 +57,11 @@ class Arithmetic(TestCase):
             np.column_stack([way, way + more]) for more in (0.4 * np.sin(way), 6 * np.sin(way / 13))
         )
         self.assertEqual((len(steadied(line)), len(steadied(bend)), len(steadied(line[:1]))), (2, 15, 1))
+
+    def test_a_sum_is_offered_as_a_formula_first_and_a_range_as_text(self) -> None:
+        for text, first in (("3 + 14", True), ("6y + 3", True), ("10-15", False), ("tea", False)):
+            strokes = tuple((pack_samples(stroke), Affine()) for stroke in Hand(9, 0.3).write(text, 0, 0, 60))
+            self.assertEqual(read_ink(strokes, maths=True).maths_first, first, text)
 
     def test_a_fraction_beside_a_large_number_is_odd(self) -> None:
         self.assertGreater(oddness("717+2/4"), oddness("717+214"))

@@ -253,9 +253,9 @@ def _as_maths(
     return tuple(made), like_maths and not other and (whole or not figure)
 
 
-#: What is no number and no formula.
 #: What is taken for figures as well is rather a formula when it has more strokes than this, and is read so surely.
 MANY_STROKES, SURE_FORMULA = 4, 0.4
+#: What is no number and no formula, and what is no sum.
 _WORD, _LETTERS = re.compile(r"[^\W\d_]{4}"), re.compile(r"[^\W\d_]{3}")
 #: What sums have and texts have not: a dash stands in both.
 _SUM = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]")
