@@ -174,7 +174,7 @@ class Kept(BrowserTest):
         tutor.press("button", "Open a room now")
         tutor.kept()
         tutor.open(tutor.driver.current_url.split("/boards/")[0])
-        tutor.find("aside p", "no place left to keep the key")
+        tutor.find("aside p", "does not keep the key")
 
     def test_a_card_changed_with_pens_down_keeps_its_new_title_until_it_may_stand(self) -> None:
         tutor, link = self.open_room()

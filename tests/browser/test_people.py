@@ -246,3 +246,28 @@ class People(Tools):
 
     def percent(self, browser) -> int:
         return browser.percent
+
+    def test_on_a_tablet_the_chat_is_opened_by_a_button_that_counts_what_is_new(self) -> None:
+        self.noor.resize(820, 1180)
+        self.tutor.chat()
+        self.tutor.find("[aria-label='Say something']").send_keys("Look at the table", Keys.ENTER)
+        self.noor.wait_text("[aria-label=Chat]", "1")
+        self.noor.press("[aria-label=Chat]")
+        self.noor.wait_text("section[aria-label=Chat]", "Look at the table")
+        self.tutor.find("[aria-label='Say something']").send_keys("And the graph", Keys.ENTER)
+        self.noor.wait_text("section[aria-label=Chat]", "And the graph")
+
+    def test_whoever_writes_in_the_chat_when_a_pen_comes_goes_on(self) -> None:
+        self.noor.resize(390, 844)
+        self.noor.part("[aria-label=Sill] [aria-label=Chat]")
+        field = self.noor.find("[aria-label='Say something']")
+        field.send_keys("Where does")
+        self.tutor.press("[data-testid=person] button[aria-label='Pass a pen to Noor']")
+        self.noor.wait_text("body", "You have a pen")
+        field.send_keys(" the shadow end?", Keys.ENTER)
+        self.noor.wait_text("section[aria-label=Chat]", "Where does the shadow end?")
+        self.noor.key(Keys.ESCAPE)
+        self.noor.find("[aria-label=Sill] [aria-label=Undo]")
+        self.noor.wait(
+            lambda: not self.noor.all("[aria-label=Sill] [aria-label=Chat]") or None, "the pen's settings"
+        )

@@ -57,6 +57,8 @@ class Arithmetic(TestCase):
             np.column_stack([way, way + more]) for more in (0.4 * np.sin(way), 6 * np.sin(way / 13))
         )
         self.assertEqual((len(steadied(line)), len(steadied(bend)), len(steadied(line[:1]))), (2, 15, 1))
+        there_and_half_back = np.vstack([line, line[14:6:-1]])
+        self.assertEqual(len(steadied(there_and_half_back)), 23, "its ends say little of it")
 
     def test_a_sum_is_offered_as_a_formula_first_and_a_range_as_text(self) -> None:
         for text, first in (("3 + 14", True), ("6y + 3", True), ("10-15", False), ("tea", False)):

@@ -17,6 +17,7 @@
   import { shortNames } from './names'
   import PersonRow from './PersonRow.svelte'
   import { ranked, SORTS, unmoved, type Sort } from './sort'
+  import { Stillness } from './stillness.svelte'
   import Signs from './Signs.svelte'
   import SignCounts from './SignCounts.svelte'
   import SomePanel from './SomePanel.svelte'
@@ -47,8 +48,8 @@
   const students = $derived(here.filter(({ role }) => role === 'student').map(({ seat }) => seat))
   const chosen = $derived(picked.filter((seat) => students.includes(seat)))
   const short = $derived(shortNames(here.map(({ name }) => name)))
-  /** Rows stay where they are under a hand that is among them: what is pressed is what was aimed at. */
-  let still = $state(false)
+  const stillness = new Stillness()
+  $effect(() => () => stillness.stop())
   let order: string[] = []
   const people = $derived.by(() => {
     const now = ranked(
@@ -56,28 +57,10 @@
       sort,
       session,
     )
-    const rows = still ? unmoved(now, order) : now
+    const rows = stillness.still ? unmoved(now, order) : now
     order = rows.map(({ seat }) => seat)
     return rows
   })
-  const STILL_MS = 1_500
-  let stillTimer: ReturnType<typeof setTimeout> | undefined
-
-  /** A hand is among them just now: what comes above them waits as well. */
-  let pointed = $state(false)
-
-  function keepStill(rows: HTMLElement, byHand = true) {
-    still = true
-    pointed = byHand
-    clearTimeout(stillTimer)
-    const amongThem = () => rows.querySelector(':popover-open, :focus-visible')
-    stillTimer = setTimeout(
-      () => (amongThem() ? keepStill(rows, false) : (still = pointed = false)),
-      STILL_MS,
-    )
-  }
-  $effect(() => () => clearTimeout(stillTimer))
-
   /** Width in px of one person in the strip over the board. */
   const MARK_PX = 92
   let wide = $state(0)
@@ -149,7 +132,7 @@
     <CallBar {session} />
     {#if session.call.on && looks.facesAt === 'column'}<Faces {session} look="column" />{/if}
   {/if}
-  {#if session.people.tutorSide && !strip}<Knocks {session} waiting={pointed} />{/if}
+  {#if session.people.tutorSide && !strip}<Knocks {session} waiting={stillness.pointed} />{/if}
   {#if session.people.tutorSide && session.people.accompanied && strip !== 'across'}
     <ClassActions {session} look={strip ? 'menu' : 'acts'} />
   {/if}
@@ -185,9 +168,9 @@
   {/if}
   <ul
     bind:clientWidth={wide}
-    onpointermove={(event) => keepStill(event.currentTarget)}
-    onpointerdown={(event) => keepStill(event.currentTarget)}
-    onfocusin={(event) => keepStill(event.currentTarget)}
+    onpointermove={(event) => stillness.keep(event.currentTarget)}
+    onpointerdown={(event) => stillness.keep(event.currentTarget)}
+    onfocusin={(event) => stillness.keep(event.currentTarget)}
   >
     {#each shown as person (person.seat)}
       <PersonRow

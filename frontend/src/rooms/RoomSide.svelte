@@ -102,7 +102,7 @@
   {#if !home.claimed}
     <h2>{t('keep-this-room')}</h2>
     <p class="muted">
-      {t(home.link in ownerKeys() ? 'this-browser-has-the-only' : 'this-browser-has-no-place')}
+      {t(home.link in ownerKeys() ? 'this-browser-has-the-only' : 'this-browser-keeps-no-key')}
     </p>
     {#if me?.name}
       <Button onclick={() => onclaim(me!)}>{t('keep-it-as', { name: me.name })}</Button>

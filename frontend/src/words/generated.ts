@@ -1992,8 +1992,8 @@ export interface Words {
   'this-board-cannot-be-opened': null
   'this-board-is-not-open': null
   'this-browser': null
-  'this-browser-has-no-place': null
   'this-browser-has-the-only': null
+  'this-browser-keeps-no-key': null
   'this-browser-sat': { name: string | number }
   'this-browser-was-signed-out': null
   'this-cannot-be-read-the': null

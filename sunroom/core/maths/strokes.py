@@ -53,8 +53,11 @@ def steadied(stroke: Points) -> Points:
     line = np.asarray(stroke[:, :2], float)
     way = line[-1] - line[0]
     length = float(np.hypot(*way))
-    strays = np.abs((line - line[0]) @ (-way[1], way[0]))
-    return line[[0, -1]] if length and strays.max() <= STRAIGHT * length**2 else line
+    along, strays = (line - line[0]) @ way, np.abs((line - line[0]) @ (-way[1], way[0]))
+    least = STRAIGHT * length**2
+    # What turns back on its way does not lie between its ends.
+    between = along.min() >= -least and along.max() <= length**2 + least
+    return line[[0, -1]] if length and strays.max() <= least and between else line
 
 
 def usual_size(sizes: NDArray[np.float64]) -> float:

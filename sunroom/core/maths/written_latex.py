@@ -6,6 +6,7 @@ import re
 from dataclasses import dataclass, field
 
 from sunroom.core.errors import MalformedError
+from sunroom.core.fractions import fraction_beside_large
 from sunroom.core.maths.elements import WEIGHTS
 from sunroom.core.maths.notation import joined
 from sunroom.core.maths.signs import FUNCTIONS
@@ -255,8 +256,7 @@ def oddness(latex: str) -> float:
     # Nobody writes 1 before a letter that it is times: 1n is ln.
     cost += ONE_COST * len(_ONE_TIMES.findall("".join(plain.split())))
     cost += ZERO_COST * len(_ZERO_FIRST.findall(plain))
-    # 717 + 2/4 is 717 + 214.
-    cost += LARGE_COST * bool(_IN_LINE.search(plain) and _LARGE.search(plain))
+    cost += LARGE_COST * fraction_beside_large(plain)
     cost += sum(
         much * len(re.findall(re.escape(letter) + "(?![a-z])", plain)) for letter, much in SELDOM.items()
     )
@@ -309,7 +309,6 @@ def _unknown_symbols(latex: str) -> float:
 
 _ONE_TIMES = re.compile(r"(?<![\d.,}])1(?=[A-Za-z])")
 _ZERO_FIRST = re.compile(r"(?<![\d.,])0\d")
-_IN_LINE, _LARGE = re.compile(r"\d/\d"), re.compile(r"(?<![/\d.,])\d{3,}(?![/\d])")
 _COMMAND = re.compile(r"\\[A-Za-z]+")
 _NUMBER_AFTER = re.compile(r"[A-Za-z]\d")
 _LETTER_IN_NUMBER = re.compile(r"(?<=\d)[OoIl|](?=\d|[}^=+-]|$)|(?<![A-Za-z\d])[OIl](?=\d)")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from typing import Literal
 
@@ -25,6 +26,15 @@ LIKE_WRITING = 2.4
 SURE_TEXT, SURE_FIGURE = 0.7, 0.85
 #: Writing further away than this many of its heights is no context.
 NEAR = 6.0
+
+
+#: What sums have and texts have not (a dash stands in both), and letters that are a word's.
+_SUM, _LETTERS = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]"), re.compile(r"[^\W\d_]{3}")
+
+
+def says_a_sum(text: str) -> bool:
+    """Whether a text is a sum rather than words or a range: ``3b + 6``, not ``10-15``."""
+    return bool(_SUM.search(text)) and not _LETTERS.search(text)
 
 
 def figure_first(

@@ -9,6 +9,7 @@ from itertools import pairwise
 
 import numpy as np
 
+from sunroom.core.fractions import fraction_beside_large
 from sunroom.core.geometry import Box
 from sunroom.core.geometry.curves import Points
 from sunroom.core.reading.decode import beam_search, log_of
@@ -63,7 +64,6 @@ _LIKE_ARITHMETIC = re.compile(
     )
 )
 _SIGN_OF_ARITHMETIC = re.compile(r"((?<=\d)[-+×÷:<>]|=)")
-_LARGE = re.compile(r"(?<![/\d.,])\d{3,}(?![/\d])")
 #: How much likelier (logarithm) each fraction but the first among them is than a number whose 1 is its stroke, and what it costs
 #: that one stands beside a number of three digits and more.
 PART_GAIN, LARGE_COST = 2.0, 4.0
@@ -313,8 +313,7 @@ def _signs_apart(text: str) -> str:
 
 def _as_fractions(text: str) -> float:
     """How likely (logarithm) it is that the fractions of a line are some: where there is one are others, and small numbers."""
-    count = text.count("/")
-    return PART_GAIN * max(count - 1, 0) - LARGE_COST * (count > 0 and bool(_LARGE.search(text)))
+    return PART_GAIN * max(text.count("/") - 1, 0) - LARGE_COST * fraction_beside_large(text)
 
 
 def _in_parts(text: str) -> str:

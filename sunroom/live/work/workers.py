@@ -26,7 +26,7 @@ from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
-from sunroom.core.reading.kinds import SURE_TEXT
+from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
@@ -242,7 +242,7 @@ def _as_maths(
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
             continue
-    sums = bool(readings) and bool(_SUM.search(readings[0].text)) and not _LETTERS.search(readings[0].text)
+    sums = bool(readings) and says_a_sum(readings[0].text)
     like_maths = bool(made) and (bool(chosen) or sums or looks_like_maths(made[0][0].latex))
     if figure and not like_maths:
         return (), False
@@ -255,10 +255,8 @@ def _as_maths(
 
 #: What is taken for figures as well is rather a formula when it has more strokes than this, and is read so surely.
 MANY_STROKES, SURE_FORMULA = 4, 0.4
-#: What is no number and no formula, and what is no sum.
-_WORD, _LETTERS = re.compile(r"[^\W\d_]{4}"), re.compile(r"[^\W\d_]{3}")
-#: What sums have and texts have not: a dash stands in both.
-_SUM = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]")
+#: What is no number and no formula.
+_WORD = re.compile(r"[^\W\d_]{4}")
 
 
 @lru_cache(maxsize=4)
