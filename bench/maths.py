@@ -149,8 +149,8 @@ def workings(name: str) -> list[Row]:
         Way(0.0, [([*range(len(ink))], as_one._ranked(ink, as_one.looked(ink), chosen))])
     ]
     parted, found, base, times = [], [], [], []
-    for row in json.loads((HANDS / f"{name}.json").read_text()):
-        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+    for row in of_set(name):
+        strokes = strokes_of(row)
         wanted = _plain(r" \\ ".join(row["latex"]))
         start = time.perf_counter()
         readings = reader.read(strokes)
@@ -182,8 +182,8 @@ def _read(
     among: list[bool] = []
     times: list[float] = []
     by_hand: dict[str, list[bool]] = {}
-    for row in json.loads((HANDS / f"{name}.json").read_text()):
-        strokes = [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
+    for row in of_set(name):
+        strokes = strokes_of(row)
         start = time.perf_counter()
         readings = [_plain(reading.latex) for reading in reader.read(strokes)]
         times.append((time.perf_counter() - start) * 1000)
@@ -192,6 +192,15 @@ def _read(
         among.append(wanted in readings[:3])
         by_hand.setdefault(row["hand"], []).append(first[-1])
     return first, among, times, by_hand
+
+
+def of_set(name: str) -> list[dict[str, Any]]:
+    rows: list[dict[str, Any]] = json.loads((HANDS / f"{name}.json").read_text())
+    return rows
+
+
+def strokes_of(row: dict[str, Any]) -> list[np.ndarray]:
+    return [np.array(flat, float).reshape(-1, 2) for flat in row["strokes"]]
 
 
 def _plain(latex: str) -> str:

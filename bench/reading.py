@@ -19,7 +19,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import arithmetic, divisions, rough, sums, unseen
+from bench import arithmetic, divisions, offered, rough, sums, unseen
 from bench.digits import HANDS, LAST, european_ones, hands_for, in_real_digits, numbers, rows_of_numbers
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
@@ -104,7 +104,7 @@ def run() -> list[Row]:
         for count in (5, 12, 25)
     ]
     rows.append(_drawings("figures with lines from one to the next", 40, rough.joined, 90))
-    rows += _confusions()
+    rows += [*_confusions(), *offered.rows()]
     return rows
 
 

@@ -234,12 +234,19 @@ def _after_table(tree: Tree, at: int) -> int | None:
 
 
 def looks_like_maths(latex: str) -> bool:
-    """Whether a reading has what words have not: fractions, powers, roots, an equals sign between two things."""
+    """Whether a reading has what words have not: fractions, powers, roots, an equals sign or its like between two things."""
+    return any(mark in latex for mark in _SCRIPTS) or cannot_be_a_map(latex)
+
+
+def cannot_be_a_map(latex: str) -> bool:
+    """Whether it looks like maths by more than its powers and indices, which scattered words seem to have."""
     return any(mark in latex for mark in _MARKS) or bool(_EQUATION.search(latex))
 
 
-_MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", "^{", "_{", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
-_EQUATION = re.compile(r"\S\s*[=<>]\s*\S")
+_SCRIPTS = ("^{", "_{")
+_MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
+_BETWEEN = r"[=<>]|\\(?:approx|equiv|in(?![a-z])|subset|cup|cap|perp|parallel|[rR]ightarrow|Leftrightarrow)"
+_EQUATION = re.compile(rf"\S\s*(?:{_BETWEEN})\s*\S|\\(?:tri)?angle\s*[A-Z]")
 
 
 def oddness(latex: str) -> float:

@@ -28,13 +28,35 @@ SURE_TEXT, SURE_FIGURE = 0.7, 0.85
 NEAR = 6.0
 
 
-#: What sums have and texts have not (a dash stands in both), and letters that are a word's.
+#: What sums have and texts have not (a dash stands in both), and letters that are a word's; names of functions are not.
 _SUM, _LETTERS = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]"), re.compile(r"[^\W\d_]{3}")
+_FUNCTIONS = re.compile(r"arc(?:sin|cos|tan)|sin|cos|tan|cot|log|exp|lim|max|min|det|gcd")
+#: A word has so many letters, one of them a vowel, of which the first may be a capital, or all of long ones; and so
+#: many where spaces are left out, which readers lose and find.
+_WORD, _VOWEL = (
+    re.compile(r"[^\W\d_][a-zß-öø-ÿ]+|[A-ZÀ-ÖØ-Þ]{5,}"),
+    re.compile(r"[aeiouyà-öø-ÿ]", re.IGNORECASE),
+)
+WORD, JOINED_WORDS = 4, 8
+#: So much of a text that is not sure is in words when it is no formula.
+WORDS_SHARE = 1 / 3
 
 
 def says_a_sum(text: str) -> bool:
     """Whether a text is a sum rather than words or a range: ``3b + 6``, not ``10-15``."""
-    return bool(_SUM.search(text)) and not _LETTERS.search(text)
+    return bool(_SUM.search(text)) and not _LETTERS.search(_FUNCTIONS.sub(" ", text))
+
+
+def says_words(reading: Reading) -> bool:
+    """Whether a text is rather words than a formula: ``im osten auf.``, not ``sinx = NaCl``; one word is enough of what is sure."""
+    text = reading.text
+    plain = _FUNCTIONS.sub(" ", text)
+    in_words = max(
+        sum(len(word) for word in _WORD.findall(said) if len(word) >= least and _VOWEL.search(word))
+        for said, least in ((plain, WORD), (plain.replace(" ", ""), JOINED_WORDS))
+    )
+    share = 0 if reading.score >= SURE_TEXT else WORDS_SHARE
+    return in_words > share * len("".join(text.split()))
 
 
 def figure_first(

@@ -2,15 +2,17 @@
 
 from sunroom.core.shapes.even import evened, like_neighbour
 from sunroom.core.shapes.find import Figure, Finder, any_figure
-from sunroom.core.shapes.sketch import Part, find_sketch, stand_like_letters
+from sunroom.core.shapes.sketch import ROUND, Part, find_sketch, lie_in_lines, stand_like_letters
 
 __all__ = [
+    "ROUND",
     "Figure",
     "Finder",
     "Part",
     "any_figure",
     "evened",
     "find_sketch",
+    "lie_in_lines",
     "like_neighbour",
     "stand_like_letters",
 ]

@@ -53,6 +53,9 @@ HEADED: tuple[Kind, ...] = ("arrow", "double_arrow")
 HEAD_GAP = 0.15
 #: Figures to which each tick and each head belongs, though they are there without it.
 OF_MANY: tuple[Kind, ...] = ("axes", "number_line")
+#: Figures that a bar of a t or a joined word looks like: these reach no further out of their line of writing than this part of its height.
+IN_WRITING: tuple[Kind, ...] = ("line", "polyline", "elbow", "arc", "tick", "brace")
+OUT_OF_LINE = 0.3
 #: Figures whose ends can hold on (see core.board.connect).
 HOLDING = ("line", "elbow", "curve")
 
@@ -154,6 +157,18 @@ def stand_like_letters(parts: Sequence[Part]) -> bool:
     return all(
         two.x0 - one.x1 < APART * tall and min(one.y1, two.y1) - max(one.y0, two.y0) > LETTER_HEIGHTS * tall
         for one, two in zip(boxes[:-1], boxes[1:], strict=True)
+    )
+
+
+def lie_in_lines(parts: Sequence[Part], lines: Sequence[Box]) -> bool:
+    """Whether all figures of a sketch are open lines that lie in lines of writing."""
+    return all(
+        part.figure.kind in IN_WRITING
+        and any(
+            line.grown(OUT_OF_LINE * line.height).contains(Box.of(np.array(part.figure.points)))
+            for line in lines
+        )
+        for part in parts
     )
 
 

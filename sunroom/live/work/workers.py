@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import re
 from collections import OrderedDict
 from collections.abc import Callable
 from functools import lru_cache
@@ -24,18 +23,20 @@ from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
-from sunroom.core.maths.written_latex import looks_like_maths
+from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
-from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
+from sunroom.core.reading.kinds import says_a_sum, says_words
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
 from sunroom.core.shapes import (
+    ROUND,
     Figure,
     Part,
     any_figure,
     evened,
     find_sketch,
+    lie_in_lines,
     like_neighbour,
     stand_like_letters,
 )
@@ -179,14 +180,15 @@ def read_ink(
     looked_for = not in_columns and (not figures or figures[0].score < CLEAR)
     sketch = find_sketch(finder, samples) if looked_for else []
     drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
-    # Among figures only what is none of them is writing.
-    written = [n for n in range(len(samples)) if n not in drawn] or list(range(len(samples)))
-    # All of it is no sum; what stands beside a sketch may be one.
-    read = reader.read_lines if drawn else reader.read_level
-    lines = in_columns or [
+    # Among figures only what is none of them is writing; what stands beside a sketch may be a sum, all of it is none.
+    written = [n for n in range(len(samples)) if n not in drawn]
+    among = [
         msgspec.structs.replace(line, members=tuple(written[n] for n in line.members))
-        for line in read([samples[n] for n in written], own)
+        for line in (reader.read_lines([samples[n] for n in written], own) if drawn and written else ())
     ]
+    if among and lie_in_lines(sketch, [line.box for line in among]) and says_words(joined(among)[0]):
+        sketch, drawn, among = [], set(), []  # bars of a t, and joined words
+    lines = in_columns or among or reader.read_level(samples, own)
     readings = joined(lines)
     first = not in_columns and figure_first(readings, any_figure(figures), samples, around)
     if len(drawn) == len(samples):
@@ -200,6 +202,13 @@ def read_ink(
     same = like_neighbour(figures[0], neighbours) if figures else None
     if same:
         figures.insert(1, same)
+    # Bars of fractions, roots and arrows are open lines too: of a sketch its round figures say how sure it is.
+    scores = (
+        [part.figure.score for part in sketch if part.figure.kind in ROUND]
+        if sketch
+        else [any_figure(figures)]
+    )
+    likely = 0.0 if not first else float(np.mean(scores)) if scores else SURE_FORMULA
     even = evened(sketch)
     found = find_map(samples, branch_of)
     labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
@@ -215,20 +224,23 @@ def read_ink(
         first,
         found,
         texts,
-        *(_as_maths(samples, readings, first, found is not None, bool(in_columns), chosen) if maths else ()),
+        *(_as_maths(samples, readings, likely, found is not None, bool(in_columns), chosen) if maths else ()),
     )
 
 
 def _as_maths(
     samples: list[NDArray[np.float64]],
     readings: list[Reading],
-    figure: bool,
+    figure: float,
     mind_map: bool,
     in_columns: bool,
     chosen: Corrections,
 ) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
-    """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map."""
-    words = bool(readings) and readings[0].score >= SURE_TEXT and bool(_WORD.search(readings[0].text))
+    """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map.
+
+    ``figure``: how likely the ink is some figure, when it is rather that than a text; else 0.
+    """
+    words = bool(readings) and says_words(readings[0])
     if words and len(samples) > MOST_AT_ONCE:
         return (), False  # lines of words, which would be read once more for nothing
     made = []
@@ -246,17 +258,17 @@ def _as_maths(
     like_maths = bool(made) and (bool(chosen) or sums or looks_like_maths(made[0][0].latex))
     if figure and not like_maths:
         return (), False
-    # Boxes and arrows are read as a sign or two: a formula is surer, and has parts.
-    whole = len(samples) > MANY_STROKES and bool(made) and made[0][0].score >= SURE_FORMULA
+    sure = made[0][0].score if made else 0.0
+    # Boxes and arrows are read as a sign or two: a formula is surer than they are, and has parts.
+    whole = len(samples) > MANY_STROKES and sure >= max(SURE_FORMULA, figure)
+    scattered = mind_map and not (sure >= SURE_FORMULA and cannot_be_a_map(made[0][0].latex))
     # The line of a sum in columns is no fraction's, and the bracket of a long division no root.
-    other = mind_map or words or in_columns
+    other = scattered or words or in_columns
     return tuple(made), like_maths and not other and (whole or not figure)
 
 
 #: What is taken for figures as well is rather a formula when it has more strokes than this, and is read so surely.
 MANY_STROKES, SURE_FORMULA = 4, 0.4
-#: What is no number and no formula.
-_WORD = re.compile(r"[^\W\d_]{4}")
 
 
 @lru_cache(maxsize=4)

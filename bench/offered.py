@@ -1,0 +1,94 @@
+"""What is offered first for ink: type for words, a formula for maths, figures for figures, by hands that nothing has seen.
+
+python -m bench.offered last        hands and formulas that are looked at when a change is done
+"""
+
+from __future__ import annotations
+
+import sys
+import time
+from collections.abc import Iterator
+
+import numpy as np
+
+from bench import maths, rough
+from bench.digits import HANDS, as_ink
+from bench.table import Row, show
+from bench.unseen import SIZE, Strokes, hands, strokes_of
+from sunroom.core.geometry import Affine
+from sunroom.core.ink import pack_samples
+from sunroom.live.work.workers import read_ink
+
+#: One of so many of each set is looked at.
+ONE_OF = 4
+#: From one line of a page to the next.
+LINE, LINES = 1.6 * SIZE, 3
+DRAWINGS, OF_A_KIND = 12, 3
+AIM = 95.0
+
+#: Hands, formulas and workings: those for measuring, and those that are looked at once.
+SETS = {
+    "unseen": (("formulas", "formulas-joined", "formulas-lot", "formulas-joined-lot"), "workings"),
+    "last": (("formulas-last", "formulas-joined-last"), "workings-last"),
+}
+
+
+def rows(part: str = "unseen") -> list[Row]:
+    formulas, workings = SETS[part]
+    groups: dict[str, tuple[str, Iterator[Strokes]]] = {
+        "words": ("type", _texts(part, False)),
+        "lines": ("type", _texts(part, True)),
+        f"pages of {LINES} lines": ("type", _pages(part)),
+        "formulas": ("a formula", (ink for name in formulas for ink in _maths(name))),
+        "workings": ("a formula", _maths(workings)),
+        "drawings of five figures with words": ("figures", _drawings()),
+        "figures": ("figures", _figures()),
+    }
+    return [_row(what, wanted, list(inks)) for what, (wanted, inks) in groups.items()]
+
+
+def _row(what: str, wanted: str, inks: list[Strokes]) -> Row:
+    first, times = [], []
+    for ink in inks:
+        start = time.perf_counter()
+        samples = as_ink([stroke[:, :2] for stroke in ink])
+        found = read_ink(tuple((pack_samples(stroke), Affine()) for stroke in samples), maths=True)
+        times.append((time.perf_counter() - start) * 1000)
+        first.append("a formula" if found.maths_first else "figures" if found.figure_first else "type")
+    right = 100 * first.count(wanted) / len(first)
+    others = ", ".join(
+        f"{other} {first.count(other)}" for other in ("type", "a formula", "figures") if other != wanted
+    )
+    value = f"{right:.1f} % as {wanted}; {show(times)}"
+    return Row(f"offered first: {what} ({len(inks)})", value, f"as {others}", f"≥ {AIM:.0f} %", right >= AIM)
+
+
+def _texts(part: str, lines: bool) -> Iterator[Strokes]:
+    for _, hand in hands(part):
+        texts = [one for one in hand["written"] if (" " in one["text"]) == lines]
+        yield from (strokes_of(one) for one in texts[::ONE_OF])
+
+
+def _pages(part: str) -> Iterator[Strokes]:
+    for _, hand in hands(part):
+        texts = [one for one in hand["written"] if " " in one["text"]][:LINES]
+        yield [stroke + (0, LINE * at) for at, one in enumerate(texts) for stroke in strokes_of(one)]
+
+
+def _maths(name: str) -> Iterator[Strokes]:
+    return (maths.strokes_of(row) for row in maths.of_set(name)[::ONE_OF])
+
+
+def _drawings() -> Iterator[Strokes]:
+    random = np.random.default_rng(75)
+    return (rough.drawing(5, random, HANDS)[0] for _ in range(DRAWINGS))
+
+
+def _figures() -> Iterator[Strokes]:
+    random = np.random.default_rng(9)
+    return (rough.rough(kind, 0.03, random) for kind in rough.KINDS for _ in range(OF_A_KIND))
+
+
+if __name__ == "__main__":
+    for row in rows(*sys.argv[1:2]):
+        print(row.cells())
