@@ -13,6 +13,13 @@ from demo.hand import Hand
 from sunroom.core.geometry import Box
 
 NUMBERS, ROWS_OF_NUMBERS, EUROPEAN_NUMBERS = 500, 150, 150
+#: What stands amid words, which, and how far from them in px.
+AMID_WORDS = 180
+AMID = ("{one}", "{two}/{one}", "{hour}:{minute:02d}", "{day}/{month}/{year}", "{one}°", "{one}%")
+BESIDE, WORDS_APART = (
+    ("noon", "angle", "page", "lesson", "stick", "shadow", "minutes", "metres", "Monday", "about"),
+    (18.0, 40.0),
+)
 #: The digits that are measured, and those that nobody looks at until a change is done.
 MEASURED, LAST = "digits", "digits-last"
 #: How the stroke up to the top of a 1 leans from level, and how long it is, as a part of the height.
@@ -57,6 +64,35 @@ def european_ones() -> list[tuple[str, Strokes]]:
         number = _random_number(2, 6, random)
         if "1" in number:
             made.append(_written(number, random, european=True))
+    return made
+
+
+def amid_words(file: str = MEASURED) -> list[tuple[str, Strokes]]:
+    """A number, fraction, time, date, share or angle before, behind or between words."""
+    random = np.random.default_rng(14)
+    made = []
+    for number in range(AMID_WORDS):
+        (one, two, three), kind = random.integers(1, 100, 3), number % len(AMID)
+        said = AMID[kind].format(
+            one=one,
+            two=two,
+            day=one % 28 + 1,
+            month=two % 12 + 1,
+            year=2000 + three,
+            hour=one % 24,
+            minute=two % 60,
+        )
+        before, behind = (str(random.choice(BESIDE)) for _ in range(2))
+        parts = [[before, said], [said, behind], [before, said, behind]][int(random.integers(3))]
+        hand = hands_for(1, " ".join(parts), number)[0]
+        strokes: Strokes = []
+        for part in parts:
+            drawn = in_real_digits(part, hand, random, file) if part == said else hand.write(part, 0, 0, 60)
+            left = min(float(stroke[:, 0].min()) for stroke in drawn)
+            right = max((float(stroke[:, 0].max()) for stroke in strokes), default=0.0)
+            across = right + random.uniform(*WORDS_APART) - left
+            strokes += [stroke + (across, 0, 0, 0) for stroke in drawn]
+        made.append((" ".join(parts), strokes))
     return made
 
 

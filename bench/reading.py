@@ -20,7 +20,16 @@ from pathlib import Path
 import numpy as np
 
 from bench import arithmetic, divisions, offered, rough, sums, unseen
-from bench.digits import HANDS, LAST, european_ones, hands_for, in_real_digits, numbers, rows_of_numbers
+from bench.digits import (
+    HANDS,
+    LAST,
+    amid_words,
+    european_ones,
+    hands_for,
+    in_real_digits,
+    numbers,
+    rows_of_numbers,
+)
 from bench.sentences import SENTENCES
 from bench.table import Row, percentiles, show
 from demo.hand import Hand
@@ -87,6 +96,9 @@ def run() -> list[Row]:
         _texts("rows of numbers of real digits", rows_of_numbers(), 88),
         _texts("numbers whose ones have a stroke up to their top", european_ones(), None),
         _texts("real digits with the signs of fractions, times, angles, shares", _signed(), None),
+        _texts(
+            "numbers, fractions, times, dates, angles, shares of real digits amid words", amid_words(), None
+        ),
         _texts("units, times, money, short equations", _written(TOKENS, 4), None),
         _texts("equations, dates, money, with gaps", _spaced(), None),
         *(

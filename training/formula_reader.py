@@ -22,7 +22,7 @@ import numpy as np
 import torch
 from torch import nn
 
-from sunroom.core.maths.strokes import LAYERS, MEASURES, PAIR_MEASURES, SIDE, seen_strokes, steadied
+from sunroom.core.maths.strokes import LAYERS, MEASURES, PAIR_MEASURES, SIDE, seen_strokes
 from training import hands, written_maths
 from training.hands import TRACED
 from training.lines import mix
@@ -149,7 +149,7 @@ def one_sample(
 ) -> Sample:
     found = written_maths.sample(random, fonts, digits)
     strokes, of = written_maths.in_order(found, random)
-    seen = seen_strokes([steadied(stroke) for stroke in written_maths.told(strokes, random)])
+    seen = seen_strokes(strokes)
     return Sample(
         seen.pictures,
         seen.measures.astype(np.float16),

@@ -448,16 +448,3 @@ def in_order(found: list[Sign], random: Random) -> tuple[Strokes, list[int]]:
         late = int(random.integers(len(strokes) - 1))
         strokes.insert(min(late + int(random.integers(1, 8)), len(strokes) - 1), strokes.pop(late))
     return [stroke for stroke, _ in strokes], [at for _, at in strokes]
-
-
-def told(strokes: Strokes, random: Random) -> Strokes:
-    """Strokes as a browser tells them: of half of the formulas all tremble alike, and of half of those lie on whole px."""
-    if random.random() < 0.5:
-        return strokes
-    tremble = random.uniform(0, 0.012)
-    strokes = [fine(stroke) for stroke in strokes]
-    strokes = [stroke + random.normal(0, tremble, stroke.shape) for stroke in strokes]
-    if random.random() < 0.5:
-        digit = random.uniform(18, 60)  # px
-        strokes = [(stroke * digit).round() / digit for stroke in strokes]
-    return strokes

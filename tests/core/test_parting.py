@@ -13,10 +13,11 @@ from numpy.typing import NDArray
 
 from demo.hand import Hand
 from sunroom.core.geometry import Box
+from sunroom.core.reading.apart import numbers_apart
 from sunroom.core.reading.closer import CloserLook
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import find_lines, slant
-from sunroom.core.reading.numbers import Numbers, has_dash, is_numeric, numbers_apart
+from sunroom.core.reading.numbers import Numbers, has_dash, is_numeric
 from sunroom.core.reading.parting import MISFIT, NO_SYMBOL, LogsOf, Parted
 from sunroom.core.reading.prior import Prior
 from sunroom.core.reading.readings import MAX_READINGS, Reading, ReadLine, joined, ranked

@@ -44,8 +44,12 @@ class Tree:
 def latex_of(tree: Tree) -> str:
     """What a tree of signs is in LaTeX."""
     lines = _lines(tree, tree.root)
-    made = [_row(tree, line) for line in lines]
+    made = [_DEGREES.sub(r"^{\\circ}", _row(tree, line)) for line in lines]
     return made[0] if len(made) == 1 else r" \\ ".join(made)
+
+
+#: A ring after a digit is that of degrees, however high it stands.
+_DEGREES = re.compile(r"(?<=\d) ?\\circ(?![a-z])")
 
 
 def _lines(tree: Tree, first: int) -> list[int]:

@@ -40,6 +40,8 @@ _WORD, _VOWEL = (
 WORD, JOINED_WORDS = 4, 8
 #: So much of a text that is not sure is in words when it is no formula.
 WORDS_SHARE = 1 / 3
+#: A text of so many signs in words, and so large a part in them, is nothing else.
+MANY_IN_WORDS, MOSTLY = 12, 0.6
 
 
 def says_a_sum(text: str) -> bool:
@@ -49,14 +51,24 @@ def says_a_sum(text: str) -> bool:
 
 def says_words(reading: Reading) -> bool:
     """Whether a text is rather words than a formula: ``im osten auf.``, not ``sinx = NaCl``; one word is enough of what is sure."""
-    text = reading.text
+    in_words, signs = _in_words(reading.text)
+    return in_words > (0 if reading.score >= SURE_TEXT else WORDS_SHARE * signs)
+
+
+def says_nothing_else(reading: Reading) -> bool:
+    """Whether a text is words and hardly anything beside them, too many to be a formula that is misread."""
+    in_words, signs = _in_words(reading.text)
+    return in_words >= MANY_IN_WORDS and in_words > MOSTLY * signs
+
+
+def _in_words(text: str) -> tuple[int, int]:
+    """How many signs of a text are in words, and how many it has."""
     plain = _FUNCTIONS.sub(" ", text)
     in_words = max(
         sum(len(word) for word in _WORD.findall(said) if len(word) >= least and _VOWEL.search(word))
         for said, least in ((plain, WORD), (plain.replace(" ", ""), JOINED_WORDS))
     )
-    share = 0 if reading.score >= SURE_TEXT else WORDS_SHARE
-    return in_words > share * len("".join(text.split()))
+    return in_words, len("".join(text.split()))
 
 
 def figure_first(

@@ -28,13 +28,6 @@ DASH = (0.3, 0.8)
 #: A line of which this share of the signs are digits is a number.
 NUMBER_SHARE = 0.5
 BEAM_OF_NUMBERS = 10
-#: Between two numbers lies a gap of at least this part of the digits' height, and so many times what lies between digits.
-SPACE, WIDER = 0.5, 1.6
-#: Digits in ruled squares stand (their middles) no further apart than so many heights, and all nearly as far; one at least is
-#: wider than a 1, as a part of the height.
-SQUARE, UNSTEADY, SLIM = 1.1, 0.12, 0.35
-#: What lies low and is lower than this part of the height is a point or a comma.
-POINT = 0.4
 MAX_NUMBER_STROKES = 40
 #: What may stand by itself before a number, as in a sum in columns.
 SIGNS_BEFORE = ("+", "-", "×", "÷", "=")
@@ -77,6 +70,8 @@ POINTS_COST = 2.0
 SIGN_COSTS = {"/": 1.0} | dict.fromkeys("+-=×÷<>", 4.0)
 #: But for the parts that lessons divide a whole into: of those, up to all of them need no more.
 PARTS = frozenset((*range(2, 13), 15, 16, 18, 20, 24, 25, 30, 32, 36, 40, 48, 50, 60, 64, 100))
+#: A date with all of its year is so much likelier than the number of eight digits and more that its slashes make of it as ones.
+DATE_GAIN = 4.0
 #: And so much likelier again in a row of numbers, which are mostly of one kind.
 ROW_COST = 2.0
 #: Among all symbols digits are so much less likely (logarithm) than among digits alone.
@@ -288,8 +283,16 @@ class Numbers:
         if not signed or not readings:
             return readings
         log, text = max(signed)
-        doubt = 0.0 if _is_part(text) else sum(SIGN_COSTS.get(sign, 0.0) for sign in set(text))
-        more = log - likely(readings[0].text) - doubt - ROW_COST * ("/" in text and not read)
+        doubt = (
+            0.0 if _is_part(text) or _is_date(text) else sum(SIGN_COSTS.get(sign, 0.0) for sign in set(text))
+        )
+        more = (
+            log
+            - likely(readings[0].text)
+            - doubt
+            + DATE_GAIN * _is_date(text)
+            - ROW_COST * ("/" in text and not read)
+        )
         share = 1 / (1 + math.exp(min(-more, 50.0)))
         others = [Reading(r.text, round(r.score * (1 - share), 3)) for r in readings]
         return sorted([*others, Reading(text, round(share, 3))], key=lambda reading: -reading.score)
@@ -299,6 +302,11 @@ def _is_part(text: str) -> bool:
     """Whether a text is a fraction as lessons have them: 3/4, 7/7."""
     some, _, parts = text.partition("/")
     return some.isdecimal() and parts.isdecimal() and int(parts) in PARTS and int(some) <= int(parts)
+
+
+def _is_date(text: str) -> bool:
+    """Whether a text that is well formed is a date with slashes and all of its year."""
+    return text.count("/") == 2 and text[-5] == "/"
 
 
 def _form(text: str) -> str:
@@ -337,38 +345,6 @@ def is_sum(texts: Sequence[str]) -> bool:
 def _spaced(text: str) -> str:
     """A row of a sum as it is typed: ``- 27``, ``864 : 4 = 216``."""
     return _SIGN_OF_ROW.sub(r"\1 \2 ", text).lstrip()
-
-
-def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:
-    """The strokes of a row of numbers, from the left, each number's by itself: parted where the pen left a gap.
-
-    A gap is wide beside the digits' height, and beside what else lies between them; so a number that is written widely is one.
-    """
-    pieces: list[list[Points]] = []
-    for stroke in sorted(strokes, key=lambda stroke: float(stroke[:, 0].min())):
-        if pieces and stroke[:, 0].min() <= max(s[:, 0].max() for s in pieces[-1]):
-            pieces[-1].append(stroke)
-        else:
-            pieces.append([stroke])
-    if not pieces:
-        return []
-    boxes = [Box.of(np.vstack([stroke[:, :2] for stroke in piece])) for piece in pieces]
-    top, bottom = min(box.y0 for box in boxes), max(box.y1 for box in boxes)
-    tall = max(bottom - top, 1e-6)
-    gaps = np.array([box.x0 - before.x1 for before, box in pairwise(boxes)])
-    near = gaps[gaps <= SPACE * tall]
-    least = max(SPACE * tall, WIDER * float(np.median(near)) if len(near) else 0.0)
-    # Beside a point or a comma there is more room, and the number goes on.
-    points = np.array([box.y0 - top > tall / 2 and box.y1 - box.y0 < POINT * tall for box in boxes])
-    needed = np.where(points[:-1] | points[1:], 2 * least, least)
-    # In ruled squares a 1 has much room on both sides, and stands as far from its neighbours as any digit.
-    steps = np.diff([(box.x0 + box.x1) / 2 for box in boxes])
-    slim = np.array([box.x1 - box.x0 < SLIM * tall for box in boxes])
-    by_a_one = bool((slim[:-1] | slim[1:] | (gaps <= needed)).all()) and not slim.all()
-    if by_a_one and len(steps) and steps.max() <= SQUARE * tall and steps.std() <= UNSTEADY * steps.mean():
-        return [[stroke for piece in pieces for stroke in piece]]
-    starts = [0, *(np.flatnonzero(gaps > needed) + 1).tolist(), len(pieces)]
-    return [[stroke for piece in pieces[start:end] for stroke in piece] for start, end in pairwise(starts)]
 
 
 def has_dash(strokes: Sequence[Points]) -> bool:

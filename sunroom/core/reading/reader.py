@@ -9,13 +9,19 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
+from sunroom.core.reading.apart import numbers_apart, tokens_apart, with_signs
 from sunroom.core.reading.closer import CloserLook
 from sunroom.core.reading.columns import InColumns, columns_among
 from sunroom.core.reading.decode import beam_search
 from sunroom.core.reading.joint import Columns, Joint, JointLook, Readers, Rows, Weights
 from sunroom.core.reading.lines import InkLine, Stroke, find_lines
 from sunroom.core.reading.marks import is_flat, marks_among
-from sunroom.core.reading.numbers import NUMBER_CHARACTERS, Numbers, is_sum, numbers_apart
+from sunroom.core.reading.numbers import (
+    NUMBER_CHARACTERS,
+    Numbers,
+    is_numeric,
+    is_sum,
+)
 from sunroom.core.reading.own_hand import OwnHand, OwnLetters
 from sunroom.core.reading.own_words import MOST_LEARNED, OwnWords, SeenLine
 from sunroom.core.reading.picture import line_picture, shortened
@@ -244,8 +250,23 @@ class Reader:
         typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
         readings = self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
         sums = self._numbers.arithmetic(readings[0].text, strokes, letters, seen)
+        sums = sums or self._numbers_amid_words(readings[0], strokes, letters)
         others = [Reading(r.text, 0.0) for r in readings if r.text not in {found.text for found in sums}]
         return [*sums[:2], *others, *sums[2:]][:MAX_READINGS] if sums else readings
+
+    def _numbers_amid_words(
+        self, reading: Reading, strokes: list[Stroke], letters: OwnLetters | None
+    ) -> list[Reading]:
+        """A line of words whose numbers are looked at closer, each by itself; empty when it has none."""
+        each: list[list[Reading]] = []
+        for token, part in tokens_apart(reading.text, strokes):
+            as_number = is_numeric(token, len(part))
+            numbers = self._numbers.read_number(token, part, letters, self.look(part)) if as_number else []
+            each.append(with_signs(token, numbers) or [Reading(token, 1.0)])
+        found = one_after_another(each, " ")
+        if not found or found[0].text == reading.text:
+            return []
+        return [Reading(one.text, round(one.score * reading.score, 3)) for one in found]
 
     def _read_number(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows

@@ -25,7 +25,7 @@ from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
-from sunroom.core.reading.kinds import says_a_sum, says_words
+from sunroom.core.reading.kinds import says_a_sum, says_nothing_else, says_words
 from sunroom.core.reading.mind_map import MapFound, find_map
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
@@ -241,8 +241,8 @@ def _as_maths(
     ``figure``: how likely the ink is some figure, when it is rather that than a text; else 0.
     """
     words = bool(readings) and says_words(readings[0])
-    if words and len(samples) > MOST_AT_ONCE:
-        return (), False  # lines of words, which would be read once more for nothing
+    if words and (len(samples) > MOST_AT_ONCE or says_nothing_else(readings[0])):
+        return (), False  # it would be read once more for nothing, and that takes longest
     made = []
     for reading in resources.written_reader().read(samples, dict(chosen)):
         try:
