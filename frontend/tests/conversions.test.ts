@@ -48,6 +48,11 @@ describe('what ink may become', () => {
     ])
   })
 
+  it('offers the one figure that stands beside writing after its text', () => {
+    const beside = { ...nothing, readings: [word!], sketch: [part] }
+    expect(conversionsOf(beside, { maths: false, lines: false })).toEqual(['asText', 'words', 'asSketch'])
+  })
+
   it('sets no formula for whoever may set none, and checks lines that are there', () => {
     const read = { ...nothing, formulas: [formula], maths_first: true }
     expect(conversionsOf(read, { maths: false, lines: true })[0]).toBe('checks')

@@ -6,9 +6,9 @@ from unittest import TestCase
 
 import numpy as np
 
-from bench.digits import amid_words
+from bench.digits import amid_words, hands_for, in_real_digits
 from sunroom.core.maths.written_latex import RIGHT, Tree, latex_of
-from sunroom.core.reading.apart import tokens_apart, with_signs
+from sunroom.core.reading.apart import after_first_gap, tokens_apart, with_signs
 from sunroom.core.reading.readings import Reading
 from sunroom.resources import reader
 
@@ -52,6 +52,18 @@ class Apart(TestCase):
             ("2511212026", "25/12/2026"),
         ):
             self.assertEqual([number.text for number in with_signs(token, numbers)], [kept])
+
+    def test_a_sum_that_is_counted_is_one(self) -> None:
+        right = 0
+        for text in ("b) 3/4 + 1/8", "c) 5/6 - 2/3", "2) 3 × 4"):
+            for seed in range(4):
+                hand = hands_for(1, text, seed)[0]
+                said = reader().read(in_real_digits(text, hand, np.random.default_rng(seed), gap=18))
+                right += said[0].text == text
+        self.assertGreaterEqual(right, 9)
+        behind = after_first_gap(bars(0, 4, 30, 34, 70), 3)
+        self.assertEqual([stroke[0, 0] for stroke in behind], [30, 34, 70], "a wider gap later is none of it")
+        self.assertEqual(after_first_gap([], 3), [])
 
     def test_a_ring_after_a_digit_is_that_of_degrees(self) -> None:
         for names, latex in (

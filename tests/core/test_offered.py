@@ -7,8 +7,10 @@ from unittest import TestCase
 import numpy as np
 
 from bench import maths, rough
-from bench.digits import HANDS, as_ink
+from bench.digits import HANDS, as_ink, in_real_digits
 from bench.unseen import SIZE, Strokes, hands, strokes_of
+from demo.hand import Hand
+from sunroom.core.board.requests.typesetting import LEAST_TILT
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
 from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
@@ -85,3 +87,46 @@ class Offered(TestCase):
         for _ in range(3):
             found = read(rough.drawing(5, random, HANDS)[0])
             self.assertEqual((found.maths_first, found.figure_first, len(found.sketch)), (False, True, 5))
+
+    def test_one_figure_beside_writing_is_none_of_it(self) -> None:
+        hand = Hand(3, 0.6, HANDS[0])
+        words = [*hand.write("Area of a box", 0, 0, 60), *hand.write("A = 12", 0, 100, 60)]
+        corners = np.array([(260, 70), (420, 72), (422, 190), (258, 188), (260, 71)], float)
+        box = np.column_stack([np.interp(np.linspace(0, 4, 60), np.arange(5), side) for side in corners.T])
+        found = read([*words, box])
+        self.assertEqual([line.rivals[0].text for line in found.lines], ["Area of a box", "A = 12"])
+        self.assertEqual(
+            [(part.figure.kind, part.members) for part in found.sketch], [("rectangle", (len(words),))]
+        )
+        self.assertEqual((found.figure_first, found.maths_first), (False, False))
+
+    def test_words_in_figures_are_read_each_by_itself(self) -> None:
+        hand = Hand(4, 0.6, HANDS[0])
+        turns = np.linspace(0, 2 * np.pi, 50)
+        ring = 110 * np.column_stack([np.cos(turns), 0.6 * np.sin(turns)])
+        places = {"moon": (0, 0), "sun": (420, 130), "noon": (820, 30)}
+        ink = [stroke for word, (x, y) in places.items() for stroke in hand.write(word, x - 60, y + 15, 60)]
+        found = read([*ink, *(ring + place for place in places.values())])
+        self.assertEqual([line.rivals[0].text for line in found.lines], ["moon", "noon", "sun"])
+        self.assertLess(max(abs(line.angle_rad) for line in found.lines), LEAST_TILT)
+
+    def test_numbers_in_rows_are_no_mind_map(self) -> None:
+        hand = Hand(5, 0.6, HANDS[0])
+        cells = [("x", 0, 0), ("1", 170, 0), ("2", 340, 0), ("y", 0, 150), ("2", 170, 150), ("4", 340, 150)]
+        ink = [stroke for text, x, y in cells for stroke in hand.write(text, x, y, 60)]
+        self.assertIsNone(read(ink).mind_map)
+        scattered = [
+            ("sun", 0, 0),
+            ("moon", 420, 20),
+            ("space", 210, 170),
+            ("sky", 0, 330),
+            ("star", 430, 340),
+        ]
+        ink = [stroke for text, x, y in scattered for stroke in hand.write(text, x, y, 60)]
+        self.assertIsNotNone(read(ink).mind_map)
+
+    def test_what_is_a_formula_is_read_as_text_with_all_its_signs(self) -> None:
+        ink = in_real_digits("3 × 5 + 2 × 4 = 23", Hand(6, 0.6, HANDS[0]), np.random.default_rng(3), gap=16)
+        found = read(ink)
+        self.assertEqual((found.maths_first, found.figure_first, found.sketch), (True, False, ()))
+        self.assertEqual(sorted(n for line in found.lines for n in line.members), list(range(len(ink))))

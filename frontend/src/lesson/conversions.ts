@@ -17,8 +17,10 @@ export function conversionsOf(
   const text: Conversion[] = texts.length ? ['asText', 'words'] : []
   if (texts.length > 1) text.push('rivals')
   const asMap: Conversion[] = readings.mind_map ? ['asMap'] : []
-  const figure: Conversion[] = sketch.length > 1 ? ['asSketch'] : []
-  if (figures.length || sketch.length < 2) figure.push('asFigure')
+  // A single figure is a sketch when it stands beside writing.
+  const drawn = sketch.length > (readings.figure_first ? 1 : 0)
+  const figure: Conversion[] = drawn ? ['asSketch'] : []
+  if (figures.length || !drawn) figure.push('asFigure')
   const maths: Conversion[] = readings.formulas.length && may.maths ? ['asMaths', 'otherMaths'] : []
   if (may.lines) maths.push('checks')
   if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]

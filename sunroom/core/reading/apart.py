@@ -92,6 +92,14 @@ def tokens_apart(text: str, strokes: Sequence[Points]) -> list[tuple[str, list[P
     return found
 
 
+def after_first_gap(strokes: Sequence[Points], most: int) -> list[Points]:
+    """What stands behind the widest gap after one to ``most`` pieces of a level line; empty when there is none."""
+    pieces, boxes = _pieces(strokes)
+    gaps = [box.x0 - before.x1 for before, box in pairwise(boxes)][:most]
+    start = int(np.argmax(gaps)) + 1 if gaps else len(pieces)
+    return [stroke for piece in pieces[start:] for stroke in piece]
+
+
 def with_signs(token: str, numbers: Sequence[Reading]) -> list[Reading]:
     """Of what a token's ink may be as a number what has its digits, but for signs that were not seen or taken for a 1."""
     return [number for number in numbers if _form(number.text).fullmatch(token)]

@@ -78,6 +78,14 @@ def find_map(strokes: Sequence[NDArray[np.float64]], beside: Box | None = None) 
     return MapFound(tuple(tuple(sorted(label)) for label in labels), tuple(links), centre)
 
 
+def is_mapped(found: MapFound, texts: Sequence[str]) -> bool:
+    """Whether a map's labels, all that say something, make it one: single signs without a line are a table or a sum."""
+    drawn = any(link.members for link in found.links)
+    return len(texts) == len(found.labels) and (
+        drawn or sum(len(text) > 1 for text in texts) > len(texts) / 2
+    )
+
+
 def _is_line(stroke: NDArray[np.float64], letter: float) -> bool:
     chord = float(np.hypot(*(stroke[-1, :2] - stroke[0, :2])))
     return chord > LONG * letter and chord > STRAIGHT * path_length(stroke[:, :2])

@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.apart import numbers_apart, tokens_apart, with_signs
+from sunroom.core.reading.apart import after_first_gap, numbers_apart, tokens_apart, with_signs
 from sunroom.core.reading.closer import CloserLook
 from sunroom.core.reading.columns import InColumns, columns_among
 from sunroom.core.reading.decode import beam_search
@@ -44,7 +44,7 @@ from sunroom.core.reading.readings import (
     one_after_another,
     ranked,
 )
-from sunroom.core.reading.spacing import as_typed
+from sunroom.core.reading.spacing import COUNTED, as_typed
 from sunroom.core.reading.symbols import Symbols
 
 #: (1, 3, 48, W) picture to (T, 1 + characters) probabilities, blank first; and what the one says that was taught more hands,
@@ -249,10 +249,21 @@ class Reader:
             self._closer.weigh(look, strokes, letters)
         typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
         readings = self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
-        sums = self._numbers.arithmetic(readings[0].text, strokes, letters, seen)
+        sums = self._arithmetic(readings[0].text, strokes, letters, seen)
         sums = sums or self._numbers_amid_words(readings[0], strokes, letters)
         others = [Reading(r.text, 0.0) for r in readings if r.text not in {found.text for found in sums}]
         return [*sums[:2], *others, *sums[2:]][:MAX_READINGS] if sums else readings
+
+    def _arithmetic(
+        self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
+    ) -> list[Reading]:
+        """A line of arithmetic, with what counts it (``b) 3/4 + 1/8``) or without; empty when it is none."""
+        counted = COUNTED.match(text)
+        if not counted:
+            return self._numbers.arithmetic(text, strokes, letters, rows)
+        rest = after_first_gap(strokes, len(counted[0]))
+        said = self._numbers.arithmetic(text[counted.end() :], rest, letters, self.look(rest)) if rest else []
+        return [Reading(counted[0] + one.text, one.score) for one in said]
 
     def _numbers_amid_words(
         self, reading: Reading, strokes: list[Stroke], letters: OwnLetters | None

@@ -7,7 +7,7 @@ import re
 #: What stands between two sides, and between two numbers or letters.
 _SIGNS = r"=<>≤≥+×÷*−\-"
 #: A sum or an equation: numbers, single letters, signs and brackets; after what counts it, such as b).
-_COUNTED = re.compile(r"(?:[a-z]|\d{1,2})\) +")
+COUNTED = re.compile(r"(?:[a-z]|\d{1,2})\) +")
 _SUM = re.compile(rf"(?:\d|[A-Za-z](?![A-Za-z])|[²³.,()/{_SIGNS} ])+")
 _BETWEEN = re.compile(rf"(?<=[\w)²³]) *([{_SIGNS}]) *(?=[-−+]? *[\w(])")
 #: More than one thing, or spaces that say something: two equations, 2 1/2, 10 000, 3 x 4.
@@ -38,7 +38,7 @@ def as_typed(text: str) -> str:
         return text.replace(" ", "")
     if addend := _ADDEND.fullmatch(text):
         return text if _SEVERAL.search(text) else addend[1] + addend[2].replace(" ", "")
-    counted = _COUNTED.match(text)
+    counted = COUNTED.match(text)
     start = counted.end() if counted else 0
     line = text[start:]
     if not _SUM.fullmatch(line) or _SEVERAL.search(line) or _ROW.fullmatch(line):

@@ -2,7 +2,15 @@
 
 from sunroom.core.shapes.even import evened, like_neighbour
 from sunroom.core.shapes.find import Figure, Finder, any_figure
-from sunroom.core.shapes.sketch import ROUND, Part, find_sketch, lie_in_lines, stand_like_letters
+from sunroom.core.shapes.sketch import (
+    ROUND,
+    Part,
+    find_sketch,
+    is_plainly_one,
+    lie_in_lines,
+    stand_like_letters,
+    writing_in,
+)
 
 __all__ = [
     "ROUND",
@@ -12,7 +20,9 @@ __all__ = [
     "any_figure",
     "evened",
     "find_sketch",
+    "is_plainly_one",
     "lie_in_lines",
     "like_neighbour",
     "stand_like_letters",
+    "writing_in",
 ]

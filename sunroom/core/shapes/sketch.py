@@ -172,6 +172,23 @@ def lie_in_lines(parts: Sequence[Part], lines: Sequence[Box]) -> bool:
     )
 
 
+def is_plainly_one(part: Part) -> bool:
+    """Whether a figure among writing is one for sure: no bar, tick or bracket, which writing has too."""
+    return part.figure.score >= DOUBTFUL and part.figure.kind in (*ROUND, *HEADED, *OF_MANY)
+
+
+def writing_in(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -> list[list[int]]:
+    """The strokes, by number, that are none of a sketch's figures: what stands in each figure, and what in none, from the top."""
+    drawn = {number for part in parts for number in part.members}
+    around = [Box.of(np.array(part.figure.points)) for part in parts if part.figure.kind in ROUND]
+    groups: dict[int, list[int]] = {}
+    for number in sorted(set(range(len(strokes))) - drawn):
+        middle = Box.of(strokes[number][:, :2]).middle
+        inside = [n for n, box in enumerate(around) if box.contains(Box(*middle, *middle))]
+        groups.setdefault(min(inside, key=lambda n: around[n].width, default=-1), []).append(number)
+    return sorted(groups.values(), key=lambda group: min(strokes[n][:, 1].min() for n in group))
+
+
 def _together(boxes: list[Box]) -> bool:
     """Whether each stroke lies near the others, in whatever order they were drawn; of many one is a line to the others."""
     if len(boxes) > MOST_TOGETHER:

@@ -26,7 +26,7 @@ from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.kinds import says_a_sum, says_nothing_else, says_words
-from sunroom.core.reading.mind_map import MapFound, find_map
+from sunroom.core.reading.mind_map import MapFound, find_map, is_mapped
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
 from sunroom.core.reading.reader import MAX_STROKES, Reader
 from sunroom.core.shapes import (
@@ -36,9 +36,11 @@ from sunroom.core.shapes import (
     any_figure,
     evened,
     find_sketch,
+    is_plainly_one,
     lie_in_lines,
     like_neighbour,
     stand_like_letters,
+    writing_in,
 )
 from sunroom.core.shapes.even import Neighbour
 from sunroom.live.work.pool import Pool
@@ -179,12 +181,14 @@ def read_ink(
     in_columns = reader.read_in_columns(samples, own)
     looked_for = not in_columns and (not figures or figures[0].score < CLEAR)
     sketch = find_sketch(finder, samples) if looked_for else []
-    drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 else set()
-    # Among figures only what is none of them is writing; what stands beside a sketch may be a sum, all of it is none.
-    written = [n for n in range(len(samples)) if n not in drawn]
+    # One figure is none of the writing beside it when it is plain; several are.
+    alone = len(sketch) == 1 and is_plainly_one(sketch[0]) and len(sketch[0].members) < len(samples)
+    drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 or alone else set()
+    # What stands beside a sketch may be a sum; all of it is none.
     among = [
-        msgspec.structs.replace(line, members=tuple(written[n] for n in line.members))
-        for line in (reader.read_lines([samples[n] for n in written], own) if drawn and written else ())
+        msgspec.structs.replace(line, members=tuple(numbers[n] for n in line.members))
+        for numbers in (writing_in(sketch, samples) if drawn else ())
+        for line in reader.read_lines([samples[n] for n in numbers], own)
     ]
     if among and lie_in_lines(sketch, [line.box for line in among]) and says_words(joined(among)[0]):
         sketch, drawn, among = [], set(), []  # bars of a t, and joined words
@@ -196,25 +200,28 @@ def read_ink(
         said = "".join(readings[0].text.split()) if readings else ""
         first = len(said) <= len(sketch) + 1 and not (said and stand_like_letters(sketch))
     elif drawn:
-        first = True
-    if not first:
+        first = not alone
+    if not first and not alone:
         sketch = []  # letters that look like figures, in a word
+    found = find_map(samples, branch_of)
+    labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
+    if found and not is_mapped(found, [label[0].text for label in labels if label]):
+        found = None
+    texts = tuple(label[0].text for label in labels) if found else ()
+    formulas: tuple[tuple[FormulaReading, Setting], ...] = ()
+    maths_first = False
+    if maths:
+        sure = _sure_of_figures(sketch, figures) if first else 0.0
+        others = (found is not None, bool(in_columns))
+        formulas, maths_first = _as_maths(samples, readings, sure, *others, chosen)
+    if maths_first and sketch:
+        # Crosses and bars are signs then, and the text has them too.
+        sketch, first, lines = [], False, reader.read_level(samples, own)
+        readings = joined(lines)
     same = like_neighbour(figures[0], neighbours) if figures else None
     if same:
         figures.insert(1, same)
-    # Bars of fractions, roots and arrows are open lines too: of a sketch its round figures say how sure it is.
-    scores = (
-        [part.figure.score for part in sketch if part.figure.kind in ROUND]
-        if sketch
-        else [any_figure(figures)]
-    )
-    likely = 0.0 if not first else float(np.mean(scores)) if scores else SURE_FORMULA
     even = evened(sketch)
-    found = find_map(samples, branch_of)
-    labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
-    if not all(labels):
-        found = None  # a map is one when each of its words is
-    texts = tuple(label[0].text for label in labels) if found else ()
     return InkRead(
         tuple(readings),
         tuple(lines),
@@ -224,8 +231,17 @@ def read_ink(
         first,
         found,
         texts,
-        *(_as_maths(samples, readings, likely, found is not None, bool(in_columns), chosen) if maths else ()),
+        formulas,
+        maths_first,
     )
+
+
+def _sure_of_figures(sketch: list[Part], figures: list[Figure]) -> float:
+    """How surely some ink is figures, 0 to 1. Bars of fractions, roots and arrows are open lines too: of a sketch round figures say it."""
+    if not sketch:
+        return any_figure(figures)
+    scores = [part.figure.score for part in sketch if part.figure.kind in ROUND]
+    return float(np.mean(scores)) if scores else SURE_FORMULA
 
 
 def _as_maths(

@@ -22,6 +22,8 @@
   /** Right less than nine times of ten: what else it may be is as easy to take. */
   const unsure = $derived(texts.length > 1 && texts[0]!.score < SURE_TEXT)
   const map = $derived(readings.mind_map)
+  /** The figure that stands beside writing, when there is but one. */
+  const single = $derived(readings.sketch.length === 1 ? readings.sketch[0]!.figure : null)
 
   function wordOf(id: string): string {
     const item = session.pages.now?.entries.get(id)?.item
@@ -78,14 +80,15 @@
   >
 {:else if kind === 'asSketch'}
   <OfferButton
-    name={t('true-up-all')}
+    name={t(single ? 'true-up' : 'true-up-all')}
     data-testid="true-up-all"
     onclick={() => session.chosen.trueUpAll(readings.sketch)}
-    ><span>{t('figure-count', { count: readings.sketch.length })}</span></OfferButton
+    ><span>{single ? nameOf(single) : t('figure-count', { count: readings.sketch.length })}</span
+    ></OfferButton
   >
   {#if readings.even.length}
     <OfferButton
-      name={t('true-up-all')}
+      name={t(single ? 'true-up' : 'true-up-all')}
       data-testid="true-up-even"
       onclick={() => session.chosen.trueUpAll(readings.even)}><span>{t('made-even')}</span></OfferButton
     >

@@ -16,7 +16,7 @@ from sunroom.core.text.fonts import BASELINE
 #: Typed text follows the width of its ink within these parts of the size that its height asks for.
 WIDER_THAN_HIGH = (0.7, 1.25)
 #: A line that runs off level by less than this is meant to be level.
-LEAST_TILT = math.radians(4)
+LEAST_TILT = math.radians(6)
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
