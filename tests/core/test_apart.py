@@ -8,7 +8,7 @@ import numpy as np
 
 from bench.digits import amid_words, hands_for, in_real_digits
 from sunroom.core.maths.written_latex import RIGHT, Tree, latex_of
-from sunroom.core.reading.apart import after_first_gap, tokens_apart, with_signs
+from sunroom.core.reading.apart import at_first_gap, tokens_apart, with_signs
 from sunroom.core.reading.readings import Reading
 from sunroom.resources import reader
 
@@ -61,9 +61,14 @@ class Apart(TestCase):
                 said = reader().read(in_real_digits(text, hand, np.random.default_rng(seed), gap=18))
                 right += said[0].text == text
         self.assertGreaterEqual(right, 9)
-        behind = after_first_gap(bars(0, 4, 30, 34, 70), 3)
+        _, behind = at_first_gap(bars(0, 4, 30, 34, 70), 3)
         self.assertEqual([stroke[0, 0] for stroke in behind], [30, 34, 70], "a wider gap later is none of it")
-        self.assertEqual(after_first_gap([], 3), [])
+        self.assertEqual(at_first_gap([], 3), ([], []))
+
+    def test_what_counts_a_line_keeps_its_sign_and_gets_none_that_it_has_not(self) -> None:
+        for text, least in (("3) measure", 5), ("8. wait", 5), ("9 hours", 6)):
+            said = [reader().read(hand.write(text, 0, 0, 60))[0].text for hand in hands_for(6, text, 2)]
+            self.assertGreaterEqual([line.split()[0] for line in said].count(text.split()[0]), least, said)
 
     def test_a_ring_after_a_digit_is_that_of_degrees(self) -> None:
         for names, latex in (

@@ -22,6 +22,7 @@ SQUARE, UNSTEADY, SLIM = 1.1, 0.12, 0.35
 POINT = 0.4
 #: The least gap between two tokens is so many times the widest within one.
 CLEAR = 1.0
+STOPS = ".,:;!?)"
 #: What signs of numbers are read as, or not at all.
 _SEEN_AS = {"/": "[/17Il|]?", "°": "[°0o]?", ":": "[:.;]?", ".": "[.,]?", ",": "[.,]?", "%": "%?"}
 _WORD = re.compile(r"[^\W\d_]{3}")
@@ -70,9 +71,9 @@ def tokens_apart(text: str, strokes: Sequence[Points]) -> list[tuple[str, list[P
     What reads as numbers after each other may be one.
     """
     tokens = text.split()
-    if not any(map(_WORD.search, tokens)) or not any(map(_like_number, tokens)):
+    if not any(map(_WORD.search, tokens)) or not any(map(like_number, tokens)):
         return []
-    groups = groupby(tokens, _like_number)
+    groups = groupby(tokens, like_number)
     as_one = [token for numbers, some in groups for token in (["".join(some)] if numbers else some)]
     pieces, boxes = _pieces(strokes)
     gaps = np.array([box.x0 - before.x1 for before, box in pairwise(boxes)])
@@ -92,12 +93,15 @@ def tokens_apart(text: str, strokes: Sequence[Points]) -> list[tuple[str, list[P
     return found
 
 
-def after_first_gap(strokes: Sequence[Points], most: int) -> list[Points]:
-    """What stands behind the widest gap after one to ``most`` pieces of a level line; empty when there is none."""
+def at_first_gap(strokes: Sequence[Points], most: int) -> tuple[list[Points], list[Points]]:
+    """A level line parted at the widest gap after one to ``most`` pieces; nothing in the second where there is none."""
     pieces, boxes = _pieces(strokes)
     gaps = [box.x0 - before.x1 for before, box in pairwise(boxes)][:most]
     start = int(np.argmax(gaps)) + 1 if gaps else len(pieces)
-    return [stroke for piece in pieces[start:] for stroke in piece]
+    before, behind = (
+        [stroke for piece in some for stroke in piece] for some in (pieces[:start], pieces[start:])
+    )
+    return before, behind
 
 
 def with_signs(token: str, numbers: Sequence[Reading]) -> list[Reading]:
@@ -110,5 +114,6 @@ def _form(number: str) -> re.Pattern[str]:
     return re.compile("".join(_SEEN_AS.get(sign, re.escape(sign)) for sign in number))
 
 
-def _like_number(token: str) -> bool:
-    return any(c.isdigit() for c in token) and is_numeric(token, len(token))
+def like_number(token: str) -> bool:
+    """Whether a token is a number as it is read: no ``1.`` that counts lines."""
+    return token[-1:] not in STOPS and any(c.isdigit() for c in token) and is_numeric(token, len(token))

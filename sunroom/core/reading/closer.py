@@ -34,6 +34,8 @@ JOINED = -3.0
 PIECES = 1
 #: A correction teaches when so large a share of its symbols are at least this likely (logarithm).
 LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
+#: What may stand behind what counts a line, and how much likelier (logarithm) it is with it than without.
+COUNTER_SIGNS, SURE_COUNTER = ".,)", 1.0
 #: However unlikely a text is by its symbols, the readers of lines may still be right.
 LEAST_CLOSE_LOG = -15.0
 
@@ -89,6 +91,14 @@ class CloserLook:
         best = max(likely.values())
         sure = best > SURE_LONE and all(best >= log for _, log in texts)
         return ranked(likely)[:MAX_READINGS] if sure else []
+
+    def counted(self, counter: str, strokes: Sequence[Points], hand: OwnLetters | None) -> str:
+        """What counts a line, ``9``, ``9.`` or ``9)``, with the sign behind it that its strokes have."""
+        parted = self._symbols.parted(strokes, hand)
+        plain = counter.rstrip(COUNTER_SIGNS)
+        logs = {text: parted.log_of(text) for text in (plain, f"{plain}.", f"{plain})")}
+        best = max(logs, key=lambda text: logs[text])
+        return best if logs[best] > logs[plain] + SURE_COUNTER else counter
 
     def weigh(self, look: JointLook, strokes: Sequence[Points], hand: OwnLetters | None) -> None:
         """Weigh what a line may say by its symbols too, and add what only they say; left alone when it is joined."""

@@ -31,13 +31,13 @@ NEAR = 6.0
 #: What sums have and texts have not (a dash stands in both), and letters that are a word's; names of functions are not.
 _SUM, _LETTERS = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]"), re.compile(r"[^\W\d_]{3}")
 _FUNCTIONS = re.compile(r"arc(?:sin|cos|tan)|sin|cos|tan|cot|log|exp|lim|max|min|det|gcd")
-#: A word has so many letters, one of them a vowel, of which the first may be a capital, or all of long ones; and so
-#: many where spaces are left out, which readers lose and find.
+#: A word has so many letters, one of them a vowel, of which the first may be a capital, or all of long ones (in what is sure and no
+#: equation fewer are enough); and so many where spaces are left out, which readers lose and find.
 _WORD, _VOWEL = (
-    re.compile(r"[^\W\d_][a-zß-öø-ÿ]+|[A-ZÀ-ÖØ-Þ]{5,}"),
+    re.compile(r"[^\W\d_][a-zß-öø-ÿ'’]+|[A-ZÀ-ÖØ-Þ]{5,}"),
     re.compile(r"[aeiouyà-öø-ÿ]", re.IGNORECASE),
 )
-WORD, JOINED_WORDS = 4, 8
+WORD, SURE_WORD, JOINED_WORDS = 4, 3, 8
 #: So much of a text that is not sure is in words when it is no formula.
 WORDS_SHARE = 1 / 3
 #: A text of so many signs in words, and so large a part in them, is nothing else.
@@ -51,8 +51,9 @@ def says_a_sum(text: str) -> bool:
 
 def says_words(reading: Reading) -> bool:
     """Whether a text is rather words than a formula: ``im osten auf.``, not ``sinx = NaCl``; one word is enough of what is sure."""
-    in_words, signs = _in_words(reading.text)
-    return in_words > (0 if reading.score >= SURE_TEXT else WORDS_SHARE * signs)
+    sure = reading.score >= SURE_TEXT
+    in_words, signs = _in_words(reading.text, SURE_WORD if sure and "=" not in reading.text else WORD)
+    return in_words > (0 if sure else WORDS_SHARE * signs)
 
 
 def says_nothing_else(reading: Reading) -> bool:
@@ -61,12 +62,12 @@ def says_nothing_else(reading: Reading) -> bool:
     return in_words >= MANY_IN_WORDS and in_words > MOSTLY * signs
 
 
-def _in_words(text: str) -> tuple[int, int]:
-    """How many signs of a text are in words, and how many it has."""
+def _in_words(text: str, least: int = WORD) -> tuple[int, int]:
+    """How many signs of a text are in words of at least so many letters, and how many it has."""
     plain = _FUNCTIONS.sub(" ", text)
     in_words = max(
-        sum(len(word) for word in _WORD.findall(said) if len(word) >= least and _VOWEL.search(word))
-        for said, least in ((plain, WORD), (plain.replace(" ", ""), JOINED_WORDS))
+        sum(len(word) for word in _WORD.findall(said) if len(word) >= letters and _VOWEL.search(word))
+        for said, letters in ((plain, least), (plain.replace(" ", ""), JOINED_WORDS))
     )
     return in_words, len("".join(text.split()))
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable, Sequence
 
 import numpy as np
@@ -9,7 +10,13 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
-from sunroom.core.reading.apart import after_first_gap, numbers_apart, tokens_apart, with_signs
+from sunroom.core.reading.apart import (
+    at_first_gap,
+    like_number,
+    numbers_apart,
+    tokens_apart,
+    with_signs,
+)
 from sunroom.core.reading.closer import CloserLook
 from sunroom.core.reading.columns import InColumns, columns_among
 from sunroom.core.reading.decode import beam_search
@@ -74,6 +81,8 @@ MOST_NUMBERS = 12
 SIGNS_OF_ONE = "°%:€$£"
 #: Below this the recogniser saw nothing that it knows as writing.
 LEAST_CERTAINTY = 0.05
+#: What may count a line of words, and the words.
+_COUNTER = re.compile(r"(\d{1,2}[.,)]?)( +[^\W\d_]{3}.*)")
 
 
 class Reader:
@@ -249,10 +258,23 @@ class Reader:
             self._closer.weigh(look, strokes, letters)
         typed = merged((as_typed(text), log) for text, log in look.weighed.items() if text)
         readings = self._with_rivals(_in_one_case(ranked(typed)), as_typed(look.plain), rows)
+        readings = self._counted(readings, strokes, letters)
         sums = self._arithmetic(readings[0].text, strokes, letters, seen)
         sums = sums or self._numbers_amid_words(readings[0], strokes, letters)
         others = [Reading(r.text, 0.0) for r in readings if r.text not in {found.text for found in sums}]
         return [*sums[:2], *others, *sums[2:]][:MAX_READINGS] if sums else readings
+
+    def _counted(
+        self, readings: list[Reading], strokes: list[Stroke], letters: OwnLetters | None
+    ) -> list[Reading]:
+        """A line of words with the point or bracket behind the number that counts it, which the readers of lines lose."""
+        found = _COUNTER.match(readings[0].text)
+        if not found:
+            return readings
+        counter, rest = found.groups()
+        said = self._closer.counted(counter, at_first_gap(strokes, len(counter) + 1)[0], letters) + rest
+        others = [reading for reading in readings if reading.text != said]
+        return [Reading(said, readings[0].score), *others] if said != readings[0].text else readings
 
     def _arithmetic(
         self, text: str, strokes: list[Stroke], letters: OwnLetters | None, rows: Rows
@@ -261,7 +283,7 @@ class Reader:
         counted = COUNTED.match(text)
         if not counted:
             return self._numbers.arithmetic(text, strokes, letters, rows)
-        rest = after_first_gap(strokes, len(counted[0]))
+        _, rest = at_first_gap(strokes, len(counted[0]))
         said = self._numbers.arithmetic(text[counted.end() :], rest, letters, self.look(rest)) if rest else []
         return [Reading(counted[0] + one.text, one.score) for one in said]
 
@@ -271,7 +293,7 @@ class Reader:
         """A line of words whose numbers are looked at closer, each by itself; empty when it has none."""
         each: list[list[Reading]] = []
         for token, part in tokens_apart(reading.text, strokes):
-            as_number = is_numeric(token, len(part))
+            as_number = like_number(token) and is_numeric(token, len(part))
             numbers = self._numbers.read_number(token, part, letters, self.look(part)) if as_number else []
             each.append(with_signs(token, numbers) or [Reading(token, 1.0)])
         found = one_after_another(each, " ")
