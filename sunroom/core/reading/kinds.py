@@ -41,7 +41,7 @@ WORD, SURE_WORD, JOINED_WORDS = 4, 3, 8
 #: So much of a text that is not sure is in words when it is no formula.
 WORDS_SHARE = 1 / 3
 #: A text of so many signs in words, and so large a part in them, is nothing else.
-MANY_IN_WORDS, MOSTLY = 12, 0.6
+MANY_IN_WORDS, MOSTLY = 12, 0.5
 
 
 def says_a_sum(text: str) -> bool:
