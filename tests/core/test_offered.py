@@ -16,6 +16,7 @@ from sunroom.core.ink import pack_samples
 from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
 from sunroom.core.reading.kinds import says_a_sum, says_words
 from sunroom.core.reading.readings import Reading
+from sunroom.core.shapes import has_large
 from sunroom.live.work.workers import InkRead, read_ink
 
 #: Hands whose bars of t and joined words were taken for figures, or whose lines for formulas.
@@ -99,6 +100,17 @@ class Offered(TestCase):
             [(part.figure.kind, part.members) for part in found.sketch], [("rectangle", (len(words),))]
         )
         self.assertEqual((found.figure_first, found.maths_first), (False, False))
+
+    def test_words_in_which_nothing_is_large_are_no_sketch(self) -> None:
+        words = Hand(3, 0.6, HANDS[0]).write("Area of a box", 0, 0, 60)
+        way = np.linspace(0, 1, 60)
+        wave = np.column_stack([300 * way, 100 + 15 * np.sin(40 * way)])
+        line, ring = (
+            np.column_stack([300 * way, 0 * way]),
+            np.column_stack([100 * np.cos(6.3 * way), 40 * np.sin(6.3 * way)]),
+        )
+        for more, large in (([], False), ([wave], False), ([line], True), ([ring], True)):
+            self.assertEqual(has_large([*words, *more]), large)
 
     def test_words_in_figures_are_read_each_by_itself(self) -> None:
         hand = Hand(4, 0.6, HANDS[0])

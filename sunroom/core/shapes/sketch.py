@@ -10,7 +10,7 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.geometry import Box
+from sunroom.core.geometry import Box, path_length
 from sunroom.core.shapes.find import Figure, Finder
 from sunroom.core.shapes.fits import Kind
 from sunroom.core.shapes.ink import Ink
@@ -41,6 +41,8 @@ NEAR = 0.7
 HOLDS = 0.3
 #: Among writing, figures are so many times as large as its middling stroke is high.
 LARGER_THAN_LETTERS = 3.0
+#: A stroke is straight when its ends are so far apart, as a part of its length, and a dot when it is so low beside the middling one.
+STRAIGHT, SPECK = 0.9, 0.4
 #: Figures that end where they begin, and all that are drawn as one line; within which parts of their size ends meet.
 ROUND: tuple[Kind, ...] = (
     "circle", "ellipse", "triangle", "rectangle", "square", "rhombus", "parallelogram", "trapezium", "pentagon",
@@ -158,6 +160,19 @@ def stand_like_letters(parts: Sequence[Part]) -> bool:
         two.x0 - one.x1 < APART * tall and min(one.y1, two.y1) - max(one.y0, two.y0) > LETTER_HEIGHTS * tall
         for one, two in zip(boxes[:-1], boxes[1:], strict=True)
     )
+
+
+def has_large(strokes: Sequence[NDArray[np.float64]]) -> bool:
+    """Whether a stroke is larger than letters are; a word that is joined is long, and neither straight nor closed."""
+    boxes = [Box.of(stroke[:, :2]) for stroke in strokes]
+    heights = np.array([box.height for box in boxes])
+    letter = max(float(np.median(heights[heights >= SPECK * np.median(heights)])), 1e-6)
+    for stroke, box in zip(strokes, boxes, strict=True):
+        size, chord = max(box.width, box.height), math.dist(stroke[0, :2], stroke[-1, :2])
+        plain = chord >= STRAIGHT * path_length(stroke[:, :2]) or chord <= CLOSING * size
+        if (size if plain else box.height) > LARGER_THAN_LETTERS * letter:
+            return True
+    return False
 
 
 def lie_in_lines(parts: Sequence[Part], lines: Sequence[Box]) -> bool:
