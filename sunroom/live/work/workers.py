@@ -181,8 +181,8 @@ def read_ink(
     figures = finder.find(samples)
     in_columns = reader.read_in_columns(samples, own)
     # Words in which nothing is large are no sketch; to look for one takes longer than to read them.
-    plain = [] if in_columns or has_large(samples) else reader.read_level(samples, own)
-    writing = bool(plain) and says_nothing_else(joined(plain)[0])
+    plain = None if in_columns or has_large(samples) else reader.read_level(samples, own)
+    writing = says_nothing_else(joined(plain)[0]) if plain else False
     looked_for = not in_columns and not writing and (not figures or figures[0].score < CLEAR)
     sketch = find_sketch(finder, samples) if looked_for else []
     # One figure is none of the writing beside it when it is plain; several are.
@@ -196,7 +196,7 @@ def read_ink(
     ]
     if among and lie_in_lines(sketch, [line.box for line in among]) and says_words(joined(among)[0]):
         sketch, drawn, among = [], set(), []  # bars of a t, and joined words
-    lines = in_columns or among or plain or reader.read_level(samples, own)
+    lines = in_columns or among or (reader.read_level(samples, own) if plain is None else plain)
     readings = joined(lines)
     first = not in_columns and figure_first(readings, any_figure(figures), samples, around)
     if len(drawn) == len(samples):
@@ -220,7 +220,8 @@ def read_ink(
         formulas, maths_first = _as_maths(samples, readings, sure, *others, chosen)
     if maths_first and sketch:
         # Crosses and bars are signs then, and the text has them too.
-        sketch, first, lines = [], False, plain or reader.read_level(samples, own)
+        sketch, first = [], False
+        lines = reader.read_level(samples, own) if plain is None else plain
         readings = joined(lines)
     same = like_neighbour(figures[0], neighbours) if figures else None
     if same:
