@@ -38,6 +38,7 @@ class Words(TestCase):
         for text, score, words in (
             ("Die Sonne geht im osten auf.\nL'été est la\n25 40 60 90", 0.1, True),
             ("to be or not", 0.1, True),
+            ("1) 3/4 of an hour\n2) at (0:30\n3) angle 35°", 0.1, True),
             ("if x = 2 then y = 4", 0.1, False),
             ("if x = 2 then y = 4", 0.9, True),
             ("sinx = 1", 0.99, False),

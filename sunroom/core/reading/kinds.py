@@ -64,12 +64,15 @@ def says_nothing_else(reading: Reading) -> bool:
 
 def _in_words(text: str, least: int = WORD) -> tuple[int, int]:
     """How many signs of a text are in words of at least so many letters, and how many it has."""
-    plain = _FUNCTIONS.sub(" ", text)
-    in_words = max(
-        sum(len(word) for word in _WORD.findall(said) if len(word) >= letters and _VOWEL.search(word))
-        for said, letters in ((plain, least), (plain.replace(" ", ""), JOINED_WORDS))
+    in_words = sum(
+        max(_signs_of_words(line, least), _signs_of_words(line.replace(" ", ""), JOINED_WORDS))
+        for line in _FUNCTIONS.sub(" ", text).split("\n")
     )
     return in_words, len("".join(text.split()))
+
+
+def _signs_of_words(text: str, least: int) -> int:
+    return sum(len(word) for word in _WORD.findall(text) if len(word) >= least and _VOWEL.search(word))
 
 
 def figure_first(
