@@ -40,6 +40,9 @@ class Apart(TestCase):
         self.assertEqual(tokens_apart("at noon", bars(0, 4, 30)), [])
         self.assertEqual(tokens_apart("noon 3", bars(0)), [])
         self.assertEqual(tokens_apart("noon 3", []), [])
+        self.assertEqual(
+            tokens_apart("noon " + "3 " * 40, bars(*range(0, 410, 10))), [], "each would be read"
+        )
 
     def test_only_signs_are_put_into_a_number_and_no_other_digits(self) -> None:
         said = ("1/2", "90°", "21:31", "4.5", "97", "25/12/2026")

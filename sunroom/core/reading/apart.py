@@ -22,6 +22,8 @@ SQUARE, UNSTEADY, SLIM = 1.1, 0.12, 0.35
 POINT = 0.4
 #: The least gap between two tokens is so many times the widest within one.
 CLEAR = 1.0
+#: Each of so many numbers in a row is looked at by itself.
+MOST_NUMBERS = 12
 STOPS = ".,:;!?)"
 #: What signs of numbers are read as, or not at all.
 _SEEN_AS = {"/": "[/17Il|]?", "°": "[°0o]?", ":": "[:.;]?", ".": "[.,]?", ",": "[.,]?", "%": "%?"}
@@ -57,11 +59,13 @@ def numbers_apart(strokes: Sequence[Points]) -> list[list[Points]]:
 def _pieces(strokes: Sequence[Points]) -> tuple[list[list[Points]], list[Box]]:
     """What of a level line has no gap in it, from the left, and its box."""
     pieces: list[list[Points]] = []
+    reach = -np.inf
     for stroke in sorted(strokes, key=lambda stroke: float(stroke[:, 0].min())):
-        if pieces and stroke[:, 0].min() <= max(s[:, 0].max() for s in pieces[-1]):
+        if stroke[:, 0].min() <= reach:
             pieces[-1].append(stroke)
         else:
             pieces.append([stroke])
+        reach = max(reach, float(stroke[:, 0].max()))
     return pieces, [Box.of(np.vstack([stroke[:, :2] for stroke in piece])) for piece in pieces]
 
 
@@ -71,7 +75,7 @@ def tokens_apart(text: str, strokes: Sequence[Points]) -> list[tuple[str, list[P
     What reads as numbers after each other may be one.
     """
     tokens = text.split()
-    if not any(map(_WORD.search, tokens)) or not any(map(like_number, tokens)):
+    if not any(map(_WORD.search, tokens)) or not 0 < sum(map(like_number, tokens)) <= MOST_NUMBERS:
         return []
     groups = groupby(tokens, like_number)
     as_one = [token for numbers, some in groups for token in (["".join(some)] if numbers else some)]

@@ -35,7 +35,7 @@ PIECES = 1
 #: A correction teaches when so large a share of its symbols are at least this likely (logarithm).
 LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
 #: What may stand behind what counts a line, and how much likelier (logarithm) it is with it than without.
-COUNTER_SIGNS, SURE_COUNTER = ".,)", 1.0
+COUNTER_SIGNS, SURE_COUNTER, MAX_COUNTER_STROKES = ".,)", 1.0, 10
 #: However unlikely a text is by its symbols, the readers of lines may still be right.
 LEAST_CLOSE_LOG = -15.0
 
@@ -94,6 +94,8 @@ class CloserLook:
 
     def counted(self, counter: str, strokes: Sequence[Points], hand: OwnLetters | None) -> str:
         """What counts a line, ``9``, ``9.`` or ``9)``, with the sign behind it that its strokes have."""
+        if not 0 < len(strokes) <= MAX_COUNTER_STROKES:
+            return counter
         parted = self._symbols.parted(strokes, hand)
         plain = counter.rstrip(COUNTER_SIGNS)
         logs = {text: parted.log_of(text) for text in (plain, f"{plain}.", f"{plain})")}

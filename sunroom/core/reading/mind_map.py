@@ -79,11 +79,9 @@ def find_map(strokes: Sequence[NDArray[np.float64]], beside: Box | None = None) 
 
 
 def is_mapped(found: MapFound, texts: Sequence[str]) -> bool:
-    """Whether a map's labels, all that say something, make it one: single signs without a line are a table or a sum."""
+    """Whether what a map's labels say makes it one: single signs without a line are a table or a sum."""
     drawn = any(link.members for link in found.links)
-    return len(texts) == len(found.labels) and (
-        drawn or sum(len(text) > 1 for text in texts) > len(texts) / 2
-    )
+    return drawn or sum(len(text) > 1 for text in texts) > len(texts) / 2
 
 
 def _is_line(stroke: NDArray[np.float64], letter: float) -> bool:

@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from sunroom.core.geometry import Box
 from sunroom.core.ink.pen_path import pen_path
 from sunroom.core.reading.apart import (
+    MOST_NUMBERS,
     at_first_gap,
     like_number,
     numbers_apart,
@@ -75,8 +76,6 @@ MAX_STROKES = 600
 WORD_LENGTH = 3
 #: So large a share of the rows of a sum or a long division may look unlike numbers.
 MOST_UNLIKE = 0.34
-#: Each of so many numbers in a row is looked at by itself.
-MOST_NUMBERS = 12
 #: A number, time or sum of money has only one of these.
 SIGNS_OF_ONE = "°%:€$£"
 #: Below this the recogniser saw nothing that it knows as writing.

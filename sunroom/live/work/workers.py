@@ -209,9 +209,10 @@ def read_ink(
         sketch = []  # letters that look like figures, in a word
     found = find_map(samples, branch_of)
     labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
-    if found and not is_mapped(found, [label[0].text for label in labels if label]):
-        found = None
-    texts = tuple(label[0].text for label in labels) if found else ()
+    texts = tuple(label[0].text for label in labels if label)
+    # Each of its words is one; what is written beside a word of a map may be a branch, whatever it says.
+    if found and (len(texts) < len(labels) or not (branch_of or is_mapped(found, texts))):
+        found, texts = None, ()
     formulas: tuple[tuple[FormulaReading, Setting], ...] = ()
     maths_first = False
     if maths:
