@@ -7,7 +7,7 @@ import { pointOf, type Point } from '../src/board/place'
 import { changedTable } from '../src/board/tables'
 import { newTable, newText } from '../src/board/text'
 import { copied, copiesOf, keepCopied } from '../src/lesson/clipboard'
-import type { Affine, InkItem, Item, Request, ShapeItem } from '../src/wire/generated'
+import type { Affine, InkItem, Item, Readings, Request, ShapeItem } from '../src/wire/generated'
 
 let on: Surface
 
@@ -39,6 +39,16 @@ beforeEach(() => {
 })
 
 afterEach(() => on.close())
+
+test('what was chosen before is not read as what is chosen now', () => {
+  const { selection } = on.session
+  const read = vi.spyOn(selection, 'askAbout')
+  selection.choose(['stroke-1'])
+  const ref = read.mock.results[0]!.value as number
+  selection.choose(['line-001']) // no ink, about which nobody is asked
+  selection.hear({ ref, readings: [], lines: [] } as unknown as Readings)
+  expect(selection.readings).toBeNull()
+})
 
 test('the width of a line is not shown as that of a picture that is chosen with it', () => {
   const picture = { ...stroke('picture-1', 600), kind: 'picture', width: 300, height: 200 } as unknown as Item

@@ -25,6 +25,7 @@ export class Selection {
     this.ids = new Set(this.#withGroups(ids))
     this.readings = null
     this.reading = false
+    this.#asked = 0 // an answer that is on its way is about what was chosen before
     this.#corrected = []
     this.#inside.surface?.changed()
     this.#ask()
