@@ -102,6 +102,17 @@ class Offered(TestCase):
         )
         self.assertEqual((found.figure_first, found.maths_first), (False, False))
 
+    def test_a_frame_beside_a_formula_is_no_sign_of_it_nor_of_its_text(self) -> None:
+        corners = np.array([(300, 20), (462, 22), (462, 140), (298, 138), (300, 21)], float)
+        box = np.column_stack([np.interp(np.linspace(0, 4, 60), np.arange(5), side) for side in corners.T])
+        for text, latex in (("A = 12", "A=12"), ("x = 3 + 4", "x=3+4")):
+            ink = Hand(3, 0.6, HANDS[0]).write(text, 0, 0, 60)
+            found = read([*ink, box])
+            self.assertEqual((found.maths_first, found.formulas[0][0].latex), (True, latex))
+            self.assertEqual(found.formulas[0][0].lines, [list(range(len(ink)))])
+            self.assertEqual([line.rivals[0].text for line in found.lines], [text])
+            self.assertEqual([part.members for part in found.sketch], [(len(ink),)])
+
     def test_words_in_which_nothing_is_large_are_no_sketch(self) -> None:
         words = Hand(3, 0.6, HANDS[0]).write("Area of a box", 0, 0, 60)
         way = np.linspace(0, 1, 60)

@@ -288,7 +288,9 @@ export class Chosen {
   /** Selected ink to a set formula. */
   setMaths({ formula, lines }: Pick<FormulaRead, 'formula' | 'lines'>, ids = this.#selection.ink()): void {
     const id = newId()
-    // Lines of working become formulas of their own.
+    // What frames a formula stays ink; lines of working become formulas of their own.
+    const signs = lines.flat()
+    if (signs.length) ids = ids.filter((one) => signs.includes(one))
     const more = lines.slice(1).map(() => newId())
     this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more, lines })
     this.#inside.chooseMade([id, ...more])

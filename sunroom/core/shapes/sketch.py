@@ -192,6 +192,19 @@ def is_plainly_one(part: Part) -> bool:
     return part.figure.score >= DOUBTFUL and part.figure.kind in (*ROUND, *HEADED, *OF_MANY)
 
 
+def frames_in(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -> set[int]:
+    """The strokes, by number, of a sketch's closed figures that are plain and larger than signs: no part of a formula beside or in them."""
+    closed = [part for part in parts if is_plainly_one(part) and part.figure.kind in ROUND]
+    drawn = {number for part in closed for number in part.members}
+    heights = [float(np.ptp(stroke[:, 1])) for number, stroke in enumerate(strokes) if number not in drawn]
+    if not heights:
+        return set()
+    letter = float(np.median(heights))
+    sizes = [float(np.ptp(np.array(part.figure.points), axis=0).max()) for part in closed]
+    large = [part for part, size in zip(closed, sizes, strict=True) if size > LARGER_THAN_LETTERS * letter]
+    return {number for part in large for number in part.members}
+
+
 def writing_in(parts: Sequence[Part], strokes: Sequence[NDArray[np.float64]]) -> list[list[int]]:
     """The strokes, by number, that are none of a sketch's figures: what stands in each figure, and what in none, from the top."""
     drawn = {number for part in parts for number in part.members}

@@ -36,6 +36,7 @@ from sunroom.core.shapes import (
     any_figure,
     evened,
     find_sketch,
+    frames_in,
     has_large,
     is_plainly_one,
     lie_in_lines,
@@ -190,13 +191,16 @@ def read_ink(
     drawn = {n for part in sketch for n in part.members} if len(sketch) > 1 or alone else set()
     # What stands beside a sketch may be a sum; all of it is none.
     among = [
-        msgspec.structs.replace(line, members=tuple(numbers[n] for n in line.members))
+        line
         for numbers in (writing_in(sketch, samples) if drawn else ())
-        for line in reader.read_lines([samples[n] for n in numbers], own)
+        for line in _numbered(reader.read_lines([samples[n] for n in numbers], own), numbers)
     ]
     if among and lie_in_lines(sketch, [line.box for line in among]) and says_words(joined(among)[0]):
         sketch, drawn, among = [], set(), []  # bars of a t, and joined words
-    lines = in_columns or among or (reader.read_level(samples, own) if plain is None else plain)
+    # Beside figures that cannot be read nothing is: the figures are no text.
+    lines = in_columns or among
+    if not lines and not 0 < len(drawn) < len(samples):
+        lines = reader.read_level(samples, own) if plain is None else plain
     readings = joined(lines)
     first = not in_columns and figure_first(readings, any_figure(figures), samples, around)
     if len(drawn) == len(samples):
@@ -216,14 +220,16 @@ def read_ink(
     formulas: tuple[tuple[FormulaReading, Setting], ...] = ()
     maths_first = False
     if maths:
+        frames = frames_in(sketch, samples)
+        signs = [n for n in range(len(samples)) if n not in frames]
         sure = _sure_of_figures(sketch, figures) if first else 0.0
         others = (found is not None, bool(in_columns))
-        formulas, maths_first = _as_maths(samples, readings, sure, *others, chosen)
-    if maths_first and sketch:
-        # Crosses and bars are signs then, and the text has them too.
-        sketch, first = [], False
-        lines = reader.read_level(samples, own) if plain is None else plain
-        readings = joined(lines)
+        formulas, maths_first = _as_maths(samples, signs, readings, sure, *others, chosen)
+        if maths_first and sketch:
+            # Crosses and bars are signs then, and the text has them too; frames stay figures.
+            sketch, first = [part for part in sketch if frames.issuperset(part.members)], False
+            lines = _numbered(reader.read_level([samples[n] for n in signs], own), signs)
+            readings = joined(lines)
     same = like_neighbour(figures[0], neighbours) if figures else None
     if same:
         figures.insert(1, same)
@@ -250,8 +256,14 @@ def _sure_of_figures(sketch: list[Part], figures: list[Figure]) -> float:
     return float(np.mean(scores)) if scores else SURE_FORMULA
 
 
+def _numbered(lines: list[ReadLine], numbers: list[int]) -> list[ReadLine]:
+    """Lines read of some strokes, with the numbers that these have among all."""
+    return [msgspec.structs.replace(line, members=tuple(numbers[n] for n in line.members)) for line in lines]
+
+
 def _as_maths(
     samples: list[NDArray[np.float64]],
+    numbers: list[int],
     readings: list[Reading],
     figure: float,
     mind_map: bool,
@@ -260,19 +272,25 @@ def _as_maths(
 ) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
     """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map.
 
-    ``figure``: how likely the ink is some figure, when it is rather that than a text; else 0.
+    ``numbers``: the samples that may be signs. ``figure``: how likely the ink is some figure, when it is rather that than a text; else 0.
     """
     words = bool(readings) and says_words(readings[0])
     if words and (len(samples) > MOST_AT_ONCE or says_nothing_else(readings[0])):
         return (), False  # it would be read once more for nothing, and that takes longest
     made = []
-    for reading in resources.written_reader().read(samples, dict(chosen)):
+    at = {number: n for n, number in enumerate(numbers)}
+    known = {tuple(at[n] for n in ns): name for ns, name in chosen if at.keys() >= set(ns)}
+    for reading in resources.written_reader().read([samples[n] for n in numbers], known):
         try:
             latex = unmistakable(with_decimal_commas(reading.latex, "{,}"))
             with_upright = with_units(read_formula(latex))
             if with_upright is not None and is_sure(with_upright):
                 latex = latex_of(with_upright)
-            reading = msgspec.structs.replace(reading, latex=latex)
+            signs = tuple(
+                msgspec.structs.replace(sign, members=tuple(numbers[n] for n in sign.members))
+                for sign in reading.signs
+            )
+            reading = msgspec.structs.replace(reading, latex=latex, signs=signs)
             made.append((reading, set_formula(reading.latex)))
         except MalformedError:
             continue
@@ -282,7 +300,7 @@ def _as_maths(
         return (), False
     sure = made[0][0].score if made else 0.0
     # Boxes and arrows are read as a sign or two: a formula is surer than they are, and has parts.
-    whole = len(samples) > MANY_STROKES and sure >= max(SURE_FORMULA, figure)
+    whole = len(numbers) > MANY_STROKES and sure >= max(SURE_FORMULA, figure)
     scattered = mind_map and not (sure >= SURE_FORMULA and cannot_be_a_map(made[0][0].latex))
     # The line of a sum in columns is no fraction's, and the bracket of a long division no root.
     other = scattered or words or in_columns
