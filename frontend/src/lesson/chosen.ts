@@ -286,11 +286,15 @@ export class Chosen {
   }
 
   /** Selected ink to a set formula. */
-  setMaths({ formula, lines }: Pick<FormulaRead, 'formula' | 'lines'>, ids = this.#selection.ink()): void {
+  setMaths(
+    { formula, lines }: Pick<FormulaRead, 'formula' | 'lines'>,
+    ids = this.#selection.ink(),
+    readings = this.#selection.readings,
+  ): void {
     const id = newId()
     // What frames a formula stays ink; lines of working become formulas of their own.
-    const signs = lines.flat()
-    if (signs.length) ids = ids.filter((one) => signs.includes(one))
+    const frames = readings?.maths_first ? readings.sketch.flatMap((part) => part.ids) : []
+    ids = ids.filter((one) => !frames.includes(one))
     const more = lines.slice(1).map(() => newId())
     this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more, lines })
     this.#inside.chooseMade([id, ...more])

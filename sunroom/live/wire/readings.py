@@ -105,7 +105,7 @@ class FormulaRead(msgspec.Struct, frozen=True):
     """A formula that ink may be, how likely it is among its rivals, and how it looks at size 1 (core.maths.setting).
 
     ``signs``: from the left, line by line; of the likeliest formula only. ``lines``: the strokes of each line by id, where
-    there are several, or other ink is no part of it.
+    there are several.
     """
 
     formula: str

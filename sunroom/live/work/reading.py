@@ -127,8 +127,7 @@ def _formulas(found: workers.InkRead, ids: list[str]) -> tuple[FormulaRead, ...]
             for sign in (() if made else reading.signs)
         )
         lines = tuple(tuple(ids[n] for n in line) for line in reading.lines)
-        told = len(lines) > 1 or sum(map(len, lines)) < len(ids)
-        shown = look.outline, look.width, look.height, signs, lines if told else ()
+        shown = look.outline, look.width, look.height, signs, lines if len(lines) > 1 else ()
         made.append(FormulaRead(reading.latex, reading.score, *shown))
     return tuple(made)
 
