@@ -17,7 +17,7 @@ from bench.table import Row, show
 from bench.unseen import SIZE, Strokes, hands, strokes_of
 from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
-from sunroom.live.work.workers import read_ink
+from sunroom.live.work.ink_jobs import read_ink
 
 #: One of so many of each set is looked at.
 ONE_OF = 4

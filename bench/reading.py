@@ -37,7 +37,7 @@ from sunroom.core.geometry import Affine
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading import Reading, figure_first
 from sunroom.core.shapes import any_figure
-from sunroom.live.work.workers import read_ink
+from sunroom.live.work.ink_jobs import read_ink
 from sunroom.resources import finder, reader
 
 Strokes = list[np.ndarray]

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { conversionsOf } from '../src/lesson/conversions'
-import type { Figure, FormulaRead, MindMap, Reading, SketchPart } from '../src/wire/generated'
+import type { Figure, FormulaRead, MindMap, Pieces, Reading, SketchPart } from '../src/wire/generated'
 
 const nothing = {
   readings: [] as Reading[],
@@ -10,6 +10,7 @@ const nothing = {
   formulas: [] as FormulaRead[],
   maths_first: false,
   mind_map: null as MindMap | null,
+  pieces: null as Pieces | null,
   problem: null,
 }
 const [word, other] = [{ text: 'noon' }, { text: 'moon' }] as Reading[]

@@ -919,7 +919,22 @@ word-count =
     }
 true-up = Reinzeichnen
 true-up-all = Alles reinzeichnen
-figure-count = { $count } Figuren
+figure-count =
+    { $count ->
+        [one] eine Figur
+       *[other] { $count } Figuren
+    }
+text-count =
+    { $count ->
+        [one] ein Text
+       *[other] { $count } Texte
+    }
+formula-count =
+    { $count ->
+        [one] eine Formel
+       *[other] { $count } Formeln
+    }
+each-as-it-is = Jedes als das, was es ist
 made-even = gleichmäßig
 no-figure-seen = keine Figur erkannt
 reading = Wird gelesen

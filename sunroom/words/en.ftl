@@ -919,7 +919,22 @@ word-count =
     }
 true-up = True up
 true-up-all = True up all
-figure-count = { $count } figures
+figure-count =
+    { $count ->
+        [one] one figure
+       *[other] { $count } figures
+    }
+text-count =
+    { $count ->
+        [one] one text
+       *[other] { $count } texts
+    }
+formula-count =
+    { $count ->
+        [one] one formula
+       *[other] { $count } formulas
+    }
+each-as-it-is = Each as it is
 made-even = made even
 no-figure-seen = no figure seen
 reading = Reading

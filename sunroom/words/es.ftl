@@ -919,7 +919,22 @@ word-count =
     }
 true-up = Pasar a limpio
 true-up-all = Pasar todo a limpio
-figure-count = { $count } figuras
+figure-count =
+    { $count ->
+        [one] una figura
+       *[other] { $count } figuras
+    }
+text-count =
+    { $count ->
+        [one] un texto
+       *[other] { $count } textos
+    }
+formula-count =
+    { $count ->
+        [one] una fórmula
+       *[other] { $count } fórmulas
+    }
+each-as-it-is = Cada cosa como lo que es
 made-even = regulares
 no-figure-seen = no se ve figura
 reading = Leyendo

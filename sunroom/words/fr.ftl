@@ -919,7 +919,22 @@ word-count =
     }
 true-up = Mettre au net
 true-up-all = Tout mettre au net
-figure-count = { $count } figures
+figure-count =
+    { $count ->
+        [one] une figure
+       *[other] { $count } figures
+    }
+text-count =
+    { $count ->
+        [one] un texte
+       *[other] { $count } textes
+    }
+formula-count =
+    { $count ->
+        [one] une formule
+       *[other] { $count } formules
+    }
+each-as-it-is = Chaque chose pour ce qu’elle est
 made-even = régulières
 no-figure-seen = aucune figure vue
 reading = Lecture

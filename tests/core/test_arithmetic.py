@@ -14,7 +14,7 @@ from sunroom.core.maths.strokes import steadied
 from sunroom.core.maths.written_latex import oddness
 from sunroom.core.reading.columns import columns_among
 from sunroom.core.reading.lines import find_lines
-from sunroom.live.work.workers import read_ink
+from sunroom.live.work.ink_jobs import read_ink
 from sunroom.resources import reader, written_reader
 
 Strokes = list[np.ndarray]

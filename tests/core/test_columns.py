@@ -12,7 +12,7 @@ from sunroom.core.ink import pack_samples
 from sunroom.core.reading.columns import MOST_STROKES, columns_among
 from sunroom.core.reading.numbers import MAX_NUMBER_STROKES
 from sunroom.core.reading.symbols import Symbols
-from sunroom.live.work.workers import InkRead, read_ink
+from sunroom.live.work.ink_jobs import InkRead, read_ink
 from sunroom.resources import reader
 from tests.core.test_sums import SQUARE, Strokes, in_squares
 

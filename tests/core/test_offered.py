@@ -17,7 +17,7 @@ from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
 from sunroom.core.reading.kinds import says_a_sum, says_words
 from sunroom.core.reading.readings import Reading
 from sunroom.core.shapes import has_large
-from sunroom.live.work.workers import InkRead, read_ink
+from sunroom.live.work.ink_jobs import InkRead, read_ink
 
 #: Hands whose bars of t and joined words were taken for figures, or whose lines for formulas.
 LOOSE = ("damion", "mansalva", "sacramento")

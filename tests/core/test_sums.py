@@ -20,7 +20,7 @@ from sunroom.core.reading.columns import MOST_STROKES
 from sunroom.core.reading.lines import find_lines
 from sunroom.core.reading.marks import marks_among
 from sunroom.core.reading.numbers import is_sum
-from sunroom.live.work.workers import read_ink
+from sunroom.live.work.ink_jobs import read_ink
 from sunroom.resources import reader, typesetter
 from tests.core.test_conversions import PAGE, after, board_of, ink, only
 

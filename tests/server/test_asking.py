@@ -14,7 +14,7 @@ from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.ink import pack_samples
 from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.live.wire.readings import LineTaught, Read, Readings, Teach
-from sunroom.live.work import reading, workers
+from sunroom.live.work import ink_jobs, reading, workers
 from tests.server.test_live import stroke
 from tests.words import in_words
 
@@ -34,9 +34,9 @@ class Asking(TestCase):
         return apply(apply(Board(), AddPage(PageHead(PAGE), 0)), AddItems(PAGE, tuple(items)))
 
     async def ask(self, board: Board, ids: list[str], page: str = PAGE) -> Readings:
-        async def here(*arguments: Any) -> workers.InkRead:
+        async def here(*arguments: Any) -> ink_jobs.InkRead:
             self.asked.append(arguments)
-            return workers.read_ink(*arguments)
+            return ink_jobs.read_ink(*arguments)
 
         self.asked: list[tuple[Any, ...]] = []
         with (
@@ -85,7 +85,7 @@ class Asking(TestCase):
     async def test_a_reading_that_fails_leaves_the_ink_and_says_so(self) -> None:
         board = self.board(stroke("stroke-01"))
         with (
-            mock.patch.object(workers, "read_ink", side_effect=RuntimeError),
+            mock.patch.object(ink_jobs, "read_ink", side_effect=RuntimeError),
             self.assertLogs("sunroom.live.work.reading", "ERROR"),
         ):
             answer = await self.ask(board, ["stroke-01"])

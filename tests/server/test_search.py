@@ -94,7 +94,7 @@ class Search(LiveTest):
         self.write("three at noon", self.page)
         with (
             mock.patch.object(search, "MOST_HEARD", 2),
-            mock.patch.object(search.workers, "read_page") as read,
+            mock.patch.object(search.ink_jobs, "read_page") as read,
         ):
             self.assertEqual(self.writing(self.tutor_web, self.page), [])
         read.assert_not_called()

@@ -9,11 +9,16 @@ import type {
   FormulaRead,
   Arrangement,
   Item,
+  LineRead,
   MindMap,
+  Pieces,
   Readings,
+  SetMaths,
   SketchPart,
   Style,
   TrueUp,
+  TrueUpAll,
+  Typeset,
 } from '../wire/generated'
 import { conversionsOf } from './conversions'
 import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
@@ -25,6 +30,8 @@ import { t } from '../words/words.svelte'
 const PASTE_OFFSET = 24
 /** More lines than this are one text, wherever they stand. */
 const MOST_LINES = 40
+
+type WrittenFormula = Pick<FormulaRead, 'formula' | 'lines'>
 
 export class Chosen {
   #inside: Inside
@@ -187,10 +194,13 @@ export class Chosen {
     const { readings } = this.#selection
     if (!readings || !this.#selection.ink().length) return false
     const may = { maths: this.#inside.rights.may('add_formula'), lines: false }
-    const { readings: texts, figures, formulas, sketch, mind_map: map } = readings
+    const { readings: texts, figures, formulas, sketch, mind_map: map, pieces } = readings
     const [first] = conversionsOf(readings, may)
     // Words beside a map that is there are words, unless it is said that they are a branch.
     switch (first === 'asMap' && map!.of && texts.length ? 'asText' : first) {
+      case 'asEach':
+        this.toEach(pieces!)
+        return true
       case 'asText':
         this.typeset(texts[0]!.text)
         return true
@@ -218,14 +228,18 @@ export class Chosen {
     const ids = written.length ? ink.filter((id) => written.includes(id)) : ink
     if (!ids.length) return
     this.#teach(text, readings)
-    const angle_rad = readings?.lines[0]?.angle_rad ?? 0
-    const page = this.#inside.pages.id
+    this.#inside.do(this.#typeset(text, ids, readings?.lines ?? []))
+  }
+
+  #typeset(text: string, ids: string[], read: LineRead[]): Typeset {
     // Lines that stand beside each other become texts of their own.
     const rows = text.split('\n').length
-    const parted = rows <= MOST_LINES && readings?.lines.length === rows ? readings.lines : []
+    const parted = rows <= MOST_LINES && read.length === rows ? read : []
     const lines = parted.map((line) => line.ids.filter((id) => ids.includes(id)))
     const more = lines.slice(1).map(() => newId())
-    this.#inside.do({ step: 'typeset', page, ids, id: newId(), text, angle_rad, more, lines })
+    const angle_rad = read[0]?.angle_rad ?? 0
+    const page = this.#inside.pages.id
+    return { step: 'typeset', page, ids, id: newId(), text, angle_rad, more, lines }
   }
 
   /** Lines that say something else than was read first: the own hand is learned from them. */
@@ -263,13 +277,34 @@ export class Chosen {
 
   /** A selected sketch to all its figures, with lines that hold on to them. */
   trueUpAll(sketch: SketchPart[]): void {
+    this.#inside.do(this.#trueUpAll(sketch))
+  }
+
+  #trueUpAll(sketch: SketchPart[]): TrueUpAll {
     const made = sketch.map(() => newId())
-    this.#inside.do({
+    return {
       step: 'true_up_all',
       page: this.#inside.pages.id,
       figures: sketch.map(({ figure, ids }, i) => this.#trueUp(figure, ids, made[i]!)),
       holds: sketch.map(({ holds: [start, end] }) => [made[start] ?? '', made[end] ?? '']),
+    }
+  }
+
+  /** Selected ink of several kinds, each part of it to what it is. */
+  toEach(pieces: Pieces): void {
+    const texts = pieces.texts.map((lines) => {
+      const text = lines.map(({ rivals }) => rivals[0]!.text).join('\n')
+      return this.#typeset(
+        text,
+        lines.flatMap(({ ids }) => ids),
+        lines,
+      )
     })
+    const formulas = pieces.formulas.map(({ read, ids }) => this.#setMaths(read, ids))
+    const sketch = pieces.figures.length ? this.#trueUpAll(pieces.figures) : null
+    this.#inside.do({ step: 'convert_each', page: this.#inside.pages.id, texts, formulas, sketch })
+    const ids = [...texts, ...formulas, ...(sketch?.figures ?? [])].map(({ id }) => id)
+    this.#inside.chooseMade([...ids, ...[...texts, ...formulas].flatMap(({ more }) => more)])
   }
 
   /** Selected words and lines to a mind map, or to branches of one that is there. */
@@ -286,18 +321,21 @@ export class Chosen {
   }
 
   /** Selected ink to a set formula. */
-  setMaths(
-    { formula, lines }: Pick<FormulaRead, 'formula' | 'lines'>,
-    ids = this.#selection.ink(),
-    readings = this.#selection.readings,
-  ): void {
-    const id = newId()
-    // What frames a formula stays ink; lines of working become formulas of their own.
+  setMaths(read: WrittenFormula, ids = this.#selection.ink(), readings = this.#selection.readings): void {
+    // What frames a formula stays ink.
     const frames = readings?.maths_first ? readings.sketch.flatMap((part) => part.ids) : []
-    ids = ids.filter((one) => !frames.includes(one))
+    const asked = this.#setMaths(
+      read,
+      ids.filter((one) => !frames.includes(one)),
+    )
+    this.#inside.do(asked)
+    this.#inside.chooseMade([asked.id, ...asked.more])
+  }
+
+  /** Lines of working become formulas of their own. */
+  #setMaths({ formula, lines }: WrittenFormula, ids: string[]): SetMaths {
     const more = lines.slice(1).map(() => newId())
-    this.#inside.do({ step: 'set_maths', page: this.#inside.pages.id, ids, id, formula, more, lines })
-    this.#inside.chooseMade([id, ...more])
+    return { step: 'set_maths', page: this.#inside.pages.id, ids, id: newId(), formula, more, lines }
   }
 
   /** Selected converted items back to the ink they came from. */

@@ -1,14 +1,31 @@
 /** What chosen ink may become, and in which order that is offered. */
-import type { Readings } from '../wire/generated'
+import { SURE_TEXT, type Pieces, type Readings } from '../wire/generated'
 
 export type Conversion =
-  'asText' | 'words' | 'rivals' | 'asMap' | 'asSketch' | 'asFigure' | 'asMaths' | 'otherMaths' | 'checks'
+  | 'asEach'
+  | 'asText'
+  | 'words'
+  | 'rivals'
+  | 'asMap'
+  | 'asSketch'
+  | 'asFigure'
+  | 'asMaths'
+  | 'otherMaths'
+  | 'checks'
 
 /** What the ink is likeliest to be stands first; none while it cannot be read. ``maths`` and ``lines``: formulas may be set, lines checked. */
 export function conversionsOf(
   readings: Pick<
     Readings,
-    'readings' | 'figures' | 'sketch' | 'figure_first' | 'formulas' | 'maths_first' | 'mind_map' | 'problem'
+    | 'readings'
+    | 'figures'
+    | 'sketch'
+    | 'figure_first'
+    | 'formulas'
+    | 'maths_first'
+    | 'mind_map'
+    | 'pieces'
+    | 'problem'
   >,
   may: { maths: boolean; lines: boolean },
 ): Conversion[] {
@@ -23,8 +40,18 @@ export function conversionsOf(
   if (figures.length || !drawn) figure.push('asFigure')
   const maths: Conversion[] = readings.formulas.length && may.maths ? ['asMaths', 'otherMaths'] : []
   if (may.lines) maths.push('checks')
-  if (readings.maths_first) return [...maths, ...text, ...asMap, ...figure]
+  const { pieces } = readings
+  const each: Conversion[] = pieces && (may.maths || !pieces.formulas.length) ? ['asEach'] : []
+  const [first, later] = pieces && isSure(pieces) ? [each, []] : [[], each]
+  if (readings.maths_first) return [...first, ...maths, ...later, ...text, ...asMap, ...figure]
   return readings.figure_first
-    ? [...figure, ...asMap, ...text, ...maths]
-    : [...asMap, ...text, ...maths, ...figure]
+    ? [...first, ...figure, ...later, ...asMap, ...text, ...maths]
+    : [...first, ...asMap, ...text, ...later, ...maths, ...figure]
+}
+
+/** Whether all of some ink is rather made what each part of it is; words in a drawing that may be misread can wait. */
+function isSure({ texts, formulas }: Pieces): boolean {
+  return (
+    formulas.length > 0 || texts.every((lines) => lines.every(({ rivals }) => rivals[0]!.score >= SURE_TEXT))
+  )
 }

@@ -19,7 +19,7 @@ export type Nib = 'pencil' | 'pen' | 'brush' | 'highlighter'
 export type Right = 'write' | 'note' | 'text' | 'shape' | 'maths' | 'bring_in' | 'stamp' | 'move_own' | 'change_others' | 'erase_others' | 'convert' | 'add_page' | 'point' | 'chat_all' | 'chat_tutor' | 'comment'
 export type Item = InkItem | TextItem | ShapeItem | NoteItem | TableItem | PictureItem | CardItem | FormulaItem | GraphItem | ChartItem
 export type Step = AddItems | RemoveItems | MoveItems | ChangeItems | ReplaceItems | AddPage | RemovePage | MovePage | ChangePage
-export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | SetChart | PlotTable | Throw | PutChance | PutNumberLine | MeasureItems | Construct | Undo | Redo
+export type Request = AddItems | DrawFigure | RemoveItems | RubItems | MoveItems | TransformItems | MoveEnds | StyleItems | ArrangeItems | EditText | EditCard | EditFormula | SetGraph | SetTable | SetCell | ChangeTable | Typeset | SetMaths | TrueUp | TrueUpAll | ConvertEach | AsWritten | ToMindMap | AddPage | RemovePage | MovePage | ChangePage | CopyPage | EditPage | PutBay | DropBay | CropPicture | SwapPicture | SetChart | PlotTable | Throw | PutChance | PutNumberLine | MeasureItems | Construct | Undo | Redo
 export type Command = SetPens | PassPen | TakePen | SetRights | SetPointing | SetVoices | SetCaller | PassToNext | RaiseHand | LowerHand | LowerHands | SetBetween | SetDoor | SetPlan | SetCountdown | AskCheck | AnswerCheck | ShareCheck | EndCheck | PauseLesson | OpenLesson | EndLesson | SetRole | SendAway | Rename | Admit | TurnAway | ToPorch | HandOver | Forget | LetBack
 export type FromBrowser = Join | Do | Wet | Point | Lay | Slide | ClearPointers | Say | Lead | Play | Look | Tell | Read | Teach | Ping | React | Follow | View | SeeAs | Inspect | Call | Signal | SetRecording | Caption
 export type ToBrowser = Welcome | PageItems | Frame | Answered | Refused | You | Readings | Heard | Lead | Play | AtPorch | LetIn | AtDoor | CheckAnswers | Reacted | Viewed | Along | SeenAs | Inspected | Callers | CallWays | Signal | Recorded | Captioned | Pong | Goodbye
@@ -386,6 +386,14 @@ export interface Construct {
   id: string
 }
 
+export interface ConvertEach {
+  step: 'convert_each'
+  page: string
+  texts: Typeset[]
+  formulas: SetMaths[]
+  sketch: TrueUpAll | null
+}
+
 export interface CopyPage {
   step: 'copy_page'
   page: string
@@ -596,6 +604,12 @@ export interface FormulaLook {
   width: number
   height: number
   baseline: number
+}
+
+export interface FormulaPiece {
+  read: FormulaRead
+  ids: string[]
+  box: Box
 }
 
 export interface FormulaRead {
@@ -1190,6 +1204,12 @@ export interface PictureItem {
   crop: [number, number, number, number]
 }
 
+export interface Pieces {
+  texts: LineRead[][]
+  formulas: FormulaPiece[]
+  figures: SketchPart[]
+}
+
 export interface Ping {
   type: 'ping'
   at: number
@@ -1351,6 +1371,7 @@ export interface Readings {
   formulas: FormulaRead[]
   maths_first: boolean
   mind_map: MindMap | null
+  pieces: Pieces | null
   problem: Sentence | null
   unasked: '' | 'true_up' | 'typeset'
 }

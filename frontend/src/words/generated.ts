@@ -563,6 +563,7 @@ export interface Words {
   'drw-vector-parts': null
   'drw-voltmeter': null
   'duplicate': null
+  'each-as-it-is': null
   'edit-words': null
   'editor-keys': { what: string | number }
   'element-Ac': null
@@ -779,6 +780,7 @@ export interface Words {
   'formula-copied': null
   'formula-copy-latex': null
   'formula-copy-mathml': null
+  'formula-count': { count: string | number }
   'formula-hint': null
   'formula-how': null
   'formula-in-the-text': null
@@ -1867,6 +1869,7 @@ export interface Words {
   'template-page-hint': null
   'template-search': null
   'templates': null
+  'text-count': { count: string | number }
   'text-on-the-board': null
   'text-settings': null
   'text-size': null

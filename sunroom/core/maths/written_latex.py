@@ -247,9 +247,16 @@ def cannot_be_a_map(latex: str) -> bool:
     return any(mark in latex for mark in _MARKS) or bool(_EQUATION.search(latex))
 
 
+def stands_in_sums(latex: str) -> bool:
+    """Whether a reading between words is rather a formula: it counts with letters or brackets, as ``(m-8)(c-8)`` and ``f(x)``; a range (10-15) does not."""
+    return bool(_TERM.search(latex))
+
+
 _SCRIPTS = ("^{", "_{")
 _MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
 _BETWEEN = r"[=<>]|\\(?:approx|equiv|in(?![a-z])|subset|cup|cap|perp|parallel|[rR]ightarrow|Leftrightarrow)"
+_COUNTS = r"\s*(?:[-+:]|\\(?:cdot|times|div)(?![a-z]))\s*"
+_TERM = re.compile(rf"[A-Za-z)]\d*{_COUNTS}[\w(]|\d{_COUNTS}\d*[A-Za-z(]|[A-Za-z)]\s*\(")
 _EQUATION = re.compile(rf"\S\s*(?:{_BETWEEN})\s*\S|\\(?:tri)?angle\s*[A-Z]")
 
 

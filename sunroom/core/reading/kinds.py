@@ -43,6 +43,10 @@ WORDS_SHARE = 1 / 3
 #: A text of so many signs in words, and so large a part in them, is nothing else.
 MANY_IN_WORDS, MOSTLY = 12, 0.5
 
+#: What counts a line or leads into it; and so many letters without anything else are words, when a vowel is among so many of them.
+_COUNTED = re.compile(r"^ *(?:[-–•]|\w{1,2}[.)]) *")
+ONLY_LETTERS, SHORT_WORD, FEW_VOWELS = 5, 2, 4
+
 
 def says_a_sum(text: str) -> bool:
     """Whether a text is a sum rather than words or a range: ``3b + 6``, not ``10-15``."""
@@ -54,6 +58,16 @@ def says_words(reading: Reading) -> bool:
     sure = reading.score >= SURE_TEXT
     in_words, signs = _in_words(reading.text, SURE_WORD if sure and "=" not in reading.text else WORD)
     return in_words > (0 if sure else WORDS_SHARE * signs)
+
+
+def says_only_letters(text: str, least: int) -> bool:
+    """Whether a line among formulas is words that were read with wrong spaces: ``a ss ten``, ``- con n bis``; a formula has signs."""
+    letters = "".join(_COUNTED.sub("", text).split()).strip(".,:;!?")
+    return (
+        len(letters) >= least
+        and letters.isalpha()
+        and len(_VOWEL.findall(letters)) * FEW_VOWELS >= len(letters)
+    )
 
 
 def says_nothing_else(reading: Reading) -> bool:

@@ -22,7 +22,7 @@ from sunroom.core.sentences import said
 from sunroom.live.doors.files import made, making, pages_of_board, settle, visible_board
 from sunroom.live.doors.home import owned
 from sunroom.live.room.access import may_look
-from sunroom.live.work import workers
+from sunroom.live.work import ink_jobs
 from sunroom.rooms.hands import ink_of_seat
 from sunroom.rooms.requests import Problem, allow, allow_for, answer, answers_problems
 
@@ -151,6 +151,6 @@ def lines_of(
     lines: list[WrittenLine] = []
     for seat, hand in hands.items():
         strokes = tuple((item.samples, item.placement) for item in ink if item.by == seat)
-        lines += made(workers.read_page, strokes, seat, language, hand)
+        lines += made(ink_jobs.read_page, strokes, seat, language, hand)
     repository.keep_reading(board_id, page.head.id, mark, lines)
     return lines

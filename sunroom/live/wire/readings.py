@@ -117,6 +117,22 @@ class FormulaRead(msgspec.Struct, frozen=True):
     lines: tuple[tuple[str, ...], ...] = ()
 
 
+class FormulaPiece(msgspec.Struct, frozen=True):
+    """A formula among other things, its strokes by id, and where it lies."""
+
+    read: FormulaRead
+    ids: tuple[str, ...]
+    box: Box
+
+
+class Pieces(msgspec.Struct, frozen=True):
+    """What each part of some ink is by itself, when they are of several kinds; of each text its lines."""
+
+    texts: tuple[tuple[LineRead, ...], ...]
+    formulas: tuple[FormulaPiece, ...]
+    figures: tuple[SketchPart, ...]
+
+
 class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     """What ink could be: texts and figures, best first; ``problem`` when it could not be read.
 
@@ -136,5 +152,6 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     formulas: tuple[FormulaRead, ...] = ()
     maths_first: bool = False
     mind_map: MindMap | None = None
+    pieces: Pieces | None = None
     problem: Sentence | None = None
     unasked: Taken = ""

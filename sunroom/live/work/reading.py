@@ -5,25 +5,30 @@ from __future__ import annotations
 import asyncio
 import logging
 from collections import Counter
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 
 from sunroom.core.board import Board, InkItem, Page, ShapeItem
 from sunroom.core.board.beside import figures_beside, ink_beside, word_beside
 from sunroom.core.board.items import item_box
 from sunroom.core.board.words import expected_words, typed_words
 from sunroom.core.errors import MalformedError
+from sunroom.core.maths.setting import Setting
 from sunroom.core.maths.signs import shown_sign
-from sunroom.core.reading import taken_unasked
+from sunroom.core.maths.written import FormulaReading
+from sunroom.core.reading import ReadLine, taken_unasked
 from sunroom.core.reading.own_hand import Sample
 from sunroom.core.reading.reader import MAX_STROKES
 from sunroom.core.sentences import said
+from sunroom.core.shapes import Part
 from sunroom.core.shapes.even import Neighbour
 from sunroom.live.wire.readings import (
+    FormulaPiece,
     FormulaRead,
     LineRead,
     MapLabel,
     MapLine,
     MindMap,
+    Pieces,
     Read,
     Readings,
     SignName,
@@ -31,14 +36,14 @@ from sunroom.live.wire.readings import (
     SketchPart,
     Teach,
 )
-from sunroom.live.work import workers
+from sunroom.live.work import ink_jobs, workers
 from sunroom.rooms import hands
 from sunroom.rooms.models import Hand
 
 logger = logging.getLogger(__name__)
 
 #: The strokes of a line, and what it says.
-Corrected = tuple[tuple[workers.PlacedStroke, ...], str]
+Corrected = tuple[tuple[ink_jobs.PlacedStroke, ...], str]
 #: More corrected signs than this are not heeded.
 MAX_CHOSEN = 80
 #: A correction of more lines than this is not learned from.
@@ -73,24 +78,19 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
     seen = found.readings or found.figures or found.sketch or found.formulas
     problem = None if seen else said("this-cannot-be-read-the")
     ids = [item.id for item in ink]
-    lines = tuple(
-        LineRead(li.rivals, tuple(ids[n] for n in li.members), li.box, li.angle_rad) for li in found.lines
-    )
-    sketch, even = (
-        tuple(SketchPart(p.figure, tuple(ids[n] for n in p.members), p.holds) for p in parts)
-        for parts in (found.sketch, found.even)
-    )
+    sketch, even = (_sketch(parts, ids) for parts in (found.sketch, found.even))
     return Readings(
         message.ref,
         found.readings,
-        lines,
+        _lines(found.lines, ids),
         found.figures,
         sketch,
         even,
         found.figure_first,
-        _formulas(found, ids),
+        _formulas(found.formulas, ids),
         found.maths_first,
         _mind_map(found, ids, word.id if word else ""),
+        _pieces(found.pieces, ids),
         problem,
         taken_unasked(found.readings, found.figures[0].score if found.figures else 0.0, found.figure_first),
     )
@@ -98,7 +98,7 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
 
 def _around(
     page: Page, ink: list[InkItem]
-) -> tuple[tuple[workers.PlacedStroke, ...], ShapeItem | None, tuple[Neighbour, ...]]:
+) -> tuple[tuple[ink_jobs.PlacedStroke, ...], ShapeItem | None, tuple[Neighbour, ...]]:
     """The ink beside some ink, the mind map's word that it may branch off, and the figures near it."""
     beside = ink_beside(page, {item.id for item in ink})
     placed = tuple((item.samples, item.placement) for item in beside)
@@ -114,9 +114,30 @@ def _chosen(message: Read, ids: list[str]) -> tuple[tuple[tuple[int, ...], str],
     return tuple((tuple(sorted(numbers[each] for each in chosen.ids)), chosen.name[:32]) for chosen in known)
 
 
-def _formulas(found: workers.InkRead, ids: list[str]) -> tuple[FormulaRead, ...]:
+def _lines(lines: Iterable[ReadLine], ids: list[str]) -> tuple[LineRead, ...]:
+    return tuple(
+        LineRead(line.rivals, tuple(ids[n] for n in line.members), line.box, line.angle_rad) for line in lines
+    )
+
+
+def _sketch(parts: Iterable[Part], ids: list[str]) -> tuple[SketchPart, ...]:
+    return tuple(SketchPart(p.figure, tuple(ids[n] for n in p.members), p.holds) for p in parts)
+
+
+def _pieces(found: ink_jobs.Pieces | None, ids: list[str]) -> Pieces | None:
+    if found is None:
+        return None
+    texts = tuple(_lines(lines, ids) for lines in found.texts)
+    formulas = tuple(
+        FormulaPiece(_formulas([(reading, look)], ids)[0], tuple(ids[n] for n in members), box)
+        for reading, look, members, box in found.formulas
+    )
+    return Pieces(texts, formulas, _sketch(found.figures, ids))
+
+
+def _formulas(found: Sequence[tuple[FormulaReading, Setting]], ids: list[str]) -> tuple[FormulaRead, ...]:
     made: list[FormulaRead] = []
-    for reading, look in found.formulas:
+    for reading, look in found:
         signs = tuple(
             SignRead(
                 _named(sign.name),
@@ -136,7 +157,7 @@ def _named(name: str) -> SignName:
     return SignName(name, shown_sign(name))
 
 
-def _mind_map(found: workers.InkRead, ids: list[str], of: str) -> MindMap | None:
+def _mind_map(found: ink_jobs.InkRead, ids: list[str], of: str) -> MindMap | None:
     if found.mind_map is None:
         return None
     members = [tuple(ids[n] for n in label) for label in found.mind_map.labels]
@@ -161,7 +182,7 @@ async def teach(lines: list[Corrected], seat: str, language: str) -> None:
     try:
         hand = await asyncio.to_thread(hands.ink_of_seat, seat)
         for strokes, text in lines if hand else ():
-            found = await workers.run(workers.taught_by, strokes, text, language, hand)
+            found = await workers.run(ink_jobs.taught_by, strokes, text, language, hand)
             await asyncio.to_thread(_keep, seat, found)
     except Exception:
         logger.exception("Learning from a corrected reading")

@@ -292,6 +292,15 @@ export class Surface implements SurfaceEvents {
     if (!readings || !ids.size) return
     const maths = this.session.rights.may('add_formula')
     const [first] = conversionsOf(readings, { maths, lines: false })
+    if (first === 'asEach') {
+      const { texts, formulas } = readings.pieces!
+      for (const { rivals, box } of texts.flat()) overlay.ghost(rivals[0]!.text, box)
+      for (const { read, box } of formulas) {
+        const [minX, minY, maxX, maxY] = box
+        overlay.ghostFormula(read, { minX, minY, maxX, maxY })
+      }
+      return
+    }
     const around = union(
       readings.lines.map(({ box: [minX, minY, maxX, maxY] }) => ({ minX, minY, maxX, maxY })),
     )

@@ -4,7 +4,7 @@
   import { nameOf } from '../../lesson/figure-names'
   import type { Session } from '../../lesson/session.svelte'
   import Popover from '../../ui/Popover.svelte'
-  import { SURE_TEXT, type Readings } from '../../wire/generated'
+  import { SURE_TEXT, type Pieces, type Readings } from '../../wire/generated'
   import { t } from '../../words/words.svelte'
   import FormulaPicture from './FormulaPicture.svelte'
   import MathsPanel from './MathsPanel.svelte'
@@ -15,8 +15,10 @@
     session: Session
     readings: Readings
     kind: Conversion
+    /** Whether what each part of the ink is comes before all else. */
+    eachFirst: boolean
   }
-  let { session, readings, kind }: Props = $props()
+  let { session, readings, kind, eachFirst }: Props = $props()
 
   const texts = $derived(readings.readings)
   /** Right less than nine times of ten: what else it may be is as easy to take. */
@@ -29,12 +31,29 @@
     const item = session.pages.now?.entries.get(id)?.item
     return item && 'text' in item ? item.text : ''
   }
+
+  function whatOf({ texts, formulas, figures }: Pieces): string {
+    const counted = [
+      texts.length && t('text-count', { count: texts.length }),
+      formulas.length && t('formula-count', { count: formulas.length }),
+      figures.length && t('figure-count', { count: figures.length }),
+    ]
+    return counted.filter(Boolean).join(' · ')
+  }
 </script>
 
-{#if kind === 'asText'}
+{#if kind === 'asEach' && readings.pieces}
+  <OfferButton
+    name={t('each-as-it-is')}
+    first={eachFirst}
+    data-testid="convert-each"
+    onclick={() => session.chosen.toEach(readings.pieces!)}
+    ><span>{whatOf(readings.pieces)}</span></OfferButton
+  >
+{:else if kind === 'asText'}
   <OfferButton
     name={unsure ? t('typeset-unsure') : t('typeset')}
-    first={!readings.figure_first && !unsure && (!map || map.of !== '')}
+    first={!eachFirst && !readings.figure_first && !unsure && (!map || map.of !== '')}
     {unsure}
     data-testid="typeset"
     onclick={() => session.chosen.typeset(texts[0]!.text)}
@@ -56,7 +75,7 @@
   {@const [best] = readings.formulas}
   <OfferButton
     name={t('set-as-maths')}
-    first={readings.maths_first}
+    first={!eachFirst && readings.maths_first}
     data-testid="set-maths"
     aria-label="{t('set-as-maths')}: {session.formulas.inWords(best!.formula)}"
     onclick={() => session.chosen.setMaths(best!)}
@@ -69,7 +88,7 @@
 {:else if kind === 'asMap' && map}
   <OfferButton
     name={map.of ? t('branch') : t('mind-map')}
-    first={!map.of && !readings.figure_first}
+    first={!eachFirst && !map.of && !readings.figure_first}
     data-testid="mind-map"
     onclick={() => session.chosen.toMindMap(map)}
     ><span
@@ -97,7 +116,7 @@
   {#each readings.figures.slice(0, 3) as figure, i (nameOf(figure))}
     <OfferButton
       name={t('true-up')}
-      first={readings.figure_first && i === 0}
+      first={!eachFirst && readings.figure_first && i === 0}
       data-testid="true-up"
       onclick={() => session.chosen.trueUp(figure)}><span>{nameOf(figure)}</span></OfferButton
     >

@@ -79,7 +79,12 @@
   {#if kind === 'checks'}
     {@render checks()}
   {:else if session.selection.readings}
-    <Conversion {session} readings={session.selection.readings} kind={kind as Kind} />
+    <Conversion
+      {session}
+      readings={session.selection.readings}
+      kind={kind as Kind}
+      eachFirst={conversions[0] === 'asEach'}
+    />
   {/if}
 {/snippet}
 {#snippet ofKind(action: string)}<KindAction {session} item={items[0]!} action={action as Action} />{/snippet}

@@ -31,7 +31,7 @@ from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
 from sunroom.core.board.requests.chances import PutChance, Throw
 from sunroom.core.board.requests.charting import PlotTable, SetChart
-from sunroom.core.board.requests.converting import AsWritten, SetMaths, TrueUp, TrueUpAll
+from sunroom.core.board.requests.converting import AsWritten, ConvertEach, SetMaths, TrueUp, TrueUpAll
 from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
 from sunroom.core.board.requests.measuring import Construct, MeasureItems
@@ -76,6 +76,7 @@ __all__ = [
     "AsWritten",
     "ChangeTable",
     "Construct",
+    "ConvertEach",
     "CopyPage",
     "CropPicture",
     "DrawFigure",
@@ -168,7 +169,7 @@ def family_of(request: Plain) -> Family:
             return arranging
         case EditText() | EditCard() | EditFormula() | SetGraph() | SetTable() | SetCell() | ChangeTable():
             return words
-        case Typeset() | SetMaths() | TrueUp() | TrueUpAll() | AsWritten():
+        case Typeset() | SetMaths() | TrueUp() | TrueUpAll() | ConvertEach() | AsWritten():
             return converting
         case ToMindMap():
             return mind_mapping

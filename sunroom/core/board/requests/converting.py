@@ -29,7 +29,7 @@ from sunroom.core.board.requests.columns import LEAST_SIZE, MOST_SIZE
 from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
 from sunroom.core.board.requests.typesetting import Typeset, inks_of, texts_of
-from sunroom.core.board.steps import ReplaceItems, Step
+from sunroom.core.board.steps import ReplaceItems, Step, apply
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.ink import Ends
@@ -42,6 +42,8 @@ from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 
 MAX_FIGURES = 60
+#: Texts and formulas that some ink may be at once.
+MAX_PARTS = 60
 
 
 class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
@@ -84,6 +86,23 @@ class TrueUpAll(msgspec.Struct, frozen=True, tag_field="step", tag="true_up_all"
         return tuple(item_id for figure in self.figures for item_id in figure.ids)
 
 
+class ConvertEach(msgspec.Struct, frozen=True, tag_field="step", tag="convert_each"):
+    """Ink of several kinds at once, each part of it to what it is."""
+
+    page: str
+    texts: tuple[Typeset, ...] = ()
+    formulas: tuple[SetMaths, ...] = ()
+    sketch: TrueUpAll | None = None
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        return tuple(item_id for part in self.parts for item_id in part.ids)
+
+    @property
+    def parts(self) -> tuple[Typeset | SetMaths | TrueUpAll, ...]:
+        return (*self.texts, *self.formulas, *([self.sketch] if self.sketch else ()))
+
+
 class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written"):
     """Back to the ink that the items ``ids`` came from."""
 
@@ -91,7 +110,7 @@ class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written")
     ids: tuple[str, ...]
 
 
-Converting = Typeset | SetMaths | TrueUp | TrueUpAll | AsWritten
+Converting = Typeset | SetMaths | TrueUp | TrueUpAll | ConvertEach | AsWritten
 
 
 def check(request: Converting) -> None:
@@ -116,8 +135,22 @@ def check(request: Converting) -> None:
                 _check_figure(figure)
             for holds in request.holds:
                 check_holds(holds)
+        case ConvertEach(parts=parts):
+            if len(parts) > MAX_PARTS:
+                raise MalformedError("parts", said("that-is-more-than-can"))
+            for part in parts:
+                check(part)
+            made = [uid for part in parts for uid in _new_ids(part)]
+            if len(set(made)) < len(made):
+                raise MalformedError("id", said("that-is-on-the-board"))
         case AsWritten():
             pass
+
+
+def _new_ids(request: Typeset | SetMaths | TrueUpAll) -> tuple[str, ...]:
+    if isinstance(request, TrueUpAll):
+        return tuple(figure.id for figure in request.figures)
+    return request.id, *request.more
 
 
 def _check_lines(request: Typeset | SetMaths) -> None:
@@ -139,7 +172,8 @@ def named(request: Converting) -> tuple[str, ...]:
 
 
 def actions(request: Converting) -> list[Action]:
-    return ["convert", "add_formula"] if isinstance(request, SetMaths) else ["convert"]
+    sets = isinstance(request, SetMaths) or (isinstance(request, ConvertEach) and request.formulas)
+    return ["convert", "add_formula"] if sets else ["convert"]
 
 
 def work(page: Page | None, request: Converting) -> float:
@@ -154,6 +188,8 @@ def work(page: Page | None, request: Converting) -> float:
             return STROKE * len(request.ids)
         case TrueUpAll():
             return STROKE * len(request.ids) + 100 * len(request.figures)
+        case ConvertEach(parts=parts):
+            return sum(work(page, part) for part in parts)
         case AsWritten():
             return NAMED * sum(1 + len(getattr(item, "ink", ())) for item in found(page, request.ids))
 
@@ -161,6 +197,8 @@ def work(page: Page | None, request: Converting) -> float:
 def step(now: Now, request: Converting) -> Step | None:
     if isinstance(request, TrueUpAll):
         return _sketch(now, request)
+    if isinstance(request, ConvertEach):
+        return _each(now, request)
     if isinstance(request, AsWritten):
         return _as_written(now.page, request)
     return _converted(now, request)
@@ -246,6 +284,25 @@ def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
     then = msgspec.structs.replace(now.page, items=now.page.items.update({item.id: item for item in made}))
     items = (attached(then, i) if isinstance(i, ShapeItem) and any(i.holds) else i for i in made)
     return ReplaceItems(request.page, tuple(dict.fromkeys(gone)), tuple(items))
+
+
+def _each(now: Now, request: ConvertEach) -> ReplaceItems:
+    """Every part that still has its ink, one after the other: no stroke is in two."""
+    made: list[Item] = []
+    gone: list[str] = []
+    for part in request.parts:
+        part_of = msgspec.structs.replace(part, page=request.page)
+        try:
+            done = _sketch(now, part_of) if isinstance(part_of, TrueUpAll) else _converted(now, part_of)
+        except GoneError:
+            continue
+        made += done.items
+        gone += done.ids
+        board = apply(now.board, done)
+        now = now._replace(board=board, page=board.pages[request.page])
+    if not made:
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
+    return ReplaceItems(request.page, tuple(gone), tuple(made))
 
 
 def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:

@@ -17,6 +17,8 @@ from sunroom.core.text.fonts import BASELINE
 WIDER_THAN_HIGH = (0.7, 1.25)
 #: A line that runs off level by less than this is meant to be level.
 LEAST_TILT = math.radians(6)
+#: A line so many times as large as those it stands by is a heading, and a text of its own.
+HEADING = 1.5
 
 
 class Typeset(msgspec.Struct, frozen=True, tag_field="step", tag="typeset"):
@@ -40,7 +42,7 @@ def texts_of(
     """The typed texts with the ink of each."""
     if summed := _in_columns(request, strokes, typesetter):
         return summed
-    return [(_typed(text, ink, typesetter), ink) for text, ink in _columns(request, strokes)]
+    return [(_typed(text, ink, typesetter), ink) for text, ink in _apart(request, strokes, typesetter)]
 
 
 def _in_columns(
@@ -59,28 +61,36 @@ def _in_columns(
     return list(zip(texts, inks, strict=True)) if texts else []
 
 
-def _columns(request: Typeset, strokes: list[InkItem]) -> list[tuple[Typeset, list[InkItem]]]:
-    """The text with its ink, or what of it stands beside the rest by itself, each with the lines below it."""
+def _apart(
+    request: Typeset, strokes: list[InkItem], typesetter: Typesetter
+) -> list[tuple[Typeset, list[InkItem]]]:
+    """The text with its ink, or what of it stands beside the rest or is larger by itself, each with the lines below it."""
     rows = request.text.split("\n")
     inks = inks_of(request.lines, strokes)
     if len(rows) != len(inks):
         return [(request, strokes)]
-    columns: list[tuple[Box, list[str], list[InkItem]]] = []
+    columns: list[tuple[Box, list[str], list[InkItem], float]] = []
     for row, ink in zip(rows, inks, strict=True):
         box = Box.union(item_box(stroke) for stroke in ink)
         assert box is not None
-        for number, (column, texts, above) in enumerate(columns):
+        size = typesetter.size_of(row, box.height)
+        for number in reversed(range(len(columns))):
+            column, texts, above, large = columns[number]
             if box.x0 < column.x1 and column.x0 < box.x1:
-                columns[number] = (Box.union((column, box)) or box, [*texts, row], [*above, *ink])
+                if max(size, large) <= HEADING * min(size, large):
+                    mean = (large * len(texts) + size) / (len(texts) + 1)
+                    columns[number] = (Box.union((column, box)) or box, [*texts, row], [*above, *ink], mean)
+                else:
+                    columns.append((box, [row], ink, size))
                 break
         else:
-            columns.append((box, [row], ink))
+            columns.append((box, [row], ink, size))
     ids = (request.id, *request.more)
     if len(columns) > len(ids):
         return [(request, strokes)]
     return [
         (msgspec.structs.replace(request, id=uid, text="\n".join(texts)), ink)
-        for uid, (_, texts, ink) in zip(ids, columns, strict=False)
+        for uid, (_, texts, ink, _) in zip(ids, columns, strict=False)
     ]
 
 

@@ -1,0 +1,103 @@
+"""Ink of several kinds in pieces: lines of words, and between them what may be formulas."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import msgspec
+
+from sunroom.core.geometry import Box
+from sunroom.core.reading.kinds import ONLY_LETTERS, SHORT_WORD, says_only_letters, says_words
+from sunroom.core.reading.readings import ReadLine
+
+#: What stands further apart in a row than so many of its heights is no one formula.
+ACROSS = 3.0
+#: Lines of words further below each other than so many of their heights are texts of their own.
+BELOW = 1.5
+
+
+class Piece(msgspec.Struct, frozen=True):
+    """Lines of ink of one kind: words, or what may be a formula; ``members`` are its strokes by number, also what is in no line."""
+
+    words: bool
+    lines: tuple[ReadLine, ...]
+    members: tuple[int, ...]
+
+    @property
+    def box(self) -> Box:
+        box = Box.union(line.box for line in self.lines)
+        assert box is not None
+        return box
+
+
+def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[bool]:
+    """Of each line, among formulas, whether it is words; a short one is when nothing stands beside it or is drawn at it.
+
+    ``lines`` and ``boxes`` as in ``pieces_of``.
+    """
+    in_lines = {number for line in lines for number in line.members}
+    loose = [box.grown(box.width / 4) for number, box in boxes.items() if number not in in_lines]
+
+    def is_words(line: ReadLine) -> bool:
+        others = [*(other.box for other in lines if other is not line), *loose]
+        alone = not any(line.box.y0 < box.y1 and box.y0 < line.box.y1 for box in others)
+        reading = line.rivals[0]
+        return says_words(reading) or says_only_letters(reading.text, SHORT_WORD if alone else ONLY_LETTERS)
+
+    return [is_words(line) for line in lines]
+
+
+def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int, Box]) -> list[Piece]:
+    """Lines in pieces of one kind each, from the top.
+
+    Parameters
+    ----------
+    lines : sequence of ReadLine
+    words : sequence of bool
+        Of each line whether it is words.
+    boxes : dict of Box
+        Of each stroke by its number, also of those that are in no line: what lies nearest to a formula is part of it, as
+        fraction strokes are; what lies nearest to words only marks them.
+    """
+    pieces: list[Piece] = []
+    for line, kind in sorted(zip(lines, words, strict=True), key=lambda each: float(each[0].box.middle[1])):
+        for number in reversed(range(len(pieces))):
+            piece = pieces[number]
+            if piece.words == kind and _goes_on(piece, line, pieces):
+                pieces[number] = Piece(kind, (*piece.lines, line), (*piece.members, *line.members))
+                break
+        else:
+            pieces.append(Piece(kind, (line,), line.members))
+    in_lines = {number for line in lines for number in line.members}
+    for number in sorted(boxes.keys() - in_lines):
+        at = min(range(len(pieces)), key=lambda at: pieces[at].box.gap(boxes[number]), default=-1)
+        if at >= 0 and not pieces[at].words:
+            pieces[at] = msgspec.structs.replace(pieces[at], members=(*pieces[at].members, number))
+    return [msgspec.structs.replace(piece, members=tuple(sorted(piece.members))) for piece in pieces]
+
+
+def _goes_on(piece: Piece, line: ReadLine, pieces: Sequence[Piece]) -> bool:
+    """Whether a line is one more of a piece above or beside it."""
+    last, box = piece.lines[-1].box, piece.box
+    if not piece.words:
+        height = max(last.height, line.box.height)
+        apart = max(line.box.x0 - box.x1, box.x0 - line.box.x1)
+        return apart <= ACROSS * height and not _between(box, line.box, pieces)
+    high = max(last.height, line.box.height)
+    across = min(box.x1, line.box.x1) - max(box.x0, line.box.x0)
+    return (
+        across > 0
+       
+        and line.box.y0 - last.y1 <= BELOW * high
+        and not _between(box, line.box, pieces)
+    )
+
+
+def _between(above: Box, below: Box, pieces: Sequence[Piece]) -> bool:
+    """Whether some line has its middle between two boxes, and over or under either."""
+    left, right = min(above.x0, below.x0), max(above.x1, below.x1)
+    return any(
+        above.y1 < line.box.middle[1] < below.y0 and line.box.x0 < right and left < line.box.x1
+        for piece in pieces
+        for line in piece.lines
+    )
