@@ -1,5 +1,5 @@
 /** What chosen ink may become, and in which order that is offered. */
-import { SURE_TEXT, type Pieces, type Readings } from '../wire/generated'
+import type { Readings } from '../wire/generated'
 
 export type Conversion =
   | 'asEach'
@@ -42,16 +42,9 @@ export function conversionsOf(
   if (may.lines) maths.push('checks')
   const { pieces } = readings
   const each: Conversion[] = pieces && (may.maths || !pieces.formulas.length) ? ['asEach'] : []
-  const [first, later] = pieces && isSure(pieces) ? [each, []] : [[], each]
+  const [first, later] = pieces?.first ? [each, []] : [[], each]
   if (readings.maths_first) return [...first, ...maths, ...later, ...text, ...asMap, ...figure]
   return readings.figure_first
     ? [...first, ...figure, ...later, ...asMap, ...text, ...maths]
     : [...first, ...asMap, ...text, ...later, ...maths, ...figure]
-}
-
-/** Whether all of some ink is rather made what each part of it is; words in a drawing that may be misread can wait. */
-function isSure({ texts, formulas }: Pieces): boolean {
-  return (
-    formulas.length > 0 || texts.every((lines) => lines.every(({ rivals }) => rivals[0]!.score >= SURE_TEXT))
-  )
 }

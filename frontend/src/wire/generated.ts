@@ -1205,6 +1205,7 @@ export interface PictureItem {
 }
 
 export interface Pieces {
+  first: boolean
   texts: LineRead[][]
   formulas: FormulaPiece[]
   figures: SketchPart[]

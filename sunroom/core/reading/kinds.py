@@ -46,6 +46,9 @@ MANY_IN_WORDS, MOSTLY = 12, 0.5
 #: What counts a line or leads into it; and so many letters without anything else are words, when a vowel is among so many of them.
 _COUNTED = re.compile(r"^ *(?:[-–•]|\w{1,2}[.)]) *")
 ONLY_LETTERS, SHORT_WORD, FEW_VOWELS = 5, 2, 4
+#: Other signs may be among so many letters, up to this share of letters; what only sums have may not.
+MANY_LETTERS, MOSTLY_LETTERS = 8, 0.7
+_SUMS = re.compile(r"[=+×÷<>]")
 
 
 def says_a_sum(text: str) -> bool:
@@ -60,14 +63,16 @@ def says_words(reading: Reading) -> bool:
     return in_words > (0 if sure else WORDS_SHARE * signs)
 
 
-def says_only_letters(text: str, least: int) -> bool:
-    """Whether a line among formulas is words that were read with wrong spaces: ``a ss ten``, ``- con n bis``; a formula has signs."""
-    letters = "".join(_COUNTED.sub("", text).split()).strip(".,:;!?")
-    return (
-        len(letters) >= least
-        and letters.isalpha()
-        and len(_VOWEL.findall(letters)) * FEW_VOWELS >= len(letters)
-    )
+def says_letters(text: str, least: int) -> bool:
+    """Whether a line among formulas is words that were misread: ``a ss ten``, ``If ing 1 ras at sc /o gre``.
+
+    At least so many letters and nothing else, or many among few other signs, none of which is a sum's.
+    """
+    signs = "".join(_FUNCTIONS.sub("", _COUNTED.sub("", text)).split()).strip(".,:;!?")
+    letters = [sign for sign in signs if sign.isalpha()]
+    enough = least if len(letters) == len(signs) else MANY_LETTERS
+    words = len(letters) >= max(enough, MOSTLY_LETTERS * len(signs)) and not _SUMS.search(signs)
+    return words and len(_VOWEL.findall("".join(letters))) * FEW_VOWELS >= len(letters)
 
 
 def says_nothing_else(reading: Reading) -> bool:

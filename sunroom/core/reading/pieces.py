@@ -7,7 +7,7 @@ from collections.abc import Sequence
 import msgspec
 
 from sunroom.core.geometry import Box
-from sunroom.core.reading.kinds import ONLY_LETTERS, SHORT_WORD, says_only_letters, says_words
+from sunroom.core.reading.kinds import ONLY_LETTERS, SHORT_WORD, says_letters, says_words
 from sunroom.core.reading.readings import ReadLine
 
 #: What stands further apart in a row than so many of its heights is no one formula.
@@ -42,7 +42,7 @@ def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[boo
         others = [*(other.box for other in lines if other is not line), *loose]
         alone = not any(line.box.y0 < box.y1 and box.y0 < line.box.y1 for box in others)
         reading = line.rivals[0]
-        return says_words(reading) or says_only_letters(reading.text, SHORT_WORD if alone else ONLY_LETTERS)
+        return says_words(reading) or says_letters(reading.text, SHORT_WORD if alone else ONLY_LETTERS)
 
     return [is_words(line) for line in lines]
 
@@ -85,12 +85,7 @@ def _goes_on(piece: Piece, line: ReadLine, pieces: Sequence[Piece]) -> bool:
         return apart <= ACROSS * height and not _between(box, line.box, pieces)
     high = max(last.height, line.box.height)
     across = min(box.x1, line.box.x1) - max(box.x0, line.box.x0)
-    return (
-        across > 0
-       
-        and line.box.y0 - last.y1 <= BELOW * high
-        and not _between(box, line.box, pieces)
-    )
+    return across > 0 and line.box.y0 - last.y1 <= BELOW * high and not _between(box, line.box, pieces)
 
 
 def _between(above: Box, below: Box, pieces: Sequence[Piece]) -> bool:

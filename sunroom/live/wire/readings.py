@@ -126,8 +126,12 @@ class FormulaPiece(msgspec.Struct, frozen=True):
 
 
 class Pieces(msgspec.Struct, frozen=True):
-    """What each part of some ink is by itself, when they are of several kinds; of each text its lines."""
+    """What each part of some ink is by itself, when they are of several kinds; of each text its lines.
 
+    ``first``: that is likelier wanted than all of it made one kind.
+    """
+
+    first: bool
     texts: tuple[tuple[LineRead, ...], ...]
     formulas: tuple[FormulaPiece, ...]
     figures: tuple[SketchPart, ...]

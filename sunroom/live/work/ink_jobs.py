@@ -12,22 +12,16 @@ from numpy.typing import NDArray
 
 from sunroom import resources
 from sunroom.core.board.words import WrittenLine
-from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples, unpack_samples
-from sunroom.core.maths.notation import latex_of
-from sunroom.core.maths.setting import Setting, set_formula
-from sunroom.core.maths.tokens import with_decimal_commas
-from sunroom.core.maths.typed import read_formula, unmistakable
-from sunroom.core.maths.unit_letters import is_sure, with_units
+from sunroom.core.maths.setting import Setting
 from sunroom.core.maths.written import MAX_STROKES as MOST_AT_ONCE
 from sunroom.core.maths.written import FormulaReading
-from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths, stands_in_sums
+from sunroom.core.maths.written_latex import cannot_be_a_map, looks_like_maths
 from sunroom.core.reading import Reading, ReadLine, figure_first, joined
 from sunroom.core.reading.kinds import says_a_sum, says_nothing_else, says_words
 from sunroom.core.reading.mind_map import MapFound, find_map, is_mapped
 from sunroom.core.reading.own_hand import HandInk, OwnHand, Sample
-from sunroom.core.reading.pieces import lines_of_words, pieces_of
 from sunroom.core.reading.reader import MAX_STROKES, Reader
 from sunroom.core.shapes import (
     ROUND,
@@ -45,25 +39,15 @@ from sunroom.core.shapes import (
     writing_in,
 )
 from sunroom.core.shapes.even import Neighbour
+from sunroom.live.work.ink_pieces import Corrections, Pieces, find_pieces, formulas_of, is_map
 
 #: Hands that a worker keeps at hand.
 KEPT_HANDS = 64
 #: A figure this likely is one, and its strokes no sketch of several.
 CLEAR = 0.6
 
-#: Signs of written maths that somebody has corrected: their strokes by number, and what they are.
-Corrections = tuple[tuple[tuple[int, ...], str], ...]
-
 #: One stroke: its samples' bytes, and its place on the page.
 PlacedStroke = tuple[bytes, Affine]
-
-
-class Pieces(msgspec.Struct, frozen=True):
-    """Ink of several kinds, with the numbers of its strokes: texts by their lines, formulas each with its setting, figures."""
-
-    texts: tuple[tuple[ReadLine, ...], ...]
-    formulas: tuple[tuple[FormulaReading, Setting, tuple[int, ...], Box], ...]
-    figures: tuple[Part, ...]
 
 
 class InkRead(msgspec.Struct, frozen=True):
@@ -105,6 +89,10 @@ def read_ink(
     samples, around = [_placed(stroke) for stroke in strokes], [_placed(stroke) for stroke in beside]
     finder = resources.finder()
     reader, own = _reader(language, expected), _own_hand(hand)
+
+    def level(numbers: list[int]) -> list[ReadLine]:
+        return _numbered(reader.read_level([samples[n] for n in numbers], own), numbers)
+
     figures = finder.find(samples)
     in_columns = reader.read_in_columns(samples, own)
     # Words in which nothing is large are no sketch; to look for one takes longer than to read them.
@@ -139,9 +127,9 @@ def read_ink(
     if not first and not alone:
         sketch = []  # letters that look like figures, in a word
     found = find_map(samples, branch_of)
-    pieces = _in_pieces(samples, lines, parts) if maths and not in_columns else None
-    if found and pieces and pieces.texts and pieces.formulas and not _is_drawn(found, pieces):
-        found = None  # lines of several kinds, and the room between them
+    pieces = find_pieces(samples, lines, parts, level) if maths and not in_columns else None
+    if found and pieces and not is_map(found, pieces):
+        found = None
     labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
     texts = tuple(label[0].text for label in labels if label)
     # Each of its words is one; what is written beside a word of a map may be a branch, whatever it says.
@@ -162,7 +150,7 @@ def read_ink(
         if maths_first and sketch:
             # Crosses and bars are signs then, and the text has them too; frames stay figures.
             sketch, first = [part for part in sketch if frames.issuperset(part.members)], False
-            lines = _numbered(reader.read_level([samples[n] for n in signs], own), signs)
+            lines = level(signs)
             readings = joined(lines)
     same = like_neighbour(figures[0], neighbours) if figures else None
     if same:
@@ -181,78 +169,6 @@ def read_ink(
         maths_first,
         None if found else pieces,
     )
-
-
-def _is_drawn(found: MapFound, pieces: Pieces) -> bool:
-    """Whether a mind map has lines, most of its links, that are no signs of a formula."""
-    signs = {number for _, _, members, _ in pieces.formulas for number in members}
-    return sum(not signs.issuperset(link.members) for link in found.links) > len(found.links) / 2
-
-
-def _in_pieces(samples: list[NDArray[np.float64]], lines: list[ReadLine], parts: list[Part]) -> Pieces | None:
-    """Ink part by part, when its parts are of several kinds; ``lines`` are those beside the figures ``parts``."""
-    boxes = {n: Box.of(stroke[:, :2]) for n, stroke in enumerate(samples)}
-    parts = _beside_formulas(parts, lines, boxes, frames_in(parts, samples)) if parts else []
-    for number in {number for part in parts for number in part.members}:
-        del boxes[number]
-    words = lines_of_words(lines, boxes)
-    if not boxes or not (any(words) or parts):
-        return None
-    formulas = {}
-    for piece in pieces_of(lines, words, boxes):
-        if not piece.words:
-            made = _formulas_of(samples, list(piece.members))
-            if made and _is_formula(made[0][0].latex, piece.lines):
-                formulas[piece.members] = (*made[0], piece.members, piece.box)
-            else:
-                words = [kind or line in piece.lines for line, kind in zip(lines, words, strict=True)]
-    pieces = pieces_of(lines, words, boxes)
-    texts = tuple(piece.lines for piece in pieces if piece.words)
-    set_ = tuple(formulas[piece.members] for piece in pieces if piece.members in formulas)
-    several = bool(texts) + bool(set_) + bool(parts) > 1
-    return Pieces(texts, set_, tuple(parts)) if several else None
-
-
-def _is_formula(latex: str, lines: tuple[ReadLine, ...]) -> bool:
-    """Whether lines without words are a formula, and no number, name or range."""
-    says = "\n".join(line.rivals[0].text for line in lines)
-    letters = sum(map(str.isalpha, says))
-    if (
-        letters >= MANY_LETTERS
-        and letters > MOSTLY_LETTERS * len("".join(says.split()))
-        and not cannot_be_a_map(latex)
-    ):
-        return False  # words that cannot be read
-    return looks_like_maths(latex) or stands_in_sums(latex) or says_a_sum(says)
-
-
-def _beside_formulas(
-    parts: list[Part], lines: list[ReadLine], boxes: dict[int, Box], frames: set[int]
-) -> list[Part]:
-    """The figures of a sketch without those that are signs: what is drawn in a formula and does not frame it."""
-    drawn = {number for part in parts for number in part.members}
-    words = lines_of_words(lines, {n: box for n, box in boxes.items() if n not in drawn})
-    formulas = [
-        piece.box.grown(IN_FORMULA * piece.lines[0].box.height)
-        for piece in pieces_of(lines, words, boxes)
-        if not piece.words
-    ]
-
-    def is_figure(part: Part) -> bool:
-        if frames.issuperset(part.members):
-            return True
-        box = Box.union(boxes[number] for number in part.members)
-        # Without words all may be one formula.
-        return any(words) and box is not None and not any(formula.contains(box) for formula in formulas)
-
-    left = [number for number, part in enumerate(parts) if is_figure(part)]
-    at = {number: n for n, number in enumerate(left)}
-    return [
-        msgspec.structs.replace(
-            parts[n], holds=(at.get(parts[n].holds[0], -1), at.get(parts[n].holds[1], -1))
-        )
-        for n in left
-    ]
 
 
 def _sure_of_figures(sketch: list[Part], figures: list[Figure]) -> float:
@@ -284,7 +200,7 @@ def _as_maths(
     words = bool(readings) and says_words(readings[0])
     if words and (len(samples) > MOST_AT_ONCE or says_nothing_else(readings[0])):
         return (), False  # it would be read once more for nothing, and that takes longest
-    made = _formulas_of(samples, numbers, chosen)
+    made = formulas_of(samples, numbers, chosen)
     sums = bool(readings) and says_a_sum(readings[0].text)
     like_maths = bool(made) and (bool(chosen) or sums or looks_like_maths(made[0][0].latex))
     if figure and not like_maths:
@@ -298,36 +214,8 @@ def _as_maths(
     return tuple(made), like_maths and not other and (whole or not figure)
 
 
-def _formulas_of(
-    samples: list[NDArray[np.float64]], numbers: list[int], chosen: Corrections = ()
-) -> list[tuple[FormulaReading, Setting]]:
-    """The formulas that the samples of these numbers may be and that can be set, likeliest first."""
-    made = []
-    at = {number: n for n, number in enumerate(numbers)}
-    known = {tuple(at[n] for n in ns): name for ns, name in chosen if at.keys() >= set(ns)}
-    for reading in resources.written_reader().read([samples[n] for n in numbers], known):
-        try:
-            latex = unmistakable(with_decimal_commas(reading.latex, "{,}"))
-            with_upright = with_units(read_formula(latex))
-            if with_upright is not None and is_sure(with_upright):
-                latex = latex_of(with_upright)
-            signs = tuple(
-                msgspec.structs.replace(sign, members=tuple(numbers[n] for n in sign.members))
-                for sign in reading.signs
-            )
-            reading = msgspec.structs.replace(reading, latex=latex, signs=signs)
-            made.append((reading, set_formula(reading.latex)))
-        except MalformedError:
-            continue
-    return made
-
-
 #: What is taken for figures as well is rather a formula when it has more strokes than this, and is read so surely.
 MANY_STROKES, SURE_FORMULA = 4, 0.4
-#: So many letters, so large a part of what stands in lines, are no formula.
-MANY_LETTERS, MOSTLY_LETTERS = 8, 0.75
-#: So far, in heights of its first line, reach the fraction strokes and roots of a formula over its lines.
-IN_FORMULA = 0.3
 
 
 @lru_cache(maxsize=4)

@@ -36,7 +36,7 @@ from sunroom.live.wire.readings import (
     SketchPart,
     Teach,
 )
-from sunroom.live.work import ink_jobs, workers
+from sunroom.live.work import ink_jobs, ink_pieces, workers
 from sunroom.rooms import hands
 from sunroom.rooms.models import Hand
 
@@ -124,15 +124,17 @@ def _sketch(parts: Iterable[Part], ids: list[str]) -> tuple[SketchPart, ...]:
     return tuple(SketchPart(p.figure, tuple(ids[n] for n in p.members), p.holds) for p in parts)
 
 
-def _pieces(found: ink_jobs.Pieces | None, ids: list[str]) -> Pieces | None:
+def _pieces(found: ink_pieces.Pieces | None, ids: list[str]) -> Pieces | None:
     if found is None:
         return None
     texts = tuple(_lines(lines, ids) for lines in found.texts)
     formulas = tuple(
-        FormulaPiece(_formulas([(reading, look)], ids)[0], tuple(ids[n] for n in members), box)
-        for reading, look, members, box in found.formulas
+        FormulaPiece(
+            _formulas([(one.reading, one.setting)], ids)[0], tuple(ids[n] for n in one.members), one.box
+        )
+        for one in found.formulas
     )
-    return Pieces(texts, formulas, _sketch(found.figures, ids))
+    return Pieces(found.first, texts, formulas, _sketch(found.figures, ids))
 
 
 def _formulas(found: Sequence[tuple[FormulaReading, Setting]], ids: list[str]) -> tuple[FormulaRead, ...]:

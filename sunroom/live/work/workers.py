@@ -13,7 +13,8 @@ from sunroom.core.geometry import Affine, Box
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.reading.own_hand import HandInk
 from sunroom.core.shapes.even import Neighbour
-from sunroom.live.work.ink_jobs import Corrections, InkRead, PlacedStroke, read_ink
+from sunroom.live.work.ink_jobs import InkRead, PlacedStroke, read_ink
+from sunroom.live.work.ink_pieces import Corrections
 from sunroom.live.work.pool import Pool
 
 T = TypeVar("T")

@@ -1,0 +1,163 @@
+"""Ink of several kinds, each part of it as what it is: texts, the formulas between them, and the figures beside."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from itertools import chain
+
+import msgspec
+import numpy as np
+from numpy.typing import NDArray
+
+from sunroom import resources
+from sunroom.core.errors import MalformedError
+from sunroom.core.geometry import Box
+from sunroom.core.maths.notation import latex_of
+from sunroom.core.maths.setting import Setting, set_formula
+from sunroom.core.maths.tokens import with_decimal_commas
+from sunroom.core.maths.typed import read_formula, unmistakable
+from sunroom.core.maths.unit_letters import is_sure, with_units
+from sunroom.core.maths.written import FormulaReading
+from sunroom.core.maths.written_latex import looks_like_maths, stands_in_sums
+from sunroom.core.reading import ReadLine
+from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
+from sunroom.core.reading.mind_map import MapFound
+from sunroom.core.reading.pieces import Piece, lines_of_words, pieces_of
+from sunroom.core.shapes import Part, frames_in, lie_in_lines
+
+#: Signs of written maths that somebody has corrected: their strokes by number, and what they are.
+Corrections = tuple[tuple[tuple[int, ...], str], ...]
+
+#: So far, in heights of its first line, reach the signs of a formula over what of it is read in lines, and beside.
+OVER, BESIDE = 0.3, 1.5
+
+Samples = list[NDArray[np.float64]]
+
+
+class FoundFormula(msgspec.Struct, frozen=True):
+    """A formula among other things with its setting, the numbers of its strokes, and where it lies."""
+
+    reading: FormulaReading
+    setting: Setting
+    members: tuple[int, ...]
+    box: Box
+
+
+class Pieces(msgspec.Struct, frozen=True):
+    """Ink of several kinds, with the numbers of its strokes: of each text the lines, formulas, figures."""
+
+    texts: tuple[tuple[ReadLine, ...], ...]
+    formulas: tuple[FoundFormula, ...]
+    figures: tuple[Part, ...]
+
+    @property
+    def first(self) -> bool:
+        """Whether that comes before all else; words in a drawing that may be misread can wait."""
+        lines = chain(*self.texts)
+        return bool(self.formulas) or all(line.rivals[0].score >= SURE_TEXT for line in lines)
+
+
+def find_pieces(
+    samples: Samples, lines: list[ReadLine], parts: list[Part], read: Callable[[list[int]], list[ReadLine]]
+) -> Pieces | None:
+    """What each part of some ink is; None when all of it is of one kind.
+
+    ``lines`` are those beside the figures ``parts``; ``read`` reads the samples of some numbers.
+    """
+    boxes = {n: Box.of(stroke[:, :2]) for n, stroke in enumerate(samples)}
+    if parts:
+        drawn, parts = parts, _without_signs(parts, lines, boxes, frames_in(parts, samples))
+        for number in {number for part in parts for number in part.members}:
+            del boxes[number]
+        if len(parts) < len(drawn):
+            lines = read(list(boxes))
+    words = lines_of_words(lines, boxes)
+    if not boxes or not (any(words) or parts):
+        return None
+    formulas = {}
+    for piece in pieces_of(lines, words, boxes):
+        if not piece.words:
+            made = formulas_of(samples, list(piece.members))
+            if made and _is_formula(made[0][0].latex, piece.lines):
+                formulas[piece.members] = FoundFormula(*made[0], piece.members, piece.box)
+            else:
+                words = [kind or line in piece.lines for line, kind in zip(lines, words, strict=True)]
+    pieces = pieces_of(lines, words, boxes)
+    texts = tuple(piece.lines for piece in pieces if piece.words)
+    found = tuple(formulas[piece.members] for piece in pieces if piece.members in formulas)
+    several = bool(texts) + bool(found) + bool(parts) > 1
+    return Pieces(texts, found, tuple(parts)) if several else None
+
+
+def is_map(found: MapFound, pieces: Pieces) -> bool:
+    """Whether a mind map is one rather than ``pieces`` with room between them: most of its links are drawn, and no signs."""
+    if not (pieces.texts and pieces.formulas):
+        return True
+    signs = {number for formula in pieces.formulas for number in formula.members}
+    return sum(not signs.issuperset(link.members) for link in found.links) > len(found.links) / 2
+
+
+def formulas_of(
+    samples: Samples, numbers: list[int], chosen: Corrections = ()
+) -> list[tuple[FormulaReading, Setting]]:
+    """The formulas that the samples of these numbers may be and that can be set, likeliest first."""
+    made = []
+    at = {number: n for n, number in enumerate(numbers)}
+    known = {tuple(at[n] for n in ns): name for ns, name in chosen if at.keys() >= set(ns)}
+    for reading in resources.written_reader().read([samples[n] for n in numbers], known):
+        try:
+            latex = unmistakable(with_decimal_commas(reading.latex, "{,}"))
+            with_upright = with_units(read_formula(latex))
+            if with_upright is not None and is_sure(with_upright):
+                latex = latex_of(with_upright)
+            signs = tuple(
+                msgspec.structs.replace(sign, members=tuple(numbers[n] for n in sign.members))
+                for sign in reading.signs
+            )
+            reading = msgspec.structs.replace(reading, latex=latex, signs=signs)
+            made.append((reading, set_formula(reading.latex)))
+        except MalformedError:
+            continue
+    return made
+
+
+def _is_formula(latex: str, lines: tuple[ReadLine, ...]) -> bool:
+    """Whether lines without words are a formula, and no number, name or range."""
+    says = "\n".join(line.rivals[0].text for line in lines)
+    return looks_like_maths(latex) or stands_in_sums(latex) or says_a_sum(says)
+
+
+def _without_signs(
+    parts: list[Part], lines: list[ReadLine], boxes: dict[int, Box], frames: set[int]
+) -> list[Part]:
+    """The figures of a sketch but for signs: what is drawn in words, or in a formula that it does not frame."""
+    drawn = {number for part in parts for number in part.members}
+    words = lines_of_words(lines, {n: box for n, box in boxes.items() if n not in drawn})
+    of_words = [line.box for line, kind in zip(lines, words, strict=True) if kind]
+    formulas = [_reach(piece) for piece in pieces_of(lines, words, boxes) if not piece.words]
+
+    def is_figure(part: Part) -> bool:
+        if frames.issuperset(part.members):
+            return True
+        box = Box.union(boxes[number] for number in part.members)
+        assert box is not None
+        in_formula = any(formula.contains(box) for formula in formulas)
+        # Without words all may be one formula.
+        return bool(of_words) and not in_formula and not lie_in_lines([part], of_words)
+
+    left = [number for number, part in enumerate(parts) if is_figure(part)]
+    at = {number: n for n, number in enumerate(left)} | {-1: -1}
+    return [
+        msgspec.structs.replace(
+            parts[n], holds=(at.get(parts[n].holds[0], -1), at.get(parts[n].holds[1], -1))
+        )
+        for n in left
+    ]
+
+
+def _reach(piece: Piece) -> Box:
+    """Where what is drawn is rather a sign of a formula, as its last 0."""
+    box, height = piece.box, piece.lines[0].box.height
+    return Box(
+        box.x0 - BESIDE * height, box.y0 - OVER * height, box.x1 + BESIDE * height, box.y1 + OVER * height
+    )
