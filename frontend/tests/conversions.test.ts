@@ -59,4 +59,21 @@ describe('what ink may become', () => {
     expect(conversionsOf(read, { maths: false, lines: true })[0]).toBe('checks')
     expect(conversionsOf(read, { maths: true, lines: false })).not.toContain('checks')
   })
+
+  it('offers each part as what it is first where that is likelier, and to whoever may set its formulas', () => {
+    const pieces = { first: true, texts: [], formulas: [{}], figures: [] } as unknown as Pieces
+    const read = { ...nothing, readings: [word!], sketch: [part, part], figures: [figure], pieces }
+    for (const more of [{}, { figure_first: true }, { maths_first: true, formulas: [formula] }]) {
+      expect(conversionsOf({ ...read, ...more }, all)[0]).toBe('asEach')
+      expect(conversionsOf({ ...read, ...more }, { maths: false, lines: false })).not.toContain('asEach')
+    }
+    const unsure = { ...read, figure_first: true, pieces: { ...pieces, first: false, formulas: [] } }
+    expect(conversionsOf(unsure, { maths: false, lines: false })).toEqual([
+      'asSketch',
+      'asFigure',
+      'asEach',
+      'asText',
+      'words',
+    ])
+  })
 })

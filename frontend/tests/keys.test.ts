@@ -236,6 +236,23 @@ describe('Enter', () => {
       },
       { step: 'true_up_all' },
     ],
+    [
+      {
+        ...text,
+        pieces: {
+          first: true,
+          texts: [text.lines],
+          formulas: [{ read: { formula: 'l=1', lines: [['a'], ['b']] }, ids: ['a', 'b'] }],
+          figures: [{ figure, ids: ['stroke-2'], holds: [-1, -1] }],
+        },
+      },
+      {
+        step: 'convert_each',
+        texts: [{ step: 'typeset', ids: ['stroke-1'], text: 'l', lines: [['stroke-1']], more: [] }],
+        formulas: [{ formula: 'l=1', ids: ['a', 'b'], lines: [['a'], ['b']], more: [expect.any(String)] }],
+        sketch: { figures: [{ figure: 'line', ids: ['stroke-2'] }], holds: [['', '']] },
+      },
+    ],
     [{ ...text, mind_map: map }, { step: 'to_mind_map' }],
     [{ ...text, mind_map: { ...map, of: 'oval-001' } }, { step: 'typeset' }],
   ])('makes of chosen ink what is offered first', (readings, step) => {

@@ -7,6 +7,7 @@ import math
 import numpy as np
 from selenium.webdriver.common.keys import Keys
 
+from bench import maths
 from demo.hand import Hand
 from sunroom.core.board import InkItem, ShapeItem, TextItem
 from sunroom.core.board.items import item_box
@@ -158,6 +159,28 @@ class Converting(Inking):
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.key(Keys.CONTROL, "z")
         self.tutor.wait_items(4)
+
+    def test_ink_of_several_kinds_is_made_each_what_it_is_and_comes_back_at_once(self) -> None:
+        strokes = [0.4 * stroke for stroke in maths.strokes_of(maths.of_set("workings")[0])]
+        strokes = [stroke - np.vstack(strokes).min(axis=0) + (140, 180) for stroke in strokes]
+        corners = [(700, 150), (880, 150), (880, 260), (700, 260), (700, 150)]
+        box = Hand(4, 0.5).sketch(corners)[::3, :2]
+        hand = Hand(3, 0.6)
+        words = [*hand.write("Solve for x", 120, 120, 54), *hand.write("the sun rises", 120, 440, 54)]
+        self.tutor.write([*words, *strokes, box], most=24)
+        count = len(words) + len(strokes) + 1
+        self.choose_all()
+        self.tutor.press("[data-testid=convert-each]", "2 texts · one formula · one figure")
+        self.tutor.wait_items(6)
+        kinds = sorted(type(item).__name__ for item in self.items())
+        self.assertEqual(kinds, ["FormulaItem"] * 3 + ["ShapeItem"] + ["TextItem"] * 2)
+        texts = [item.text for item in self.items() if isinstance(item, TextItem)]
+        self.assertEqual(sorted(texts), ["Solve for x", "the sun rises"])
+        self.tutor.wait_text("[data-testid=as-written]", "back to the ink")
+        self.tutor.key(Keys.CONTROL, "z")
+        self.tutor.wait_items(count)
+        self.tutor.key(Keys.CONTROL, Keys.SHIFT, "z")
+        self.tutor.wait_items(6)
 
     def test_figures_are_made_even_and_take_their_neighbours_size(self) -> None:
         self.sketch()

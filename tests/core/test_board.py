@@ -40,6 +40,7 @@ from sunroom.core.board.requests import (
     AsWritten,
     ChangeTable,
     Construct,
+    ConvertEach,
     CopyPage,
     CropPicture,
     DrawFigure,
@@ -179,6 +180,7 @@ class Steps(TestCase):
             TrueUpAll: TrueUpAll(
                 PAGE, (TrueUp(PAGE, ("stroke-1",), "shape-2", "line", ((0, 0), (9, 9)), False, False),)
             ),
+            ConvertEach: ConvertEach(PAGE, (Typeset(PAGE, ("stroke-1",), "text-1", "sun"),)),
             ToMindMap: ToMindMap(PAGE, (Label(("stroke-1",), "label-1", "sun"),), ()),
         }
         typesetter = make.even_typesetter()

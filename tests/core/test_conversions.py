@@ -26,6 +26,7 @@ from sunroom.core.board.planning import pack_board, plan, unpack_board
 from sunroom.core.board.requests import (
     ArrangeItems,
     AsWritten,
+    ConvertEach,
     CopyPage,
     GoneError,
     RubItems,
@@ -100,6 +101,20 @@ class Typing(TestCase):
         self.assertEqual([t.x for t in texts], [item_box(strokes[n]).x0 for n in (3, 1)])
         back = after(after(board, request), AsWritten(PAGE, ("text-001", "text-002")))
         self.assertEqual(len(only(back, InkItem)), 4)
+
+    def test_a_line_that_is_much_larger_is_a_text_of_its_own(self) -> None:
+        large = [carried(ink(f"stroke-{n}", 60 * n), Affine(2, 0, 0, 2)) for n in (1, 2)]
+        small = [ink(f"stroke-{n}", 100, 60 * n) for n in (4, 5)]
+        strokes = (*large, *small)
+        board = board_of(*strokes)
+        lines = (tuple(s.id for s in large), *((s.id,) for s in small))
+        ids = tuple(s.id for s in strokes)
+        request = Typeset(
+            PAGE, ids, "text-001", "noon\nnoon\nnoon", more=("text-002", "text-003"), lines=lines
+        )
+        texts = only(after(board, request), TextItem)
+        self.assertEqual([text.text for text in texts], ["noon", "noon\nnoon"])
+        self.assertGreater(texts[0].size, 1.5 * texts[1].size)
 
     def test_lines_that_are_not_just_the_strokes_there_are_make_one_text(self) -> None:
         board = board_of(ink("stroke-1"), ink("stroke-2", 500))
@@ -280,6 +295,70 @@ class Truing(TestCase):
         back = after(made, AsWritten(PAGE, ("shape-02",)))
         (stroke,) = only(back, InkItem)
         np.testing.assert_allclose(placed([stroke])[0], placed(only(self.board, InkItem))[1], atol=1e-3)
+
+
+class Each(TestCase):
+    def setUp(self) -> None:
+        self.board = board_of(
+            ink("stroke-1"), ink("stroke-2", 300), ink("stroke-3", 180), ink("stroke-4", 500)
+        )
+        self.request = ConvertEach(
+            PAGE,
+            (Typeset(PAGE, ("stroke-1",), "text-001", "noon"),),
+            (SetMaths(PAGE, ("stroke-2", "stroke-3"), "formula-1", "x=2"),),
+            TrueUpAll(PAGE, (shape_of("stroke-4", "shape-01"),)),
+        )
+
+    def test_all_is_one_step_and_one_undo_brings_the_ink_back(self) -> None:
+        step = resolve(self.board, self.request, "seat-a", 1, TYPESETTER)
+        assert isinstance(step, ReplaceItems)
+        self.assertEqual([type(item) for item in step.items], [TextItem, FormulaItem, ShapeItem])
+        self.assertEqual([len(item.ink) for item in step.items], [1, 2, 1])  # type: ignore[union-attr]
+        made = apply(self.board, step)
+        self.assertEqual(len(made.pages[PAGE].items), 3)
+        back = apply(made, invert(self.board, step))
+        self.assertEqual(back.pages[PAGE].in_order(), self.board.pages[PAGE].in_order())
+
+    def test_a_stroke_goes_into_one_part_only_and_parts_without_ink_are_left_out(self) -> None:
+        twice = msgspec.structs.replace(
+            self.request,
+            texts=(*self.request.texts, Typeset(PAGE, ("stroke-1", "stroke-2"), "text-002", "at")),
+        )
+        made = after(self.board, twice)
+        self.assertEqual([len(text.ink) for text in only(made, TextItem)], [1, 1])
+        self.assertEqual([len(formula.ink) for formula in only(made, FormulaItem)], [1])
+        gone = after(self.board, RemoveItems(PAGE, ("stroke-2", "stroke-3")))
+        self.assertEqual(sorted(after(gone, self.request).pages[PAGE].items), ["shape-01", "text-001"])
+        with self.assertRaises(GoneError):
+            after(after(gone, RemoveItems(PAGE, ("stroke-1", "stroke-4"))), self.request)
+
+    def test_it_asks_for_all_that_its_parts_ask_for(self) -> None:
+        board = after(self.board, AddItems(PAGE, (ink("stroke-5", 700),)), "seat-b")
+        sketch = TrueUpAll(PAGE, (shape_of("stroke-5", "shape-01"),))
+        for request, asked in (
+            (self.request, [("convert", {"seat-a"}), ("add_formula", {"seat-a"})]),
+            (msgspec.structs.replace(self.request, formulas=()), [("convert", {"seat-a"})]),
+            (ConvertEach(PAGE, self.request.texts, sketch=sketch), [("convert", {"seat-a", "seat-b"})]),
+        ):
+            found = needs(board, request, resolve(board, request, "seat-a", 1, TYPESETTER))
+            self.assertEqual([(action, target.owners) for action, target in found], asked)
+
+    def test_it_is_held_to_the_limits_of_its_parts_and_makes_each_thing_once(self) -> None:
+        text = self.request.texts[0]
+        for wrong in (
+            ConvertEach(PAGE),
+            ConvertEach(PAGE, (text, text)),
+            ConvertEach(PAGE, (msgspec.structs.replace(text, text="a\x00"),)),
+            ConvertEach(PAGE, (), (SetMaths(PAGE, ("stroke-2",), "text-001", "x" * 1_001),)),
+            ConvertEach(PAGE, (text,), (SetMaths(PAGE, ("stroke-2",), "formula-1", "x", ("text-001",)),)),
+            ConvertEach(PAGE, (text,), sketch=TrueUpAll(PAGE, ())),
+            ConvertEach(PAGE, tuple(msgspec.structs.replace(text, id=f"text-{n:03}") for n in range(61))),
+        ):
+            with self.assertRaises(MalformedError):
+                check_request(wrong)
+        elsewhere = msgspec.structs.replace(text, page="page-002")
+        made = after(self.board, ConvertEach(PAGE, (elsewhere,)))
+        self.assertEqual(len(only(made, TextItem)), 1, "its parts are on its own page")
 
 
 class Around(TestCase):

@@ -41,6 +41,7 @@ from sunroom.core.board.requests import (
     AsWritten,
     ChangeTable,
     Construct,
+    ConvertEach,
     CopyPage,
     CropPicture,
     DrawFigure,
@@ -301,6 +302,11 @@ def asked(draw: st.DrawFn, board: Board, kind: int) -> Any:
                 TrueUp(page, (i,), draw(new), "line", ((x, y), (y, x)), False, False) for i in written
             )
             return TrueUpAll(page, figures, tuple((draw(ids), "") for _ in figures))
+        case 43:
+            texts = tuple(
+                Typeset(page, (i,), f"text-{n}" if n else item_id, "noon") for n, i in enumerate(written)
+            )
+            return ConvertEach(page, texts[:1], (SetMaths(page, written[1:] or written, draw(new), "x^2"),))
         case 17:
             labels = tuple(Label((i,), f"label-{n}" if n else item_id, "noon") for n, i in enumerate(written))
             return ToMindMap(page, labels, (Link((draw(ids),), "link-001", (labels[0].id, draw(ids))),))
@@ -328,7 +334,7 @@ def people(draw: st.DrawFn) -> tuple[Actor, Facts]:
 
 
 Scene = tuple[Board, Any, Actor, Facts]
-KINDS = range(43)
+KINDS = range(44)
 #: Scenes in which something must be allowed are looked for so often.
 TRIES = 20
 

@@ -4,7 +4,7 @@ import type { Item, LineChecked, PageHead, Readings } from '../wire/generated'
 import type { Formulas } from './formulas.svelte'
 import type { Inside } from './inside'
 import type { Selection } from './selection.svelte'
-import { hasLines, lineMarks, workingOf, writtenWorking, type Working } from './working'
+import { formulaAmong, hasLines, lineMarks, workingOf, writtenWorking, type Working } from './working'
 
 /** An answer that has not come by then is asked for once more: another reading took its place. */
 const ANSWER_MS = 12_000
@@ -105,7 +105,7 @@ export class Desks {
       }
   }
 
-  /** What the desk's own student has on it: formulas, and ink that is rather maths than words. */
+  /** What the desk's own student has on it: formulas, and ink that is one or has one among words. */
   async #working(head: PageHead): Promise<Working[]> {
     const entries = this.#inside.board.replica.pages.get(head.id)?.entries
     const items = [...(entries?.values() ?? [])]
@@ -116,7 +116,7 @@ export class Desks {
     const readings = ink.length
       ? ((await this.#read(head.id, ink)) ?? (await this.#read(head.id, ink)))
       : null
-    const [read] = readings?.maths_first ? readings.formulas : []
+    const read = readings && formulaAmong(readings)
     const written = read && writtenWorking(read, (id): Box[] => [entries?.get(id) ?? []].flat())
     return [...formulas, ...(written ? [written] : [])].toSorted((a, b) => a.top - b.top)
   }

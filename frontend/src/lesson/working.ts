@@ -7,6 +7,7 @@ import {
   type FormulaItem,
   type FormulaRead,
   type LineChecked,
+  type Readings,
   type ShapeItem,
 } from '../wire/generated'
 
@@ -37,6 +38,12 @@ export function workingOf(item: FormulaItem): Working {
     size: item.size,
     endOf: (line, lines) => pointOf(placement(item), width, (height * (line + 0.5)) / lines),
   }
+}
+
+/** The formula that some ink is rather than words, or the one that it has among words and figures. */
+export function formulaAmong({ maths_first, formulas, pieces }: Readings): FormulaRead | undefined {
+  if (!pieces?.formulas.length) return maths_first ? formulas[0] : undefined
+  return pieces.formulas.length === 1 ? pieces.formulas[0]!.read : undefined
 }
 
 /** Ink that was read as a formula; ``boxOf`` is where a stroke lies. */

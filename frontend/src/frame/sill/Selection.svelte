@@ -14,7 +14,7 @@
   import KindAction from './KindAction.svelte'
   import { conversionsOf, type Conversion as Kind } from '../../lesson/conversions'
   import { actionsOf, type KindAction as Action } from '../../lesson/kind-actions'
-  import { hasLines, workingOf, writtenWorking } from '../../lesson/working'
+  import { formulaAmong, hasLines, workingOf, writtenWorking } from '../../lesson/working'
   import InkWells from './InkWells.svelte'
   import { t, told } from '../../words/words.svelte'
 
@@ -32,7 +32,7 @@
   /** The lines of working that are chosen, set or still ink; none when something else is among it. */
   const working = $derived.by(() => {
     const { readings } = session.selection
-    const [read] = readings?.maths_first ? readings.formulas : []
+    const read = readings && formulaAmong(readings)
     if (formulas.length + (read ? ink.length : 0) < items.length) return []
     const entries = session.pages.now?.entries
     const written = read && ink.length ? writtenWorking(read, (id) => [entries?.get(id) ?? []].flat()) : null

@@ -1,0 +1,140 @@
+"""Ink of several kinds, in pieces: lines of words, formulas between them, figures beside."""
+
+from __future__ import annotations
+
+from unittest import TestCase
+
+import numpy as np
+
+from bench import maths, rough
+from bench.digits import HANDS, as_ink
+from bench.unseen import Strokes
+from demo.hand import Hand
+from sunroom.core.geometry import Affine, Box
+from sunroom.core.ink import pack_samples
+from sunroom.core.maths.written_latex import stands_in_sums
+from sunroom.core.reading.kinds import says_letters
+from sunroom.core.reading.pieces import lines_of_words, pieces_of
+from sunroom.core.reading.readings import Reading, ReadLine
+from sunroom.live.work.ink_jobs import InkRead, read_ink
+
+
+def line(text: str, number: int, x: float, y: float, width: float = 100, height: float = 20) -> ReadLine:
+    return ReadLine((Reading(text, 0.5),), (number,), Box(x, y, x + width, y + height))
+
+
+def in_pieces(lines: list[ReadLine], loose: dict[int, Box] | None = None) -> list[tuple[bool, str, tuple]]:
+    boxes = {number: one.box for one in lines for number in one.members} | (loose or {})
+    pieces = pieces_of(lines, lines_of_words(lines, boxes), boxes)
+    return [
+        (piece.words, " ".join(one.rivals[0].text for one in piece.lines), piece.members) for piece in pieces
+    ]
+
+
+def read(ink: Strokes) -> InkRead:
+    packed = tuple((pack_samples(stroke), Affine()) for stroke in as_ink([stroke[:, :2] for stroke in ink]))
+    return read_ink(packed, maths=True)
+
+
+def words(text: str, x: float, y: float) -> Strokes:
+    return Hand(3, 0.6, HANDS[0]).write(text, x, y, 60)
+
+
+def working(number: int, x: float, y: float) -> Strokes:
+    strokes = [0.4 * stroke for stroke in maths.strokes_of(maths.of_set("workings")[number])]
+    return [stroke - np.vstack(strokes).min(axis=0) + (x, y) for stroke in strokes]
+
+
+class Lines(TestCase):
+    def test_lines_of_one_kind_below_each_other_go_together_and_what_is_between_parts_them(self) -> None:
+        found = in_pieces(
+            [
+                line("the sun rises", 0, 0, 0),
+                line("in the east", 1, 0, 30),
+                line("x = 2", 2, 0, 70),
+                line("y = 3", 3, 0, 100),
+                line("at noon", 4, 0, 140),
+                line("z = 4", 5, 0, 170),
+            ]
+        )
+        self.assertEqual([text for _, text, _ in found], ["the sun rises in the east", "x = 2 y = 3", "at noon", "z = 4"])  # fmt: skip
+        self.assertEqual([kind for kind, _, _ in found], [True, False, True, False])
+
+    def test_words_far_below_others_or_beside_them_are_texts_of_their_own(self) -> None:
+        far = in_pieces([line("the sun", 0, 0, 0), line("the moon", 1, 0, 90), line("the sky", 2, 400, 5)])
+        self.assertEqual([text for _, text, _ in far], ["the sun", "the sky", "the moon"])
+
+    def test_formulas_in_two_columns_are_two(self) -> None:
+        lines = [line("x = 2", 0, 0, 0), line("y = 3", 1, 300, 0), line("x = 4", 2, 0, 30), line("y = 5", 3, 300, 30)]  # fmt: skip
+        self.assertEqual([members for _, _, members in in_pieces(lines)], [(0, 2), (1, 3)])
+
+    def test_a_stroke_in_no_line_is_of_the_formula_that_it_lies_at_and_marks_words(self) -> None:
+        lines = [line("the sun rises", 0, 0, 0), line("3", 1, 0, 60), line("4", 2, 0, 90)]
+        loose = {3: Box(0, 24, 100, 25), 4: Box(0, 84, 100, 86)}
+        self.assertEqual([members for _, _, members in in_pieces(lines, loose)], [(0,), (1, 2, 4)])
+
+    def test_a_short_word_is_one_where_nothing_stands_beside_it_or_is_drawn_at_it(self) -> None:
+        self.assertTrue(in_pieces([line("so", 0, 0, 0), line("x = 2", 1, 0, 30)])[0][0])
+        beside = in_pieces([line("so", 0, 0, 0), line("= 2", 1, 120, 0)])
+        self.assertEqual([kind for kind, _, _ in beside], [False])
+        over = in_pieces([line("du", 0, 0, 0), line("x = 2", 1, 0, 40)], {2: Box(0, 18, 100, 22)})
+        self.assertEqual([kind for kind, _, _ in over], [False])
+
+    def test_what_says_letters_and_what_stands_in_sums(self) -> None:
+        for text, least, so in (
+            ("a ss ten", 5, True),
+            ("- con n bis", 5, True),
+            ("If ing 1 ras at sc /o gre", 5, True),
+            ("abc", 5, False),
+            ("so", 2, True),
+            ("dx", 2, False),
+            ("sin x", 2, False),
+            ("NaOH + HCl = NaCl", 5, False),
+            ("25 40", 2, False),
+            ("", 2, False),
+        ):
+            self.assertEqual(says_letters(text, least), so, text)
+        for latex, so in (("(m-8)(c-8)", True), ("f(x)", True), ("4b+a", True), (r"2\cdot p", True), ("10-15", False), ("12.5", False), (r"\pi", False)):  # fmt: skip
+            self.assertEqual(stands_in_sums(latex), so, latex)
+
+
+class Ink(TestCase):
+    def test_a_heading_a_working_and_a_line_of_words_are_each_what_they_are(self) -> None:
+        parts = [words("Solve for x", 0, 0), working(0, 20, 60), words("the sun rises", 0, 330)]
+        found = read([stroke for part in parts for stroke in part])
+        assert found.pieces is not None
+        self.assertTrue(found.pieces.first)
+        self.assertIsNone(found.mind_map)
+        said = [[one.rivals[0].text for one in text] for text in found.pieces.texts]
+        self.assertEqual(said, [["Solve for x"], ["the sun rises"]])
+        (formula,) = found.pieces.formulas
+        self.assertEqual(formula.reading.latex, r"2x+3=11 \\ 2x=8 \\ x=4")
+        start = len(parts[0])
+        self.assertEqual(formula.members, tuple(range(start, start + len(parts[1]))))
+        self.assertEqual([len(one) for one in formula.reading.lines], [13, 6, 7])
+        self.assertEqual(formula.reading.lines[0][0], start, "its lines name the strokes of all the ink")
+
+    def test_figures_beside_words_and_a_formula_are_among_them_and_hold_on(self) -> None:
+        random = np.random.default_rng(12)
+        drawing = rough.drawing(5, random, HANDS)[0]
+        heading = words("the water cycle", 0, -120)
+        found = read([*heading, *drawing])
+        assert found.pieces is not None
+        self.assertEqual(
+            (found.figure_first, len(found.pieces.figures), found.pieces.formulas), (True, 5, ())
+        )
+        self.assertEqual(found.pieces.texts[0][0].rivals[0].text, "the water cycle")
+
+    def test_ink_of_one_kind_is_in_no_pieces(self) -> None:
+        for ink in (
+            words("the sun rises", 0, 0),
+            [*words("the sun rises", 0, 0), *words("in the east", 0, 90)],
+            working(0, 0, 0),
+            [rough.rough("triangle", 0.03, np.random.default_rng(1))],
+        ):
+            strokes = [stroke for each in ink for stroke in (each if isinstance(each, list) else [each])]
+            self.assertIsNone(read(strokes).pieces)
+
+    def test_what_is_read_as_you_go_is_not_parted(self) -> None:
+        ink = as_ink([stroke[:, :2] for stroke in [*words("Solve for x", 0, 0), *working(0, 20, 60)]])
+        self.assertIsNone(read_ink(tuple((pack_samples(stroke), Affine()) for stroke in ink)).pieces)
