@@ -10,6 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom import resources
+from sunroom.core.board.requests.converting import MAX_PARTS
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.maths.notation import latex_of
@@ -86,7 +87,7 @@ def find_pieces(
     texts = tuple(piece.lines for piece in pieces if piece.words)
     found = tuple(formulas[piece.members] for piece in pieces if piece.members in formulas)
     several = bool(texts) + bool(found) + bool(parts) > 1
-    return Pieces(texts, found, tuple(parts)) if several else None
+    return Pieces(texts, found, tuple(parts)) if several and len(texts) + len(found) < MAX_PARTS else None
 
 
 def is_map(found: MapFound, pieces: Pieces) -> bool:

@@ -56,6 +56,12 @@
   .unsure {
     border-style: dashed;
   }
+  @media (max-width: 600px) {
+    .offer {
+      max-width: 196px;
+      padding-inline: 10px;
+    }
+  }
   .told,
   .told:hover {
     border-color: transparent;

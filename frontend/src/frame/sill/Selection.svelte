@@ -3,6 +3,7 @@
   import Fitting from '../../ui/Fitting.svelte'
   import Icon from '../../ui/Icon.svelte'
   import Popover from '../../ui/Popover.svelte'
+  import { screen } from '../../ui/screen.svelte'
   import ArrangePanel from './ArrangePanel.svelte'
   import LookPanel from './LookPanel.svelte'
   import type { Session } from '../../lesson/session.svelte'
@@ -146,7 +147,7 @@
 <div class="choices" data-testid="conversions">
   <Fitting
     parts={[
-      { key: 'what', part: what, hint: true },
+      !screen.phone && { key: 'what', part: what, hint: true },
       asked &&
         Boolean(session.selection.reading || session.selection.readings?.problem) && {
           key: 'waiting',

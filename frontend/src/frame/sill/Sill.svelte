@@ -78,10 +78,13 @@
       <ToolSettings {session} {surface} />
     {/if}
   </div>
-  <div class="right">
-    <PageSwitch {session} />
-    {#if surface && !screen.phone}<Zoom {surface} />{/if}
-  </div>
+  <!-- On a phone what is chosen has the room: what it may become is rather wanted than another page. -->
+  {#if !(screen.phone && there)}
+    <div class="right">
+      <PageSwitch {session} />
+      {#if surface && !screen.phone}<Zoom {surface} />{/if}
+    </div>
+  {/if}
 </section>
 
 <style>
