@@ -82,7 +82,7 @@ def _row(what: str, wanted: str, inks: list[Strokes]) -> Row:
 
 
 def _first(found: InkRead) -> str:
-    if found.pieces and found.pieces.first and not found.figure_first:
+    if found.pieces_first and not found.figure_first:
         return "pieces"
     return "a formula" if found.maths_first else "figures" if found.figure_first else "type"
 
@@ -112,8 +112,7 @@ def _of_several_kinds(part: str) -> Iterator[tuple[Strokes, set[int]]]:
         for before, after in zip(lines[::2], lines[1::2], strict=False):
             formula = written[number * OF_A_KIND % len(written)]
             number += len(written) // OF_A_KIND
-            letter = np.median([np.ptp(stroke[:, 1]) for stroke in before])
-            size = letter / np.median([np.ptp(stroke[:, 1]) for stroke in formula])
+            size = _letter(before) / _letter(formula)
             page: Strokes = []
             below = 0.0
             for part_of in (before, [stroke * size for stroke in formula], after):
@@ -123,6 +122,11 @@ def _of_several_kinds(part: str) -> Iterator[tuple[Strokes, set[int]]]:
                 page += [stroke - low + (0, below) for stroke in part_of]
                 below += high[1] - low[1] + GAP
             yield page, set(range(len(before), len(before) + len(formula)))
+
+
+def _letter(ink: Strokes) -> float:
+    """How high letters and digits are, and no bars."""
+    return float(np.percentile([np.ptp(stroke[:, 1]) for stroke in ink], 75))
 
 
 def _drawings() -> Iterator[Strokes]:

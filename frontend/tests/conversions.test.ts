@@ -11,6 +11,7 @@ const nothing = {
   maths_first: false,
   mind_map: null as MindMap | null,
   pieces: null as Pieces | null,
+  pieces_first: false,
   problem: null,
 }
 const [word, other] = [{ text: 'noon' }, { text: 'moon' }] as Reading[]
@@ -61,13 +62,20 @@ describe('what ink may become', () => {
   })
 
   it('offers each part as what it is first where that is likelier, and to whoever may set its formulas', () => {
-    const pieces = { first: true, texts: [], formulas: [{}], figures: [] } as unknown as Pieces
-    const read = { ...nothing, readings: [word!], sketch: [part, part], figures: [figure], pieces }
+    const pieces = { texts: [], formulas: [{}], figures: [] } as unknown as Pieces
+    const read = {
+      ...nothing,
+      readings: [word!],
+      sketch: [part, part],
+      figures: [figure],
+      pieces,
+      pieces_first: true,
+    }
     for (const more of [{}, { figure_first: true }, { maths_first: true, formulas: [formula] }]) {
       expect(conversionsOf({ ...read, ...more }, all)[0]).toBe('asEach')
       expect(conversionsOf({ ...read, ...more }, { maths: false, lines: false })).not.toContain('asEach')
     }
-    const unsure = { ...read, figure_first: true, pieces: { ...pieces, first: false, formulas: [] } }
+    const unsure = { ...read, figure_first: true, pieces_first: false, pieces: { ...pieces, formulas: [] } }
     expect(conversionsOf(unsure, { maths: false, lines: false })).toEqual([
       'asSketch',
       'asFigure',

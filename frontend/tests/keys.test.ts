@@ -239,8 +239,8 @@ describe('Enter', () => {
     [
       {
         ...text,
+        pieces_first: true,
         pieces: {
-          first: true,
           texts: [text.lines],
           formulas: [{ read: { formula: 'l=1', lines: [['a'], ['b']] }, ids: ['a', 'b'] }],
           figures: [{ figure, ids: ['stroke-2'], holds: [-1, -1] }],

@@ -3,7 +3,7 @@ import { FakeSocket, head, welcome } from './stub'
 import { stroke } from './surface'
 import type { Box } from '../src/board/box'
 import { Session } from '../src/lesson/session.svelte'
-import { hasLines, lineMarks, writtenWorking } from '../src/lesson/working'
+import { formulaAmong, hasLines, lineMarks, writtenWorking } from '../src/lesson/working'
 import type { FormulaItem, FormulaRead, LineChecked, PageHead, Readings } from '../src/wire/generated'
 
 const BOXES: Record<string, Box> = {
@@ -158,4 +158,18 @@ describe('the working on all desks', () => {
     expect(session.desks.list[0]!.problem).not.toBe('')
     expect(session.desks.list.every(({ checked }) => checked)).toBe(true)
   })
+})
+
+test('the one formula among words is checked as the only one is; of several none is', () => {
+  const [whole, one, other] = [read(['a']), read(['b']), read(['c'])]
+  const among = (...formulas: FormulaRead[]) => ({ pieces: { formulas: formulas.map((read) => ({ read })) } })
+  for (const [readings, found] of [
+    [{ maths_first: true, formulas: [whole] }, whole],
+    [{ maths_first: true, formulas: [whole], ...among(one) }, whole],
+    [{ maths_first: true, formulas: [whole], ...among(one), pieces_first: true }, one],
+    [{ formulas: [], ...among(one) }, one],
+    [{ formulas: [], ...among(one, other) }, undefined],
+    [{ formulas: [whole] }, undefined],
+  ] as const)
+    expect(formulaAmong(readings as never)).toBe(found)
 })

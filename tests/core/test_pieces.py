@@ -103,7 +103,7 @@ class Ink(TestCase):
         parts = [words("Solve for x", 0, 0), working(0, 20, 60), words("the sun rises", 0, 330)]
         found = read([stroke for part in parts for stroke in part])
         assert found.pieces is not None
-        self.assertTrue(found.pieces.first)
+        self.assertTrue(found.pieces_first)
         self.assertIsNone(found.mind_map)
         said = [[one.rivals[0].text for one in text] for text in found.pieces.texts]
         self.assertEqual(said, [["Solve for x"], ["the sun rises"]])

@@ -15,18 +15,7 @@ export type Conversion =
 
 /** What the ink is likeliest to be stands first; none while it cannot be read. ``maths`` and ``lines``: formulas may be set, lines checked. */
 export function conversionsOf(
-  readings: Pick<
-    Readings,
-    | 'readings'
-    | 'figures'
-    | 'sketch'
-    | 'figure_first'
-    | 'formulas'
-    | 'maths_first'
-    | 'mind_map'
-    | 'pieces'
-    | 'problem'
-  >,
+  readings: Omit<Readings, 'type' | 'ref' | 'lines' | 'even' | 'unasked'>,
   may: { maths: boolean; lines: boolean },
 ): Conversion[] {
   if (readings.problem) return []
@@ -42,7 +31,7 @@ export function conversionsOf(
   if (may.lines) maths.push('checks')
   const { pieces } = readings
   const each: Conversion[] = pieces && (may.maths || !pieces.formulas.length) ? ['asEach'] : []
-  const [first, later] = pieces?.first ? [each, []] : [[], each]
+  const [first, later] = readings.pieces_first ? [each, []] : [[], each]
   if (readings.maths_first) return [...first, ...maths, ...later, ...text, ...asMap, ...figure]
   return readings.figure_first
     ? [...first, ...figure, ...later, ...asMap, ...text, ...maths]

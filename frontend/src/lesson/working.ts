@@ -41,9 +41,14 @@ export function workingOf(item: FormulaItem): Working {
 }
 
 /** The formula that some ink is rather than words, or the one that it has among words and figures. */
-export function formulaAmong({ maths_first, formulas, pieces }: Readings): FormulaRead | undefined {
-  if (!pieces?.formulas.length) return maths_first ? formulas[0] : undefined
-  return pieces.formulas.length === 1 ? pieces.formulas[0]!.read : undefined
+export function formulaAmong({
+  maths_first,
+  formulas,
+  pieces,
+  pieces_first,
+}: Readings): FormulaRead | undefined {
+  if (maths_first && !pieces_first) return formulas[0]
+  return pieces?.formulas.length === 1 ? pieces.formulas[0]!.read : undefined
 }
 
 /** Ink that was read as a formula; ``boxOf`` is where a stroke lies. */

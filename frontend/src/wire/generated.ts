@@ -1205,7 +1205,6 @@ export interface PictureItem {
 }
 
 export interface Pieces {
-  first: boolean
   texts: LineRead[][]
   formulas: FormulaPiece[]
   figures: SketchPart[]
@@ -1373,6 +1372,7 @@ export interface Readings {
   maths_first: boolean
   mind_map: MindMap | null
   pieces: Pieces | null
+  pieces_first: boolean
   problem: Sentence | null
   unasked: '' | 'true_up' | 'typeset'
 }

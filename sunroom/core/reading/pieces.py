@@ -12,6 +12,8 @@ from sunroom.core.reading.readings import ReadLine
 
 #: What stands further apart in a row than so many of its heights is no one formula.
 ACROSS = 3.0
+#: A stroke hangs at a line when their middles are not further apart than so many of its heights.
+HANGING = 1.2
 #: Lines of words further below each other than so many of their heights are texts of their own.
 BELOW = 1.5
 
@@ -31,18 +33,27 @@ class Piece(msgspec.Struct, frozen=True):
 
 
 def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[bool]:
-    """Of each line, among formulas, whether it is words; a short one is when nothing stands beside it or is drawn at it.
+    """Of each line, among formulas, whether it is words; a short one is when nothing stands beside it.
 
+    What hangs at a stroke that is in no line, as a numerator does, is words only when it has some.
     ``lines`` and ``boxes`` as in ``pieces_of``.
     """
     in_lines = {number for line in lines for number in line.members}
-    loose = [box.grown(box.width / 4) for number, box in boxes.items() if number not in in_lines]
+    loose = [box for number, box in boxes.items() if number not in in_lines]
 
     def is_words(line: ReadLine) -> bool:
-        others = [*(other.box for other in lines if other is not line), *loose]
-        alone = not any(line.box.y0 < box.y1 and box.y0 < line.box.y1 for box in others)
-        reading = line.rivals[0]
-        return says_words(reading) or says_letters(reading.text, SHORT_WORD if alone else ONLY_LETTERS)
+        reading, box = line.rivals[0], line.box
+        if says_words(reading):
+            return True
+        others = (other.box for other in lines if other is not line)
+        alone = not any(box.y0 < other.y1 and other.y0 < box.y1 for other in others)
+        hangs = any(
+            abs(float(bar.middle[1] - box.middle[1])) < HANGING * box.height
+            and bar.x0 < box.x1
+            and box.x0 < bar.x1
+            for bar in loose
+        )
+        return not hangs and says_letters(reading.text, SHORT_WORD if alone else ONLY_LETTERS)
 
     return [is_words(line) for line in lines]
 
@@ -70,7 +81,11 @@ def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int,
             pieces.append(Piece(kind, (line,), line.members))
     in_lines = {number for line in lines for number in line.members}
     for number in sorted(boxes.keys() - in_lines):
-        at = min(range(len(pieces)), key=lambda at: pieces[at].box.gap(boxes[number]), default=-1)
+        middle = float(boxes[number].middle[1])
+        beside = [at for at, piece in enumerate(pieces) if piece.box.y0 < middle < piece.box.y1]
+        # What stands in a row with something is rather of that than of what lies above or below.
+        near = beside or range(len(pieces))
+        at = min(near, key=lambda at: pieces[at].box.gap(boxes[number]), default=-1)
         if at >= 0 and not pieces[at].words:
             pieces[at] = msgspec.structs.replace(pieces[at], members=(*pieces[at].members, number))
     return [msgspec.structs.replace(piece, members=tuple(sorted(piece.members))) for piece in pieces]

@@ -126,12 +126,8 @@ class FormulaPiece(msgspec.Struct, frozen=True):
 
 
 class Pieces(msgspec.Struct, frozen=True):
-    """What each part of some ink is by itself, when they are of several kinds; of each text its lines.
+    """What each part of some ink is by itself, when they are of several kinds; of each text its lines."""
 
-    ``first``: that is likelier wanted than all of it made one kind.
-    """
-
-    first: bool
     texts: tuple[tuple[LineRead, ...], ...]
     formulas: tuple[FormulaPiece, ...]
     figures: tuple[SketchPart, ...]
@@ -143,7 +139,7 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     ``figure_first``: the figure is likelier meant; ``unasked``: what may be made of it for whoever always takes what
     is sure. ``sketch`` has its figures when there are several,
     ``even`` the same made even, when they nearly are. ``formulas`` are the same ink as written maths, ``maths_first`` when it
-    is rather that than words.
+    is rather that than words, ``pieces_first`` when what each part of the ink is comes before all else.
     """
 
     ref: int
@@ -157,5 +153,6 @@ class Readings(msgspec.Struct, frozen=True, tag_field="type", tag="readings"):
     maths_first: bool = False
     mind_map: MindMap | None = None
     pieces: Pieces | None = None
+    pieces_first: bool = False
     problem: Sentence | None = None
     unasked: Taken = ""

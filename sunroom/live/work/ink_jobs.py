@@ -68,6 +68,7 @@ class InkRead(msgspec.Struct, frozen=True):
     maths_first: bool = False
     #: What each part of the ink is by itself, when that is not the same for all.
     pieces: Pieces | None = None
+    pieces_first: bool = False
 
 
 def read_ink(
@@ -137,6 +138,8 @@ def read_ink(
         found, texts = None, ()
     formulas: tuple[tuple[FormulaReading, Setting], ...] = ()
     maths_first = False
+    if found:
+        pieces = None
     # What is words for the most part is not read as one formula as well.
     apart = (
         pieces and pieces.formulas and pieces.texts and says_nothing_else(joined([*chain(*pieces.texts)])[0])
@@ -167,7 +170,8 @@ def read_ink(
         texts,
         formulas,
         maths_first,
-        None if found else pieces,
+        pieces,
+        bool(pieces and pieces.are_first(maths_first)),
     )
 
 

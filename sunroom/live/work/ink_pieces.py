@@ -21,7 +21,7 @@ from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths, stands_in_sums
 from sunroom.core.reading import ReadLine
-from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
+from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum, says_words
 from sunroom.core.reading.mind_map import MapFound
 from sunroom.core.reading.pieces import Piece, lines_of_words, pieces_of
 from sunroom.core.shapes import Part, frames_in, lie_in_lines
@@ -31,6 +31,8 @@ Corrections = tuple[tuple[tuple[int, ...], str], ...]
 
 #: So far, in heights of its first line, reach the signs of a formula over what of it is read in lines, and beside.
 OVER, BESIDE = 0.3, 1.5
+#: What is smaller than so many heights of a formula's line that it stands in a row with is a sign.
+LARGE = 3.0
 
 Samples = list[NDArray[np.float64]]
 
@@ -51,11 +53,14 @@ class Pieces(msgspec.Struct, frozen=True):
     formulas: tuple[FoundFormula, ...]
     figures: tuple[Part, ...]
 
-    @property
-    def first(self) -> bool:
-        """Whether that comes before all else; words in a drawing that may be misread can wait."""
-        lines = chain(*self.texts)
-        return bool(self.formulas) or all(line.rivals[0].score >= SURE_TEXT for line in lines)
+    def are_first(self, maths_first: bool) -> bool:
+        """Whether that comes before all else: before one formula (``maths_first``) only with plain words beside it, before
+        a drawing only without words that may be misread.
+        """
+        lines = [*chain(*self.texts)]
+        if self.formulas:
+            return not maths_first or any(says_words(line.rivals[0]) for line in lines)
+        return all(line.rivals[0].score >= SURE_TEXT for line in lines)
 
 
 def find_pieces(
@@ -132,16 +137,19 @@ def _without_signs(
     parts: list[Part], lines: list[ReadLine], boxes: dict[int, Box], frames: set[int]
 ) -> list[Part]:
     """The figures of a sketch but for signs: what is drawn in words, or in a formula that it does not frame."""
-    drawn = {number for part in parts for number in part.members}
-    words = lines_of_words(lines, {n: box for n, box in boxes.items() if n not in drawn})
+    words = lines_of_words(lines, boxes)
     of_words = [line.box for line, kind in zip(lines, words, strict=True) if kind]
+    rows = [line.box for line, kind in zip(lines, words, strict=True) if not kind]
     formulas = [_reach(piece) for piece in pieces_of(lines, words, boxes) if not piece.words]
 
     def is_figure(part: Part) -> bool:
-        if frames.issuperset(part.members):
-            return True
         box = Box.union(boxes[number] for number in part.members)
         assert box is not None
+        size = max(box.width, box.height)
+        if any(_beside(box, row) and size < LARGE * row.height for row in rows):
+            return False
+        if frames.issuperset(part.members):
+            return True
         in_formula = any(formula.contains(box) for formula in formulas)
         # Without words all may be one formula.
         return bool(of_words) and not in_formula and not lie_in_lines([part], of_words)
@@ -154,6 +162,11 @@ def _without_signs(
         )
         for n in left
     ]
+
+
+def _beside(box: Box, row: Box) -> bool:
+    """Whether half of either is as high on the page as the other."""
+    return min(box.y1, row.y1) - max(box.y0, row.y0) >= min(box.height, row.height) / 2
 
 
 def _reach(piece: Piece) -> Box:

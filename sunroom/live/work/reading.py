@@ -91,6 +91,7 @@ async def read(board: Board, message: Read, language: str, names: Iterable[str] 
         found.maths_first,
         _mind_map(found, ids, word.id if word else ""),
         _pieces(found.pieces, ids),
+        found.pieces_first,
         problem,
         taken_unasked(found.readings, found.figures[0].score if found.figures else 0.0, found.figure_first),
     )
@@ -134,7 +135,7 @@ def _pieces(found: ink_pieces.Pieces | None, ids: list[str]) -> Pieces | None:
         )
         for one in found.formulas
     )
-    return Pieces(found.first, texts, formulas, _sketch(found.figures, ids))
+    return Pieces(texts, formulas, _sketch(found.figures, ids))
 
 
 def _formulas(found: Sequence[tuple[FormulaReading, Setting]], ids: list[str]) -> tuple[FormulaRead, ...]:
