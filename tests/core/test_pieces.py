@@ -13,8 +13,8 @@ from demo.hand import Hand
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.maths.written_latex import stands_in_sums
-from sunroom.core.reading.kinds import says_letters
-from sunroom.core.reading.pieces import lines_of_words, pieces_of
+from sunroom.core.reading.kinds import says_letters, says_words_among
+from sunroom.core.reading.pieces import counters_apart, lines_of_words, pieces_of
 from sunroom.core.reading.readings import Reading, ReadLine
 from sunroom.live.work.ink_jobs import InkRead, read_ink
 
@@ -75,10 +75,47 @@ class Lines(TestCase):
 
     def test_a_short_word_is_one_where_nothing_stands_beside_it_or_is_drawn_at_it(self) -> None:
         self.assertTrue(in_pieces([line("so", 0, 0, 0), line("x = 2", 1, 0, 30)])[0][0])
-        beside = in_pieces([line("so", 0, 0, 0), line("= 2", 1, 120, 0)])
+        beside = in_pieces([line("lo", 0, 0, 0), line("= 2", 1, 120, 0)])
         self.assertEqual([kind for kind, _, _ in beside], [False])
         over = in_pieces([line("du", 0, 0, 0), line("x = 2", 1, 0, 40)], {2: Box(0, 18, 100, 22)})
         self.assertEqual([kind for kind, _, _ in over], [False])
+
+    def test_what_counts_lines_of_signs_stands_by_itself_and_parts_them(self) -> None:
+        hand = Hand(3, 0.6, HANDS[0])
+        ink: Strokes = []
+        lines = []
+        for number, (text, read_as) in enumerate((("1)", "3x+4=10"), ("2)", "5x-2=8"))):
+            counter, formula = hand.write(text, 0, 90 * number, 50), hand.write(read_as, 70, 90 * number, 50)
+            members = tuple(range(len(ink), len(ink) + len(counter) + len(formula)))
+            ink += [*counter, *formula]
+            box = Box.of(np.vstack([ink[n][:, :2] for n in members]))
+            lines.append((ReadLine((Reading(f"{text} {read_as}", 0.5),), members, box), len(counter)))
+        read_lines = [each for each, _ in lines]
+        boxes = {n: Box.of(stroke[:, :2]) for n, stroke in enumerate(ink)}
+        counts = dict(lines)
+
+        def behind(members: list[int]) -> list[ReadLine]:
+            (of,) = [each for each, _ in lines if each.members[-1] == members[-1]]
+            left = of.rivals[0].text[3:] if len(members) == len(of.members) - counts[of] else "4=10"
+            return [
+                ReadLine(
+                    (Reading(left, 0.5),), tuple(members), Box.of(np.vstack([ink[n][:, :2] for n in members]))
+                )
+            ]
+
+        parted, kinds = counters_apart(read_lines, lines_of_words(read_lines, boxes), ink, behind)
+        self.assertEqual([each.rivals[0].text for each in parted], ["1)", "3x+4=10", "2)", "5x-2=8"])
+        for (each, count), counter in zip(lines, parted[::2], strict=True):
+            self.assertEqual(counter.members, each.members[:count])
+        pieces = pieces_of(parted, kinds, boxes)
+        self.assertEqual([len(piece.lines) for piece in pieces], [1, 1, 1, 1])
+        for text in ("v) = 3", "2. 50 4", "f(x) = 3", "12.5 + 3"):
+            one = [line(text, 0, 0, 0)]
+            self.assertEqual(counters_apart(one, [False], [], lambda members: [])[0], one, text)
+
+    def test_words_that_join_or_answer_make_a_line_words(self) -> None:
+        for text, so in (("x = 0 or x = 2", True), ("so x = 4", True), ("2 + 2 = 5 no", True), ("x = 0", False), ("y = mx", False)):  # fmt: skip
+            self.assertEqual(says_words_among(Reading(text, 0.5)), so, text)
 
     def test_what_says_letters_and_what_stands_in_sums(self) -> None:
         for text, least, so in (
@@ -134,6 +171,10 @@ class Ink(TestCase):
         ):
             strokes = [stroke for each in ink for stroke in (each if isinstance(each, list) else [each])]
             self.assertIsNone(read(strokes).pieces)
+
+    def test_lines_each_of_words_are_no_formula(self) -> None:
+        ink = [stroke for n, text in enumerate(("he is", "you are")) for stroke in words(text, 0, 90 * n)]
+        self.assertEqual((read(ink).maths_first, read(ink).pieces), (False, None))
 
     def test_what_is_read_as_you_go_is_not_parted(self) -> None:
         ink = as_ink([stroke[:, :2] for stroke in [*words("Solve for x", 0, 0), *working(0, 20, 60)]])

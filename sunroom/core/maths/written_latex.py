@@ -255,7 +255,7 @@ def stands_in_sums(latex: str) -> bool:
 _SCRIPTS = ("^{", "_{")
 _MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
 _BETWEEN = r"[=<>]|\\(?:approx|equiv|in(?![a-z])|subset|cup|cap|perp|parallel|[rR]ightarrow|Leftrightarrow)"
-_COUNTS = r"\s*(?:[-+:]|\\(?:cdot|times|div)(?![a-z]))\s*"
+_COUNTS = r"\s*(?:[-+]|\\(?:cdot|times|div)(?![a-z]))\s*"
 _TERM = re.compile(rf"[A-Za-z)]\d*{_COUNTS}[\w(]|\d{_COUNTS}\d*[A-Za-z(]|[A-Za-z)]\s*\(")
 _EQUATION = re.compile(rf"\S\s*(?:{_BETWEEN})\s*\S|\\(?:tri)?angle\s*[A-Z]")
 

@@ -101,9 +101,14 @@ def at_first_gap(strokes: Sequence[Points], most: int) -> tuple[list[Points], li
     """A level line parted at the widest gap after one to ``most`` pieces; nothing in the second where there is none."""
     pieces, boxes = _pieces(strokes)
     gaps = [box.x0 - before.x1 for before, box in pairwise(boxes)][:most]
-    start = int(np.argmax(gaps)) + 1 if gaps else len(pieces)
+    return at_piece(strokes, int(np.argmax(gaps)) + 1 if gaps else len(pieces))
+
+
+def at_piece(strokes: Sequence[Points], count: int) -> tuple[list[Points], list[Points]]:
+    """A level line parted after so many pieces."""
+    pieces, _ = _pieces(strokes)
     before, behind = (
-        [stroke for piece in some for stroke in piece] for some in (pieces[:start], pieces[start:])
+        [stroke for piece in some for stroke in piece] for some in (pieces[:count], pieces[count:])
     )
     return before, behind
 

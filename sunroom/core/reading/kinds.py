@@ -43,9 +43,18 @@ WORDS_SHARE = 1 / 3
 #: A text of so many signs in words, and so large a part in them, is nothing else.
 MANY_IN_WORDS, MOSTLY = 12, 0.5
 
+#: What counts a line of maths, before a formula with some sign.
+COUNTER = re.compile(r" *(?:[a-z]\)|\d{1,2}(?:\)|\.(?= ))) *(?=[\w(-].*[=<>+×÷·-])")
 #: What counts a line or leads into it; and so many letters without anything else are words, when a vowel is among so many of them.
 _COUNTED = re.compile(r"^ *(?:[-–•]|\w{1,2}[.)]) *")
 ONLY_LETTERS, SHORT_WORD, FEW_VOWELS = 5, 2, 4
+#: Short words that join or answer what is written in signs, and stand in no formula.
+_JOINING = frozenset(
+    "and at because but for hence if is let no not of or since so then thus to when with yes "
+    "aber also bei da dann denn für ist ja mit nein nicht oder um und von wenn wobei zu "
+    "alors avec car donc est et mais non ou oui où pas pour soit "
+    "con cuando entonces luego para pero por pues si sí ".split()
+)
 #: Other signs may be among so many letters, up to this share of letters; what only sums have may not.
 MANY_LETTERS, MOSTLY_LETTERS = 8, 0.7
 _SUMS = re.compile(r"[=+×÷<>]")
@@ -61,6 +70,13 @@ def says_words(reading: Reading) -> bool:
     sure = reading.score >= SURE_TEXT
     in_words, signs = _in_words(reading.text, SURE_WORD if sure and "=" not in reading.text else WORD)
     return in_words > (0 if sure else WORDS_SHARE * signs)
+
+
+def says_words_among(reading: Reading) -> bool:
+    """Whether a line among formulas is words: also when short ones join what it says (``x = 0 or x = 2``, ``so x = 4``)."""
+    return says_words(reading) or any(
+        token.strip(".,:;!?").casefold() in _JOINING for token in reading.text.split()
+    )
 
 
 def says_letters(text: str, least: int) -> bool:

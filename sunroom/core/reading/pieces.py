@@ -2,18 +2,28 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+import re
+from collections.abc import Callable, Sequence
+from difflib import SequenceMatcher
 
 import msgspec
+import numpy as np
+from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
-from sunroom.core.reading.kinds import ONLY_LETTERS, SHORT_WORD, says_letters, says_words
-from sunroom.core.reading.readings import ReadLine
+from sunroom.core.reading.apart import at_piece
+from sunroom.core.reading.kinds import COUNTER, ONLY_LETTERS, SHORT_WORD, says_letters, says_words_among
+from sunroom.core.reading.readings import Reading, ReadLine
+
+Points = NDArray[np.float64]
 
 #: What stands further apart in a row than so many of its heights is no one formula.
 ACROSS = 3.0
 #: A stroke hangs at a line when their middles are not further apart than so many of its heights.
 HANGING = 1.2
+#: What is behind a counter reads so far as it did in its line; not more lines than this are looked at for one.
+ALIKE, MOST_COUNTED = 0.7, 30
+_COUNTS = re.compile(r"(?:[a-z]|\d{1,2})[.)]")
 #: Lines of words further below each other than so many of their heights are texts of their own.
 BELOW = 1.5
 
@@ -43,7 +53,7 @@ def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[boo
 
     def is_words(line: ReadLine) -> bool:
         reading, box = line.rivals[0], line.box
-        if says_words(reading):
+        if says_words_among(reading):
             return True
         others = (other.box for other in lines if other is not line)
         alone = not any(box.y0 < other.y1 and other.y0 < box.y1 for other in others)
@@ -58,8 +68,51 @@ def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[boo
     return [is_words(line) for line in lines]
 
 
+def counters_apart(
+    lines: Sequence[ReadLine],
+    words: Sequence[bool],
+    samples: Sequence[Points],
+    read: Callable[[list[int]], list[ReadLine]],
+) -> tuple[list[ReadLine], list[bool]]:
+    """Lines with what counts those of signs (``1) 3x + 4 = 10``) as lines of their own, right before what they count.
+
+    ``read`` reads the samples of some numbers: a line is parted where what is left reads as it did.
+    """
+    parted: list[ReadLine] = []
+    kinds: list[bool] = []
+    for line, kind in zip(lines, words, strict=True):
+        counter = None if kind or len(parted) >= MOST_COUNTED else COUNTER.match(line.rivals[0].text)
+        rest = _counted(line, counter[0], samples, read) if counter else None
+        if counter and rest:
+            members = tuple(n for n in line.members if n not in rest.members)
+            box = Box.of(np.vstack([samples[n][:, :2] for n in members]))
+            said = Reading(counter[0].strip(), line.rivals[0].score)
+            parted += [ReadLine((said,), members, box, line.angle_rad), rest]
+            kinds += [True, False]
+        else:
+            parted.append(line)
+            kinds.append(kind)
+    return parted, kinds
+
+
+def _counted(
+    line: ReadLine, counter: str, samples: Sequence[Points], read: Callable[[list[int]], list[ReadLine]]
+) -> ReadLine | None:
+    """What a line has behind its counter; None where nothing reads as that."""
+    expected = "".join(line.rivals[0].text[len(counter) :].split())
+    best: tuple[float, ReadLine | None] = (ALIKE, None)
+    for count in range(1, len(counter.strip()) + 1):
+        _, behind = at_piece([samples[n] for n in line.members], count)
+        rest = read([n for n in line.members if any(samples[n] is stroke for stroke in behind)])
+        if len(rest) == 1:
+            said = "".join(rest[0].rivals[0].text.split())
+            alike = SequenceMatcher(None, expected, said).ratio()
+            best = max(best, (alike, rest[0]), key=lambda found: found[0])
+    return best[1]
+
+
 def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int, Box]) -> list[Piece]:
-    """Lines in pieces of one kind each, from the top.
+    """Lines in pieces of one kind each, from the top; what is counted is one by itself, and so is what counts it.
 
     Parameters
     ----------
@@ -71,10 +124,12 @@ def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int,
         fraction strokes are; what lies nearest to words only marks them.
     """
     pieces: list[Piece] = []
+    counters = [line for line, kind in zip(lines, words, strict=True) if kind and _counts(line)]
     for line, kind in sorted(zip(lines, words, strict=True), key=lambda each: float(each[0].box.middle[1])):
+        starts = any(line is counter or (not kind and _beside(counter.box, line.box)) for counter in counters)
         for number in reversed(range(len(pieces))):
             piece = pieces[number]
-            if piece.words == kind and _goes_on(piece, line, pieces):
+            if piece.words == kind and not starts and _goes_on(piece, line, pieces):
                 pieces[number] = Piece(kind, (*piece.lines, line), (*piece.members, *line.members))
                 break
         else:
@@ -91,9 +146,27 @@ def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int,
     return [msgspec.structs.replace(piece, members=tuple(sorted(piece.members))) for piece in pieces]
 
 
+def plain_words(line: ReadLine) -> bool:
+    """Whether a line is words, or counts one of signs, by what it says."""
+    return says_words_among(line.rivals[0]) or _counts(line)
+
+
+def _counts(line: ReadLine) -> bool:
+    return bool(_COUNTS.fullmatch(line.rivals[0].text))
+
+
+def _beside(counter: Box, line: Box) -> bool:
+    """Whether a counter is that of a line: right before it, in the same row."""
+    return (
+        counter.y0 < line.y1 and line.y0 < counter.y1 and 0 <= line.x0 - counter.x1 <= ACROSS * counter.height
+    )
+
+
 def _goes_on(piece: Piece, line: ReadLine, pieces: Sequence[Piece]) -> bool:
     """Whether a line is one more of a piece above or beside it."""
     last, box = piece.lines[-1].box, piece.box
+    if piece.words and _counts(piece.lines[-1]):
+        return False
     if not piece.words:
         height = max(last.height, line.box.height)
         apart = max(line.box.x0 - box.x1, box.x0 - line.box.x1)

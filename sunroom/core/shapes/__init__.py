@@ -3,6 +3,7 @@
 from sunroom.core.shapes.even import evened, like_neighbour
 from sunroom.core.shapes.find import Figure, Finder, any_figure
 from sunroom.core.shapes.sketch import (
+    HEADED,
     ROUND,
     Part,
     find_sketch,
@@ -15,6 +16,7 @@ from sunroom.core.shapes.sketch import (
 )
 
 __all__ = [
+    "HEADED",
     "ROUND",
     "Figure",
     "Finder",

@@ -39,7 +39,7 @@ from sunroom.core.shapes import (
     writing_in,
 )
 from sunroom.core.shapes.even import Neighbour
-from sunroom.live.work.ink_pieces import Corrections, Pieces, find_pieces, formulas_of, is_map
+from sunroom.live.work.ink_pieces import Corrections, Pieces, all_words, find_pieces, formulas_of, is_drawn
 
 #: Hands that a worker keeps at hand.
 KEPT_HANDS = 64
@@ -129,8 +129,12 @@ def read_ink(
         sketch = []  # letters that look like figures, in a word
     found = find_map(samples, branch_of)
     pieces = find_pieces(samples, lines, parts, level) if maths and not in_columns else None
-    if found and pieces and not is_map(found, pieces):
-        found = None
+    if (
+        found
+        and (len(lines) < len(found.labels) or (pieces and pieces.texts and pieces.formulas))
+        and not is_drawn(found, pieces)
+    ):
+        found = None  # lines, and the room in them or between them
     labels = [reader.read([samples[n] for n in label], own) for label in found.labels] if found else []
     texts = tuple(label[0].text for label in labels if label)
     # Each of its words is one; what is written beside a word of a map may be a branch, whatever it says.
@@ -149,7 +153,8 @@ def read_ink(
         signs = [n for n in range(len(samples)) if n not in frames]
         sure = _sure_of_figures(sketch, figures) if first else 0.0
         others = (found is not None, bool(in_columns))
-        formulas, maths_first = _as_maths(samples, signs, readings, sure, *others, chosen)
+        words = bool(readings) and (says_words(readings[0]) or all_words(lines, samples))
+        formulas, maths_first = _as_maths(samples, signs, readings, words, sure, *others, chosen)
         if maths_first and sketch:
             # Crosses and bars are signs then, and the text has them too; frames stay figures.
             sketch, first = [part for part in sketch if frames.issuperset(part.members)], False
@@ -192,6 +197,7 @@ def _as_maths(
     samples: list[NDArray[np.float64]],
     numbers: list[int],
     readings: list[Reading],
+    words: bool,
     figure: float,
     mind_map: bool,
     in_columns: bool,
@@ -199,9 +205,8 @@ def _as_maths(
 ) -> tuple[tuple[tuple[FormulaReading, Setting], ...], bool]:
     """What of the readings as a formula can be set, and whether it is rather one than words, figures or a mind map.
 
-    ``numbers``: the samples that may be signs. ``figure``: how likely the ink is some figure, when it is rather that than a text; else 0.
+    ``numbers``: the samples that may be signs. ``words``: whether ``readings`` are rather words. ``figure``: how likely the ink is some figure, when it is rather that than a text; else 0.
     """
-    words = bool(readings) and says_words(readings[0])
     if words and (len(samples) > MOST_AT_ONCE or says_nothing_else(readings[0])):
         return (), False  # it would be read once more for nothing, and that takes longest
     made = formulas_of(samples, numbers, chosen)

@@ -21,18 +21,18 @@ from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths, stands_in_sums
 from sunroom.core.reading import ReadLine
-from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum, says_words
+from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
 from sunroom.core.reading.mind_map import MapFound
-from sunroom.core.reading.pieces import Piece, lines_of_words, pieces_of
-from sunroom.core.shapes import Part, frames_in, lie_in_lines
+from sunroom.core.reading.pieces import Piece, counters_apart, lines_of_words, pieces_of, plain_words
+from sunroom.core.shapes import HEADED, Part, frames_in, lie_in_lines
 
 #: Signs of written maths that somebody has corrected: their strokes by number, and what they are.
 Corrections = tuple[tuple[tuple[int, ...], str], ...]
 
 #: So far, in heights of its first line, reach the signs of a formula over what of it is read in lines, and beside.
 OVER, BESIDE = 0.3, 1.5
-#: What is smaller than so many heights of a formula's line that it stands in a row with is a sign.
-LARGE = 3.0
+#: What stands in a row with words or a formula is a sign, but for arrows, when it is smaller than so many heights of their line.
+LETTER, LARGE = 1.5, 3.0
 
 Samples = list[NDArray[np.float64]]
 
@@ -59,7 +59,7 @@ class Pieces(msgspec.Struct, frozen=True):
         """
         lines = [*chain(*self.texts)]
         if self.formulas:
-            return not maths_first or any(says_words(line.rivals[0]) for line in lines)
+            return not maths_first or any(plain_words(line) for line in lines)
         return all(line.rivals[0].score >= SURE_TEXT for line in lines)
 
 
@@ -77,7 +77,7 @@ def find_pieces(
             del boxes[number]
         if len(parts) < len(drawn):
             lines = read(list(boxes))
-    words = lines_of_words(lines, boxes)
+    lines, words = counters_apart(lines, lines_of_words(lines, boxes), samples, read)
     if not boxes or not (any(words) or parts):
         return None
     formulas = {}
@@ -95,11 +95,16 @@ def find_pieces(
     return Pieces(texts, found, tuple(parts)) if several and len(texts) + len(found) < MAX_PARTS else None
 
 
-def is_map(found: MapFound, pieces: Pieces) -> bool:
-    """Whether a mind map is one rather than ``pieces`` with room between them: most of its links are drawn, and no signs."""
-    if not (pieces.texts and pieces.formulas):
-        return True
-    signs = {number for formula in pieces.formulas for number in formula.members}
+def all_words(lines: list[ReadLine], samples: Samples) -> bool:
+    """Whether ink is several lines of words, each by itself: ``you are``, ``he is``."""
+    boxes = {n: Box.of(stroke[:, :2]) for n, stroke in enumerate(samples)}
+    return len(lines) > 1 and all(lines_of_words(lines, boxes))
+
+
+def is_drawn(found: MapFound, pieces: Pieces | None) -> bool:
+    """Whether most links of a mind map are drawn, and no signs of a formula."""
+    formulas = pieces.formulas if pieces else ()
+    signs = {number for formula in formulas for number in formula.members}
     return sum(not signs.issuperset(link.members) for link in found.links) > len(found.links) / 2
 
 
@@ -139,14 +144,15 @@ def _without_signs(
     """The figures of a sketch but for signs: what is drawn in words, or in a formula that it does not frame."""
     words = lines_of_words(lines, boxes)
     of_words = [line.box for line, kind in zip(lines, words, strict=True) if kind]
-    rows = [line.box for line, kind in zip(lines, words, strict=True) if not kind]
+    rows = [(line.box, LETTER if kind else LARGE) for line, kind in zip(lines, words, strict=True)]
     formulas = [_reach(piece) for piece in pieces_of(lines, words, boxes) if not piece.words]
 
     def is_figure(part: Part) -> bool:
         box = Box.union(boxes[number] for number in part.members)
         assert box is not None
         size = max(box.width, box.height)
-        if any(_beside(box, row) and size < LARGE * row.height for row in rows):
+        small = any(_beside(box, row) and size < least * row.height for row, least in rows)
+        if small and part.figure.kind not in HEADED:
             return False
         if frames.issuperset(part.members):
             return True
