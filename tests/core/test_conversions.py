@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import statistics
 from unittest import TestCase
 
 import msgspec
@@ -331,6 +332,29 @@ class Each(TestCase):
         self.assertEqual(sorted(after(gone, self.request).pages[PAGE].items), ["shape-01", "text-001"])
         with self.assertRaises(GoneError):
             after(after(gone, RemoveItems(PAGE, ("stroke-1", "stroke-4"))), self.request)
+
+    def test_texts_become_as_large_as_each_other_and_a_heading_stays_larger(self) -> None:
+        scales = (2.4, 1.0, 1.2, 1.1)
+        strokes = [
+            carried(ink(f"stroke-{n}", 0, 0), Affine(k, 0, 0, k, 0, 200 * n)) for n, k in enumerate(scales, 1)
+        ]
+        board = board_of(*strokes)
+        texts = tuple(Typeset(PAGE, (s.id,), f"text-00{n}", "noon") for n, s in enumerate(strokes))
+        alone = [only(after(board, text), TextItem)[0] for text in texts]
+        found = sorted(only(after(board, ConvertEach(PAGE, texts)), TextItem), key=lambda text: text.id)
+        self.assertEqual(
+            [text.size for text in found[1:]], [statistics.median(text.size for text in alone)] * 3
+        )
+        self.assertEqual(found[0].size, alone[0].size)
+        for before, text in zip(alone, found, strict=True):
+            middles = [
+                float(item_box(msgspec.structs.replace(each, ink=())).middle[1]) for each in (before, text)
+            ]
+            self.assertAlmostEqual(*middles, delta=2)
+            np.testing.assert_allclose(placed([carried(s, text.placement) for s in text.ink])[0], placed([carried(s, before.placement) for s in before.ink])[0], atol=1e-6)  # fmt: skip
+        formulas = tuple(SetMaths(PAGE, (s.id,), f"formula-{n}", "x=2") for n, s in enumerate(strokes[1:]))
+        sizes = {formula.size for formula in only(after(board, ConvertEach(PAGE, (), formulas)), FormulaItem)}
+        self.assertEqual(len(sizes), 1)
 
     def test_it_asks_for_all_that_its_parts_ask_for(self) -> None:
         board = after(self.board, AddItems(PAGE, (ink("stroke-5", 700),)), "seat-b")

@@ -83,9 +83,9 @@ def find_pieces(
     formulas = {}
     for piece in pieces_of(lines, words, boxes):
         if not piece.words:
-            made = formulas_of(samples, list(piece.members))
-            if made and _is_formula(made[0][0].latex, piece.lines):
-                formulas[piece.members] = FoundFormula(*made[0], piece.members, piece.box)
+            made = _formula_in(samples, piece, boxes)
+            if made and _is_formula(made[0].latex, piece.lines):
+                formulas[piece.members] = FoundFormula(*made, piece.members, piece.box)
             else:
                 words = [kind or line in piece.lines for line, kind in zip(lines, words, strict=True)]
     pieces = pieces_of(lines, words, boxes)
@@ -130,6 +130,28 @@ def formulas_of(
         except MalformedError:
             continue
     return made
+
+
+def _formula_in(
+    samples: Samples, piece: Piece, boxes: dict[int, Box]
+) -> tuple[FormulaReading, Setting] | None:
+    """The likeliest formula of a piece; where it has more lines than there are rows of ink, row by row."""
+    made = formulas_of(samples, list(piece.members))
+    if not made or len(made[0][0].lines) <= len(piece.lines):
+        return made[0] if made else None
+    rows: list[list[int]] = [[] for _ in piece.lines]
+    for number in piece.members:
+        middle = float(boxes[number].middle[1])
+        at = min(range(len(rows)), key=lambda at: abs(float(piece.lines[at].box.middle[1]) - middle))
+        rows[at].append(number)
+    each = [found[0][0] for row in rows if row and (found := formulas_of(samples, row))]
+    if len(each) < len(rows) or any(len(reading.lines) > 1 for reading in each):
+        return made[0]
+    latex = r" \\ ".join(reading.latex for reading in each)
+    signs = [
+        msgspec.structs.replace(sign, line=at) for at, reading in enumerate(each) for sign in reading.signs
+    ]
+    return FormulaReading(latex, min(reading.score for reading in each), tuple(signs)), set_formula(latex)
 
 
 def _is_formula(latex: str, lines: tuple[ReadLine, ...]) -> bool:

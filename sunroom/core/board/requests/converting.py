@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import math
 import statistics
+from collections.abc import Iterable
 
 import msgspec
 
@@ -17,6 +18,7 @@ from sunroom.core.board.items import (
     InkItem,
     Item,
     ShapeItem,
+    TextItem,
     bare,
     carried,
     item_box,
@@ -28,8 +30,8 @@ from sunroom.core.board.pages import Page
 from sunroom.core.board.requests.columns import LEAST_SIZE, MOST_SIZE
 from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
-from sunroom.core.board.requests.typesetting import Typeset, inks_of, texts_of
-from sunroom.core.board.steps import ReplaceItems, Step, apply
+from sunroom.core.board.requests.typesetting import HEADING, Typeset, as_large, inks_of, texts_of
+from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.geometry import Box
 from sunroom.core.ink import Ends
@@ -40,6 +42,7 @@ from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
+from sunroom.core.text import Typesetter
 
 MAX_FIGURES = 60
 #: Texts and formulas that some ink may be at once.
@@ -109,6 +112,9 @@ class AsWritten(msgspec.Struct, frozen=True, tag_field="step", tag="as_written")
     page: str
     ids: tuple[str, ...]
 
+
+#: What is made, with the strokes that it takes the place of.
+Inked = tuple[Converted, list[InkItem]]
 
 Converting = Typeset | SetMaths | TrueUp | TrueUpAll | ConvertEach | AsWritten
 
@@ -213,27 +219,35 @@ def _as_written(page: Page, request: AsWritten) -> ReplaceItems:
 
 
 def _converted(now: Now, request: Typeset | SetMaths | TrueUp) -> ReplaceItems:
-    items = found(now.page, tuple(dict.fromkeys(request.ids)))
-    strokes = [item for item in items if isinstance(item, InkItem)]
-    if not strokes:
-        raise GoneError("items_gone", said("that-is-no-longer-on"))
+    strokes = _strokes(now, request.ids)
     if request.id in now.page.items:
         raise GoneError("id_taken", said("that-is-on-the-board"))
     ids = tuple(stroke.id for stroke in strokes)
-    if isinstance(request, Typeset):
-        made = [_holding(now, *text) for text in texts_of(request, strokes, now.typesetter)]
-    elif isinstance(request, SetMaths):
-        made = [_holding(now, *line) for line in _formulas(request, strokes)]
-    else:
-        made = [_holding(now, _figure(request, strokes), strokes)]
+    made = [_holding(now, *each) for each in _made(now, request, strokes)]
     return ReplaceItems(request.page, ids, tuple(made))
+
+
+def _strokes(now: Now, ids: Iterable[str]) -> list[InkItem]:
+    items = found(now.page, tuple(dict.fromkeys(ids)))
+    strokes = [item for item in items if isinstance(item, InkItem)]
+    if not strokes:
+        raise GoneError("items_gone", said("that-is-no-longer-on"))
+    return strokes
+
+
+def _made(now: Now, request: Typeset | SetMaths | TrueUp, strokes: list[InkItem]) -> list[Inked]:
+    if isinstance(request, Typeset):
+        return list(texts_of(request, strokes, now.typesetter))
+    if isinstance(request, SetMaths):
+        return list(_formulas(request, strokes))
+    return [(_figure(request, strokes), strokes)]
 
 
 def _holding(now: Now, made: Converted, strokes: list[InkItem]) -> Converted:
     """A new item with the strokes that it takes the place of."""
     inwards = made.placement.inverse()
-    level = made.map == (1.0, 0.0, 0.0, 1.0)  # no rounding then
-    ink = tuple(moved(s, -made.x, -made.y) if level else carried(s, inwards) for s in strokes)
+    # No rounding of what is level.
+    ink = tuple(moved(s, -made.x, -made.y) if _is_level(made) else carried(s, inwards) for s in strokes)
     return msgspec.structs.replace(
         made,
         ink=tuple(bare(stroke) for stroke in ink),
@@ -287,22 +301,52 @@ def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
 
 
 def _each(now: Now, request: ConvertEach) -> ReplaceItems:
-    """Every part that still has its ink, one after the other: no stroke is in two."""
-    made: list[Item] = []
-    gone: list[str] = []
-    for part in request.parts:
-        part_of = msgspec.structs.replace(part, page=request.page)
+    """Every part that still has its ink, texts and formulas about as large as each other; no stroke is in two."""
+    made: list[Inked] = []
+    gone: dict[str, None] = {}
+    parts: tuple[Typeset | SetMaths, ...] = (*request.texts, *request.formulas)
+    for part in parts:
         try:
-            done = _sketch(now, part_of) if isinstance(part_of, TrueUpAll) else _converted(now, part_of)
+            strokes = _strokes(now, (uid for uid in part.ids if uid not in gone))
         except GoneError:
             continue
-        made += done.items
-        gone += done.ids
-        board = apply(now.board, done)
-        now = now._replace(board=board, page=board.pages[request.page])
-    if not made:
+        made += _made(now, part, strokes)
+        gone |= dict.fromkeys(stroke.id for stroke in strokes)
+    items: list[Item] = [_holding(now, *each) for each in _alike(made, now.typesetter)]
+    if request.sketch:
+        figures = tuple(
+            msgspec.structs.replace(figure, ids=tuple(uid for uid in figure.ids if uid not in gone))
+            for figure in request.sketch.figures
+        )
+        try:
+            done = _sketch(now, TrueUpAll(request.page, figures, request.sketch.holds))
+            items += done.items
+            gone |= dict.fromkeys(done.ids)
+        except GoneError:
+            pass
+    if not items:
         raise GoneError("items_gone", said("that-is-no-longer-on"))
-    return ReplaceItems(request.page, tuple(gone), tuple(made))
+    return ReplaceItems(request.page, tuple(gone), tuple(items))
+
+
+def _alike(made: list[Inked], typesetter: Typesetter) -> list[Inked]:
+    """Level texts as large as the middle one of them, and formulas likewise, but for what is much larger or smaller, as a heading is."""
+    even: list[Inked] = []
+    for item, strokes in made:
+        sizes = [other.size for other, _ in made if type(other) is type(item) and _is_level(other)]
+        size = statistics.median(sizes) if sizes else item.size
+        if not (_is_level(item) and size / HEADING <= item.size <= size * HEADING):
+            even.append((item, strokes))
+        elif isinstance(item, TextItem):
+            even.append((as_large(item, size, strokes, typesetter), strokes))
+        elif isinstance(item, FormulaItem):
+            y = item.y + (item.size - size) * item.height / 2
+            even.append((msgspec.structs.replace(item, size=size, y=y), strokes))
+    return even
+
+
+def _is_level(item: Converted) -> bool:
+    return item.map == (1.0, 0.0, 0.0, 1.0)
 
 
 def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:

@@ -115,21 +115,21 @@ def _typed(request: Typeset, strokes: list[InkItem], typesetter: Typesetter) -> 
     by_width = box.width / max(typesetter.width(request.text, 1.0), 0.01)
     low, high = (share * by_height for share in WIDER_THAN_HIGH)
     size = round(min(max(by_width, low, LEAST_SIZE), max(high, LEAST_SIZE), MOST_SIZE), 1)
-    # The ink's upper edge is the top of the first line's tallest letter.
-    above, _ = typesetter.extent(request.text.split("\n")[0])
-    spare = box.height * (1 - size / by_height)
-    top = box.y0 + spare / 2 - size * (BASELINE - above)
     colour = statistics.mode(stroke.colour for stroke in strokes)
-    text = TextItem(
-        id=request.id,
-        x=box.x0,
-        y=top,
-        text=request.text,
-        size=size,
-        colour=colour,
-        lines=typesetter.layout(request.text, size),
-    )
+    text = TextItem(id=request.id, x=box.x0, text=request.text, size=size, colour=colour)
+    text = as_large(text, size, strokes, typesetter)
     return _turned(text, request.angle_rad) if tilted else text
+
+
+def as_large(text: TextItem, size: float, strokes: list[InkItem], typesetter: Typesetter) -> TextItem:
+    """A level text of that size in the middle of the height of its ink."""
+    box = Box.union(item_box(stroke) for stroke in strokes)
+    assert box is not None
+    # The ink's upper edge is the top of the first line's tallest letter.
+    above, _ = typesetter.extent(text.text.split("\n")[0])
+    spare = box.height * (1 - size / typesetter.size_of(text.text, box.height))
+    top = box.y0 + spare / 2 - size * (BASELINE - above)
+    return msgspec.structs.replace(text, y=top, size=size, lines=typesetter.layout(text.text, size))
 
 
 def _turned(item: Kind, angle_rad: float) -> Kind:
