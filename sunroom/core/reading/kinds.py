@@ -74,9 +74,8 @@ def says_words(reading: Reading) -> bool:
 
 def says_words_among(reading: Reading) -> bool:
     """Whether a line among formulas is words: also when short ones join what it says (``x = 0 or x = 2``, ``so x = 4``)."""
-    return says_words(reading) or any(
-        token.strip(".,:;!?").casefold() in _JOINING for token in reading.text.split()
-    )
+    tokens = [token.strip(".,:;!?").casefold() for token in reading.text.split()]
+    return says_words(reading) or (len(tokens) > 1 and not _JOINING.isdisjoint(tokens))
 
 
 def says_letters(text: str, least: int) -> bool:

@@ -96,9 +96,9 @@ def find_pieces(
 
 
 def all_words(lines: list[ReadLine], samples: Samples) -> bool:
-    """Whether ink is several lines of words, each by itself: ``you are``, ``he is``."""
+    """Whether ink is several lines of words, each by itself, and some plainly: ``you are``, ``he is``."""
     boxes = {n: Box.of(stroke[:, :2]) for n, stroke in enumerate(samples)}
-    return len(lines) > 1 and all(lines_of_words(lines, boxes))
+    return len(lines) > 1 and any(map(plain_words, lines)) and all(lines_of_words(lines, boxes))
 
 
 def is_drawn(found: MapFound, pieces: Pieces | None) -> bool:
@@ -151,7 +151,10 @@ def _formula_in(
     signs = [
         msgspec.structs.replace(sign, line=at) for at, reading in enumerate(each) for sign in reading.signs
     ]
-    return FormulaReading(latex, min(reading.score for reading in each), tuple(signs)), set_formula(latex)
+    try:
+        return FormulaReading(latex, min(reading.score for reading in each), tuple(signs)), set_formula(latex)
+    except MalformedError:
+        return made[0]
 
 
 def _is_formula(latex: str, lines: tuple[ReadLine, ...]) -> bool:
