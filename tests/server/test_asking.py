@@ -8,6 +8,8 @@ from unittest import mock
 import numpy as np
 from django.test import TestCase
 
+from bench import maths
+from bench.digits import HANDS, as_ink
 from demo.hand import Hand
 from sunroom.core.board import Board, InkItem, PageHead, TextItem, apply
 from sunroom.core.board.steps import AddItems, AddPage
@@ -56,6 +58,23 @@ class Asking(TestCase):
         self.assertAlmostEqual(line.angle_rad, 0, delta=0.1)
         self.assertLess(line.box.x0, line.box.x1)
         self.assertFalse(answer.figure_first)
+
+    async def test_pieces_name_their_strokes_and_say_what_comes_first(self) -> None:
+        strokes = [0.4 * stroke for stroke in maths.strokes_of(maths.of_set("workings")[0])]
+        strokes = [stroke - np.vstack(strokes).min(axis=0) + (120, 160) for stroke in strokes]
+        words = ink(Hand(3, 0.6, HANDS[0]).write("Solve for x", 100, 100, 60), "word")
+        signs = ink(as_ink(strokes), "sign")
+        answer = await self.ask(self.board(*words, *signs), [item.id for item in (*words, *signs)])
+        pieces = answer.pieces
+        assert pieces is not None
+        self.assertTrue(answer.pieces_first)
+        ((line,),) = pieces.texts
+        self.assertEqual((line.rivals[0].text, set(line.ids)), ("Solve for x", {item.id for item in words}))
+        (formula,) = pieces.formulas
+        self.assertEqual(formula.read.formula, r"2x+3=11 \\ 2x=8 \\ x=4")
+        self.assertEqual(formula.ids, tuple(item.id for item in signs))
+        self.assertEqual([uid for row in formula.read.lines for uid in row], list(formula.ids))
+        self.assertEqual(pieces.figures, ())
 
     async def test_what_is_gone_highlighted_or_no_ink_is_not_read(self) -> None:
         word = ink(Hand(9, 0.3).write("at", 100, 100, 54), "word")

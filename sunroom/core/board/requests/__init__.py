@@ -31,9 +31,10 @@ from sunroom.core.board.requests.arranging import ArrangeItems, Arrangement
 from sunroom.core.board.requests.back import Redo, Undo, going_back
 from sunroom.core.board.requests.chances import PutChance, Throw
 from sunroom.core.board.requests.charting import PlotTable, SetChart
-from sunroom.core.board.requests.converting import AsWritten, ConvertEach, SetMaths, TrueUp, TrueUpAll
+from sunroom.core.board.requests.converting import AsWritten, ConvertEach, TrueUp, TrueUpAll
 from sunroom.core.board.requests.cost import BAY, STROKE
 from sunroom.core.board.requests.family import Family, GoneError, Now
+from sunroom.core.board.requests.maths_setting import SetMaths
 from sunroom.core.board.requests.measuring import Construct, MeasureItems
 from sunroom.core.board.requests.mind_mapping import Label, Link, ToMindMap
 from sunroom.core.board.requests.moving import MoveEnds, TransformItems

@@ -21,24 +21,18 @@ from sunroom.core.board.items import (
     TextItem,
     bare,
     carried,
-    item_box,
     moved,
 )
-from sunroom.core.board.laying import formula_set
 from sunroom.core.board.limits import check_figure, check_id, check_range, check_text
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.columns import LEAST_SIZE, MOST_SIZE
 from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
-from sunroom.core.board.requests.typesetting import HEADING, Typeset, as_large, inks_of, texts_of
+from sunroom.core.board.requests.maths_setting import SetMaths, formulas_of
+from sunroom.core.board.requests.typesetting import HEADING, Typeset, as_large, texts_of
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
-from sunroom.core.geometry import Box
 from sunroom.core.ink import Ends
-from sunroom.core.maths.notation import latex_of, lines_of
-from sunroom.core.maths.setting import set_row
-from sunroom.core.maths.tokens import MAX_FORMULA, MAX_LINES, at_relation
-from sunroom.core.maths.typed import read_formula, unmistakable
+from sunroom.core.maths.tokens import MAX_FORMULA, MAX_LINES
 from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
@@ -47,20 +41,6 @@ from sunroom.core.text import Typesetter
 MAX_FIGURES = 60
 #: Texts and formulas that some ink may be at once.
 MAX_PARTS = 60
-
-
-class SetMaths(msgspec.Struct, frozen=True, tag_field="step", tag="set_maths"):
-    """Ink ``ids`` to the set ``formula``; ``id`` for the new item.
-
-    Of several lines of working each becomes an item of its own: ``more`` are their ids, ``lines`` the strokes of each.
-    """
-
-    page: str
-    ids: tuple[str, ...]
-    id: str
-    formula: str
-    more: tuple[str, ...] = ()
-    lines: tuple[tuple[str, ...], ...] = ()
 
 
 class TrueUp(msgspec.Struct, frozen=True, tag_field="step", tag="true_up"):
@@ -239,7 +219,7 @@ def _made(now: Now, request: Typeset | SetMaths | TrueUp, strokes: list[InkItem]
     if isinstance(request, Typeset):
         return list(texts_of(request, strokes, now.typesetter))
     if isinstance(request, SetMaths):
-        return list(_formulas(request, strokes))
+        return list(formulas_of(request, strokes))
     return [(_figure(request, strokes), strokes)]
 
 
@@ -347,42 +327,6 @@ def _alike(made: list[Inked], typesetter: Typesetter) -> list[Inked]:
 
 def _is_level(item: Converted) -> bool:
     return item.map == (1.0, 0.0, 0.0, 1.0)
-
-
-def _formulas(request: SetMaths, strokes: list[InkItem]) -> list[tuple[FormulaItem, list[InkItem]]]:
-    """The formula with its ink, or lines of working, as large as each other and below each other at their relations."""
-    rows = lines_of(read_formula(request.formula))
-    inks = inks_of(request.lines, strokes)
-    if not 1 < len(rows) == len(inks) <= len(request.more) + 1:
-        return [(_formula(request.id, request.formula, strokes), strokes)]
-    ids = (request.id, *request.more)
-    made = [
-        _formula(uid, unmistakable(latex_of(row)), ink)
-        for uid, row, ink in zip(ids, rows, inks, strict=False)
-    ]
-    size = statistics.median(item.size for item in made)
-    lefts = [set_row(before).width * size if (before := at_relation(row)[0]).nodes else 0.0 for row in rows]
-    edge = min(item.x for item in made)
-    at_relations = [
-        msgspec.structs.replace(
-            item, size=size, x=edge + max(lefts) - left, y=item.y + (item.size - size) * item.height / 2
-        )
-        for item, left in zip(made, lefts, strict=True)
-    ]
-    return list(zip(at_relations, inks, strict=True))
-
-
-def _formula(uid: str, formula: str, strokes: list[InkItem]) -> FormulaItem:
-    """A formula that stands where its ink stood, about as large."""
-    box = Box.union(item_box(stroke) for stroke in strokes)
-    assert box is not None
-    colour = statistics.mode(stroke.colour for stroke in strokes)
-    made = formula_set(FormulaItem(id=uid, formula=formula, size=1.0, colour=colour))
-    by_height, by_width = box.height / made.height, box.width / made.width
-    size = round(min(max(math.sqrt(by_height * by_width), LEAST_SIZE), MOST_SIZE), 1)
-    # Its middle is that of the ink, its left edge too where it has become narrower.
-    y = (box.y0 + box.y1 - size * made.height) / 2
-    return msgspec.structs.replace(made, size=size, x=box.x0, y=y)
 
 
 def _figure(request: TrueUp, strokes: list[InkItem]) -> ShapeItem:
