@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from unittest import TestCase
+from unittest import TestCase, mock
 
 import numpy as np
 
@@ -12,10 +12,13 @@ from bench.unseen import Strokes
 from demo.hand import Hand
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples
+from sunroom.core.maths.setting import set_formula
+from sunroom.core.maths.written import FormulaReading, WrittenSign
 from sunroom.core.maths.written_latex import stands_in_sums
 from sunroom.core.reading.kinds import says_letters, says_words_among
 from sunroom.core.reading.pieces import counters_apart, lines_of_words, pieces_of
 from sunroom.core.reading.readings import Reading, ReadLine
+from sunroom.live.work import ink_pieces
 from sunroom.live.work.ink_jobs import InkRead, read_ink
 
 
@@ -150,6 +153,28 @@ class Ink(TestCase):
         self.assertEqual(formula.members, tuple(range(start, start + len(parts[1]))))
         self.assertEqual([len(one) for one in formula.reading.lines], [13, 6, 7])
         self.assertEqual(formula.reading.lines[0][0], start, "its lines name the strokes of all the ink")
+
+    def test_a_formula_of_more_lines_than_there_are_rows_is_read_row_by_row(self) -> None:
+        def signs(numbers: list[int], *lines: int) -> tuple[WrittenSign, ...]:
+            return tuple(WrittenSign("x", (n,), line, ()) for n, line in zip(numbers, lines, strict=False))
+
+        rows = [line("the sun rises", 0, 0, 0), line("x=2", 1, 0, 60), line("x=3", 2, 0, 120)]
+        samples = [np.array([(0.0, y), (100, y + 20)]) for y in (0, 60, 120)]
+        whole = FormulaReading(r"x=2 \\ 1 \\ x=3", 0.9, signs([1, 1, 2], 0, 1, 2))
+        single = {1: FormulaReading("x=2", 0.8, signs([1], 0)), 2: FormulaReading("x=3", 0.7, signs([2], 0))}
+
+        def found(samples: list, numbers: list[int]) -> list:
+            reading = single[numbers[0]] if len(numbers) == 1 else whole
+            return [(reading, set_formula(reading.latex))]
+
+        for broken, latex in ((False, r"x=2 \\ x=3"), (True, whole.latex)):
+            if broken:
+                single[2] = FormulaReading(r"x \\ 3", 0.7, signs([2, 2], 0, 1))
+            with mock.patch.object(ink_pieces, "formulas_of", found):
+                pieces = ink_pieces.find_pieces(samples, rows, [], lambda numbers: [])
+            assert pieces is not None
+            self.assertEqual(pieces.formulas[0].reading.latex, latex)
+            self.assertEqual(pieces.formulas[0].reading.lines, [[1], [1], [2]] if broken else [[1], [2]])
 
     def test_figures_beside_words_and_a_formula_are_among_them_and_hold_on(self) -> None:
         random = np.random.default_rng(12)
