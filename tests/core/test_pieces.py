@@ -187,6 +187,17 @@ class Ink(TestCase):
         )
         self.assertEqual(found.pieces.texts[0][0].rivals[0].text, "the water cycle")
 
+    def test_a_box_and_an_arrow_by_a_formula_are_figures_without_any_words(self) -> None:
+        way = np.linspace(0, 4, 60)
+        corners = np.array([(0, 0), (120, 2), (122, 80), (-2, 78), (0, 1)], float)
+        box = np.column_stack([np.interp(way, np.arange(5), side) for side in corners.T])
+        shaft = np.column_stack([np.linspace(130, 260, 40), np.full(40, 40.0)])
+        head = np.column_stack([np.interp(np.linspace(0, 2, 30), np.arange(3), side) for side in ((242, 262, 242), (30, 40, 50))])  # fmt: skip
+        found = read([box, shaft, head, *words("F = 5", 300, 60)])
+        assert found.pieces is not None
+        self.assertEqual([part.figure.kind for part in found.pieces.figures], ["rectangle", "arrow"])
+        self.assertEqual([one.reading.latex for one in found.pieces.formulas], ["F=5"])
+
     def test_ink_of_one_kind_is_in_no_pieces(self) -> None:
         for ink in (
             words("the sun rises", 0, 0),

@@ -24,7 +24,7 @@ from sunroom.core.reading import ReadLine
 from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
 from sunroom.core.reading.mind_map import MapFound
 from sunroom.core.reading.pieces import Piece, counters_apart, lines_of_words, pieces_of, plain_words
-from sunroom.core.shapes import HEADED, Part, frames_in, lie_in_lines
+from sunroom.core.shapes import HEADED, Part, frames_in, is_plainly_one, lie_in_lines
 
 #: Signs of written maths that somebody has corrected: their strokes by number, and what they are.
 Corrections = tuple[tuple[tuple[int, ...], str], ...]
@@ -182,8 +182,9 @@ def _without_signs(
         if frames.issuperset(part.members):
             return True
         in_formula = any(formula.contains(box) for formula in formulas)
-        # Without words all may be one formula.
-        return bool(of_words) and not in_formula and not lie_in_lines([part], of_words)
+        # Without words what is not plainly a figure may be part of one formula.
+        figure = bool(of_words) or is_plainly_one(part)
+        return figure and not in_formula and not lie_in_lines([part], of_words)
 
     left = [number for number, part in enumerate(parts) if is_figure(part)]
     at = {number: n for n, number in enumerate(left)} | {-1: -1}

@@ -175,7 +175,8 @@ def work(page: Page | None, request: Converting) -> float:
         case TrueUpAll():
             return STROKE * len(request.ids) + 100 * len(request.figures)
         case ConvertEach(parts=parts):
-            return sum(work(page, part) for part in parts)
+            # Texts are laid out once more, as large as each other.
+            return 2 * sum(work(page, part) for part in parts)
         case AsWritten():
             return NAMED * sum(1 + len(getattr(item, "ink", ())) for item in found(page, request.ids))
 
@@ -311,10 +312,14 @@ def _each(now: Now, request: ConvertEach) -> ReplaceItems:
 
 def _alike(made: list[Inked], typesetter: Typesetter) -> list[Inked]:
     """Level texts as large as the middle one of them, and formulas likewise, but for what is much larger or smaller, as a heading is."""
+    sizes: dict[type, list[float]] = {}
+    for item, _ in made:
+        if _is_level(item):
+            sizes.setdefault(type(item), []).append(item.size)
+    middles = {kind: statistics.median(of_kind) for kind, of_kind in sizes.items()}
     even: list[Inked] = []
     for item, strokes in made:
-        sizes = [other.size for other, _ in made if type(other) is type(item) and _is_level(other)]
-        size = statistics.median(sizes) if sizes else item.size
+        size = middles.get(type(item), item.size)
         if not (_is_level(item) and size / HEADING <= item.size <= size * HEADING):
             even.append((item, strokes))
         elif isinstance(item, TextItem):
