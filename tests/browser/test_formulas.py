@@ -213,8 +213,8 @@ class Formulas(Tools):
         self.write_formulas("y=mx+b")
         self.tutor.resize(390, 844)
         self.tutor.press("[aria-label=Sill] [aria-label=More]")
-        self.tutor.press("[aria-label=Sill] button", "Or…")
-        self.tutor.wait(lambda: len(self.tutor.all("[data-testid=written-sign]")) == 6 or None, "its signs")
+        self.tutor.press("[aria-label=Sill] button", "Words")
+        self.tutor.find("[aria-label=Sill] button", "Typeset these words")
 
     def test_a_graph_is_drawn_of_a_formula_and_its_letter_is_moved(self) -> None:
         self.type_formula("y = a x^2", 300, 120)

@@ -53,7 +53,11 @@
 {:else if kind === 'asText'}
   <OfferButton
     name={unsure ? t('typeset-unsure') : t('typeset')}
-    first={!eachFirst && !readings.figure_first && !unsure && (!map || map.of !== '')}
+    first={!eachFirst &&
+      !readings.figure_first &&
+      !readings.maths_first &&
+      !unsure &&
+      (!map || map.of !== '')}
     {unsure}
     data-testid="typeset"
     onclick={() => session.chosen.typeset(texts[0]!.text)}
