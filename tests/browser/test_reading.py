@@ -181,6 +181,12 @@ class Converting(Inking):
         self.tutor.wait_items(count)
         self.tutor.key(Keys.CONTROL, Keys.SHIFT, "z")
         self.tutor.wait_items(6)
+        self.tutor.kept()
+        self.tutor.driver.refresh()
+        self.tutor.wait_items(6)
+        self.choose_all()
+        self.tutor.press("[data-testid=as-written]")
+        self.tutor.wait_items(count)
 
     def test_figures_are_made_even_and_take_their_neighbours_size(self) -> None:
         self.sketch()

@@ -356,6 +356,21 @@ class Each(TestCase):
         sizes = {formula.size for formula in only(after(board, ConvertEach(PAGE, (), formulas)), FormulaItem)}
         self.assertEqual(len(sizes), 1)
 
+    def test_lines_of_working_stay_at_their_relations_when_they_become_as_large_as_others(self) -> None:
+        scales = (1.0, 1.0, 1.1, 1.1, 1.1)
+        strokes = [carried(ink(f"stroke-{n}", 0, 0), Affine(k, 0, 0, k, 0, 200 * n)) for n, k in enumerate(scales, 1)]  # fmt: skip
+        one, two, *others = (s.id for s in strokes)
+        working = SetMaths(PAGE, (one, two), "formula-1", r"3x=10 \\ x=2", ("formula-2",), ((one,), (two,)))
+        more = tuple(SetMaths(PAGE, (uid,), f"other-{n:03}", "x=2") for n, uid in enumerate(others))
+        made = only(after(board_of(*strokes), ConvertEach(PAGE, (), (working, *more))), FormulaItem)
+        self.assertEqual(len({formula.size for formula in made}), 1)
+        first, second = (next(f for f in made if f.id == uid) for uid in ("formula-1", "formula-2"))
+        relations = [
+            formula.x + formula.size * set_row(at_relation(read_formula(formula.formula))[0]).width
+            for formula in (first, second)
+        ]
+        self.assertAlmostEqual(*relations, delta=0.1)
+
     def test_it_asks_for_all_that_its_parts_ask_for(self) -> None:
         board = after(self.board, AddItems(PAGE, (ink("stroke-5", 700),)), "seat-b")
         sketch = TrueUpAll(PAGE, (shape_of("stroke-5", "shape-01"),))

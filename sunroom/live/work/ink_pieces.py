@@ -80,8 +80,11 @@ def find_pieces(
     lines, words = counters_apart(lines, lines_of_words(lines, boxes), samples, read)
     if not boxes or not (any(words) or parts):
         return None
+    pieces = pieces_of(lines, words, boxes)
+    if len(pieces) >= MAX_PARTS:
+        return None  # more than may be asked for at once
     formulas = {}
-    for piece in pieces_of(lines, words, boxes):
+    for piece in pieces:
         if not piece.words:
             made = _formula_in(samples, piece, boxes)
             if made and _is_formula(made[0].latex, piece.lines):
@@ -92,7 +95,7 @@ def find_pieces(
     texts = tuple(piece.lines for piece in pieces if piece.words)
     found = tuple(formulas[piece.members] for piece in pieces if piece.members in formulas)
     several = bool(texts) + bool(found) + bool(parts) > 1
-    return Pieces(texts, found, tuple(parts)) if several and len(texts) + len(found) < MAX_PARTS else None
+    return Pieces(texts, found, tuple(parts)) if several else None
 
 
 def all_words(lines: list[ReadLine], samples: Samples) -> bool:

@@ -8,6 +8,7 @@ from __future__ import annotations
 import math
 import statistics
 from collections.abc import Iterable
+from itertools import chain
 
 import msgspec
 
@@ -283,7 +284,7 @@ def _sketch(now: Now, request: TrueUpAll) -> ReplaceItems:
 
 def _each(now: Now, request: ConvertEach) -> ReplaceItems:
     """Every part that still has its ink, texts and formulas about as large as each other; no stroke is in two."""
-    made: list[Inked] = []
+    made: list[list[Inked]] = []
     gone: dict[str, None] = {}
     parts: tuple[Typeset | SetMaths, ...] = (*request.texts, *request.formulas)
     for part in parts:
@@ -291,7 +292,7 @@ def _each(now: Now, request: ConvertEach) -> ReplaceItems:
             strokes = _strokes(now, (uid for uid in part.ids if uid not in gone))
         except GoneError:
             continue
-        made += _made(now, part, strokes)
+        made.append(_made(now, part, strokes))
         gone |= dict.fromkeys(stroke.id for stroke in strokes)
     items: list[Item] = [_holding(now, *each) for each in _alike(made, now.typesetter)]
     if request.sketch:
@@ -310,23 +311,27 @@ def _each(now: Now, request: ConvertEach) -> ReplaceItems:
     return ReplaceItems(request.page, tuple(gone), tuple(items))
 
 
-def _alike(made: list[Inked], typesetter: Typesetter) -> list[Inked]:
+def _alike(parts: list[list[Inked]], typesetter: Typesetter) -> list[Inked]:
     """Level texts as large as the middle one of them, and formulas likewise, but for what is much larger or smaller, as a heading is."""
     sizes: dict[type, list[float]] = {}
-    for item, _ in made:
+    for item, _ in chain(*parts):
         if _is_level(item):
             sizes.setdefault(type(item), []).append(item.size)
     middles = {kind: statistics.median(of_kind) for kind, of_kind in sizes.items()}
     even: list[Inked] = []
-    for item, strokes in made:
-        size = middles.get(type(item), item.size)
-        if not (_is_level(item) and size / HEADING <= item.size <= size * HEADING):
-            even.append((item, strokes))
-        elif isinstance(item, TextItem):
-            even.append((as_large(item, size, strokes, typesetter), strokes))
-        elif isinstance(item, FormulaItem):
-            y = item.y + (item.size - size) * item.height / 2
-            even.append((msgspec.structs.replace(item, size=size, y=y), strokes))
+    for part in parts:
+        # Lines of working stand at their relations: as far in from their left edge as they are large.
+        edge = min(item.x for item, _ in part)
+        for item, strokes in part:
+            size = middles.get(type(item), item.size)
+            if not (_is_level(item) and size / HEADING <= item.size <= size * HEADING):
+                even.append((item, strokes))
+            elif isinstance(item, TextItem):
+                even.append((as_large(item, size, strokes, typesetter), strokes))
+            elif isinstance(item, FormulaItem):
+                x = edge + (item.x - edge) * size / item.size
+                y = item.y + (item.size - size) * item.height / 2
+                even.append((msgspec.structs.replace(item, size=size, x=x, y=y), strokes))
     return even
 
 
