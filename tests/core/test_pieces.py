@@ -198,6 +198,24 @@ class Ink(TestCase):
         self.assertEqual([part.figure.kind for part in found.pieces.figures], ["rectangle", "arrow"])
         self.assertEqual([one.reading.latex for one in found.pieces.formulas], ["F=5"])
 
+    def test_more_pieces_or_signs_than_may_be_at_once_are_not_read_as_formulas(self) -> None:
+        def page(rows: int, signs: int) -> tuple[list[np.ndarray], list[ReadLine]]:
+            lines: list[ReadLine] = []
+            samples: list[np.ndarray] = []
+            for row in range(rows):
+                text, count = ("the sun", 1) if row % 2 == 0 else ("x=2", signs)
+                members = tuple(range(len(samples), len(samples) + count))
+                samples += [
+                    np.array([(10.0 * n, 40 * row), (10 * n + 8, 40 * row + 20)]) for n in range(count)
+                ]
+                lines.append(ReadLine((Reading(text, 0.5),), members, Box(0, 40 * row, 100, 40 * row + 20)))
+            return samples, lines
+
+        for rows, signs, read_at_all in ((4, 3, True), (70, 3, False), (4, 130, False)):
+            with mock.patch.object(ink_pieces, "formulas_of", return_value=[]) as asked:
+                ink_pieces.find_pieces(*page(rows, signs), [], lambda numbers: [])
+            self.assertEqual(asked.called, read_at_all, (rows, signs))
+
     def test_ink_of_one_kind_is_in_no_pieces(self) -> None:
         for ink in (
             words("the sun rises", 0, 0),

@@ -22,7 +22,7 @@ ACROSS = 3.0
 #: A stroke hangs at a line when their middles are not further apart than so many of its heights.
 HANGING = 1.2
 #: What is behind a counter reads so far as it did in its line; not more lines than this are looked at for one.
-ALIKE, MOST_COUNTED = 0.7, 30
+ALIKE, MOST_COUNTED = 0.7, 20
 _COUNTS = re.compile(r"(?:[a-z]|\d{1,2})[.)]")
 #: Lines of words further below each other than so many of their heights are texts of their own.
 BELOW = 1.5

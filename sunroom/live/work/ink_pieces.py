@@ -18,7 +18,7 @@ from sunroom.core.maths.setting import Setting, set_formula
 from sunroom.core.maths.tokens import with_decimal_commas
 from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.unit_letters import is_sure, with_units
-from sunroom.core.maths.written import FormulaReading
+from sunroom.core.maths.written import MAX_IN_ALL, FormulaReading
 from sunroom.core.maths.written_latex import looks_like_maths, stands_in_sums
 from sunroom.core.reading import ReadLine
 from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
@@ -75,14 +75,18 @@ def find_pieces(
         drawn, parts = parts, _without_signs(parts, lines, boxes, frames_in(parts, samples))
         for number in {number for part in parts for number in part.members}:
             del boxes[number]
+        if not boxes:
+            return None
         if len(parts) < len(drawn):
             lines = read(list(boxes))
-    lines, words = counters_apart(lines, lines_of_words(lines, boxes), samples, read)
-    if not boxes or not (any(words) or parts):
-        return None
+    words = lines_of_words(lines, boxes)
+    signs = sum(len(line.members) for line, kind in zip(lines, words, strict=True) if not kind)
+    if signs > MAX_IN_ALL:
+        return None  # more than is read as formulas at once
+    lines, words = counters_apart(lines, words, samples, read)
     pieces = pieces_of(lines, words, boxes)
-    if len(pieces) >= MAX_PARTS:
-        return None  # more than may be asked for at once
+    if not (any(words) or parts) or len(pieces) >= MAX_PARTS:
+        return None
     formulas = {}
     for piece in pieces:
         if not piece.words:
