@@ -164,6 +164,9 @@ def read_ink(
     if same:
         figures.insert(1, same)
     even = evened(sketch)
+    pieces_first = bool(pieces and pieces.are_first(maths_first))
+    if pieces and maths_first and pieces.texts and not pieces_first:
+        pieces = None  # signs of one formula that say something by themselves
     return InkRead(
         tuple(readings),
         tuple(lines),
@@ -176,7 +179,7 @@ def read_ink(
         formulas,
         maths_first,
         pieces,
-        bool(pieces and pieces.are_first(maths_first)),
+        pieces_first,
     )
 
 
