@@ -5,6 +5,7 @@ python -m bench.offered last        hands and formulas that are looked at when a
 
 from __future__ import annotations
 
+import re
 import sys
 import time
 from collections.abc import Iterator
@@ -24,9 +25,15 @@ ONE_OF = 4
 #: From one line of a page to the next.
 LINE, LINES = 1.6 * SIZE, 3
 DRAWINGS, OF_A_KIND = 12, 3
-AIM, AIM_PIECES = 95.0, 90.0
+AIM, AIM_PIECES, AIM_AMONG = 95.0, 90.0, 80.0
 #: Room between what stands below each other on a page of several kinds.
 GAP = 0.5 * SIZE
+#: Room between words and a formula in their line, in heights of letters; a formula has no more strokes than this, and so many
+#: strokes tell how high a line runs.
+SPACE, MOST_STROKES, LAST = 1.0, 30, 8
+#: Lines of each hand.
+TEXTS = 6
+_EQUATION = re.compile(r"[=<>]|\\approx")
 
 #: Hands, formulas and workings: those for measuring, and those that are looked at once.
 SETS = {
@@ -46,7 +53,8 @@ def rows(part: str = "unseen") -> list[Row]:
         "drawings of five figures with words": ("figures", _drawings()),
         "figures": ("figures", _figures()),
     }
-    return [*(_row(what, wanted, list(inks)) for what, (wanted, inks) in groups.items()), _in_pieces(part)]
+    pages = [_row(what, wanted, list(inks)) for what, (wanted, inks) in groups.items()]
+    return [*pages, _in_pieces(part), _among_words(part)]
 
 
 def _in_pieces(part: str) -> Row:
@@ -64,6 +72,30 @@ def _in_pieces(part: str) -> Row:
     return Row(
         f"words, a formula, words ({len(pages)})", value, "", f"≥ {AIM_PIECES:.0f} %", share >= AIM_PIECES
     )
+
+
+def _among_words(part: str) -> Row:
+    """Lines of words with a formula among them: whether its strokes are found, and it is read right; the base is the line as type."""
+    parted, right, typed, times, lines = 0, 0, 0, [], list(_of_words_and_signs(part))
+    for ink, signs, latex in lines:
+        start = time.perf_counter()
+        samples = as_ink([stroke[:, :2] for stroke in ink])
+        found = read_ink(tuple((pack_samples(stroke), Affine()) for stroke in samples), maths=True)
+        times.append((time.perf_counter() - start) * 1000)
+        among = [
+            one
+            for text in (found.pieces.texts if found.pieces else ())
+            for line in text
+            for one in line.parts
+            if one.formula
+        ]
+        parted += [set(one.members) for one in among] == [signs]
+        right += [one.text.replace(" ", "") for one in among] == [latex]
+        typed += latex.replace("^{2}", "²").replace("^{3}", "³") in found.readings[0].text.replace(" ", "")
+    share, exact, base = (100 * count / len(lines) for count in (parted, right, typed))
+    value = f"{share:.1f} % found, {exact:.1f} % read right; {show(times)}"
+    what = f"a line of words with a formula ({len(lines)})"
+    return Row(what, value, f"typed right {base:.1f} %", f"≥ {AIM_AMONG:.0f} % found", share >= AIM_AMONG)
 
 
 def _row(what: str, wanted: str, inks: list[Strokes]) -> Row:
@@ -122,6 +154,36 @@ def _of_several_kinds(part: str) -> Iterator[tuple[Strokes, set[int]]]:
                 page += [stroke - low + (0, below) for stroke in part_of]
                 below += high[1] - low[1] + GAP
             yield page, set(range(len(before), len(before) + len(formula)))
+
+
+def _of_words_and_signs(part: str) -> Iterator[tuple[Strokes, set[int], str]]:
+    """A line of words, an equation and a word in a row, with the numbers of the equation's strokes and its LaTeX."""
+    equations = [
+        (maths.strokes_of(row), row["latex"].replace(" ", ""))
+        for name in SETS[part][0]
+        if "lot" not in name
+        for row in maths.of_set(name)
+        if _EQUATION.search(row["latex"]) and len(row["strokes"]) <= MOST_STROKES
+    ]
+    for number, (_, hand) in enumerate(hands(part)):
+        texts = [strokes_of(one) for one in hand["written"] if " " in one["text"]]
+        words = [strokes_of(one) for one in hand["written"] if one["text"].isalpha()]
+        for at, (before, after) in enumerate(zip(texts[:TEXTS], words, strict=False)):
+            formula, latex = equations[(OF_A_KIND * number + at * len(equations) // TEXTS) % len(equations)]
+            tall = _letter(before)
+            line: Strokes = []
+            for some in (before, [stroke * tall / _letter(formula) for stroke in formula], after):
+                left = min(stroke[:, 0].min() for stroke in some)
+                right = max((stroke[:, 0].max() + SPACE * tall for stroke in line), default=0.0)
+                # As high as what it follows ends.
+                middle = _middle(line[-LAST:]) if line else 0.0
+                line += [stroke + (right - left, middle - _middle(some[:LAST])) for stroke in some]
+            yield line, set(range(len(before), len(before) + len(formula))), latex
+
+
+def _middle(ink: Strokes) -> float:
+    """How high the middle of most strokes is."""
+    return float(np.median([(stroke[:, 1].min() + stroke[:, 1].max()) / 2 for stroke in ink]))
 
 
 def _letter(ink: Strokes) -> float:

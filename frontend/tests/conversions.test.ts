@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { conversionsOf } from '../src/lesson/conversions'
-import type { Figure, FormulaRead, MindMap, Pieces, Reading, SketchPart } from '../src/wire/generated'
+import { conversionsOf, textOf } from '../src/lesson/conversions'
+import type {
+  Figure,
+  FormulaRead,
+  LineRead,
+  MindMap,
+  Pieces,
+  Reading,
+  SketchPart,
+} from '../src/wire/generated'
 
 const nothing = {
   readings: [] as Reading[],
@@ -83,5 +91,22 @@ describe('what ink may become', () => {
       'asText',
       'words',
     ])
+  })
+})
+
+describe('lines as one text', () => {
+  it('have the formulas among their words where these are in it', () => {
+    const said = (text: string) => ({ rivals: [{ text }], parts: [] }) as unknown as LineRead
+    const parts = [
+      { text: 'so ', formula: null, ids: [] },
+      { text: 'x=4', formula, ids: ['stroke-1'] },
+      { text: ' then', formula: null, ids: [] },
+    ]
+    const lines = [said('noon'), { ...said('so x = 4 then'), parts } as LineRead, said('dusk')]
+    expect(textOf(lines)).toEqual({
+      text: 'noon\nso x=4 then\ndusk',
+      formulas: [{ start: 8, end: 11, ids: ['stroke-1'] }],
+    })
+    expect(textOf([])).toEqual({ text: '', formulas: [] })
   })
 })

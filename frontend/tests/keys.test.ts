@@ -241,7 +241,7 @@ describe('Enter', () => {
         ...text,
         pieces_first: true,
         pieces: {
-          texts: [text.lines],
+          texts: [text.lines.map((line) => ({ ...line, parts: [] }))],
           formulas: [{ read: { formula: 'l=1', lines: [['a'], ['b']] }, ids: ['a', 'b'] }],
           figures: [{ figure, ids: ['stroke-2'], holds: [-1, -1] }],
         },

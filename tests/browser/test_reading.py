@@ -188,6 +188,25 @@ class Converting(Inking):
         self.tutor.press("[data-testid=as-written]")
         self.tutor.wait_items(count)
 
+    def test_a_formula_in_a_line_of_words_is_set_among_them(self) -> None:
+        line = Hand(3, 0.6).write("Find x: 3x + 4 = 10", 120, 160, 54)
+        self.tutor.write(line, most=24)
+        self.choose_all()
+        self.tutor.wait_text("[data-testid=convert-each]", "one text · one formula")
+        self.tutor.key(Keys.ENTER)
+        self.tutor.wait_items(1)
+        self.tutor.kept()
+        self.tutor.driver.refresh()
+        self.tutor.wait_items(1)
+        (text,) = self.items()
+        assert isinstance(text, TextItem)
+        self.assertEqual((text.text, len(text.ink)), ("Find x: 3x+4=10", len(line)))
+        self.assertEqual([(span.start, span.end, span.maths) for span in text.spans], [(8, 15, True)])
+        self.assertEqual([bool(run.outline) for run in text.lines[0].runs], [False, True])
+        self.choose_all()
+        self.tutor.press("[data-testid=as-written]")
+        self.tutor.wait_items(len(line))
+
     def test_figures_are_made_even_and_take_their_neighbours_size(self) -> None:
         self.sketch()
         self.choose_all()

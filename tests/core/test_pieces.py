@@ -10,6 +10,7 @@ from bench import maths, rough
 from bench.digits import HANDS, as_ink
 from bench.unseen import Strokes
 from demo.hand import Hand
+from sunroom import resources
 from sunroom.core.geometry import Affine, Box
 from sunroom.core.ink import pack_samples
 from sunroom.core.maths.setting import set_formula
@@ -117,7 +118,7 @@ class Lines(TestCase):
             self.assertEqual(counters_apart(one, [False], [], lambda members: [])[0], one, text)
 
     def test_words_that_join_or_answer_make_a_line_words(self) -> None:
-        for text, so in (("x = 0 or x = 2", True), ("so x = 4", True), ("2 + 2 = 5 no", True), ("x = 0", False), ("at", False)):  # fmt: skip
+        for text, so in (("x = 0 or x = 2", True), ("so x = 4", True), ("2 + 2 = 5 no", True), ("No, x = 2", True), ("No + 3H2 = 2NH3", False), ("x = 0", False), ("at", False)):  # fmt: skip
             self.assertEqual(says_words_among(Reading(text, 0.5)), so, text)
 
     def test_what_says_letters_and_what_stands_in_sums(self) -> None:
@@ -145,7 +146,7 @@ class Ink(TestCase):
         assert found.pieces is not None
         self.assertTrue(found.pieces_first)
         self.assertIsNone(found.mind_map)
-        said = [[one.rivals[0].text for one in text] for text in found.pieces.texts]
+        said = [[one.line.rivals[0].text for one in text] for text in found.pieces.texts]
         self.assertEqual(said, [["Solve for x"], ["the sun rises"]])
         (formula,) = found.pieces.formulas
         self.assertEqual(formula.reading.latex, r"2x+3=11 \\ 2x=8 \\ x=4")
@@ -167,14 +168,49 @@ class Ink(TestCase):
             reading = single[numbers[0]] if len(numbers) == 1 else whole
             return [(reading, set_formula(reading.latex))]
 
+        reader = resources.reader()
         for broken, latex in ((False, r"x=2 \\ x=3"), (True, whole.latex)):
             if broken:
                 single[2] = FormulaReading(r"x \\ 3", 0.7, signs([2, 2], 0, 1))
             with mock.patch.object(ink_pieces, "formulas_of", found):
-                pieces = ink_pieces.find_pieces(samples, rows, [], lambda numbers: [])
+                pieces = ink_pieces.find_pieces(samples, rows, [], lambda numbers: [], reader)
             assert pieces is not None
             self.assertEqual(pieces.formulas[0].reading.latex, latex)
             self.assertEqual(pieces.formulas[0].reading.lines, [[1], [1], [2]] if broken else [[1], [2]])
+
+    def test_a_formula_in_a_line_of_words_is_read_by_itself(self) -> None:
+        for text, parts in (
+            ("Find x: 3x + 4 = 10", ["Find x: ", "3x+4=10", ""]),
+            ("We know 3a - 2 = 7.", ["We know ", "3a-2=7", "."]),
+            ("If a + b = 12 then stop", ["If ", "a+b=12", " then stop"]),
+        ):
+            found = read(words(text, 0, 0))
+            assert found.pieces is not None
+            self.assertEqual((found.pieces_first, found.pieces.formulas), (True, ()))
+            ((line,),) = found.pieces.texts
+            self.assertEqual([part.text for part in line.parts], parts)
+            formula = line.parts[1].formula
+            assert formula is not None
+            self.assertEqual(formula[0].latex, parts[1])
+            self.assertTrue({*line.parts[1].members} < {*line.line.members})
+        self.assertIsNone(read(words("the sun is up", 0, 0)).pieces, "words are of one kind")
+
+    def test_the_bar_of_a_fraction_goes_with_it_and_is_of_its_line(self) -> None:
+        before = words("The speed is", 0, 20)
+        fraction = [0.5 * stroke for stroke in self.equation(r"v=\frac{s}{t}")]
+        right = np.vstack(before)[:, 0].max() + 30
+        low, high = (end(np.vstack(fraction), axis=0) for end in (np.min, np.max))
+        middle = np.vstack(before)[:, 1].mean()
+        signs = [stroke + (right - low[0], middle - (low[1] + high[1]) / 2) for stroke in fraction]
+        found = read([*before, *signs])
+        assert found.pieces is not None
+        ((line,),) = found.pieces.texts
+        self.assertEqual([part.text for part in line.parts], ["The speed is ", r"v=\frac{s}{t}", ""])
+        self.assertEqual(line.parts[1].members, tuple(range(len(before), len(before) + len(signs))))
+        self.assertEqual(line.line.members, tuple(range(len(before) + len(signs))))
+
+    def equation(self, latex: str) -> Strokes:
+        return next(maths.strokes_of(row) for row in maths.of_set("formulas") if row["latex"] == latex)
 
     def test_figures_beside_words_and_a_formula_are_among_them_and_hold_on(self) -> None:
         random = np.random.default_rng(12)
@@ -185,7 +221,7 @@ class Ink(TestCase):
         self.assertEqual(
             (found.figure_first, len(found.pieces.figures), found.pieces.formulas), (True, 5, ())
         )
-        self.assertEqual(found.pieces.texts[0][0].rivals[0].text, "the water cycle")
+        self.assertEqual(found.pieces.texts[0][0].line.rivals[0].text, "the water cycle")
 
     def test_a_box_and_an_arrow_by_a_formula_are_figures_without_any_words(self) -> None:
         way = np.linspace(0, 4, 60)
@@ -213,7 +249,7 @@ class Ink(TestCase):
 
         for rows, signs, read_at_all in ((4, 3, True), (70, 3, False), (4, 130, False)):
             with mock.patch.object(ink_pieces, "formulas_of", return_value=[]) as asked:
-                ink_pieces.find_pieces(*page(rows, signs), [], lambda numbers: [])
+                ink_pieces.find_pieces(*page(rows, signs), [], lambda numbers: [], resources.reader())
             self.assertEqual(asked.called, read_at_all, (rows, signs))
 
     def test_ink_of_one_kind_is_in_no_pieces(self) -> None:

@@ -76,6 +76,18 @@ class Asking(TestCase):
         self.assertEqual([uid for row in formula.read.lines for uid in row], list(formula.ids))
         self.assertEqual(pieces.figures, ())
 
+    async def test_a_formula_among_words_names_its_strokes(self) -> None:
+        words = ink(Hand(3, 0.6, HANDS[0]).write("Find x: 3x + 4 = 10", 100, 100, 60), "word")
+        answer = await self.ask(self.board(*words), [item.id for item in words])
+        assert answer.pieces is not None
+        ((line,),) = answer.pieces.texts
+        before, formula, after = line.parts
+        self.assertEqual((before.text, before.formula, before.ids, after.text), ("Find x: ", None, (), ""))
+        assert formula.formula is not None
+        self.assertEqual((formula.text, formula.formula.formula), ("3x+4=10", "3x+4=10"))
+        self.assertTrue({*formula.ids} < {*line.ids} == {item.id for item in words})
+        self.assertGreater(formula.formula.height, formula.formula.baseline)
+
     async def test_what_is_gone_highlighted_or_no_ink_is_not_read(self) -> None:
         word = ink(Hand(9, 0.3).write("at", 100, 100, 54), "word")
         marked = ink([np.array([(90.0, 80, 0.5, 0), (200, 80, 0.5, 8)])], "mark", nib="highlighter")

@@ -20,7 +20,7 @@ import type {
   TrueUpAll,
   Typeset,
 } from '../wire/generated'
-import { conversionsOf } from './conversions'
+import { conversionsOf, textOf } from './conversions'
 import { boxOf, copied, copiesOf, keepCopied } from './clipboard'
 import type { Inside } from './inside'
 import type { Pictures } from './pictures.svelte'
@@ -239,7 +239,7 @@ export class Chosen {
     const more = lines.slice(1).map(() => newId())
     const angle_rad = read[0]?.angle_rad ?? 0
     const page = this.#inside.pages.id
-    return { step: 'typeset', page, ids, id: newId(), text, angle_rad, more, lines }
+    return { step: 'typeset', page, ids, id: newId(), text, angle_rad, more, lines, formulas: [] }
   }
 
   /** Lines that say something else than was read first: the own hand is learned from them. */
@@ -293,12 +293,9 @@ export class Chosen {
   /** Selected ink of several kinds, each part of it to what it is. */
   toEach(pieces: Pieces): void {
     const texts = pieces.texts.map((lines) => {
-      const text = lines.map(({ rivals }) => rivals[0]!.text).join('\n')
-      return this.#typeset(
-        text,
-        lines.flatMap(({ ids }) => ids),
-        lines,
-      )
+      const { text, formulas } = textOf(lines)
+      const ids = lines.flatMap((line) => line.ids)
+      return { ...this.#typeset(text, ids, lines), formulas }
     })
     const formulas = pieces.formulas.map(({ read, ids }) => this.#setMaths(read, ids))
     const sketch = pieces.figures.length ? this.#trueUpAll(pieces.figures) : null

@@ -1,5 +1,5 @@
 /** What chosen ink may become, and in which order that is offered. */
-import type { Readings } from '../wire/generated'
+import type { FormulaInText, LineRead, Readings } from '../wire/generated'
 
 export type Conversion =
   | 'asEach'
@@ -36,4 +36,20 @@ export function conversionsOf(
   return readings.figure_first
     ? [...first, ...figure, ...later, ...asMap, ...text, ...maths]
     : [...first, ...asMap, ...text, ...later, ...maths, ...figure]
+}
+
+/** Lines of words as one text, and where in it are the formulas among them. */
+export function textOf(lines: LineRead[]): { text: string; formulas: FormulaInText[] } {
+  const formulas: FormulaInText[] = []
+  let text = ''
+  for (const [i, { rivals, parts }] of lines.entries()) {
+    if (i) text += '\n'
+    for (const part of parts) {
+      const start = text.length
+      text += part.text
+      if (part.formula) formulas.push({ start, end: text.length, ids: part.ids })
+    }
+    if (!parts.length) text += rivals[0]!.text
+  }
+  return { text, formulas }
 }

@@ -576,6 +576,12 @@ export interface Forget {
   seat: string
 }
 
+export interface FormulaInText {
+  start: number
+  end: number
+  ids: string[]
+}
+
 export interface FormulaItem {
   kind: 'formula'
   id: string
@@ -618,6 +624,7 @@ export interface FormulaRead {
   outline: string
   width: number
   height: number
+  baseline: number
   signs: SignRead[]
   lines: string[][]
 }
@@ -913,11 +920,18 @@ export interface LineChecked {
   sentence: Sentence | null
 }
 
+export interface LinePart {
+  text: string
+  formula: FormulaRead | null
+  ids: string[]
+}
+
 export interface LineRead {
   rivals: Reading[]
   ids: string[]
   box: Box
   angle_rad: number
+  parts: LinePart[]
 }
 
 export interface LineTaught {
@@ -1984,6 +1998,7 @@ export interface Typeset {
   angle_rad: number
   more: string[]
   lines: string[][]
+  formulas: FormulaInText[]
 }
 
 export interface Undo {

@@ -252,6 +252,12 @@ def stands_in_sums(latex: str) -> bool:
     return bool(_TERM.search(latex))
 
 
+def has_words(latex: str) -> bool:
+    """Whether a reading has so many letters in a row that they are rather a word than what is multiplied: ``e-mail``."""
+    return bool(_LONG.search("".join(_COMMANDS.sub(" ", latex).split())))
+
+
+_COMMANDS, _LONG = re.compile(r"\\[A-Za-z]+(?:\{[A-Za-z]+\})?"), re.compile(r"[A-Za-z][a-z]{3}")
 _SCRIPTS = ("^{", "_{")
 _MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
 _BETWEEN = r"[=<>]|\\(?:approx|equiv|in(?![a-z])|subset|cup|cap|perp|parallel|[rR]ightarrow|Leftrightarrow)"

@@ -113,6 +113,32 @@ def at_piece(strokes: Sequence[Points], count: int) -> tuple[list[Points], list[
     return before, behind
 
 
+def gaps_in(strokes: Sequence[Points]) -> list[float]:
+    """The gaps of a level line from the left, in its heights."""
+    _, boxes = _pieces(strokes)
+    tall = max(max(box.y1 for box in boxes) - min(box.y0 for box in boxes), 1e-6)
+    return [(box.x0 - before.x1) / tall for before, box in pairwise(boxes)]
+
+
+def between_gaps(
+    strokes: Sequence[Points], begins: tuple[float, float], ends: tuple[float, float]
+) -> list[Points]:
+    """What of a level line stands between the widest gaps whose middles are in two ranges of x; nothing without both.
+
+    A range that reaches the line's end (infinity) needs no gap.
+    """
+    pieces, boxes = _pieces(strokes)
+    edges = zip([-np.inf, *(box.x1 for box in boxes)], [*(box.x0 for box in boxes), np.inf], strict=True)
+    gaps = list(edges)
+
+    def widest(low: float, high: float) -> int:
+        within = [at for at, (left, right) in enumerate(gaps) if low <= (left + right) / 2 <= high]
+        return max(within, key=lambda at: gaps[at][1] - gaps[at][0], default=-1)
+
+    first, last = widest(*begins), widest(*ends)
+    return [stroke for piece in pieces[first:last] for stroke in piece] if 0 <= first < last else []
+
+
 def with_signs(token: str, numbers: Sequence[Reading]) -> list[Reading]:
     """Of what a token's ink may be as a number what has its digits, but for signs that were not seen or taken for a 1."""
     return [number for number in numbers if _form(number.text).fullmatch(token)]

@@ -95,6 +95,42 @@ def logs_of(probabilities: NDArray[np.float32], texts: Sequence[Sequence[int]]) 
     return np.asarray(np.logaddexp(now[each, 2 * lengths], last))
 
 
+def rows_of(probabilities: NDArray[np.float32], columns: Sequence[int]) -> NDArray[np.float64]:
+    """The row in whose middle each character of a text stands on the likeliest way through the rows (Viterbi 1967).
+
+    Parameters
+    ----------
+    probabilities : (T, 1 + characters) float array
+    columns : sequence of int
+        Those of the text.
+
+    Returns
+    -------
+    (columns,) float array
+        Empty when there are too few rows for the text.
+    """
+    states = np.zeros(2 * len(columns) + 1, int)
+    states[1::2] = columns
+    logs = np.log(np.maximum(probabilities[:, states], 1e-12))
+    # Every state is entered from itself, the one before, or over the blank between two characters that differ.
+    steps = np.full((3, len(states)), -np.inf)
+    skips = np.flatnonzero((states[2:] != 0) & (states[2:] != states[:-2])) + 2
+    now = np.where(np.arange(len(states)) < 2, logs[0], -np.inf)
+    came = np.zeros(logs.shape, int)
+    for row in range(1, len(logs)):
+        steps[0], steps[1, 1:], steps[2, skips] = now, now[:-1], now[skips - 2]
+        came[row] = steps.argmax(axis=0)
+        now = steps.max(axis=0) + logs[row]
+    at = len(states) - len(now[-2:]) + int(now[-2:].argmax())
+    if now[at] == -np.inf:
+        return np.zeros(0)
+    way = np.zeros(len(logs), int)
+    for row in reversed(range(len(logs))):
+        way[row] = at
+        at -= came[row, at]
+    return np.array([np.flatnonzero(way == 2 * n + 1).mean() for n in range(len(columns))])
+
+
 def _step(
     beams: dict[str, tuple[float, float]],
     blank: float,

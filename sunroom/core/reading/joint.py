@@ -15,7 +15,7 @@ import msgspec
 import numpy as np
 from numpy.typing import NDArray
 
-from sunroom.core.reading.decode import CERTAIN_BLANK, beam_search, logs_of
+from sunroom.core.reading.decode import CERTAIN_BLANK, beam_search, logs_of, rows_of
 from sunroom.core.reading.prior import KNOWN_ZIPF, LENGTH_BONUS, Prior
 
 #: What a reader has no column for is this likely in each row.
@@ -69,10 +69,20 @@ class Columns:
 
     def logs(self, rows: NDArray[np.float32], texts: Sequence[str]) -> NDArray[np.float64]:
         """How likely each text is to the reader."""
-        other = np.full((len(rows), 1), UNKNOWN, np.float32)
-        wide = np.concatenate([rows, other], axis=1)
-        columns = [[self._of.get(c, wide.shape[1] - 1) for c in text] for text in texts]
-        return np.maximum(logs_of(wide, columns), [LEAST_EACH * (1 + len(text)) for text in texts])
+        columns = [self._with_unknown(text) for text in texts]
+        logs = logs_of(self._widened(rows), columns)
+        return np.maximum(logs, [LEAST_EACH * (1 + len(text)) for text in texts])
+
+    def rows_of(self, rows: NDArray[np.float32], text: str) -> NDArray[np.float64]:
+        """The row of each character of a text; see ``decode.rows_of``."""
+        return rows_of(self._widened(rows), self._with_unknown(text))
+
+    def _widened(self, rows: NDArray[np.float32]) -> NDArray[np.float32]:
+        """The rows with one column more for what the reader does not know."""
+        return np.concatenate([rows, np.full((len(rows), 1), UNKNOWN, np.float32)], axis=1)
+
+    def _with_unknown(self, text: str) -> list[int]:
+        return [self._of.get(character, len(self.alphabet) + 1) for character in text]
 
 
 class Readers(NamedTuple):

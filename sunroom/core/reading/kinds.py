@@ -30,7 +30,7 @@ NEAR = 6.0
 
 #: What sums have and texts have not (a dash stands in both), and letters that are a word's; names of functions are not.
 _SUM, _LETTERS = re.compile(r"[\w)²³] ?[+×÷·] ?[\w(]"), re.compile(r"[^\W\d_]{3}")
-_FUNCTIONS = re.compile(r"arc(?:sin|cos|tan)|sin|cos|tan|cot|log|exp|lim|max|min|det|gcd")
+FUNCTIONS = re.compile(r"arc(?:sin|cos|tan)|sin|cos|tan|cot|log|exp|lim|max|min|det|gcd")
 #: A word has so many letters, one of them a vowel, of which the first may be a capital, or all of long ones (in what is sure and no
 #: equation fewer are enough); and so many where spaces are left out, which readers lose and find.
 _WORD, _VOWEL = (
@@ -49,7 +49,7 @@ COUNTER = re.compile(r" *(?:[a-z]\)|\d{1,2}(?:\)|\.(?= ))) *(?=[\w(-].*[=<>+×÷
 _COUNTED = re.compile(r"^ *(?:[-–•]|\w{1,2}[.)]) *")
 ONLY_LETTERS, SHORT_WORD, FEW_VOWELS = 5, 2, 4
 #: Short words that join or answer what is written in signs, and stand in no formula.
-_JOINING = frozenset(
+JOINING = frozenset(
     "and at because but for hence if is let no not of or since so then thus to when with yes "
     "aber also bei da dann denn für ist ja mit nein nicht oder um und von wenn wobei zu "
     "alors avec car donc est et mais non ou oui où pas pour soit "
@@ -62,7 +62,7 @@ _SUMS = re.compile(r"[=+×÷<>]")
 
 def says_a_sum(text: str) -> bool:
     """Whether a text is a sum rather than words or a range: ``3b + 6``, not ``10-15``."""
-    return bool(_SUM.search(text)) and not _LETTERS.search(_FUNCTIONS.sub(" ", text))
+    return bool(_SUM.search(text)) and not _LETTERS.search(FUNCTIONS.sub(" ", text))
 
 
 def says_words(reading: Reading) -> bool:
@@ -74,8 +74,9 @@ def says_words(reading: Reading) -> bool:
 
 def says_words_among(reading: Reading) -> bool:
     """Whether a line among formulas is words: also when short ones join what it says (``x = 0 or x = 2``, ``so x = 4``)."""
-    tokens = [token.strip(".,:;!?").casefold() for token in reading.text.split()]
-    return says_words(reading) or (len(tokens) > 1 and not _JOINING.isdisjoint(tokens))
+    # As No in a reaction N₂ may be read.
+    tokens = [token.strip(".,:;!?").casefold() for token in reading.text.split() if token != "No"]
+    return says_words(reading) or (len(tokens) > 1 and not JOINING.isdisjoint(tokens))
 
 
 def says_letters(text: str, least: int) -> bool:
@@ -83,7 +84,7 @@ def says_letters(text: str, least: int) -> bool:
 
     At least so many letters and nothing else, or many among few other signs, none of which is a sum's.
     """
-    signs = "".join(_FUNCTIONS.sub("", _COUNTED.sub("", text)).split()).strip(".,:;!?")
+    signs = "".join(FUNCTIONS.sub("", _COUNTED.sub("", text)).split()).strip(".,:;!?")
     letters = [sign for sign in signs if sign.isalpha()]
     enough = least if len(letters) == len(signs) else MANY_LETTERS
     words = len(letters) >= max(enough, MOSTLY_LETTERS * len(signs)) and not _SUMS.search(signs)
@@ -100,7 +101,7 @@ def _in_words(text: str, least: int = WORD) -> tuple[int, int]:
     """How many signs of a text are in words of at least so many letters, and how many it has."""
     in_words = sum(
         max(_signs_of_words(line, least), _signs_of_words(line.replace(" ", ""), JOINED_WORDS))
-        for line in _FUNCTIONS.sub(" ", text).split("\n")
+        for line in FUNCTIONS.sub(" ", text).split("\n")
     )
     return in_words, len("".join(text.split()))
 

@@ -99,8 +99,8 @@ def find_lines(
         run, everything = _run(ruled), _resampled(points)
         if _unevenness(everything, math.degrees(run)) > PLAIN * _unevenness(everything, math.degrees(angle)):
             angle = run
-    level = [_turned(stroke, -angle) for stroke in points]
-    borders = _borders(level, [_turned(line[:, :2], -angle) for line in ruled])
+    level = [turned(stroke, -angle) for stroke in points]
+    borders = _borders(level, [turned(line[:, :2], -angle) for line in ruled])
     lines = []
     for group in _grouped(level, borders, digits):
         ordered = sorted(group, key=lambda index: float(level[index][:, 0].min()))
@@ -162,14 +162,14 @@ def _runs_along(points: Points, long_enough: float, longest: float = math.inf) -
 
 def _unevenness(points: Points, degrees: float) -> float:
     """How much of the ink lies in few levels once it is turned back by an angle."""
-    y = _turned(points, -math.radians(degrees))[:, 1]
+    y = turned(points, -math.radians(degrees))[:, 1]
     height = max(float(np.ptp(y)), 1e-6)
     counts, _ = np.histogram(y, bins=PROFILE_BINS, range=(y.min(), y.min() + height))
     # A smaller box at the right angle is denser too; a level line is likelier than a tilted one.
     return float((counts.astype(float) ** 2).sum()) / len(y) ** 2 / height * (1 - 0.003 * abs(degrees))
 
 
-def _turned(points: Points, angle_rad: float) -> Points:
+def turned(points: Points, angle_rad: float) -> Points:
     c, s = math.cos(angle_rad), math.sin(angle_rad)
     return np.column_stack([points[:, 0] * c - points[:, 1] * s, points[:, 0] * s + points[:, 1] * c])
 

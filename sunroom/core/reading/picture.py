@@ -79,6 +79,13 @@ def line_picture(strokes: Sequence[Points]) -> NDArray[np.float32]:
     return np.repeat(normal[None, None], 3, axis=1)
 
 
+def places_in(strokes: Sequence[Points], shares: NDArray[np.float64]) -> NDArray[np.float64]:
+    """The x in a level line of what lies so far, 0 to 1, along its picture."""
+    left, right = min(s[:, 0].min() for s in strokes), max(s[:, 0].max() for s in strokes)
+    width = line_picture(shortened(strokes)).shape[-1]
+    return np.asarray(left + (shares * width - PAD_PX) / (width - 2 * PAD_PX) * (right - left))
+
+
 def _covered(strokes: Sequence[Points]) -> float:
     """How much of a line's width ink lies over or under: gaps between words, however wide, make no dash of them."""
     covered, reach = 0.0, -np.inf

@@ -11,6 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
+from sunroom.core.reading.among_words import words_with_signs
 from sunroom.core.reading.apart import at_piece
 from sunroom.core.reading.kinds import COUNTER, ONLY_LETTERS, SHORT_WORD, says_letters, says_words_among
 from sunroom.core.reading.readings import Reading, ReadLine
@@ -53,7 +54,7 @@ def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[boo
 
     def is_words(line: ReadLine) -> bool:
         reading, box = line.rivals[0], line.box
-        if says_words_among(reading):
+        if says_words_among(reading) or words_with_signs(reading.text):
             return True
         others = (other.box for other in lines if other is not line)
         alone = not any(box.y0 < other.y1 and other.y0 < box.y1 for other in others)
@@ -148,7 +149,8 @@ def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int,
 
 def plain_words(line: ReadLine) -> bool:
     """Whether a line is words, or counts one of signs, by what it says."""
-    return says_words_among(line.rivals[0]) or _counts(line)
+    reading = line.rivals[0]
+    return says_words_among(reading) or words_with_signs(reading.text) or _counts(line)
 
 
 def _counts(line: ReadLine) -> bool:

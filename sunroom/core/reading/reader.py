@@ -32,7 +32,7 @@ from sunroom.core.reading.numbers import (
 )
 from sunroom.core.reading.own_hand import OwnHand, OwnLetters
 from sunroom.core.reading.own_words import MOST_LEARNED, OwnWords, SeenLine
-from sunroom.core.reading.picture import line_picture, shortened
+from sunroom.core.reading.picture import line_picture, places_in, shortened
 from sunroom.core.reading.prior import (
     ACCENT_COST,
     UNSEEN_COST,
@@ -72,6 +72,8 @@ CHARACTERS = (
 ACCENTED = 6
 #: More strokes than this are not read at once: a page of writing is read in parts.
 MAX_STROKES = 600
+#: A word at least this common (zipf) is used by people.
+USED = 3.0
 #: Shorter words may as well be signs, or a number.
 WORD_LENGTH = 3
 #: So large a share of the rows of a sum or a long division may look unlike numbers.
@@ -238,6 +240,12 @@ class Reader:
             made.append((whole, tuple(lines[0].members)))
         return made
 
+    def places(self, strokes: Sequence[Stroke], text: str) -> NDArray[np.float64]:
+        """The x in a level line of each character that it says; empty when they cannot be told."""
+        _, taught, _ = self._recognise(line_picture(shortened(strokes)))
+        rows = self.joint.columns.taught.rows_of(taught, text)
+        return places_in(strokes, (rows + 0.5) / len(taught))
+
     def _read_line(self, strokes: list[Stroke], letters: OwnLetters | None, seen: Rows) -> list[Reading]:
         rows = seen.picture
         if not _seen(rows):
@@ -317,6 +325,10 @@ class Reader:
         """Whether a text is one number with a sign of its own, or a date, however wide the gaps in it."""
         signs = sum(text.count(sign) for sign in SIGNS_OF_ONE) + text.count(".") // 2 + text.count("/") // 2
         return signs > 0 and self._prior.well_formed(text)
+
+    def knows(self, token: str) -> bool:
+        """Whether a token is one word that people use."""
+        return self._prior.knows(token) and self._prior.commonness(token) >= USED
 
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)

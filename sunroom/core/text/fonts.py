@@ -173,6 +173,6 @@ class Typesetter:
         above, below = self.extent(lines[0])[0], self.extent(lines[-1])[1]
         return height / (above + below + LINE_HEIGHT * (len(lines) - 1))
 
-    def width(self, text: str, size: float) -> float:
+    def width(self, text: str, size: float, spans: tuple[Span, ...] = ()) -> float:
         """Width of the widest line of ``text``, unwrapped."""
-        return max(line.width for line in self.layout(text, size))
+        return max(line.width for line in self.layout(text, size, spans=spans))

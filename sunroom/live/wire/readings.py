@@ -45,15 +45,6 @@ class Teach(msgspec.Struct, frozen=True, tag_field="type", tag="teach"):
     lines: tuple[LineTaught, ...]
 
 
-class LineRead(msgspec.Struct, frozen=True):
-    """A line of the ink that was asked about: what it may say, its strokes by id, where it lies, and how it runs."""
-
-    rivals: tuple[Reading, ...]
-    ids: tuple[str, ...]
-    box: Box
-    angle_rad: float
-
-
 class SketchPart(msgspec.Struct, frozen=True):
     """A figure of a sketch: its strokes by id, and the parts (by number, -1: none) that its ends hold on to."""
 
@@ -113,8 +104,30 @@ class FormulaRead(msgspec.Struct, frozen=True):
     outline: str
     width: float
     height: float
+    baseline: float
     signs: tuple[SignRead, ...] = ()
     lines: tuple[tuple[str, ...], ...] = ()
+
+
+class LinePart(msgspec.Struct, frozen=True):
+    """A part of a line as it is typed, with the spaces around it: words, or a formula with its strokes by id."""
+
+    text: str
+    formula: FormulaRead | None = None
+    ids: tuple[str, ...] = ()
+
+
+class LineRead(msgspec.Struct, frozen=True):
+    """A line of the ink that was asked about: what it may say, its strokes by id, where it lies, and how it runs.
+
+    ``parts``: from the left, when there are formulas among its words.
+    """
+
+    rivals: tuple[Reading, ...]
+    ids: tuple[str, ...]
+    box: Box
+    angle_rad: float
+    parts: tuple[LinePart, ...] = ()
 
 
 class FormulaPiece(msgspec.Struct, frozen=True):

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections import OrderedDict
 from functools import lru_cache
-from itertools import chain
 
 import msgspec
 import numpy as np
@@ -128,7 +127,7 @@ def read_ink(
     if not first and not alone:
         sketch = []  # letters that look like figures, in a word
     found = find_map(samples, branch_of)
-    pieces = find_pieces(samples, lines, parts, level) if maths and not in_columns else None
+    pieces = find_pieces(samples, lines, parts, level, reader) if maths and not in_columns else None
     if (
         found
         and (len(lines) < len(found.labels) or (pieces and pieces.texts and pieces.formulas))
@@ -145,9 +144,7 @@ def read_ink(
     if found:
         pieces = None
     # What is words for the most part is not read as one formula as well.
-    apart = (
-        pieces and pieces.formulas and pieces.texts and says_nothing_else(joined([*chain(*pieces.texts)])[0])
-    )
+    apart = pieces and pieces.formulas and pieces.texts and says_nothing_else(joined(pieces.lines)[0])
     if maths and not apart:
         frames = frames_in(sketch, samples)
         signs = [n for n in range(len(samples)) if n not in frames]

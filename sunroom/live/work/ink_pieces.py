@@ -19,12 +19,14 @@ from sunroom.core.maths.tokens import with_decimal_commas
 from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import MAX_IN_ALL, FormulaReading
-from sunroom.core.maths.written_latex import looks_like_maths, stands_in_sums
-from sunroom.core.reading import ReadLine
+from sunroom.core.maths.written_latex import has_words, looks_like_maths, stands_in_sums
+from sunroom.core.reading import Reader, ReadLine
+from sunroom.core.reading.among_words import STOPS, find_signs, led_by_so, signs_in
 from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
 from sunroom.core.reading.mind_map import MapFound
 from sunroom.core.reading.pieces import Piece, counters_apart, lines_of_words, pieces_of, plain_words
 from sunroom.core.shapes import HEADED, Part, frames_in, is_plainly_one, lie_in_lines
+from sunroom.core.text.styles import MAX_IN_LINE
 
 #: Signs of written maths that somebody has corrected: their strokes by number, and what they are.
 Corrections = tuple[tuple[tuple[int, ...], str], ...]
@@ -33,6 +35,9 @@ Corrections = tuple[tuple[tuple[int, ...], str], ...]
 OVER, BESIDE = 0.3, 1.5
 #: What stands in a row with words or a formula is a sign, but for arrows, when it is smaller than so many heights of their line.
 LETTER, LARGE = 1.5, 3.0
+
+#: Formulas among words that are read at once.
+MOST_AMONG_WORDS = 20
 
 Samples = list[NDArray[np.float64]]
 
@@ -46,10 +51,25 @@ class FoundFormula(msgspec.Struct, frozen=True):
     box: Box
 
 
+class LinePart(msgspec.Struct, frozen=True):
+    """A part of a line of words as it is typed, with the spaces around it: words, or a formula with its strokes by number."""
+
+    text: str
+    formula: tuple[FormulaReading, Setting] | None = None
+    members: tuple[int, ...] = ()
+
+
+class TextLine(msgspec.Struct, frozen=True):
+    """A line of words; in parts when there are formulas among them."""
+
+    line: ReadLine
+    parts: tuple[LinePart, ...] = ()
+
+
 class Pieces(msgspec.Struct, frozen=True):
     """Ink of several kinds, with the numbers of its strokes: of each text the lines, formulas, figures."""
 
-    texts: tuple[tuple[ReadLine, ...], ...]
+    texts: tuple[tuple[TextLine, ...], ...]
     formulas: tuple[FoundFormula, ...]
     figures: tuple[Part, ...]
 
@@ -57,18 +77,29 @@ class Pieces(msgspec.Struct, frozen=True):
         """Whether that comes before all else: before one formula (``maths_first``) only with plain words beside it, before
         a drawing only without words that may be misread.
         """
-        lines = [*chain(*self.texts)]
-        if self.formulas:
-            return not maths_first or any(plain_words(line) for line in lines)
-        return all(line.rivals[0].score >= SURE_TEXT for line in lines)
+        if self.formulas or self.has_formulas_among_words:
+            return not maths_first or any(plain_words(line) for line in self.lines)
+        return all(line.rivals[0].score >= SURE_TEXT for line in self.lines)
+
+    @property
+    def lines(self) -> list[ReadLine]:
+        return [each.line for each in chain(*self.texts)]
+
+    @property
+    def has_formulas_among_words(self) -> bool:
+        return any(each.parts for each in chain(*self.texts))
 
 
 def find_pieces(
-    samples: Samples, lines: list[ReadLine], parts: list[Part], read: Callable[[list[int]], list[ReadLine]]
+    samples: Samples,
+    lines: list[ReadLine],
+    parts: list[Part],
+    read: Callable[[list[int]], list[ReadLine]],
+    reader: Reader,
 ) -> Pieces | None:
     """What each part of some ink is; None when all of it is of one kind.
 
-    ``lines`` are those beside the figures ``parts``; ``read`` reads the samples of some numbers.
+    ``lines`` are those beside the figures ``parts``; ``read`` reads the samples of some numbers as ``reader`` does.
     """
     boxes = {n: Box.of(stroke[:, :2]) for n, stroke in enumerate(samples)}
     if parts:
@@ -79,6 +110,7 @@ def find_pieces(
             return None
         if len(parts) < len(drawn):
             lines = read(list(boxes))
+    lines = [led_by_so(line, samples, reader.knows) for line in lines]
     words = lines_of_words(lines, boxes)
     signs = sum(len(line.members) for line, kind in zip(lines, words, strict=True) if not kind)
     if signs > MAX_IN_ALL:
@@ -91,14 +123,22 @@ def find_pieces(
     for piece in pieces:
         if not piece.words:
             made = _formula_in(samples, piece, boxes)
-            if made and _is_formula(made[0].latex, piece.lines):
+            says = "\n".join(line.rivals[0].text for line in piece.lines)
+            if made and _is_formula(made[0].latex, says):
                 formulas[piece.members] = FoundFormula(*made, piece.members, piece.box)
             else:
                 words = [kind or line in piece.lines for line, kind in zip(lines, words, strict=True)]
     pieces = pieces_of(lines, words, boxes)
-    texts = tuple(piece.lines for piece in pieces if piece.words)
+    loose = sorted(boxes.keys() - {number for piece in pieces for number in piece.members})
+    lines = [line for piece in pieces if piece.words for line in piece.lines]
+    among = _formulas_among_words(samples, lines, loose, reader)
+    texts = tuple(
+        tuple(among.get(line.members) or TextLine(line) for line in piece.lines)
+        for piece in pieces
+        if piece.words
+    )
     found = tuple(formulas[piece.members] for piece in pieces if piece.members in formulas)
-    several = bool(texts) + bool(found) + bool(parts) > 1
+    several = bool(texts) + bool(found) + bool(parts) + bool(among) > 1
     return Pieces(texts, found, tuple(parts)) if several else None
 
 
@@ -164,10 +204,47 @@ def _formula_in(
         return made[0]
 
 
-def _is_formula(latex: str, lines: tuple[ReadLine, ...]) -> bool:
-    """Whether lines without words are a formula, and no number, name or range."""
-    says = "\n".join(line.rivals[0].text for line in lines)
+def _is_formula(latex: str, says: str) -> bool:
+    """Whether ink without words, which ``says`` something as type, is a formula, and no number, name or range."""
     return looks_like_maths(latex) or stands_in_sums(latex) or says_a_sum(says)
+
+
+def _formulas_among_words(
+    samples: Samples, lines: list[ReadLine], loose: list[int], reader: Reader
+) -> dict[tuple[int, ...], TextLine]:
+    """Lines of words that have formulas among these, by their strokes; ``loose`` are the strokes that are in no line."""
+    found: dict[tuple[int, ...], TextLine] = {}
+    left = MOST_AMONG_WORDS
+    for line in lines:
+        text, at = line.rivals[0].text, 0
+        parts: list[LinePart] = []
+        for signs, members in find_signs(line, samples, loose, reader.places, reader.knows)[:left]:
+            left -= 1
+            made, says = formulas_of(samples, list(members)), text[signs.start : signs.end]
+            if made and _stands_among_words(latex := made[0][0].latex, says):
+                words = _words(text[at : signs.start], behind=bool(parts), before=True)
+                parts += [words, LinePart(latex, made[0], members)]
+                # A stop behind it is one of the sentence.
+                at = signs.end - (says[-1] in STOPS and not latex.endswith(says[-1]))
+        if parts:
+            parts.append(_words(text[at:], behind=True, before=False))
+            whole = sorted({*line.members, *(number for part in parts for number in part.members)})
+            box = Box.of(np.vstack([samples[number][:, :2] for number in whole]))
+            whole_line = msgspec.structs.replace(line, members=tuple(whole), box=box)
+            found[line.members] = TextLine(whole_line, tuple(parts))
+    return found
+
+
+def _stands_among_words(latex: str, says: str) -> bool:
+    """Whether ink in a line of words, which ``says`` something as type, is rather a formula, that can be set in a line."""
+    in_line = r"\\" not in latex and len(latex) <= MAX_IN_LINE
+    return in_line and _is_formula(latex, says) and not has_words(latex)
+
+
+def _words(text: str, *, behind: bool, before: bool) -> LinePart:
+    """Words behind or before a formula, from which a space parts them."""
+    left = " " if behind and text[:1].isalnum() else ""
+    return LinePart(left + text + (" " if before and text[-1:].isalnum() else ""))
 
 
 def _without_signs(
@@ -176,7 +253,7 @@ def _without_signs(
     """The figures of a sketch but for signs: what is drawn in words, or in a formula that it does not frame."""
     words = lines_of_words(lines, boxes)
     of_words = [line.box for line, kind in zip(lines, words, strict=True) if kind]
-    rows = [(line.box, LETTER if kind else LARGE) for line, kind in zip(lines, words, strict=True)]
+    rows = [_row(line, kind) for line, kind in zip(lines, words, strict=True)]
     formulas = [_reach(piece) for piece in pieces_of(lines, words, boxes) if not piece.words]
 
     def is_figure(part: Part) -> bool:
@@ -201,6 +278,13 @@ def _without_signs(
         )
         for n in left
     ]
+
+
+def _row(line: ReadLine, words: bool) -> tuple[Box, float]:
+    """Where the signs of a line are, and smaller than how many heights of that; a formula's hang out of it, as a denominator does."""
+    if words and not signs_in(line.rivals[0].text):
+        return line.box, LETTER
+    return (line.box.grown(OVER * line.box.height) if words else line.box), LARGE
 
 
 def _beside(box: Box, row: Box) -> bool:

@@ -24,6 +24,7 @@ from sunroom.core.shapes.even import Neighbour
 from sunroom.live.wire.readings import (
     FormulaPiece,
     FormulaRead,
+    LinePart,
     LineRead,
     MapLabel,
     MapLine,
@@ -116,9 +117,19 @@ def _chosen(message: Read, ids: list[str]) -> tuple[tuple[tuple[int, ...], str],
 
 
 def _lines(lines: Iterable[ReadLine], ids: list[str]) -> tuple[LineRead, ...]:
-    return tuple(
-        LineRead(line.rivals, tuple(ids[n] for n in line.members), line.box, line.angle_rad) for line in lines
+    return tuple(_line(line, ids) for line in lines)
+
+
+def _line(line: ReadLine, ids: list[str], parts: Iterable[ink_pieces.LinePart] = ()) -> LineRead:
+    shown = tuple(
+        LinePart(
+            part.text,
+            _formulas([part.formula], ids)[0] if part.formula else None,
+            tuple(ids[n] for n in part.members),
+        )
+        for part in parts
     )
+    return LineRead(line.rivals, tuple(ids[n] for n in line.members), line.box, line.angle_rad, shown)
 
 
 def _sketch(parts: Iterable[Part], ids: list[str]) -> tuple[SketchPart, ...]:
@@ -128,7 +139,7 @@ def _sketch(parts: Iterable[Part], ids: list[str]) -> tuple[SketchPart, ...]:
 def _pieces(found: ink_pieces.Pieces | None, ids: list[str]) -> Pieces | None:
     if found is None:
         return None
-    texts = tuple(_lines(lines, ids) for lines in found.texts)
+    texts = tuple(tuple(_line(each.line, ids, each.parts) for each in text) for text in found.texts)
     formulas = tuple(
         FormulaPiece(
             _formulas([(one.reading, one.setting)], ids)[0], tuple(ids[n] for n in one.members), one.box
@@ -151,7 +162,7 @@ def _formulas(found: Sequence[tuple[FormulaReading, Setting]], ids: list[str]) -
             for sign in (() if made else reading.signs)
         )
         lines = tuple(tuple(ids[n] for n in line) for line in reading.lines)
-        shown = look.outline, look.width, look.height, signs, lines if len(lines) > 1 else ()
+        shown = look.outline, look.width, look.height, look.baseline, signs, lines if len(lines) > 1 else ()
         made.append(FormulaRead(reading.latex, reading.score, *shown))
     return tuple(made)
 

@@ -294,7 +294,7 @@ export class Surface implements SurfaceEvents {
     const [first] = conversionsOf(readings, { maths, lines: false })
     if (first === 'asEach') {
       const { texts, formulas } = readings.pieces!
-      for (const { rivals, box } of texts.flat()) overlay.ghost(rivals[0]!.text, box)
+      for (const line of texts.flat()) overlay.ghost(line)
       for (const { read, box } of formulas) {
         const [minX, minY, maxX, maxY] = box
         overlay.ghostFormula(read, { minX, minY, maxX, maxY })
@@ -306,7 +306,7 @@ export class Surface implements SurfaceEvents {
     )
     if (first === 'asMaths' && around) overlay.ghostFormula(readings.formulas[0]!, around)
     else if (first === 'asText' || (first === 'asMap' && readings.mind_map!.of))
-      for (const { rivals, box } of readings.lines) overlay.ghost(rivals[0]!.text, box)
+      for (const line of readings.lines) overlay.ghost(line)
   }
 
   #drawMoving(overlay: Overlay, now: number, page: Page): void {

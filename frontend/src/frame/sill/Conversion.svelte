@@ -33,9 +33,11 @@
   }
 
   function whatOf({ texts, formulas, figures }: Pieces): string {
+    const among = texts.flat().flatMap(({ parts }) => parts.filter(({ formula }) => formula))
+    const maths = formulas.length + among.length
     const counted = [
       texts.length && t('text-count', { count: texts.length }),
-      formulas.length && t('formula-count', { count: formulas.length }),
+      maths && t('formula-count', { count: maths }),
       figures.length && t('figure-count', { count: figures.length }),
     ]
     return counted.filter(Boolean).join(' · ')

@@ -26,10 +26,10 @@ from sunroom.core.board.items import (
 )
 from sunroom.core.board.limits import check_figure, check_id, check_range, check_text
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work
+from sunroom.core.board.requests.cost import NAMED, STROKE, formula_work, text_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
 from sunroom.core.board.requests.maths_setting import SetMaths, formulas_of
-from sunroom.core.board.requests.typesetting import HEADING, Typeset, as_large, texts_of
+from sunroom.core.board.requests.typesetting import HEADING, Typeset, as_large, of_words, texts_of
 from sunroom.core.board.steps import ReplaceItems, Step
 from sunroom.core.errors import MalformedError
 from sunroom.core.ink import Ends
@@ -38,6 +38,7 @@ from sunroom.core.pens.rules import Action
 from sunroom.core.sentences import said
 from sunroom.core.shapes.figures import FigureKind
 from sunroom.core.text import Typesetter
+from sunroom.core.text.styles import check_spans
 
 MAX_FIGURES = 60
 #: Texts and formulas that some ink may be at once.
@@ -108,6 +109,7 @@ def check(request: Converting) -> None:
             check_text(request.text)
             check_range("angle", request.angle_rad, -math.pi, math.pi)
             _check_lines(request)
+            _check_formulas(request)
         case SetMaths():
             check_id(request.id)
             check_text(request.formula, MAX_FORMULA)
@@ -149,6 +151,14 @@ def _check_lines(request: Typeset | SetMaths) -> None:
         raise MalformedError("lines", said("the-step-names-no-item"))
 
 
+def _check_formulas(request: Typeset) -> None:
+    check_spans(request.spans, len(request.text))
+    if sum(len(formula.ids) for formula in request.formulas) > len(request.ids):
+        raise MalformedError("formulas", said("the-step-names-no-item"))
+    if any("\n" in request.text[formula.start : formula.end] for formula in request.formulas):
+        raise MalformedError("formulas", said("the-styles-of-the-text"))
+
+
 def _check_figure(request: TrueUp) -> None:
     check_id(request.id)
     check_figure(request.points, request.curved, request.parts)
@@ -166,7 +176,7 @@ def actions(request: Converting) -> list[Action]:
 def work(page: Page | None, request: Converting) -> float:
     match request:
         case Typeset():
-            return TEXT * 4 * len(request.text) + STROKE * len(request.ids)
+            return 4 * text_work(request.text, request.spans) + STROKE * len(request.ids)
         case SetMaths():
             # Several lines are set one by one, and what is before their relations once more.
             times = 2 if request.more else 1
@@ -294,7 +304,8 @@ def _each(now: Now, request: ConvertEach) -> ReplaceItems:
             continue
         made.append(_made(now, part, strokes))
         gone |= dict.fromkeys(stroke.id for stroke in strokes)
-    items: list[Item] = [_holding(now, *each) for each in _alike(made, now.typesetter)]
+    signs = {uid for text in request.texts for uid in text.signs}
+    items: list[Item] = [_holding(now, *each) for each in _alike(made, signs, now.typesetter)]
     if request.sketch:
         figures = tuple(
             msgspec.structs.replace(figure, ids=tuple(uid for uid in figure.ids if uid not in gone))
@@ -311,8 +322,11 @@ def _each(now: Now, request: ConvertEach) -> ReplaceItems:
     return ReplaceItems(request.page, tuple(gone), tuple(items))
 
 
-def _alike(parts: list[list[Inked]], typesetter: Typesetter) -> list[Inked]:
-    """Level texts as large as the middle one of them, and formulas likewise, but for what is much larger or smaller, as a heading is."""
+def _alike(parts: list[list[Inked]], signs: set[str], typesetter: Typesetter) -> list[Inked]:
+    """Level texts as large as the middle one of them, and formulas likewise, but for what is much larger or smaller, as a heading is.
+
+    ``signs`` are the strokes of formulas among words.
+    """
     sizes: dict[type, list[float]] = {}
     for item, _ in chain(*parts):
         if _is_level(item):
@@ -327,7 +341,7 @@ def _alike(parts: list[list[Inked]], typesetter: Typesetter) -> list[Inked]:
             if not (_is_level(item) and size / HEADING <= item.size <= size * HEADING):
                 even.append((item, strokes))
             elif isinstance(item, TextItem):
-                even.append((as_large(item, size, strokes, typesetter), strokes))
+                even.append((as_large(item, size, of_words(strokes, signs), typesetter), strokes))
             elif isinstance(item, FormulaItem):
                 x = edge + (item.x - edge) * size / item.size
                 y = item.y + (item.size - size) * item.height / 2
