@@ -9,7 +9,7 @@ import numpy as np
 
 from sunroom import resources
 from sunroom.core.board import Board, InkItem, PageHead, TextItem, apply, resolve
-from sunroom.core.board.requests import ConvertEach, Typeset, check_request
+from sunroom.core.board.requests import MOST_WORK, ConvertEach, Typeset, check_request, work
 from sunroom.core.board.requests.typesetting import FormulaInText
 from sunroom.core.board.steps import AddItems, AddPage, ReplaceItems
 from sunroom.core.errors import MalformedError
@@ -101,6 +101,16 @@ class FormulasInText(TestCase):
         ink = line_of_ink()
         (text,) = typed(board_of(*ink), self.request(ink, r"so \frac{ holds", FormulaInText(3, 9, ())))
         self.assertEqual("".join(run.text for run in text.lines[0].runs), r"so \frac{ holds")
+
+    def test_a_page_of_as_many_as_are_read_at_once_is_not_too_much_work(self) -> None:
+        formula = "+".join([r"\frac{x}{2}"] * 8)
+        rows = [line_of_ink(100 + 70 * n) for n in range(20)]
+        texts = tuple(
+            self.request(row, f"so {formula} holds", FormulaInText(3, 3 + len(formula), (row[1].id,)))
+            for row in rows
+        )
+        request = ConvertEach(PAGE, texts)
+        self.assertLess(work(board_of(*(each for row in rows for each in row)), request), MOST_WORK)
 
     def test_formulas_outside_the_text_over_each_other_or_of_too_many_strokes_are_malformed(self) -> None:
         ink = line_of_ink()

@@ -26,7 +26,7 @@ from sunroom.core.board.items import (
 )
 from sunroom.core.board.limits import check_figure, check_id, check_range, check_text
 from sunroom.core.board.pages import Page
-from sunroom.core.board.requests.cost import NAMED, STROKE, formula_work, text_work
+from sunroom.core.board.requests.cost import NAMED, STROKE, TEXT, formula_work, text_work
 from sunroom.core.board.requests.family import GoneError, Now, check_holds, check_ids, found
 from sunroom.core.board.requests.maths_setting import SetMaths, formulas_of
 from sunroom.core.board.requests.typesetting import HEADING, Typeset, as_large, of_words, texts_of
@@ -176,7 +176,12 @@ def actions(request: Converting) -> list[Action]:
 def work(page: Page | None, request: Converting) -> float:
     match request:
         case Typeset():
-            return 4 * text_work(request.text, request.spans) + STROKE * len(request.ids)
+            # It is laid out several times, its formulas are set once.
+            return (
+                3 * TEXT * len(request.text)
+                + text_work(request.text, request.spans)
+                + STROKE * len(request.ids)
+            )
         case SetMaths():
             # Several lines are set one by one, and what is before their relations once more.
             times = 2 if request.more else 1
