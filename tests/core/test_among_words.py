@@ -10,7 +10,7 @@ from bench.digits import HANDS, as_ink
 from demo.hand import Hand
 from sunroom import resources
 from sunroom.core.geometry import Box
-from sunroom.core.maths.written_latex import has_words
+from sunroom.core.maths.written_latex import breaks_off, has_words
 from sunroom.core.reading.among_words import find_signs, led_by_so, signs_in, words_with_signs
 from sunroom.core.reading.apart import between_gaps, gaps_in
 from sunroom.core.reading.decode import rows_of
@@ -61,6 +61,9 @@ class Signs(TestCase):
         text = "river ,- favour"
         self.assertEqual((said(text), said(text, relations=(6,))), ([], [",-"]))
         self.assertEqual(said("the river is long", relations=(6,)), [], "a word that people use is one")
+        # What ends with a sign goes on, with a short word at most.
+        self.assertEqual(said("say y = tax there", relations=(6,)), ["y = tax"])
+        self.assertEqual(said("say y = taxes there", relations=(6,)), ["y ="])
 
     def test_a_line_with_a_plain_word_and_signs_is_words(self) -> None:
         for text, so in (("Draw y = 2x", True), ("y = 2x", False), ("Draw it", False), ("sina = 3", False), ("NaOH + HCl = NaCl", False)):  # fmt: skip
@@ -69,6 +72,10 @@ class Signs(TestCase):
     def test_letters_in_a_row_are_a_word_and_products_and_substances_are_not(self) -> None:
         for latex, so in (("e-mail", True), ("V=abc", False), (r"\sin x=\frac{1}{2}", False), ("NaCl+H_{2}O", False), (r"5\mathrm{mol}", False)):  # fmt: skip
             self.assertEqual(has_words(latex), so, latex)
+
+    def test_what_ends_with_a_sign_breaks_off(self) -> None:
+        for latex, so in (("v^{2}=u^{2}+", True), (r"a\cdot", True), ("x=", True), ("Na^{+}", False), ("x=-1", False), (r"a\in", True), (r"\sin", False)):  # fmt: skip
+            self.assertEqual(breaks_off(latex), so, latex)
 
 
 class Strokes(TestCase):

@@ -252,6 +252,11 @@ def stands_in_sums(latex: str) -> bool:
     return bool(_TERM.search(latex))
 
 
+def breaks_off(latex: str) -> bool:
+    """Whether a reading ends with a sign that something follows: ``v^{2}=u^{2}+``."""
+    return bool(_OPEN_END.search(latex))
+
+
 def has_words(latex: str) -> bool:
     """Whether a reading has so many letters in a row that they are rather a word than what is multiplied: ``e-mail``."""
     return bool(_LONG.search("".join(_COMMANDS.sub(" ", latex).split())))
@@ -261,6 +266,7 @@ _COMMANDS, _LONG = re.compile(r"\\[A-Za-z]+(?:\{[A-Za-z]+\})?"), re.compile(r"[A
 _SCRIPTS = ("^{", "_{")
 _MARKS = (r"\frac", r"\sqrt", r"\sum", r"\int", r"\prod", r"\le", r"\ge", r"\ne", r"\pm", r"\vec")
 _BETWEEN = r"[=<>]|\\(?:approx|equiv|in(?![a-z])|subset|cup|cap|perp|parallel|[rR]ightarrow|Leftrightarrow)"
+_OPEN_END = re.compile(rf"(?:{_BETWEEN}|[-+]|\\(?:cdot|times|div|pm)(?![a-z]))\s*$")
 _COUNTS = r"\s*(?:[-+]|\\(?:cdot|times|div)(?![a-z]))\s*"
 _TERM = re.compile(rf"[A-Za-z)]\d*{_COUNTS}[\w(]|\d{_COUNTS}\d*[A-Za-z(]|[A-Za-z)]\s*\(")
 _EQUATION = re.compile(rf"\S\s*(?:{_BETWEEN})\s*\S|\\(?:tri)?angle\s*[A-Z]")

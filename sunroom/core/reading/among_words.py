@@ -21,6 +21,8 @@ from sunroom.core.reading.readings import ReadLine
 MOST_IN_LINE = 6
 #: Words of no more letters than this may be what a sum counts with: ``ab + c``, and 8n that was read as ``on``.
 SHORT = 2
+#: And of no more than this, where signs before it would end with one of an operation.
+LITTLE = 4
 
 #: The bars of an equals sign are lower than this part of their width; they are so wide, as parts of the height of letters, and
 #: share so much of their width.
@@ -88,7 +90,7 @@ def signs_in(
     goes_on, begins = False, None
     for token in tokens:
         ends = None if token is tokens[-1] else token.gap
-        if not token.word and goes_on:
+        if goes_on and (not token.word or _completes(text[token.start : token.end], text[found[-1].end - 1])):
             found[-1] = found[-1]._replace(end=token.end, ends=ends)
         elif not token.word:
             found.append(Signs(token.start, token.end, begins, ends))
@@ -100,6 +102,11 @@ def signs_in(
         if _is_sum(text[signs.start : signs.end]) or any(signs.start <= at < signs.end for at in relations)
     ]
     return sums[:MOST_IN_LINE]
+
+
+def _completes(word: str, sign: str) -> bool:
+    """Whether a short word is rather what a sum that ends with a sign goes on with, as tan x that was read as ``tax``."""
+    return bool(_OPERATION.match(sign)) and len(word) <= LITTLE and word.casefold() not in JOINING
 
 
 def _without_stop(signs: Signs, text: str) -> Signs:

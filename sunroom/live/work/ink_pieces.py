@@ -19,7 +19,7 @@ from sunroom.core.maths.tokens import with_decimal_commas
 from sunroom.core.maths.typed import read_formula, unmistakable
 from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import MAX_IN_ALL, FormulaReading
-from sunroom.core.maths.written_latex import has_words, looks_like_maths, stands_in_sums
+from sunroom.core.maths.written_latex import breaks_off, has_words, looks_like_maths, stands_in_sums
 from sunroom.core.reading import Reader, ReadLine
 from sunroom.core.reading.among_words import STOPS, find_signs, led_by_so, signs_in
 from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
@@ -238,7 +238,7 @@ def _formulas_among_words(
 def _stands_among_words(latex: str, says: str) -> bool:
     """Whether ink in a line of words, which ``says`` something as type, is rather a formula, that can be set in a line."""
     in_line = r"\\" not in latex and len(latex) <= MAX_IN_LINE
-    return in_line and _is_formula(latex, says) and not has_words(latex)
+    return in_line and _is_formula(latex, says) and not has_words(latex) and not breaks_off(latex)
 
 
 def _words(text: str, *, behind: bool, before: bool) -> LinePart:
