@@ -11,7 +11,7 @@ from demo.hand import Hand
 from sunroom import resources
 from sunroom.core.geometry import Box
 from sunroom.core.maths.written_latex import breaks_off, has_words
-from sunroom.core.reading.among_words import find_signs, led_by_so, signs_in, words_with_signs
+from sunroom.core.reading.among_words import EVERYDAY, find_signs, led_by_so, signs_in, words_with_signs
 from sunroom.core.reading.apart import between_gaps, gaps_in
 from sunroom.core.reading.decode import rows_of
 from sunroom.core.reading.readings import Reading, ReadLine
@@ -130,9 +130,8 @@ class Strokes(TestCase):
     def test_so_before_an_equation_is_no_50(self) -> None:
         line = ReadLine((Reading("50x = 4", 0.5), Reading("50 × = 4", 0.1)), (0, 1, 2), Box(0, 0, 60, 20))
         wide, close = self.letters(0, 10, 38), self.letters(0, 10, 20)
-        self.assertEqual(led_by_so(line, wide, lambda token: True).rivals[0].text, "so x = 4")
-        self.assertIs(led_by_so(line, close, lambda token: True), line)
-        self.assertIs(led_by_so(line, wide, lambda token: False), line, "where nobody says so")
+        self.assertEqual(led_by_so(line, wide).rivals[0].text, "so x = 4")
+        self.assertIs(led_by_so(line, close), line)
 
 
 class Places(TestCase):
@@ -142,6 +141,13 @@ class Places(TestCase):
             rows[row, column] = 0.97
         np.testing.assert_allclose(rows_of(rows, [1, 1, 2, 3]), [0.5, 3, 5.5, 7])
         self.assertEqual(len(rows_of(rows[:3], [1, 1, 2, 3])), 0, "too few rows for the text")
+
+    def test_so_is_said_every_day_in_two_languages(self) -> None:
+        said = {
+            language: resources.reader(language).knows("so", EVERYDAY)
+            for language in ("en", "de", "fr", "es")
+        }
+        self.assertEqual(said, {"en": True, "de": True, "fr": False, "es": False})
 
     def test_a_reader_tells_where_in_a_line_its_characters_are(self) -> None:
         text = "Find x: 3x + 4 = 10"

@@ -195,6 +195,28 @@ class Ink(TestCase):
             self.assertTrue({*line.parts[1].members} < {*line.line.members})
         self.assertIsNone(read(words("the sun is up", 0, 0)).pieces, "words are of one kind")
 
+    def test_fifty_stays_fifty_where_nobody_says_so(self) -> None:
+        ink = [stroke[:, :2] for stroke in (*words("so", 0, 0), *words("x = 4", 130, 0))]
+        read_as = ReadLine((Reading("50x = 4", 0.5),), tuple(range(len(ink))), Box.of(np.vstack(ink)))
+        for language, parts in (("en", ["so ", "x=4", ""]), ("fr", [])):
+            reader = resources.reader(language)
+            found = ink_pieces.find_pieces(as_ink(ink), [read_as], [], lambda numbers: [], reader)
+            texts = found.texts if found else ()
+            self.assertEqual(
+                [part.text for text in texts for one in text for part in one.parts], parts, language
+            )
+
+    def test_no_more_formulas_are_looked_for_than_are_read(self) -> None:
+        ink = [stroke for row in range(3) for stroke in words("Find x: 3x + 4 = 10", 0, 90 * row)]
+        with (
+            mock.patch.object(ink_pieces, "MOST_AMONG_WORDS", 1),
+            mock.patch.object(ink_pieces, "find_signs", wraps=ink_pieces.find_signs) as looked,
+        ):
+            pieces = read(ink).pieces
+        assert pieces is not None
+        self.assertEqual([bool(one.parts) for text in pieces.texts for one in text], [True, False, False])
+        self.assertEqual(looked.call_count, 1)
+
     def test_the_bar_of_a_fraction_goes_with_it_and_is_of_its_line(self) -> None:
         before = words("The speed is", 0, 20)
         fraction = [0.5 * stroke for stroke in self.equation(r"v=\frac{s}{t}")]

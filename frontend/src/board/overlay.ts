@@ -1,10 +1,10 @@
 /** What lies over the page for a moment: wet ink, pointers, the selection. Drawn anew each frame. */
-import { FORMULA_UNITS, PAPER_COLOUR } from '../wire/generated'
+import { PAPER_COLOUR } from '../wire/generated'
 import type { Samples } from '../ink/samples'
 import type { Affine, FormulaRead, Instrument, Item, LineRead } from '../wire/generated'
 import type { Box } from './box'
 import { drawHeads, drawInkPath, drawItem, inkOpacity, inkPath } from './draw'
-import { outlineOf } from './draw-words'
+import { ghostFormula, ghostLine } from './ghosts'
 import { FRAME_MARGIN_PX, handlePlace, handlesOf } from './frame'
 import { drawInstrument } from './instruments/draw'
 import type { Measure } from './instruments/measure'
@@ -18,8 +18,6 @@ const BAY_COLOUR = '#5e6a66'
 const BAY_MINE = '#f2a81d'
 const POINTER_COLOUR = '#b4472c'
 const VEIL = 0.78
-/** How far the tallest letters reach above their baseline, as a part of the size. */
-const ASCENT = 0.8
 export const TRAIL_MS = 900
 export const RING_MS = 600
 
@@ -305,60 +303,12 @@ export class Overlay {
     context.fillText(name, box.minX + 4 * unit, box.minY - 7 * unit)
   }
 
-  /** What a line reads as below it, pale, with the formulas among its words. */
-  ghost({ rivals, parts, box: [x0, y0, x1, y1] }: LineRead): void {
-    const context = this.#context
-    const size = Math.min(Math.max(0.5 * (y1 - y0), 13 / this.#scale), 30 / this.#scale)
-    const shown = parts.length ? parts : [{ text: rivals[0]!.text, formula: null }]
-    context.save()
-    context.font = `${size}px "Atkinson Hyperlegible Next", sans-serif`
-    context.textBaseline = 'alphabetic'
-    context.textAlign = 'left'
-    const widths = shown.map(({ text, formula }) =>
-      formula ? formula.width * size : context.measureText(text).width,
-    )
-    const width = widths.reduce((sum, each) => sum + each, 0)
-    const above = Math.max(ASCENT, ...shown.map(({ formula }) => formula?.baseline ?? 0))
-    context.translate(x0, y1 + 10 / this.#scale + above * size)
-    context.scale(Math.min(1, Math.max(x1 - x0, 200 / this.#scale) / width), 1)
-    let x = 0
-    for (const [i, { text, formula }] of shown.entries()) {
-      if (formula) this.#ghostOutline(formula.outline, x, -formula.baseline * size, size)
-      else {
-        this.#asGhost(1)
-        context.strokeText(text, x, 0)
-        context.fillText(text, x, 0)
-      }
-      x += widths[i]!
-    }
-    context.restore()
+  ghost(line: LineRead): void {
+    ghostLine(this.#context, this.#scale, line)
   }
 
-  /** What ink reads as, as a formula, below its box. */
-  ghostFormula({ outline, height }: FormulaRead, { minX, minY, maxY }: Box): void {
-    const size = Math.min(Math.max((0.5 * (maxY - minY)) / height, 14 / this.#scale), 30 / this.#scale)
-    this.#ghostOutline(outline, minX, maxY + 10 / this.#scale, size)
-  }
-
-  #ghostOutline(outline: string, x: number, y: number, size: number): void {
-    const context = this.#context
-    const path = outlineOf(outline)
-    context.save()
-    context.translate(x, y)
-    context.scale(size / FORMULA_UNITS, size / FORMULA_UNITS)
-    this.#asGhost(size / FORMULA_UNITS)
-    context.stroke(path)
-    context.fill(path)
-    context.restore()
-  }
-
-  /** Pale, on a rim of paper; ``unit`` is that of what is drawn, in board units. */
-  #asGhost(unit: number): void {
-    const context = this.#context
-    context.lineWidth = 4 / this.#scale / unit
-    context.lineJoin = 'round'
-    context.strokeStyle = PAPER_COLOUR
-    context.fillStyle = SELECTED_COLOUR
+  ghostFormula(formula: FormulaRead, box: Box): void {
+    ghostFormula(this.#context, this.#scale, formula, box)
   }
 
   /** A ring that opens where somebody pressed; ``part`` (0–1) of its time. */

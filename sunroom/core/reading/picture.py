@@ -79,10 +79,9 @@ def line_picture(strokes: Sequence[Points]) -> NDArray[np.float32]:
     return np.repeat(normal[None, None], 3, axis=1)
 
 
-def places_in(strokes: Sequence[Points], shares: NDArray[np.float64]) -> NDArray[np.float64]:
-    """The x in a level line of what lies so far, 0 to 1, along its picture."""
+def places_in(strokes: Sequence[Points], width: int, shares: NDArray[np.float64]) -> NDArray[np.float64]:
+    """The x in a level line of what lies so far, 0 to 1, along its picture of that width in px."""
     left, right = min(s[:, 0].min() for s in strokes), max(s[:, 0].max() for s in strokes)
-    width = line_picture(shortened(strokes)).shape[-1]
     return np.asarray(left + (shares * width - PAD_PX) / (width - 2 * PAD_PX) * (right - left))
 
 

@@ -242,9 +242,10 @@ class Reader:
 
     def places(self, strokes: Sequence[Stroke], text: str) -> NDArray[np.float64]:
         """The x in a level line of each character that it says; empty when they cannot be told."""
-        _, taught, _ = self._recognise(line_picture(shortened(strokes)))
+        picture = line_picture(shortened(strokes))
+        _, taught, _ = self._recognise(picture)
         rows = self.joint.columns.taught.rows_of(taught, text)
-        return places_in(strokes, (rows + 0.5) / len(taught))
+        return places_in(strokes, picture.shape[-1], (rows + 0.5) / len(taught))
 
     def _read_line(self, strokes: list[Stroke], letters: OwnLetters | None, seen: Rows) -> list[Reading]:
         rows = seen.picture
@@ -326,9 +327,9 @@ class Reader:
         signs = sum(text.count(sign) for sign in SIGNS_OF_ONE) + text.count(".") // 2 + text.count("/") // 2
         return signs > 0 and self._prior.well_formed(text)
 
-    def knows(self, token: str) -> bool:
-        """Whether a token is one word that people use."""
-        return self._prior.knows(token) and self._prior.commonness(token) >= USED
+    def knows(self, token: str, least: float = USED) -> bool:
+        """Whether a token is one word that people use, at least so often (zipf)."""
+        return self._prior.knows(token) and self._prior.commonness(token) >= least
 
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)

@@ -21,7 +21,7 @@ from sunroom.core.maths.unit_letters import is_sure, with_units
 from sunroom.core.maths.written import MAX_IN_ALL, FormulaReading
 from sunroom.core.maths.written_latex import breaks_off, has_words, looks_like_maths, stands_in_sums
 from sunroom.core.reading import Reader, ReadLine
-from sunroom.core.reading.among_words import STOPS, find_signs, led_by_so, signs_in
+from sunroom.core.reading.among_words import EVERYDAY, STOPS, find_signs, led_by_so, signs_in
 from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
 from sunroom.core.reading.mind_map import MapFound
 from sunroom.core.reading.pieces import Piece, counters_apart, lines_of_words, pieces_of, plain_words
@@ -110,7 +110,8 @@ def find_pieces(
             return None
         if len(parts) < len(drawn):
             lines = read(list(boxes))
-    lines = [led_by_so(line, samples, reader.knows) for line in lines]
+    if reader.knows("so", EVERYDAY):
+        lines = [led_by_so(line, samples) for line in lines]
     words = lines_of_words(lines, boxes)
     signs = sum(len(line.members) for line, kind in zip(lines, words, strict=True) if not kind)
     if signs > MAX_IN_ALL:
@@ -216,6 +217,8 @@ def _formulas_among_words(
     found: dict[tuple[int, ...], TextLine] = {}
     left = MOST_AMONG_WORDS
     for line in lines:
+        if not left:
+            break  # to find more of them takes time as well
         text, at = line.rivals[0].text, 0
         parts: list[LinePart] = []
         for signs, members in find_signs(line, samples, loose, reader.places, reader.knows)[:left]:
