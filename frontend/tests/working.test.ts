@@ -3,8 +3,9 @@ import { FakeSocket, head, welcome } from './stub'
 import { stroke } from './surface'
 import type { Box } from '../src/board/box'
 import { Session } from '../src/lesson/session.svelte'
-import { formulaAmong, hasLines, lineMarks, writtenWorking } from '../src/lesson/working'
-import type { FormulaItem, FormulaRead, LineChecked, PageHead, Readings } from '../src/wire/generated'
+import { lineMarks } from '../src/lesson/line-marks'
+import { hasLines, workingOf } from '../src/lesson/working'
+import type { FormulaItem, FormulaRead, Item, LineChecked, PageHead, Readings } from '../src/wire/generated'
 
 const BOXES: Record<string, Box> = {
   a: { minX: 0, minY: 0, maxX: 40, maxY: 30 },
@@ -20,41 +21,112 @@ const read = (...lines: string[][]): FormulaRead =>
 const verdict = (line: number, said: LineChecked['verdict'], formula = 0, lines = 2): LineChecked =>
   ({ verdict: said, formula, line, lines }) as LineChecked
 
+const readings = (more: object): Readings =>
+  ({ formulas: [], lines: [], pieces: null, maths_first: false, pieces_first: false, ...more }) as never
+const written = (...lines: string[][]) =>
+  workingOf([], readings({ maths_first: true, formulas: [read(...lines)] }), boxOf)
+
 describe('written lines', () => {
   test('end where their last sign does, and are as large as the smallest of them', () => {
-    const working = writtenWorking(read(['a', 'b'], ['c']), boxOf)!
-    expect([working.top, working.size]).toEqual([0, 24])
-    expect([working.endOf(0, 2), working.endOf(1, 2)]).toEqual([
+    const [working] = written(['a', 'b'], ['c'])
+    expect(working!.size).toBe(24)
+    expect([working!.endOf(0, 2), working!.endOf(1, 2)]).toEqual([
       [90, 15],
       [70, 72],
     ])
   })
 
   test('of which one was rubbed out meanwhile are marked where they are', () => {
-    const working = writtenWorking(read(['a'], ['gone'], ['c']), boxOf)!
-    const marks = lineMarks(
-      'seat-a',
-      [working],
-      [0, 2].map((line) => verdict(line, 'follows', 0, 3)),
-    )
+    const said = [0, 2].map((line) => verdict(line, 'follows', 0, 3))
+    const marks = lineMarks('seat-a', written(['a'], ['gone'], ['c']), said)
     for (const { x, y } of marks) expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
     expect(marks).toHaveLength(2)
-    expect(writtenWorking(read(['gone']), boxOf)).toBeNull()
+    expect(written(['gone'])).toEqual([])
   })
 
   test('get a tick or a cross, and nothing where nothing can be said', () => {
-    const working = writtenWorking(read(['a'], ['c']), boxOf)!
     const said = [verdict(0, 'follows'), verdict(1, 'does_not'), verdict(1, 'cannot_tell')]
-    const marks = lineMarks('seat-a', [working], said)
+    const marks = lineMarks('seat-a', written(['a'], ['c']), said)
     expect(marks.map(({ figure }) => figure)).toEqual(['tick', 'cross'])
     expect(marks.every(({ x }) => x > 40)).toBe(true)
   })
 
   test('are several when there is more than one formula, or one of several lines', () => {
-    const one = writtenWorking(read(['a']), boxOf)!
-    expect(hasLines([one])).toBe(false)
-    expect(hasLines([one, one])).toBe(true)
-    expect(hasLines([writtenWorking(read(['a'], ['c']), boxOf)!])).toBe(true)
+    const one = written(['a'])
+    expect(hasLines(one)).toBe(false)
+    expect(hasLines([...one, ...one])).toBe(true)
+    expect(hasLines(written(['a'], ['c']))).toBe(true)
+  })
+})
+
+describe('steps among words', () => {
+  const said = (...steps: [string, string][]) => steps.map(([words, formula]) => ({ words, formula }))
+  const found = (items: Item[], read: Readings | null = null) =>
+    workingOf(items, read, boxOf).map(({ words, formula }) => ({ words, formula }))
+  const one = (formula: string) => ({ formula, signs: [{ ids: ['a'], line: 0 }] }) as unknown as FormulaRead
+  const line = (y: number, ...parts: (string | FormulaRead)[]) => ({
+    box: [0, y, 200, y + 20],
+    rivals: [{ text: 'as it was read' }],
+    parts: parts.map((part) =>
+      typeof part === 'string' ? { text: part, formula: null } : { text: '?', formula: part },
+    ),
+  })
+  const piece = (formula: string, id: string) => ({ read: { formula, signs: [{ ids: [id], line: 0 }] } })
+  const set = (formula: string, x: number, y: number) =>
+    ({
+      ...stroke(`at-${x}-${y}`, 0),
+      kind: 'formula',
+      formula,
+      x,
+      y,
+      size: 20,
+      width: 4,
+      height: 1,
+    }) as unknown as Item
+  const typed = (y: number, ...lines: [text: string, outline: string][][]) =>
+    ({
+      ...{ ...stroke(`text-${y}`, 0), kind: 'text', x: 10, y, size: 20 },
+      lines: lines.map((runs, at) => [
+        runs.map(([text, outline], i) => ['sans', text, 50 * i, 50, 20, 0, false, false, '', outline, 14]),
+        20 + 28 * at,
+        50 * runs.length,
+      ]),
+    }) as unknown as Item
+
+  test('of ink: the words before each are those since the one before', () => {
+    const pieces = {
+      texts: [[line(40, 'so ', one('x=2')), line(90, 'Check the other:')]],
+      formulas: [piece('3x+4=10', 'b'), piece('5x=20', 'last')],
+    }
+    BOXES.last = { minX: 0, minY: 130, maxX: 70, maxY: 150 }
+    const read = readings({ pieces, pieces_first: true, maths_first: true, formulas: [one('50x=2')] })
+    expect(found([], read)).toEqual(said(['', '3x+4=10'], ['so', 'x=2'], ['Check the other:', '5x=20']))
+    expect(found([], readings({ pieces: null, lines: [line(0)] }))).toEqual([])
+  })
+
+  test('of typed text: formulas stand among its words', () => {
+    const text = typed(
+      100,
+      [
+        ['so ', ''],
+        ['x=2', 'M0 0'],
+        [' or ', ''],
+        ['x=3', 'M0 0'],
+      ],
+      [['done', '']],
+    )
+    const [, , last] = workingOf([text, set('x^2-5x+6=0', 0, 40)], null, boxOf)
+    expect(found([text, set('x^2-5x+6=0', 0, 40)])).toEqual(
+      said(['', 'x^2-5x+6=0'], ['so', 'x=2'], ['or', 'x=3']),
+    )
+    expect(last!.endOf(0, 1)).toEqual([210, 114])
+  })
+
+  test('what stands to the right of a step is a remark on it, to its left words before it', () => {
+    const remark = (x: number, text: string) => ({ ...typed(41, [[text, '']]), x })
+    const steps = [set('3x=6', 100, 40), set('x=2', 100, 80)]
+    expect(found([...steps, remark(300, 'by three')])).toEqual(said(['', '3x=6'], ['', 'x=2']))
+    expect(found([...steps, remark(10, 'b)')])).toEqual(said(['b)', '3x=6'], ['', 'x=2']))
   })
 })
 
@@ -105,7 +177,7 @@ describe('the working on all desks', () => {
     vi.unstubAllGlobals()
   })
   const answer = (more: Partial<Readings>) =>
-    FakeSocket.last.hear({ type: 'readings', ref: reads().at(-1)!.ref, formulas: [], ...more })
+    FakeSocket.last.hear({ ...readings(more), type: 'readings', ref: reads().at(-1)!.ref })
 
   test('is checked one after the other, of each what its own student wrote', async () => {
     const done = session.desks.check()
@@ -158,18 +230,4 @@ describe('the working on all desks', () => {
     expect(session.desks.list[0]!.problem).not.toBe('')
     expect(session.desks.list.every(({ checked }) => checked)).toBe(true)
   })
-})
-
-test('the one formula among words is checked as the only one is; of several none is', () => {
-  const [whole, one, other] = [read(['a']), read(['b']), read(['c'])]
-  const among = (...formulas: FormulaRead[]) => ({ pieces: { formulas: formulas.map((read) => ({ read })) } })
-  for (const [readings, found] of [
-    [{ maths_first: true, formulas: [whole] }, whole],
-    [{ maths_first: true, formulas: [whole], ...among(one) }, whole],
-    [{ maths_first: true, formulas: [whole], ...among(one), pieces_first: true }, one],
-    [{ formulas: [], ...among(one) }, one],
-    [{ formulas: [], ...among(one, other) }, undefined],
-    [{ formulas: [whole] }, undefined],
-  ] as const)
-    expect(formulaAmong(readings as never)).toBe(found)
 })

@@ -2183,6 +2183,7 @@ there-is-no-solution = Es gibt keine Lösung.
 every-number-solves-it = Jede Zahl löst es.
 a-line-has-no-meaning = Diese Zeile lässt sich nicht vergleichen.
 a-line-is-of-another-kind = Eine Zeile ist ein Term, die andere eine Gleichung.
+a-line-may-begin-anew = Vor dieser Zeile stehen Worte, und sie folgt nicht aus der darüber: Vielleicht beginnt hier etwas Neues.
 the-values-differ = Oben ist es { $one }, hier { $other }.
 the-values-differ-at = Für { $where } ist es oben { $one } und hier { $other }.
 solutions-are-lost = Eine Lösung geht verloren: { $lost }.

@@ -2183,6 +2183,7 @@ there-is-no-solution = There is no solution.
 every-number-solves-it = Every number solves it.
 a-line-has-no-meaning = This line is nothing that can be compared.
 a-line-is-of-another-kind = One line is an expression, the other an equation.
+a-line-may-begin-anew = Words stand before this line, and it does not follow from the one above: it may begin anew.
 the-values-differ = Above it is { $one }, here { $other }.
 the-values-differ-at = For { $where } it is { $one } above and { $other } here.
 solutions-are-lost = A solution is lost: { $lost }.

@@ -2183,6 +2183,7 @@ there-is-no-solution = No hay solución.
 every-number-solves-it = Cualquier número lo resuelve.
 a-line-has-no-meaning = Esta línea no se puede comparar.
 a-line-is-of-another-kind = Una línea es una expresión y la otra una ecuación.
+a-line-may-begin-anew = Hay palabras antes de esta línea, y no se sigue de la de arriba: quizá empieza algo nuevo.
 the-values-differ = Arriba es { $one }, aquí { $other }.
 the-values-differ-at = Para { $where } es { $one } arriba y { $other } aquí.
 solutions-are-lost = Se pierde una solución: { $lost }.

@@ -2183,6 +2183,7 @@ there-is-no-solution = Il n’y a pas de solution.
 every-number-solves-it = Tout nombre convient.
 a-line-has-no-meaning = Cette ligne ne peut pas être comparée.
 a-line-is-of-another-kind = Une ligne est une expression, l’autre une équation.
+a-line-may-begin-anew = Des mots précèdent cette ligne, et elle ne découle pas de celle du dessus : peut-être commence-t-elle autre chose.
 the-values-differ = Au-dessus c’est { $one }, ici { $other }.
 the-values-differ-at = Pour { $where }, c’est { $one } au-dessus et { $other } ici.
 solutions-are-lost = Une solution est perdue : { $lost }.

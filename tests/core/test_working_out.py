@@ -19,6 +19,7 @@ from sunroom.core.maths.notation import (
     upright,
 )
 from sunroom.core.maths.setting import set_formula
+from sunroom.core.maths.steps import steps_of
 from sunroom.core.maths.typed import read_formula
 from sunroom.core.maths.work import work_out
 
@@ -248,6 +249,24 @@ class Chemistry(unittest.TestCase):
             self.assertAlmostEqual(molar_mass(found.left[0]), mass, 1)
 
 
+#: Formulas, the words before each, and how each line stands to the one before.
+LED = [
+    (["3x+4=10", "3x=6", "x=2"], ["Solve:", "", "so"], ["first", "follows", "follows"]),
+    (["3x+4=10", "3x=6", "x=3"], ["", "Also folgt", "⇒ x ist"], ["first", "follows", "cannot_tell"]),
+    (["3x+4=10", "3x=6", "x=3"], ["", "", "d’où"], ["first", "follows", "does_not"]),
+    (["3x+4=10", "x=2", "6+4=10"], ["", "so", "Check:"], ["first", "follows", "cannot_tell"]),
+    (["2x=4", "x^2=9"], ["1)", "2)"], ["first", "cannot_tell"]),
+    (["3x=6", "x=2"], ["", "divide both sides by 3"], ["first", "follows"]),
+    (["x^2=4", "x=2", "x=-2"], ["", "so", "or"], ["first", "follows"]),
+    (["x^2=4", "x=2", "x=-2"], ["", "also", "und"], ["first", "follows"]),
+    (["x^2=4", "x=2", "x=3"], ["", "", "o"], ["first", "does_not"]),
+    (["x+y=3, x-y=1", "x=2", "y=1"], ["", "donc", "et"], ["first", "follows"]),
+    (["x^2=4", r'"so" x=2 "or" x=-2'], [], ["first", "follows"]),
+    (["3x=6", r'"check" x=2'], [], ["first", "cannot_tell"]),
+    (["2+1", "x=3"], ["and", "and"], ["first", "cannot_tell"]),
+]
+
+
 class Checking(unittest.TestCase):
     def test_the_lines_of_a_formula_are_held_against_each_other(self) -> None:
         rows = lines_of(read_formula("2x+3=7\n2x=10\n\nx=5"))
@@ -257,19 +276,33 @@ class Checking(unittest.TestCase):
     def test_each_line_is_held_against_the_one_before(self) -> None:
         for lines, verdicts, key in CHECKED:
             with self.subTest(lines):
-                found = check_working([read_formula(line) for line in lines])
+                found = check_working(steps_of([read_formula(line) for line in lines]))
                 self.assertEqual([line.verdict for line in found], verdicts)
                 said = [line.sentence.key for line in found if line.sentence]
                 self.assertEqual(said, [key] if key else [])
+
+    def test_words_lead_into_a_line_join_it_or_part_it_from_the_one_before(self) -> None:
+        for formulas, words, verdicts in LED:
+            with self.subTest(formulas):
+                steps = steps_of([read_formula(formula) for formula in formulas], words)
+                self.assertEqual([line.verdict for line in check_working(steps)], verdicts)
+
+    def test_what_is_joined_stands_where_its_last_part_does(self) -> None:
+        steps = steps_of(
+            [read_formula(line) for line in (r"x^2=4\\x^2-4=0", "x=2", "x=-2")], ("", "so", "or")
+        )
+        places = [(step.formula, step.line, step.lines) for step in steps]
+        self.assertEqual(places, [(0, 0, 2), (0, 1, 2), (2, 0, 1)])
+        self.assertEqual(latex_of(steps[-1].row), r"x=2\vee x=-2")
 
     @settings(max_examples=40)
     @given(st.integers(-9, 9), st.integers(1, 9), st.integers(-9, 9), st.integers(-9, 9))
     def test_what_is_done_to_both_sides_follows(self, x: int, a: int, b: int, more: int) -> None:
         right = a * x + b
         lines = [f"{a}x+({b})={right}", f"{a}x+({b})+({more})={right + more}", f"{a}x={right - b}", f"x={x}"]
-        found = check_working([read_formula(line) for line in lines])
+        found = check_working(steps_of([read_formula(line) for line in lines]))
         self.assertEqual([line.verdict for line in found], ["first", *["follows"] * 3])
-        wrong = check_working([read_formula(line) for line in (lines[0], f"x={x + 1}")])
+        wrong = check_working(steps_of([read_formula(line) for line in (lines[0], f"x={x + 1}")]))
         self.assertEqual(wrong[1].verdict, "does_not")
 
 

@@ -31,7 +31,7 @@ function withWords(box: Box, { x, y, measures }: ShapeItem): Box {
   }, box)
 }
 
-function pointsBox(points: [number, number][]): Box {
+export function pointsBox(points: [number, number][]): Box {
   const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity }
   for (const [x, y] of points) {
     if (x < box.minX) box.minX = x

@@ -28,10 +28,12 @@ export function conversionsOf(
   const figure: Conversion[] = drawn ? ['asSketch'] : []
   if (figures.length || !drawn) figure.push('asFigure')
   const maths: Conversion[] = readings.formulas.length && may.maths ? ['asMaths', 'otherMaths'] : []
-  if (may.lines) maths.push('checks')
+  const checks: Conversion[] = may.lines ? ['checks'] : []
   const { pieces } = readings
   const each: Conversion[] = pieces && (may.maths || !pieces.formulas.length) ? ['asEach'] : []
-  const [first, later] = readings.pieces_first ? [each, []] : [[], each]
+  const first = readings.pieces_first && each.length ? [...each, ...checks] : []
+  const later = first.length ? [] : each
+  if (!first.length) maths.push(...checks)
   if (readings.maths_first) return [...first, ...maths, ...later, ...text, ...asMap, ...figure]
   return readings.figure_first
     ? [...first, ...figure, ...later, ...asMap, ...text, ...maths]

@@ -1,10 +1,10 @@
 /** The working on all desks of a board, checked one desk after the other: what each student wrote on their own page. */
-import type { Box } from '../board/box'
 import type { Item, LineChecked, PageHead, Readings } from '../wire/generated'
 import type { Formulas } from './formulas.svelte'
 import type { Inside } from './inside'
 import type { Selection } from './selection.svelte'
-import { formulaAmong, hasLines, lineMarks, workingOf, writtenWorking, type Working } from './working'
+import { lineMarks } from './line-marks'
+import { hasLines, workingOf, type Working } from './working'
 
 /** An answer that has not come by then is asked for once more: another reading took its place. */
 const ANSWER_MS = 12_000
@@ -92,10 +92,7 @@ export class Desks {
     if (!hasLines(working)) return { ...desk, working, checked: [] }
     for (let tries = 0; ; tries++)
       try {
-        const checked = await this.#formulas.check(
-          working.map(({ formula }) => formula),
-          signal,
-        )
+        const checked = await this.#formulas.check(working, signal)
         return { ...desk, working, checked }
       } catch (error) {
         const { status, message } = error as Error & { status?: number }
@@ -105,20 +102,17 @@ export class Desks {
       }
   }
 
-  /** What the desk's own student has on it: formulas, and ink that is one or has one among words. */
+  /** What the desk's own student has on it, typed, set and written. */
   async #working(head: PageHead): Promise<Working[]> {
     const entries = this.#inside.board.replica.pages.get(head.id)?.entries
     const items = [...(entries?.values() ?? [])]
       .map(({ item }) => item)
       .filter(({ by }) => by === head.desk_of)
-    const formulas = items.filter((item) => item.kind === 'formula').map(workingOf)
     const ink = items.filter(isWriting).map(({ id }) => id)
     const readings = ink.length
       ? ((await this.#read(head.id, ink)) ?? (await this.#read(head.id, ink)))
       : null
-    const read = readings && formulaAmong(readings)
-    const written = read && writtenWorking(read, (id): Box[] => [entries?.get(id) ?? []].flat())
-    return [...formulas, ...(written ? [written] : [])].toSorted((a, b) => a.top - b.top)
+    return workingOf(items, readings, (id) => [entries?.get(id) ?? []].flat())
   }
 
   #read(page: string, ids: string[]): Promise<Readings | null> {

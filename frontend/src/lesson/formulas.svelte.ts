@@ -12,6 +12,7 @@ import type {
   WorkedOffer,
 } from '../wire/generated'
 import type { Inside } from './inside'
+import type { Working } from './working'
 
 /** What is typed: a formula of the board, or a new one about a place. */
 export interface FormulaTyping {
@@ -83,8 +84,10 @@ export class Formulas {
   }
 
   /** Of each of some lines whether it follows from the one before. */
-  check(formulas: string[], signal: AbortSignal): Promise<LineChecked[]> {
-    return ask<LineChecked[]>('POST', '/api/formulas/checked', { formulas }, signal)
+  check(working: Pick<Working, 'formula' | 'words'>[], signal: AbortSignal): Promise<LineChecked[]> {
+    const formulas = working.map(({ formula }) => formula)
+    const words = working.map((step) => step.words)
+    return ask<LineChecked[]>('POST', '/api/formulas/checked', { formulas, words }, signal)
   }
 
   /** Put a formula on the board, its middle at a place. */

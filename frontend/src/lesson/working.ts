@@ -1,113 +1,134 @@
-/** Lines of working: formulas and written maths below each other; and marks beside those that were checked. */
-import { union, type Box } from '../board/box'
-import { ownSize, placement, pointOf, type Point } from '../board/place'
-import { placed } from '../board/text'
-import {
-  UNIT_FIGURES,
-  type FormulaItem,
-  type FormulaRead,
-  type LineChecked,
-  type Readings,
-  type ShapeItem,
-} from '../wire/generated'
+/** Lines of working: formulas and written maths below each other, with the words that stand before them. */
+import { itemBox, pointsBox, union, type Box } from '../board/box'
+import { growth, ownSize, placement, pointOf, type Point } from '../board/place'
+import type { FormulaItem, FormulaRead, Item, Readings, TextItem } from '../wire/generated'
 
 /** A formula of one line or several; where each of so many lines ends on the page, and how large it is. */
-export interface Working {
+interface Step {
   formula: string
-  top: number
   size: number
   endOf: (line: number, lines: number) => Point
 }
 
-const MARKS = {
-  follows: { figure: 'tick', colour: '#2f7d5b' },
-  does_not: { figure: 'cross', colour: '#b4472c' },
-} as const
-const [MARK_SIDE, MARK_GAP, MARK_WIDTH] = [0.55, 0.5, 3]
+export interface Working extends Step {
+  /** What stands before it, from the formula before on; what stands to the right of that one is a remark on it. */
+  words: string
+}
+
+/** What stands in one line, from its left: words and steps. */
+interface Row {
+  box: Box
+  parts: (string | Step)[]
+}
+
+/** Above its baseline lies the middle of a formula among words, in sizes. */
+const HALF_A_LETTER = 0.3
+
+/** Where a stroke lies; nothing once it is gone. */
+type BoxOf = (id: string) => Box[]
 
 /** Whether there is more than one line in it. */
 export function hasLines(working: Working[]): boolean {
   return working.length > 1 || working.some(({ formula }) => /\n|\\\\/.test(formula))
 }
 
-export function workingOf(item: FormulaItem): Working {
+/** The formulas among some things, and in the ink that was read, from the top. */
+export function workingOf(items: Item[], readings: Readings | null, boxOf: BoxOf): Working[] {
+  const rows = items.flatMap((item): Row[] => {
+    if (item.kind === 'formula') return [{ box: itemBox(item), parts: [setFormula(item)] }]
+    return item.kind === 'text' ? typedRows(item) : []
+  })
+  return inOrder(readings ? [...rows, ...inkRows(readings, boxOf)] : rows)
+}
+
+function inOrder(rows: Row[]): Working[] {
+  const found: Working[] = []
+  let words: string[] = []
+  for (const line of linesFrom(rows)) {
+    for (const part of line.flatMap(({ parts }) => parts)) {
+      if (isStep(part)) found.push({ ...part, words: words.splice(0).join(' ').trim() })
+      else words.push(part)
+    }
+    if (line.some(({ parts }) => parts.some(isStep))) words = []
+  }
+  return found
+}
+
+/** Rows that stand beside each other, each from the left; the lines from the top. */
+function linesFrom(rows: Row[]): Row[][] {
+  const lines: { box: Box; rows: Row[] }[] = []
+  for (const row of rows.toSorted((a, b) => middle(a) - middle(b))) {
+    const line = lines.at(-1)
+    if (line && middle(row) < line.box.maxY) line.rows.push(row)
+    else lines.push({ box: row.box, rows: [row] })
+  }
+  return lines.map((line) => line.rows.toSorted((a, b) => a.box.minX - b.box.minX))
+}
+
+function middle({ box }: Row): number {
+  return (box.minY + box.maxY) / 2
+}
+
+function isStep(part: string | Step): part is Step {
+  return typeof part !== 'string'
+}
+
+function setFormula(item: FormulaItem): Step {
   const [width, height] = ownSize(item)
   return {
     formula: item.formula,
-    top: item.y,
     size: item.size,
     endOf: (line, lines) => pointOf(placement(item), width, (height * (line + 0.5)) / lines),
   }
 }
 
-/** The formula that some ink is rather than words, or the one that it has among words and figures. */
-export function formulaAmong({
-  maths_first,
-  formulas,
-  pieces,
-  pieces_first,
-}: Readings): FormulaRead | undefined {
-  if (maths_first && !pieces_first) return formulas[0]
-  return pieces?.formulas.length === 1 ? pieces.formulas[0]!.read : undefined
+/** The lines of a typed text, as the server laid them out: a formula among words is an outline. */
+function typedRows(item: TextItem): Row[] {
+  const map = placement(item)
+  return item.lines.map(([runs, baseline, lineWidth]) => ({
+    box: pointsBox([pointOf(map, 0, baseline - item.size), pointOf(map, lineWidth, baseline)]),
+    parts: runs.map(([, text, x, width, size, , , , , outline]) =>
+      outline
+        ? {
+            formula: text,
+            size: size * growth(map),
+            endOf: () => pointOf(map, x + width, baseline - size * HALF_A_LETTER),
+          }
+        : text,
+    ),
+  }))
 }
 
-/** Ink that was read as a formula; ``boxOf`` is where a stroke lies. */
-export function writtenWorking(
-  { formula, signs }: FormulaRead,
-  boxOf: (id: string) => Box[],
-): Working | null {
+/** Ink as what it is rather: one formula of some lines, or lines of words and formulas. */
+function inkRows({ maths_first, formulas, lines, pieces, pieces_first }: Readings, boxOf: BoxOf): Row[] {
+  const asRow = (read: FormulaRead): Row[] => {
+    const written = writtenFormula(read, boxOf)
+    return written ? [{ box: written.box, parts: [written.step] }] : []
+  }
+  if (maths_first && !pieces_first) return formulas.slice(0, 1).flatMap(asRow)
+  const words = (pieces ? pieces.texts.flat() : lines).map(({ box, rivals, parts }) => ({
+    box: { minX: box[0], minY: box[1], maxX: box[2], maxY: box[3] },
+    parts: parts.length
+      ? parts.map(({ text, formula }) => (formula && writtenFormula(formula, boxOf)?.step) ?? text)
+      : [rivals[0]!.text],
+  }))
+  return [...words, ...(pieces?.formulas.flatMap(({ read }) => asRow(read)) ?? [])]
+}
+
+/** Ink that was read as a formula; null when it is gone meanwhile. */
+function writtenFormula({ formula, signs }: FormulaRead, boxOf: BoxOf): { box: Box; step: Step } | null {
   const lines: Box[] = []
   for (const at of new Set(signs.map(({ line }) => line))) {
     const box = union(signs.filter(({ line }) => line === at).flatMap(({ ids }) => ids.flatMap(boxOf)))
     if (box) lines[at] = box
   }
-  const [first] = lines
-  if (!first) return null
   // A line whose strokes are gone meanwhile has no box.
-  const size = Math.min(...Object.values(lines).map(({ minY, maxY }) => maxY - minY))
-  return {
-    formula,
-    top: first.minY,
-    size,
-    endOf: (line) => {
-      const { maxX, minY, maxY } = lines[line] ?? first
-      return [maxX, (minY + maxY) / 2]
-    },
+  const there = Object.values(lines)
+  const box = union(there)
+  if (!box) return null
+  const endOf = (line: number): Point => {
+    const { maxX, minY, maxY } = lines[line] ?? there[0]!
+    return [maxX, (minY + maxY) / 2]
   }
-}
-
-/** A tick or a cross beside each line of which something is known. */
-export function lineMarks(by: string, working: Working[], checked: LineChecked[]): ShapeItem[] {
-  return checked.flatMap(({ verdict, formula, line, lines }): ShapeItem[] => {
-    if (verdict !== 'follows' && verdict !== 'does_not') return []
-    const { endOf, size } = working[formula]!
-    const end = endOf(line, lines)
-    const { figure, colour } = MARKS[verdict]
-    const { points, parts, closed, curved } = UNIT_FIGURES[figure]
-    const side = size * MARK_SIDE
-    return [
-      {
-        kind: 'shape',
-        ...placed(by, end[0] + size * MARK_GAP, end[1] - side / 2),
-        figure,
-        points: points.map(([x, y]) => [(x * side) / 100, (y * side) / 100]),
-        parts,
-        closed,
-        curved,
-        colour,
-        width: MARK_WIDTH,
-        fill: '',
-        dash: 'solid',
-        ends: 'none',
-        opacity: 1,
-        text: '',
-        size: 22,
-        lines: [],
-        holds: ['', ''],
-        measured: [],
-        measures: null,
-        ink: [],
-      },
-    ]
-  })
+  return { box, step: { formula, size: Math.min(...there.map(({ minY, maxY }) => maxY - minY)), endOf } }
 }

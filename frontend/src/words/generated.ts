@@ -42,6 +42,7 @@ export interface Words {
   'a-line-has-two-handles': null
   'a-line-is-between-1': { strokes: string | number }
   'a-line-is-of-another-kind': null
+  'a-line-may-begin-anew': null
   'a-line-of-a-hand': null
   'a-link-begins-with-http': null
   'a-mind-map-has-at': { mapparts: string | number }

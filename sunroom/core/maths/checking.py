@@ -15,16 +15,17 @@ from sunroom.core.maths.meaning import Lines, Meaning, Name, Relation
 from sunroom.core.maths.notation import Fenced, Node, Root, Row, Sign
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
 from sunroom.core.maths.solving import are_inequalities, solution_set, sorted_values
+from sunroom.core.maths.steps import Step
 from sunroom.core.sentences import said
 
 
-def check_working(rows: Sequence[Row]) -> list[Checked]:
-    """How each of some lines stands to the one before it: the first one begins."""
+def check_working(steps: Sequence[Step]) -> list[Checked]:
+    """How each of some lines stands to the one before it: the first one begins, and so may one that words part from it."""
     made: list[Checked] = []
     before: Meaning | None = None
-    for at, row in enumerate(rows[:MAX_CHECKED_LINES]):
+    for at, step in enumerate(steps[:MAX_CHECKED_LINES]):
         try:
-            now: Meaning | None = _continued(row, before)
+            now: Meaning | None = _continued(step.row, before)
         except MalformedError:
             now = None
         if at == 0:
@@ -32,7 +33,9 @@ def check_working(rows: Sequence[Row]) -> list[Checked]:
         elif now is None or before is None:
             made.append(Checked("cannot_tell", said("a-line-has-no-meaning")))
         else:
-            made.append(_follows(before, now))
+            found = _follows(before, now)
+            parted = step.apart and found.verdict != "follows"
+            made.append(Checked("cannot_tell", said("a-line-may-begin-anew")) if parted else found)
         before = now if now is not None else before
     return made
 

@@ -93,7 +93,7 @@ def _read(row: Row) -> Meaning:
             pass
     for sign, joined in ((",", ""), (";", ""), (r"\vee", "or"), (r"\wedge", "and")):
         parts = split(row, sign)
-        if len(parts) > 1 and all(_has_relation(part) for part in parts):
+        if len(parts) > 1 and all(has_relation(part) for part in parts):
             return Lines(tuple(_read(part) for part in parts), joined)  # type: ignore[arg-type]
     tokens = list(_tokens(row.nodes))
     if not tokens:
@@ -128,7 +128,8 @@ def split(row: Row, sign: str) -> list[Row]:
     return [Row(tuple(part)) for part in parts]
 
 
-def _has_relation(row: Row) -> bool:
+def has_relation(row: Row) -> bool:
+    """Whether it states something rather than being worth something."""
     return any(isinstance(node, Sign) and node.name in RELATIONS for node in row.nodes)
 
 

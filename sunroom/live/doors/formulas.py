@@ -69,9 +69,10 @@ class WorkedOffer(msgspec.Struct):
 
 
 class Working(msgspec.Struct):
-    """Formulas, each a line of working or several, from the first on."""
+    """Formulas, each a line of working or several, from the first on, and the ``words`` that stand before each."""
 
     formulas: list[str]
+    words: list[str] = []
 
 
 class LineChecked(msgspec.Struct):
@@ -107,12 +108,12 @@ def work_out(request: HttpRequest) -> HttpResponse:
 def check_working(request: HttpRequest) -> HttpResponse:
     """Of each line whether it follows from the one before, and what shows it."""
     allow(request, "formula-work", 60, 60)
-    formulas = body(request, Working).formulas
-    if not 1 <= len(formulas) <= MAX_CHECKED_LINES:
+    working = body(request, Working)
+    if not 1 <= len(working.formulas) <= MAX_CHECKED_LINES:
         raise Problem(400, said("working-has-two-lines", lines=MAX_CHECKED_LINES))
-    for formula in formulas:
+    for formula in working.formulas:
         _check(formula)
-    found = _worked(request, maths.check_typed, formulas)
+    found = _worked(request, maths.check_typed, (working.formulas, working.words))
     return answer(
         [
             LineChecked(

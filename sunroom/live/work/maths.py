@@ -8,7 +8,7 @@ from sunroom.core.board.items import GraphItem
 from sunroom.core.board.laying import graph_drawn
 from sunroom.core.board.limits import MAX_SHOWN, check_item, check_number
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.notation import latex_of, lines_of, mathml_of
+from sunroom.core.maths.notation import latex_of, mathml_of
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind
 from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
@@ -94,19 +94,21 @@ class LineChecked(msgspec.Struct, frozen=True):
 
 
 @needs_later
-def check_typed(formulas: list[str]) -> list[LineChecked] | Sentence:
-    """How each line stands to the one before; a formula may be several."""
+def check_typed(working: tuple[list[str], list[str]]) -> list[LineChecked] | Sentence:
+    """How each line stands to the one before: formulas, which may be several lines, and the words before each."""
     from sunroom.core.maths.checking import check_working
+    from sunroom.core.maths.steps import steps_of
 
+    formulas, words = working
     try:
-        lines = [lines_of(read_formula(formula)) for formula in formulas]
-        rows = [row for formula in lines for row in formula]
-        if not 2 <= len(rows) <= MAX_CHECKED_LINES:
+        steps = steps_of([read_formula(formula) for formula in formulas], words)
+        if not 2 <= len(steps) <= MAX_CHECKED_LINES:
             return said("working-has-two-lines", lines=MAX_CHECKED_LINES)
-        places = [(at, line, len(some)) for at, some in enumerate(lines) for line in range(len(some))]
         return [
-            LineChecked(*place, set_formula(unmistakable(latex_of(row))), checked)
-            for place, row, checked in zip(places, rows, check_working(rows), strict=True)
+            LineChecked(
+                step.formula, step.line, step.lines, set_formula(unmistakable(latex_of(step.row))), checked
+            )
+            for step, checked in zip(steps, check_working(steps), strict=True)
         ]
     except MalformedError as error:
         return error.sentence

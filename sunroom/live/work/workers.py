@@ -95,8 +95,9 @@ def _warm() -> None:
 def _know_algebra() -> None:
     """Load what works formulas out, and use it once: each takes a second."""
     from sunroom.core.maths.checking import check_working
+    from sunroom.core.maths.steps import steps_of
     from sunroom.core.maths.work import work_out
 
     resources.written_reader()
     work_out(read_formula("x^2+x=2"))
-    check_working([read_formula("x=2"), read_formula("2x=4")])
+    check_working(steps_of([read_formula("x=2"), read_formula("2x=4")]))

@@ -1,7 +1,8 @@
 <script lang="ts">
   /** Lines of working, each with whether it follows from the one before; marks are set beside them when wished. */
   import type { Session } from '../../lesson/session.svelte'
-  import { lineMarks, type Working } from '../../lesson/working'
+  import { lineMarks } from '../../lesson/line-marks'
+  import type { Working } from '../../lesson/working'
   import type { LineChecked } from '../../wire/generated'
   import Button from '../../ui/Button.svelte'
   import { t } from '../../words/words.svelte'
@@ -11,13 +12,13 @@
   let checked = $state.raw<LineChecked[] | null>(null)
   let problem = $state('')
   /** As one value: what others write meanwhile makes no other lines of it, and nothing is asked again. */
-  const typed = $derived(JSON.stringify(working.map(({ formula }) => formula)))
+  const typed = $derived(JSON.stringify(working.map(({ formula, words }) => ({ formula, words }))))
 
   $effect(() => {
     const asking = new AbortController()
     checked = null
     problem = ''
-    session.formulas.check(JSON.parse(typed) as string[], asking.signal).then(
+    session.formulas.check(JSON.parse(typed) as Pick<Working, 'formula' | 'words'>[], asking.signal).then(
       (found) => (checked = found),
       (error: Error) => {
         if (!asking.signal.aborted) problem = error.message

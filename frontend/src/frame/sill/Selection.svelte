@@ -15,7 +15,7 @@
   import KindAction from './KindAction.svelte'
   import { conversionsOf, type Conversion as Kind } from '../../lesson/conversions'
   import { actionsOf, type KindAction as Action } from '../../lesson/kind-actions'
-  import { formulaAmong, hasLines, workingOf, writtenWorking } from '../../lesson/working'
+  import { hasLines, workingOf } from '../../lesson/working'
   import InkWells from './InkWells.svelte'
   import { t, told } from '../../words/words.svelte'
 
@@ -29,16 +29,12 @@
   const changeable = $derived(session.board.version >= 0 && session.selection.items('change').length > 0)
   const locked = $derived(items.some((item) => item.locked))
   const card = $derived(items.length === 1 && items[0]!.kind === 'card')
-  const formulas = $derived(items.filter((item) => item.kind === 'formula'))
-  /** The lines of working that are chosen, set or still ink; none when something else is among it. */
-  const working = $derived.by(() => {
-    const { readings } = session.selection
-    const read = readings && formulaAmong(readings)
-    if (formulas.length + (read ? ink.length : 0) < items.length) return []
-    const entries = session.pages.now?.entries
-    const written = read && ink.length ? writtenWorking(read, (id) => [entries?.get(id) ?? []].flat()) : null
-    return [...formulas.map(workingOf), ...(written ? [written] : [])].toSorted((a, b) => a.top - b.top)
-  })
+  /** The lines of working that are chosen: typed, set or still ink. */
+  const working = $derived(
+    workingOf(items, ink.length ? session.selection.readings : null, (id) =>
+      [session.pages.now?.entries.get(id) ?? []].flat(),
+    ),
+  )
   /** A graph and a table together: its numbers become points. */
   const plotted = $derived.by(() => {
     const [one, other, more] = items.toSorted((a, b) => a.kind.localeCompare(b.kind))
