@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 
 from sunroom.core.geometry.curves import Points
@@ -36,6 +37,8 @@ PIECES = 1
 LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
 #: What may stand behind what counts a line, and how much likelier (logarithm) it is with it than without.
 COUNTER_SIGNS, SURE_COUNTER, MAX_COUNTER_STROKES = ".,)", 1.0, 10
+#: What counts a line without its sign; so much less likely (logarithm) than the likeliest it may still be meant.
+LABEL, LIKELY_LABEL = re.compile(r"[a-z]|[1-9]\d?"), 4.0
 #: However unlikely a text is by its symbols, the readers of lines may still be right.
 LEAST_CLOSE_LOG = -15.0
 
@@ -101,6 +104,14 @@ class CloserLook:
         logs = {text: parted.log_of(text) for text in (plain, f"{plain}.", f"{plain})")}
         best = max(logs, key=lambda text: logs[text])
         return best if logs[best] > logs[plain] + SURE_COUNTER else counter
+
+    def labels(self, strokes: Sequence[Points], hand: OwnLetters | None) -> list[str]:
+        """The letters and numbers that may count a line, of what some strokes look like, the likeliest first."""
+        found = [
+            (log, text) for text, log in self._symbols.parted(strokes, hand).texts() if LABEL.fullmatch(text)
+        ]
+        best = max(found, default=(0.0, ""))[0]
+        return [text for log, text in sorted(found, reverse=True) if log > best - LIKELY_LABEL]
 
     def weigh(self, look: JointLook, strokes: Sequence[Points], hand: OwnLetters | None) -> None:
         """Weigh what a line may say by its symbols too, and add what only they say; left alone when it is joined."""

@@ -3,8 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable, Sequence
-from difflib import SequenceMatcher
+from collections.abc import Sequence
 
 import msgspec
 import numpy as np
@@ -12,9 +11,8 @@ from numpy.typing import NDArray
 
 from sunroom.core.geometry import Box
 from sunroom.core.reading.among_words import words_with_signs
-from sunroom.core.reading.apart import at_piece
-from sunroom.core.reading.kinds import COUNTER, ONLY_LETTERS, SHORT_WORD, says_letters, says_words_among
-from sunroom.core.reading.readings import Reading, ReadLine
+from sunroom.core.reading.kinds import ONLY_LETTERS, SHORT_WORD, says_letters, says_words_among
+from sunroom.core.reading.readings import ReadLine
 
 Points = NDArray[np.float64]
 
@@ -22,8 +20,6 @@ Points = NDArray[np.float64]
 ACROSS = 3.0
 #: A stroke hangs at a line when their middles are not further apart than so many of its heights.
 HANGING = 1.2
-#: What is behind a counter reads so far as it did in its line; not more lines than this are looked at for one.
-ALIKE, MOST_COUNTED = 0.7, 20
 _COUNTS = re.compile(r"(?:[a-z]|\d{1,2})[.)]")
 #: Lines of words further below each other than so many of their heights are texts of their own.
 BELOW = 1.5
@@ -67,49 +63,6 @@ def lines_of_words(lines: Sequence[ReadLine], boxes: dict[int, Box]) -> list[boo
         return not hangs and says_letters(reading.text, SHORT_WORD if alone else ONLY_LETTERS)
 
     return [is_words(line) for line in lines]
-
-
-def counters_apart(
-    lines: Sequence[ReadLine],
-    words: Sequence[bool],
-    samples: Sequence[Points],
-    read: Callable[[list[int]], list[ReadLine]],
-) -> tuple[list[ReadLine], list[bool]]:
-    """Lines with what counts those of signs (``1) 3x + 4 = 10``) as lines of their own, right before what they count.
-
-    ``read`` reads the samples of some numbers: a line is parted where what is left reads as it did.
-    """
-    parted: list[ReadLine] = []
-    kinds: list[bool] = []
-    for line, kind in zip(lines, words, strict=True):
-        counter = None if kind or len(parted) >= MOST_COUNTED else COUNTER.match(line.rivals[0].text)
-        rest = _counted(line, counter[0], samples, read) if counter else None
-        if counter and rest:
-            members = tuple(n for n in line.members if n not in rest.members)
-            box = Box.of(np.vstack([samples[n][:, :2] for n in members]))
-            said = Reading(counter[0].strip(), line.rivals[0].score)
-            parted += [ReadLine((said,), members, box, line.angle_rad), rest]
-            kinds += [True, False]
-        else:
-            parted.append(line)
-            kinds.append(kind)
-    return parted, kinds
-
-
-def _counted(
-    line: ReadLine, counter: str, samples: Sequence[Points], read: Callable[[list[int]], list[ReadLine]]
-) -> ReadLine | None:
-    """What a line has behind its counter; None where nothing reads as that."""
-    expected = "".join(line.rivals[0].text[len(counter) :].split())
-    best: tuple[float, ReadLine | None] = (ALIKE, None)
-    for count in range(1, len(counter.strip()) + 1):
-        _, behind = at_piece([samples[n] for n in line.members], count)
-        rest = read([n for n in line.members if any(samples[n] is stroke for stroke in behind)])
-        if len(rest) == 1:
-            said = "".join(rest[0].rivals[0].text.split())
-            alike = SequenceMatcher(None, expected, said).ratio()
-            best = max(best, (alike, rest[0]), key=lambda found: found[0])
-    return best[1]
 
 
 def pieces_of(lines: Sequence[ReadLine], words: Sequence[bool], boxes: dict[int, Box]) -> list[Piece]:

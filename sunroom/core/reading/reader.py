@@ -331,6 +331,10 @@ class Reader:
         """Whether a token is one word that people use, at least so often (zipf)."""
         return self._prior.knows(token) and self._prior.commonness(token) >= least
 
+    def labels(self, strokes: Sequence[Stroke]) -> list[str]:
+        """What some strokes may say that count a line: a letter or a number, the likeliest first."""
+        return self._closer.labels(strokes, None)
+
     def _is_word(self, text: str) -> bool:
         return len(text) >= WORD_LENGTH and self._prior.knows(text)
 

@@ -22,9 +22,10 @@ from sunroom.core.maths.written import MAX_IN_ALL, FormulaReading
 from sunroom.core.maths.written_latex import breaks_off, has_words, looks_like_maths, stands_in_sums
 from sunroom.core.reading import Reader, ReadLine
 from sunroom.core.reading.among_words import EVERYDAY, STOPS, find_signs, led_by_so, signs_in
+from sunroom.core.reading.counters import counters_apart
 from sunroom.core.reading.kinds import SURE_TEXT, says_a_sum
 from sunroom.core.reading.mind_map import MapFound
-from sunroom.core.reading.pieces import Piece, counters_apart, lines_of_words, pieces_of, plain_words
+from sunroom.core.reading.pieces import Piece, lines_of_words, pieces_of, plain_words
 from sunroom.core.shapes import HEADED, Part, frames_in, is_plainly_one, lie_in_lines
 from sunroom.core.text.styles import MAX_IN_LINE
 
@@ -116,7 +117,7 @@ def find_pieces(
     signs = sum(len(line.members) for line, kind in zip(lines, words, strict=True) if not kind)
     if signs > MAX_IN_ALL:
         return None  # more than is read as formulas at once
-    lines, words = counters_apart(lines, words, samples, read)
+    lines, words = counters_apart(lines, words, samples, read, reader.labels)
     pieces = pieces_of(lines, words, boxes)
     if not (any(words) or parts) or len(pieces) >= MAX_PARTS:
         return None
