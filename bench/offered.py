@@ -13,7 +13,7 @@ from collections.abc import Iterator
 import numpy as np
 
 from bench import maths, rough
-from bench.digits import HANDS, as_ink
+from bench.digits import HANDS, LAST, MEASURED, as_ink, hands_for, in_real_digits
 from bench.table import Row, show
 from bench.unseen import SIZE, Strokes, hands, strokes_of
 from sunroom.core.geometry import Affine
@@ -25,21 +25,32 @@ ONE_OF = 4
 #: From one line of a page to the next.
 LINE, LINES = 1.6 * SIZE, 3
 DRAWINGS, OF_A_KIND = 12, 3
-AIM, AIM_PIECES, AIM_AMONG = 95.0, 90.0, 80.0
+AIM, AIM_PIECES, AIM_AMONG, AIM_COUNTED = 95.0, 90.0, 80.0, 80.0
 #: Room between what stands below each other on a page of several kinds.
 GAP = 0.5 * SIZE
 #: Room between words and a formula in their line, in heights of letters; a formula has no more strokes than this, and so many
 #: strokes tell how high a line runs.
-SPACE, MOST_STROKES, LAST = 1.0, 30, 8
+SPACE, MOST_STROKES, TOLD_BY = 1.0, 30, 8
 #: Lines of each hand.
 TEXTS = 6
 _EQUATION = re.compile(r"[=<>]|\\approx")
+#: Pages of lines of maths that are counted, how, and how wide a space is in px.
+COUNTED_PAGES, COUNTERS, SPACES = 60, ("1) 2) 3) 4)", "2. 3. 4. 5.", "a) b) c) d)"), (14, 30)
+COUNTED = (
+    "{a}x + {b} = {c}",
+    "{b} + {c} =",
+    "y = {a}x - {b}",
+    "{b} - {a} = {c}",
+    "{a}(x + {a}) = {c}",
+    "{c} × {a}",
+)
 
 #: Hands, formulas and workings: those for measuring, and those that are looked at once.
 SETS = {
     "unseen": (("formulas", "formulas-joined", "formulas-lot", "formulas-joined-lot"), "workings"),
     "last": (("formulas-last", "formulas-joined-last"), "workings-last"),
 }
+DIGITS = {"unseen": MEASURED, "last": LAST}
 
 
 def rows(part: str = "unseen") -> list[Row]:
@@ -54,7 +65,7 @@ def rows(part: str = "unseen") -> list[Row]:
         "figures": ("figures", _figures()),
     }
     pages = [_row(what, wanted, list(inks)) for what, (wanted, inks) in groups.items()]
-    return [*pages, _in_pieces(part), _among_words(part)]
+    return [*pages, _in_pieces(part), _among_words(part), _counted(part)]
 
 
 def _in_pieces(part: str) -> Row:
@@ -96,6 +107,34 @@ def _among_words(part: str) -> Row:
     value = f"{share:.1f} % found, {exact:.1f} % read right; {show(times)}"
     what = f"a line of words with a formula ({len(lines)})"
     return Row(what, value, f"typed right {base:.1f} %", f"≥ {AIM_AMONG:.0f} % found", share >= AIM_AMONG)
+
+
+def _counted(part: str) -> Row:
+    """Pages of lines of maths that are counted: of how many lines the counter is told; the base is the line as type."""
+    found_of, typed, times, lines, wrong = 0, 0, [], 0, 0
+    for counters, ink in _counted_pages(DIGITS[part]):
+        start = time.perf_counter()
+        samples = as_ink([stroke[:, :2] for stroke in ink])
+        found = read_ink(tuple((pack_samples(stroke), Affine()) for stroke in samples), maths=True)
+        times.append((time.perf_counter() - start) * 1000)
+        told = [line.rivals[0].text for line in (found.pieces.lines if found.pieces else ())]
+        lines += len(counters)
+        found_of += sum(counter in told for counter in counters)
+        wrong += sum(text not in counters for text in told)
+        typed += sum(
+            any(line.startswith(f"{counter} ") for line in found.readings[0].text.split("\n"))
+            for counter in counters
+        )
+    share = 100 * found_of / lines
+    value = f"{share:.1f} % told, {100 * wrong / lines:.1f} % as another; {show(times)}"
+    base = f"typed so {100 * typed / lines:.1f} %"
+    return Row(
+        f"lines of maths that are counted ({lines})",
+        value,
+        base,
+        f"≥ {AIM_COUNTED:.0f} % told",
+        share >= AIM_COUNTED,
+    )
 
 
 def _row(what: str, wanted: str, inks: list[Strokes]) -> Row:
@@ -176,9 +215,31 @@ def _of_words_and_signs(part: str) -> Iterator[tuple[Strokes, set[int], str]]:
                 left = min(stroke[:, 0].min() for stroke in some)
                 right = max((stroke[:, 0].max() + SPACE * tall for stroke in line), default=0.0)
                 # As high as what it follows ends.
-                middle = _middle(line[-LAST:]) if line else 0.0
-                line += [stroke + (right - left, middle - _middle(some[:LAST])) for stroke in some]
+                middle = _middle(line[-TOLD_BY:]) if line else 0.0
+                line += [stroke + (right - left, middle - _middle(some[:TOLD_BY])) for stroke in some]
             yield line, set(range(len(before), len(before) + len(formula))), latex
+
+
+def _counted_pages(file: str) -> Iterator[tuple[list[str], Strokes]]:
+    """Three lines in real digits and the signs of held-out hands, each with what counts it."""
+    random = np.random.default_rng(41)
+    for number in range(COUNTED_PAGES):
+        counters = COUNTERS[number % len(COUNTERS)].split()[number // len(COUNTERS) % 2 :][:LINES]
+        a, b, c = (random.integers(least, most, LINES) for least, most in ((2, 10), (1, 60), (1, 100)))
+        texts = [
+            f"{counter} {str(random.choice(COUNTED)).format(a=a[at], b=b[at], c=c[at])}"
+            for at, counter in enumerate(counters)
+        ]
+        hand = hands_for(1, "".join(texts), number)[0]
+        space = random.uniform(*SPACES)
+        yield (
+            counters,
+            [
+                stroke[:, :2] + (0, LINE * at)
+                for at, text in enumerate(texts)
+                for stroke in in_real_digits(text, hand, random, file, space)
+            ],
+        )
 
 
 def _middle(ink: Strokes) -> float:

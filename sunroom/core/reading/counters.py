@@ -27,14 +27,18 @@ MOST_PIECES, MOST_STROKES = 4, 6
 #: What is high in a line is at least as high as this part of its strokes are not.
 HIGH = 0.6
 #: Behind a counter is a gap of so many such heights, and so many times as wide as those in it; and so it surely is behind its point.
-LEAST_GAP, WIDER, SURE_GAP, SURELY_WIDER = 0.25, 1.2, 0.35, 2.0
-#: A point is smaller than this part of the height; a bracket is as high, as slim, and bulges by this part of its length.
-POINT, AS_HIGH, SLIM, BULGE = 0.35, 0.55, 0.5, 0.06
+LEAST_GAP, WIDER, SURE_GAP, SURELY_WIDER = 0.2, 1.2, 0.3, 2.0
+#: A point is smaller than this part of the height; a bracket is as high, no higher above the line, as slim, and bulges by this
+#: part of its length.
+POINT, AS_HIGH, RAISED, SLIM, BULGE = 0.35, 0.55, 0.25, 0.65, 0.06
+#: A letter or digit is no wider than so many times its height.
+WIDE = 1.25
 #: Counters below each other begin no further apart than so many heights.
 ALIGNED = 1.5
 
 _COUNTED = re.compile(r"[\w(√|−-].*[=<>≤≥+×÷·√−-]")
 _DASH = "-−"
+_COUNTS = re.compile(r"(?:[a-z]|[1-9]\d?)[.)]")
 
 #: What some strokes, which count a line, may say, the likeliest first: a letter or a number.
 Label = Callable[[Sequence[Points]], list[str]]
@@ -43,14 +47,12 @@ Read = Callable[[list[int]], list[ReadLine]]
 
 
 class _Ahead(NamedTuple):
-    """What stands ahead of a line and may count it: its strokes by number, what it may say, its ``mark``, and where it begins."""
+    """What the pen set ahead of a line: its strokes by number, what it may say, its ``mark``, and whether it surely counts."""
 
     members: tuple[int, ...]
     labels: list[str]
     mark: str
     sure: bool
-    left: float
-    height: float
 
 
 def counters_apart(
@@ -60,27 +62,53 @@ def counters_apart(
 
     A line is parted where what is left reads as it did, or where its counter is told by the pen.
     """
-    looked = [
+    both = list(zip(lines, words, strict=True))
+    aheads = [
         None if kind or at >= MOST_COUNTED else _ahead(line, samples, label)
-        for at, (line, kind) in enumerate(zip(lines, words, strict=True))
+        for at, (line, kind) in enumerate(both)
     ]
+    said = [_said(line, ahead) for line, ahead in zip(lines, aheads, strict=True)]
     parted: list[ReadLine] = []
     kinds: list[bool] = []
-    for at, (line, kind) in enumerate(zip(lines, words, strict=True)):
+    for at, (line, kind) in enumerate(both):
         found = None
         if not kind and at < MOST_COUNTED:
-            found = _by_text(line, samples, read) or _by_pen(line, at, looked, read)
-        if found:
-            said, rest = found
-            members = tuple(n for n in line.members if n not in rest.members)
-            box = Box.of(np.vstack([samples[n][:, :2] for n in members]))
-            counter = ReadLine((Reading(said, line.rivals[0].score),), members, box, line.angle_rad)
-            parted += [counter, rest]
-            kinds += [True, False]
-        else:
+            expected = _expected(at, lines, said)
+            found = _by_pen(line, aheads[at], expected, read) or _by_text(line, samples, read)
+        if not found:
             parted.append(line)
             kinds.append(kind)
+            continue
+        counter, rest = found
+        members = tuple(n for n in line.members if n not in rest.members)
+        box = Box.of(np.vstack([samples[n][:, :2] for n in members]))
+        score = line.rivals[0].score
+        parted += [ReadLine((Reading(counter, score),), members, box, line.angle_rad), rest]
+        kinds += [True, False]
     return parted, kinds
+
+
+def _said(line: ReadLine, ahead: _Ahead | None) -> set[str]:
+    """What may count a line, by its text and by the pen."""
+    by_text = _COUNTS.match(line.rivals[0].text)
+    by_pen = {each + ahead.mark for each in ahead.labels} if ahead else set()
+    return by_pen | ({by_text[0]} if by_text else set())
+
+
+def _expected(at: int, lines: Sequence[ReadLine], said: Sequence[set[str]]) -> set[str]:
+    """What a line's counter is by its text, or when those above and below it count on."""
+    by_text = COUNTER.match(lines[at].rivals[0].text)
+    found = {by_text[0].strip()} if by_text else set()
+    for other, counters in enumerate(said):
+        aligned = abs(lines[other].box.x0 - lines[at].box.x0) < ALIGNED * lines[at].box.height
+        if other != at and aligned:
+            found |= {_next(counter, 1 if other < at else -1) for counter in counters}
+    return found
+
+
+def _next(counter: str, step: int) -> str:
+    label, mark = counter[:-1], counter[-1]
+    return (str(int(label) + step) if label.isdigit() else chr(ord(label) + step)) + mark
 
 
 def _by_text(line: ReadLine, samples: Sequence[Points], read: Read) -> tuple[str, ReadLine] | None:
@@ -101,34 +129,20 @@ def _by_text(line: ReadLine, samples: Sequence[Points], read: Read) -> tuple[str
 
 
 def _by_pen(
-    line: ReadLine, at: int, looked: Sequence[_Ahead | None], read: Read
+    line: ReadLine, ahead: _Ahead | None, expected: set[str], read: Read
 ) -> tuple[str, ReadLine] | None:
-    """The counter that the pen set ahead of a line, when it surely is one or counts on with another."""
-    ahead = looked[at]
-    if not ahead or not ahead.labels:
-        return None
-    said = next((said for said in ahead.labels if _counts_on(said, ahead, at, looked)), "")
-    if not said and not ahead.sure:
+    """The counter that the pen set ahead of a line, when it surely is one or is ``expected`` there."""
+    counters = [label + ahead.mark for label in ahead.labels] if ahead else []
+    counts_on = next((counter for counter in counters if counter in expected), "")
+    if not ahead or not (counts_on or ahead.sure):
         return None
     rest = read([n for n in line.members if n not in ahead.members])
     if len(rest) != 1 or not _COUNTED.match(text := rest[0].rivals[0].text):
         return None
-    # 3) −2x may be 31 − 2x.
-    return ((said or ahead.labels[0]) + ahead.mark, rest[0]) if said or text[0] not in _DASH else None
-
-
-def _counts_on(said: str, ahead: _Ahead, at: int, looked: Sequence[_Ahead | None]) -> bool:
-    """Whether a counter is one more than one above, or one less than one below."""
-    for other_at, other in enumerate(looked):
-        if other and other is not ahead and other.mark == ahead.mark:
-            aligned = abs(other.left - ahead.left) < ALIGNED * ahead.height
-            if aligned and _next(said, -1 if other_at < at else 1) in other.labels:
-                return True
-    return False
-
-
-def _next(said: str, step: int) -> str:
-    return str(int(said) + step) if said.isdigit() else chr(ord(said) + step)
+    if not counts_on and text[0] in _DASH:
+        return None  # 3) −2x may be 31 − 2x
+    # By itself 6) is likelier than b).
+    return counts_on or min(counters, key=lambda counter: counter[0].isalpha()), rest[0]
 
 
 def _ahead(line: ReadLine, samples: Sequence[Points], label: Label) -> _Ahead | None:
@@ -137,33 +151,34 @@ def _ahead(line: ReadLine, samples: Sequence[Points], label: Label) -> _Ahead | 
     strokes = list(level.values())
     heights = np.sort([np.ptp(stroke[:, 1]) for stroke in strokes])
     high = max(float(np.median(heights[int(HIGH * len(heights)) :])), 1e-6)
-    whole = max(np.vstack(strokes)[:, 1].max() - np.vstack(strokes)[:, 1].min(), 1e-6)
-    widest = 0.0
-    for count, gap in enumerate((gap * whole / high for gap in gaps_in(strokes)[:MOST_PIECES]), 1):
+    gaps = [gap * float(np.ptp(np.vstack(strokes)[:, 1])) / high for gap in gaps_in(strokes)]
+    best: tuple[tuple[bool, float], _Ahead] | None = None
+    for count, gap in enumerate(gaps[:MOST_PIECES], 1):
+        within = max(gaps[: count - 1], default=0.0)
         ahead, _ = at_piece(strokes, count)
-        if len(ahead) > MOST_STROKES:
-            return None
-        if len(ahead) > 1 and gap >= LEAST_GAP and gap > WIDER * widest:
-            *rest, last = sorted(ahead, key=lambda stroke: float(stroke[:, 0].min() + stroke[:, 0].max()))
-            sure_gap = gap >= SURE_GAP and gap > SURELY_WIDER * widest
-            if mark := _mark(last, rest, high):
-                sure = sure_gap if mark == "." else _bulge(last) > BULGE
-                members = tuple(n for n, stroke in level.items() if any(stroke is one for one in ahead))
-                left = min(float(stroke[:, 0].min()) for stroke in ahead)
-                return _Ahead(members, label(rest), mark, sure, left, high)
-        widest = max(widest, gap)
-    return None
+        if not 1 < len(ahead) <= MOST_STROKES or gap < LEAST_GAP or gap <= WIDER * within:
+            continue
+        *sign, last = sorted(ahead, key=lambda stroke: float(stroke[:, 0].min() + stroke[:, 0].max()))
+        box = Box.of(np.vstack(sign))
+        mark = _mark(Box.of(last), box, high)
+        labels = [each for each in label(sign) if box.width < len(each) * WIDE * box.height] if mark else []
+        if not labels:
+            continue
+        sure = gap >= SURE_GAP and (gap > SURELY_WIDER * within if mark == "." else _bulge(last) > BULGE)
+        if best is None or (sure, gap) > best[0]:
+            members = tuple(n for n, stroke in level.items() if any(stroke is one for one in ahead))
+            best = (sure, gap), _Ahead(members, labels, mark, sure)
+    return best[1] if best else None
 
 
-def _mark(last: Points, before: Sequence[Points], high: float) -> str:
-    """The point or bracket that a stroke behind some others is; "" for neither."""
-    sign = Box.of(np.vstack(before))
-    box = Box.of(last)
-    if sign.height < SLIM * high:
+def _mark(box: Box, sign: Box, high: float) -> str:
+    """The point or bracket that a stroke behind a sign is, in lines so ``high``; "" for neither."""
+    if sign.height < AS_HIGH * high:
         return ""
-    if box.height < POINT * high and box.width < POINT * high:
+    if max(box.height, box.width) < POINT * high:
         return "." if box.y0 > sign.middle[1] else ""
-    return ")" if box.height > AS_HIGH * high and box.width < SLIM * box.height else ""
+    stands = box.height > AS_HIGH * high and box.y1 > sign.y1 - RAISED * high
+    return ")" if stands and box.width < SLIM * box.height else ""
 
 
 def _bulge(stroke: Points) -> float:
