@@ -16,6 +16,7 @@ POLICY = "; ".join(
         "media-src 'self'",
         "connect-src 'self'",
         "manifest-src 'self'",
+        "worker-src 'self'",
         "base-uri 'none'",
         "form-action 'self'",
         "frame-ancestors 'none'",

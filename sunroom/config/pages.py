@@ -17,6 +17,11 @@ from sunroom.boards.services import boards_of
 from sunroom.resources import BUILT_FRONTEND
 from sunroom.rooms import accounts, services
 from sunroom.rooms.models import Room, Seat
+from sunroom.rooms.requests import language_of
+from sunroom.words import say
+
+#: The page that is shown without a server brings its styles along, and has nothing else.
+WAITING_POLICY = "default-src 'none'; style-src 'unsafe-inline'; base-uri 'none'; frame-ancestors 'none'"
 
 
 @cache
@@ -31,6 +36,29 @@ def _built() -> dict[str, str]:
 def shell(request: HttpRequest, **_: str) -> HttpResponse:
     """The page for every address of the interface."""
     return render(request, "page.html", _built())
+
+
+@require_GET
+def waiting(request: HttpRequest) -> HttpResponse:
+    """The page that a browser keeps and shows while the server does not answer: whole in itself, and it tries again."""
+    language = language_of(request)
+    words = {
+        "language": language,
+        "title": say("waiting-title", language=language),
+        "kept": say("waiting-kept", language=language),
+        "again": say("waiting-again", language=language),
+        "now": say("waiting-now", language=language),
+    }
+    response = render(request, "waiting.html", words)
+    response["Content-Security-Policy"] = WAITING_POLICY
+    response["Cache-Control"] = "no-store"
+    return response
+
+
+@require_GET
+def waiting_worker(request: HttpRequest) -> HttpResponse:
+    """The script that shows it."""
+    return render(request, "waiting.js", content_type="text/javascript")
 
 
 @require_GET

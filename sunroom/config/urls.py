@@ -41,6 +41,8 @@ urlpatterns = [
     path("pair", pages.shell),
     path("account", pages.shell),
     path("recover/<slug:uid>/<slug:token>", pages.shell),
+    path("waiting", pages.waiting),
+    path("waiting.js", pages.waiting_worker),
     path("health", pages.health),
     path("api/me", rooms.me),
     path("api/sign-in", rooms.sign_in),

@@ -751,6 +751,10 @@ undone-on = Auf Seite { $number } rückgängig gemacht.
 redone-on = Auf Seite { $number } wiederholt.
 page-was-taken = Diese Seite wurde von der Tafel genommen.
 server-silent = Der Server antwortet nicht. Nichts ging verloren; versuch es gleich noch einmal.
+waiting-title = Der Server antwortet nicht
+waiting-kept = Was du geschrieben hast, ist in diesem Browser aufgehoben und kommt auf die Tafel, sobald der Server wieder da ist.
+waiting-again = Diese Seite versucht es alle paar Sekunden wieder.
+waiting-now = Jetzt versuchen
 server-could-not = Das konnte der Server nicht ({ $status }).
 
 ## Sill: tools and what is chosen

@@ -751,6 +751,10 @@ undone-on = Undone on page { $number }.
 redone-on = Redone on page { $number }.
 page-was-taken = That page was taken off the board.
 server-silent = The server does not answer. Nothing was lost; try again in a moment.
+waiting-title = The server does not answer
+waiting-kept = What you wrote is kept in this browser and goes to the board as soon as the server is back.
+waiting-again = This page tries again every few seconds.
+waiting-now = Try now
 server-could-not = The server could not do that ({ $status }).
 
 ## Sill: tools and what is chosen

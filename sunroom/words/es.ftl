@@ -751,6 +751,10 @@ undone-on = Deshecho en la página { $number }.
 redone-on = Rehecho en la página { $number }.
 page-was-taken = Esa página se quitó de la pizarra.
 server-silent = El servidor no responde. No se perdió nada; inténtalo en un momento.
+waiting-title = El servidor no responde
+waiting-kept = Lo que has escrito se guarda en este navegador y llegará a la pizarra en cuanto el servidor vuelva.
+waiting-again = Esta página lo intenta de nuevo cada pocos segundos.
+waiting-now = Intentar ahora
 server-could-not = El servidor no pudo hacerlo ({ $status }).
 
 ## Sill: tools and what is chosen

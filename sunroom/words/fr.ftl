@@ -751,6 +751,10 @@ undone-on = Annulé à la page { $number }.
 redone-on = Rétabli à la page { $number }.
 page-was-taken = Cette page a été ôtée de la planche.
 server-silent = Le serveur ne répond pas. Rien n’est perdu ; réessayez dans un instant.
+waiting-title = Le serveur ne répond pas
+waiting-kept = Ce que vous avez écrit est gardé dans ce navigateur et ira au tableau dès que le serveur sera revenu.
+waiting-again = Cette page réessaie toutes les quelques secondes.
+waiting-now = Réessayer maintenant
 server-could-not = Le serveur n’a pas pu ({ $status }).
 
 ## Sill: tools and what is chosen

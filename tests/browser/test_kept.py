@@ -36,6 +36,28 @@ for (let i = 0; i < arguments[0]; i += 500)
 
 
 class Kept(BrowserTest):
+    def test_a_page_opened_anew_without_a_server_says_so_and_comes_back_by_itself(self) -> None:
+        tutor, _ = self.open_room()
+        tutor.line()
+        tutor.kept()
+        ready = """
+const [worker, page] = await Promise.all([navigator.serviceWorker.getRegistration(), caches.match('/waiting')])
+return worker?.active?.state === 'activated' && Boolean(page)
+"""
+        tutor.wait(lambda: tutor.driver.execute_script(ready) or None, "the page to be kept")
+        port = self.server.port
+        self.server.stop()
+        tutor.draw([(300, 500), (360, 500)])
+        tutor.wait_text("[data-testid=kept]", "waiting")
+        tutor.driver.refresh()
+        tutor.wait_text("h1", "The server does not answer")
+        tutor.press("a", "Try now")
+        tutor.wait_text("h1", "The server does not answer")
+        self.server = type(self.server)(port)
+        tutor.find("nav[aria-label=Tools]")
+        tutor.kept()
+        tutor.wait_items(2)
+
     def test_a_server_killed_in_mid_stroke_loses_nothing_and_doubles_nothing(self) -> None:
         tutor, link = self.open_room()
         noor = self.come_in(link, "Noor")

@@ -214,6 +214,16 @@ class Security(WebTest, TestCase):
         self.assertNotIn("unsafe", POLICY)
         self.assertNotRegex(response.content.decode(), r"<script(?![^>]*src=)|<style|style=|onload=")
 
+    def test_the_page_for_when_the_server_is_away_is_whole_in_itself_and_in_the_browser_s_language(
+        self,
+    ) -> None:
+        response = self.tutor.get("/waiting", headers={"Accept-Language": "de-AT"})
+        page = response.content.decode()
+        self.assertIn("Der Server antwortet nicht", page)
+        self.assertNotRegex(page, r"<script|src=|<link")
+        self.assertIn("default-src 'none'", response["Content-Security-Policy"])
+        self.assertEqual(self.tutor.get("/waiting.js")["Content-Type"], "text/javascript")
+
     def test_a_request_without_the_csrf_token_is_refused(self) -> None:
         strict = Client(enforce_csrf_checks=True)
         response = strict.post("/api/rooms", '{"title": "Shadows"}', content_type="application/json")

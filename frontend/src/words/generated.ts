@@ -2206,6 +2206,10 @@ export interface Words {
   'user-name-not-good': null
   'user-name-or-mail-address': null
   'view': null
+  'waiting-again': null
+  'waiting-kept': null
+  'waiting-now': null
+  'waiting-title': null
   'warm-up': null
   'was-added': { count: string | number; names: string | number }
   'was-sent-away': null
