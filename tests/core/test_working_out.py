@@ -256,6 +256,7 @@ LED = [
     (["3x+4=10", "3x=6", "x=3"], ["", "", "d’où"], ["first", "follows", "does_not"]),
     (["3x+4=10", "x=2", "6+4=10"], ["", "so", "Check:"], ["first", "follows", "cannot_tell"]),
     (["2x=4", "x^2=9"], ["1)", "2)"], ["first", "cannot_tell"]),
+    (["2x=4", "x^2=9"], ["b)", "c)"], ["first", "cannot_tell"]),
     (["3x=6", "x=2"], ["", "divide both sides by 3"], ["first", "follows"]),
     (["x^2=4", "x=2", "x=-2"], ["", "so", "or"], ["first", "follows"]),
     (["x^2=4", "x=2", "x=-2"], ["", "also", "und"], ["first", "follows"]),

@@ -16,12 +16,12 @@ from sunroom.core.maths.notation import Gap, Node, Row, Sign, Word, lines_of
 _LEADING = frozenset(
     "so then hence thus therefore since because it follows that means gives we get is "
     "also dann daher somit folglich deshalb denn weil es folgt dass das heißt wir erhalten ist "
-    "donc alors ainsi car d où il on obtient c est à dire que qui s ensuit "
+    "donc alors ainsi car d'où il on obtient c'est à dire que s'ensuit "
     "entonces luego así pues porque por tanto lo que se tiene resulta es decir".split()
 )
 #: And such as join two statements to one step.
 _OR, _AND = frozenset(("or", "oder", "ou", "o")), frozenset(("and", "und", "et", "y", "e"))
-_WORD = re.compile(r"[^\W_]+")
+_WORD = re.compile(r"[^\W_]+(?:'[^\W_]+)*")
 
 
 class Step(NamedTuple):
@@ -56,12 +56,16 @@ def steps_of(formulas: Sequence[Row], words: Sequence[str] = ()) -> list[Step]:
 
 def _lead(words: str) -> bool:
     """Whether some words, or none, only lead into the next step."""
-    return _LEADING.issuperset(_WORD.findall(words.casefold()))
+    return _LEADING.issuperset(_words(words))
+
+
+def _words(text: str) -> list[str]:
+    return _WORD.findall(text.casefold().replace("’", "'"))
 
 
 def _joined_by(words: str) -> Sign | None:
     """The sign that says what these words say between two statements; None where they say more."""
-    said = _WORD.findall(words.casefold())
+    said = _words(words)
     if len(said) == 1 and said[0] in _OR:
         return Sign(r"\vee")
     return Sign(",") if (len(said) == 1 and said[0] in _AND) or words.strip() in (",", ";") else None

@@ -31,7 +31,7 @@ LEAST_GAP, WIDER, SURE_GAP, SURELY_WIDER = 0.2, 1.2, 0.3, 2.0
 #: A point is smaller than this part of the height; a bracket is as high, no higher above the line, as slim, and bulges by this
 #: part of its length.
 POINT, AS_HIGH, RAISED, SLIM, BULGE = 0.35, 0.55, 0.25, 0.65, 0.06
-#: A letter or digit is no wider than so many times its height.
+#: A letter or digit is no wider than so many times its height, or that of its bracket.
 WIDE = 1.25
 #: Counters below each other begin no further apart than so many heights.
 ALIGNED = 1.5
@@ -134,15 +134,16 @@ def _by_pen(
     """The counter that the pen set ahead of a line, when it surely is one or is ``expected`` there."""
     counters = [label + ahead.mark for label in ahead.labels] if ahead else []
     counts_on = next((counter for counter in counters if counter in expected), "")
-    if not ahead or not (counts_on or ahead.sure):
+    # By itself a number counts, and a letter where it is the first: log is no h).
+    counter = counts_on or next((counter for counter in counters if counter[0].isdigit()), "")
+    counter = counter or ("a" + ahead.mark if ahead and ahead.labels[0] == "a" else "")
+    if not ahead or not counter or not (counts_on or ahead.sure):
         return None
     rest = read([n for n in line.members if n not in ahead.members])
     if len(rest) != 1 or not _COUNTED.match(text := rest[0].rivals[0].text):
         return None
-    if not counts_on and text[0] in _DASH:
-        return None  # 3) −2x may be 31 − 2x
-    # By itself 6) is likelier than b).
-    return counts_on or min(counters, key=lambda counter: counter[0].isalpha()), rest[0]
+    # 3) −2x may be 31 − 2x.
+    return None if text[0] in _DASH and not counts_on else (counter, rest[0])
 
 
 def _ahead(line: ReadLine, samples: Sequence[Points], label: Label) -> _Ahead | None:
@@ -159,9 +160,10 @@ def _ahead(line: ReadLine, samples: Sequence[Points], label: Label) -> _Ahead | 
         if not 1 < len(ahead) <= MOST_STROKES or gap < LEAST_GAP or gap <= WIDER * within:
             continue
         *sign, last = sorted(ahead, key=lambda stroke: float(stroke[:, 0].min() + stroke[:, 0].max()))
-        box = Box.of(np.vstack(sign))
-        mark = _mark(Box.of(last), box, high)
-        labels = [each for each in label(sign) if box.width < len(each) * WIDE * box.height] if mark else []
+        box, behind = Box.of(np.vstack(sign)), Box.of(last)
+        mark = _mark(behind, box, high)
+        wide = WIDE * max(box.height, behind.height)
+        labels = [each for each in label(sign) if box.width < wide * len(each)] if mark else []
         if not labels:
             continue
         sure = gap >= SURE_GAP and (gap > SURELY_WIDER * within if mark == "." else _bulge(last) > BULGE)
