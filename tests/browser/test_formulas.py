@@ -80,6 +80,27 @@ class Formulas(Tools):
         marks = [item.figure for item in self.items() if isinstance(item, ShapeItem)]
         self.assertEqual(marks, ["cross", "tick"])
 
+    def test_a_step_in_a_sentence_is_checked_and_marked_behind_it(self) -> None:
+        self.type_formula("3x+4=10", 300, 160)
+        self.tutor.tool("Text")
+        self.tutor.draw([(300, 260)], "mouse")
+        area = self.tutor.find("[role=textbox]")
+        area.send_keys("so ")
+        self.tutor.press("[aria-label=Sill] button[aria-label=Formula]")
+        area.send_keys("x=3", Keys.ESCAPE)
+        self.tutor.wait_items(2)
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.press("[aria-label=Sill] button", "Check the working")
+        self.tutor.find("[data-verdict=does_not]", "x = 3")
+        self.tutor.press("button", "Set marks beside the lines")
+        self.tutor.wait_items(3)
+        (text,) = (item for item in self.items() if isinstance(item, TextItem))
+        (mark,) = (item for item in self.items() if isinstance(item, ShapeItem))
+        self.assertEqual(mark.figure, "cross")
+        self.assertGreater(mark.x, text.x + text.lines[0].width)
+        self.assertTrue(text.y < mark.y < text.y + 1.3 * text.size)
+
     def write_formulas(self, *latex: str, by: Browser | None = None) -> None:
         """Write formulas of an unseen hand below each other, and select all."""
         by = by or self.tutor
