@@ -85,7 +85,7 @@ describe('steps among words', () => {
     }) as unknown as Item
   const typed = (y: number, ...lines: [text: string, outline: string][][]) =>
     ({
-      ...{ ...stroke(`text-${y}`, 0), kind: 'text', x: 10, y, size: 20 },
+      ...{ ...stroke(`text-${y}`, 0), kind: 'text', x: 10, y, size: 20, listing: 'none' },
       lines: lines.map((runs, at) => [
         runs.map(([text, outline], i) => ['sans', text, 50 * i, 50, 20, 0, false, false, '', outline, 14]),
         20 + 28 * at,
@@ -120,6 +120,39 @@ describe('steps among words', () => {
       said(['', 'x^2-5x+6=0'], ['so', 'x=2'], ['or', 'x=3']),
     )
     expect(last!.endOf(0, 1)).toEqual([210, 114])
+  })
+
+  test('of plain text: a line that states something in signs is one', () => {
+    for (const [line, ...step] of [
+      ['3x + 4 = 10', '', '3x + 4 = 10'],
+      ['so x = 2.', 'so', 'x = 2'],
+      ['1. 3x + 4 = 10', '1.', '3x + 4 = 10'],
+      ['b) Solve: x² ≤ 9', 'b) Solve:', 'x² ≤ 9'],
+      ['xy = 12', '', 'xy = 12'],
+      ['sin x = 1', '', 'sin x = 1'],
+      ['= 3/4', '', '= 3/4'],
+      ['also folgt: x = 2 or x = -2', 'also folgt:', 'x = 2 or x = -2'],
+      ['1,5x = 3', '', '1,5x = 3'],
+      ['3x = 6   divide by 3', '', '3x = 6'],
+      ['3x = 6 (divide by 3)', '', '3x = 6'],
+      ['x  =  2  or  x = 5', '', 'x  =  2  or  x = 5'],
+      ['Area = length × width'],
+      ['A triangle has three sides'],
+      ['3x + 4'],
+      ['x = 2 because of that'],
+    ] as const)
+      expect(found([typed(0, [[line, '']])])).toEqual(step.length ? said([...step]) : [])
+    const hostile = [
+      'x or '.repeat(39) + '=?',
+      'so x '.repeat(39) + '=?',
+      '1) '.repeat(60) + '=?',
+      'ab, '.repeat(49),
+    ]
+    for (const line of hostile) expect(found([typed(0, [[line, '']])])).toEqual([])
+    const raised = typed(0, [['x', ''], ['2', ''], [' = 9', '']]) // prettier-ignore
+    expect(found([raised])).toEqual(said(['', 'x2 = 9']))
+    if (raised.kind === 'text') raised.lines[0]![0][1]![5] = 6
+    expect(found([raised])).toEqual([])
   })
 
   test('what stands to the right of a step is a remark on it, to its left words before it', () => {

@@ -108,6 +108,12 @@ class Formulas(OutTest):
         self.assertEqual(places, [(0, 0, 2), (0, 1, 2), (1, 0, 1)])
         self.assertEqual([line["verdict"] for line in several], ["first", "follows", "follows"])
         self.assertTrue(all(line["look"]["outline"] for line in several))
+        led = {"formulas": ["3x+4=10", "x = 2", "6+4=10"], "words": ["", "so", "Check:"]}
+        self.assertEqual(
+            [line["verdict"] for line in self.ask("/checked", led)], ["first", "follows", "cannot_tell"]
+        )
+        odd = self.ask("/checked", {"formulas": ["x=1", "3 {4 = = 5", "x=1"], "words": ["too", "few"]})
+        self.assertEqual([line["verdict"] for line in odd], ["first", "cannot_tell", "follows"])
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"]})[0], 422)
         self.assertEqual(self.problem("/checked", {"formulas": []})[0], 400)
         self.assertEqual(self.problem("/checked", {"formulas": ["x=1"] * 100})[0], 400)

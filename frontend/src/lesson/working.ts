@@ -24,6 +24,21 @@ interface Row {
 /** Above its baseline lies the middle of a formula among words, in sizes. */
 const HALF_A_LETTER = 0.3
 
+/**
+ * A line of plain text that states something in signs, behind the words and counters that lead into it and before a remark;
+ * longer ones are not looked at.
+ */
+const [STATEMENT, WITH_REMARK] = ['', String.raw`(?:\s{2,}|\s+(?=\(\p{L}{2}))\S.*`].map((remark) => {
+  const functions = 'sqrt|sin|cos|tan|log|and'
+  const word = String.raw`(?!(?:${functions})\b)\p{L}{2,}[:,]?\s+(?=[\p{L}\d(√])`
+  const counter = String.raw`(?:[\p{L}\d]{1,2}[.)]|[•–-])\s+`
+  // No sign is told in two ways, or a hostile line would be tried in all of them.
+  const sign = String.raw`(?:${functions}|\p{L}{1,2}(?!\p{L})|[\d\s.,+−±*×·÷:/^²³½¼¾()=<>≤≥≠|√°-])`
+  const formula = `${sign}*?[=<>≤≥≠]${sign}+?`
+  return new RegExp(`^(?<lead>(?:${word}|${counter})*)(?<formula>${formula})[.,;]?\\s*${remark}$`, 'u')
+}) as [RegExp, RegExp]
+const MOST_SIGNS = 200
+
 /** Where a stroke lies; nothing once it is gone. */
 type BoxOf = (id: string) => Box[]
 
@@ -85,18 +100,26 @@ function setFormula(item: FormulaItem): Step {
 /** The lines of a typed text, as the server laid them out: a formula among words is an outline. */
 function typedRows(item: TextItem): Row[] {
   const map = placement(item)
-  return item.lines.map(([runs, baseline, lineWidth]) => ({
-    box: pointsBox([pointOf(map, 0, baseline - item.size), pointOf(map, lineWidth, baseline)]),
-    parts: runs.map(([, text, x, width, size, , , , , outline]) =>
-      outline
-        ? {
-            formula: text,
-            size: size * growth(map),
-            endOf: () => pointOf(map, x + width, baseline - size * HALF_A_LETTER),
-          }
-        : text,
-    ),
-  }))
+  return item.lines.map(([runs, baseline, lineWidth]) => {
+    const step = (formula: string, x: number, size: number): Step => ({
+      formula,
+      size: size * growth(map),
+      endOf: () => pointOf(map, x, baseline - size * HALF_A_LETTER),
+    })
+    const box = pointsBox([pointOf(map, 0, baseline - item.size), pointOf(map, lineWidth, baseline)])
+    // A raised 2 is a power to whoever reads it, and not to whom the letters are given.
+    const plain = runs.every(([, , , , , rise, , , , outline]) => !outline && !rise)
+    const whole = runs.map(([, text]) => text).join(item.listing === 'none' ? '' : ' ')
+    const states = plain && whole.length <= MOST_SIGNS && (STATEMENT.exec(whole) ?? WITH_REMARK.exec(whole))
+    const { lead, formula } = (states && states.groups) || {}
+    if (formula) return { box, parts: [lead!, step(formula, lineWidth, item.size)] }
+    return {
+      box,
+      parts: runs.map(([, text, x, width, size, , , , , outline]) =>
+        outline ? step(text, x + width, size) : text,
+      ),
+    }
+  })
 }
 
 /** Ink as what it is rather: one formula of some lines, or lines of words and formulas. */

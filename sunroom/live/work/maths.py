@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+import re
+
 import msgspec
 
 from sunroom.core.board.items import GraphItem
 from sunroom.core.board.laying import graph_drawn
 from sunroom.core.board.limits import MAX_SHOWN, check_item, check_number
 from sunroom.core.errors import MalformedError
-from sunroom.core.maths.notation import latex_of, mathml_of
+from sunroom.core.maths.notation import Row, Word, latex_of, mathml_of
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked, OfferKind
 from sunroom.core.maths.places import AtPlace, NamedPlace
 from sunroom.core.maths.setting import Setting, set_formula
@@ -101,7 +103,7 @@ def check_typed(working: tuple[list[str], list[str]]) -> list[LineChecked] | Sen
 
     formulas, words = working
     try:
-        steps = steps_of([read_formula(formula) for formula in formulas], words)
+        steps = steps_of([_read(formula) for formula in formulas], words)
         if not 2 <= len(steps) <= MAX_CHECKED_LINES:
             return said("working-has-two-lines", lines=MAX_CHECKED_LINES)
         return [
@@ -112,6 +114,17 @@ def check_typed(working: tuple[list[str], list[str]]) -> list[LineChecked] | Sen
         ]
     except MalformedError as error:
         return error.sentence
+
+
+def _read(formula: str) -> Row:
+    """A formula, or what stands for one in a text and is none as the words that it is."""
+    try:
+        return read_formula(formula)
+    except MalformedError:
+        return Row((Word(_NO_WORDS.sub(" ", formula)),))
+
+
+_NO_WORDS = re.compile(r"[\\{}$%#&~^_]")
 
 
 class PlacesFound(msgspec.Struct, frozen=True):
