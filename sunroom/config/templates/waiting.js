@@ -1,11 +1,19 @@
 /** Shows a page of our own where the server does not answer, instead of the browser's complaint. It keeps nothing else. */
+// The page is asked for while this script still starts.
+addEventListener('activate', (event) => event.waitUntil(registration.navigationPreload?.enable()))
+
 addEventListener('fetch', (event) => {
-  if (event.request.mode === 'navigate') event.respondWith(opened(event.request))
+  if (event.request.mode === 'navigate') event.respondWith(opened(event))
 })
 
-async function opened(request) {
-  const waiting = () => caches.match('/waiting')
-  const answer = await fetch(request).catch((error) => waiting().then((page) => page ?? Promise.reject(error)))
-  // What stands before the server says so while that is away.
-  return [502, 503, 504].includes(answer.status) ? ((await waiting()) ?? answer) : answer
+async function opened({ request, preloadResponse }) {
+  const waiting = await caches.match('/waiting')
+  try {
+    const answer = (await preloadResponse) ?? (await fetch(request))
+    // What stands before the server says so while that is away.
+    return waiting && [502, 503, 504].includes(answer.status) ? waiting : answer
+  } catch (error) {
+    if (waiting) return waiting
+    throw error
+  }
 }
