@@ -43,13 +43,15 @@ class Signs(TestCase):
             ("if 10=0ist", ["10=0"]),
             ("Die Summe ist25+7=65", ["25+7=65"]),
             ("we say s = at2 there", ["s = at2"]),
+            ("the graph of y = 2x", ["y = 2x"]),
+            ("the value of 3x = 6", ["3x = 6"]),
         ):
             self.assertEqual(said(text), found, text)
 
     def test_ranges_dates_dashes_and_equals_between_words_are_none(self) -> None:
         for text in (
             "10-15 people came", "the sun = die Sonne", "an e-mail to Anna", "A - the first one", "tea & milk + sugar", "see p. 14-18", "size 38/40",
-            "the ratio is 3:4", "Monday 30/11/2026", "1914 - a war", "he is 12 years old", "3x + 4 = 10", "", "bilanz= Zügd",
+            "25% of 80 = 20", "die Hälfte von 12 = 6", "the ratio is 3:4", "Monday 30/11/2026", "1914 - a war", "he is 12 years old", "3x + 4 = 10", "", "bilanz= Zügd",
         ):  # fmt: skip
             self.assertEqual(said(text), [], text)
 

@@ -35,6 +35,9 @@ EVERYDAY = 6.0
 MOST_FLAT = 40
 
 STOPS = ".,:;!?"
+#: 25% of 80 = 20 is no 80 = 20.
+_PART_OF = re.compile(r"\b(?:of|von|vom|de|del|du|des)\s*$", re.IGNORECASE)
+_NUMBER_IS = re.compile(r"[\d.,]+\s*[=≈]")
 _LETTER = r"[^\W\d_²³]"
 _OPENED = "[(\"'“„«¿¡]*"
 _WORD = re.compile(rf"{_OPENED}{_LETTER}{{2,}}(?:['’-]{_LETTER}+)*[)\"'”“»{STOPS}]*")
@@ -101,7 +104,8 @@ def signs_in(
     sums = [
         signs
         for signs in found
-        if _is_sum(text[signs.start : signs.end]) or any(signs.start <= at < signs.end for at in relations)
+        if (_is_sum(text[signs.start : signs.end]) or any(signs.start <= at < signs.end for at in relations))
+        and not (_PART_OF.search(text[: signs.start]) and _NUMBER_IS.match(text[signs.start : signs.end]))
     ]
     return sums[:MOST_IN_LINE]
 
