@@ -440,6 +440,15 @@ class Working(TestCase):
         ]
         self.assertAlmostEqual(above.x + lefts[0], below.x + lefts[1], 3)
 
+    def test_the_first_line_begins_no_further_left_than_its_ink_where_a_counter_stands(self) -> None:
+        self.board = board_of(ink("stroke-1", 300), ink("stroke-2", 380), ink("stroke-3", 110, 130), ink("stroke-4", 190, 132))  # fmt: skip
+        above, below = sorted(
+            only(self.set(r"2x=8 \\ x=4", "formula-2"), FormulaItem), key=lambda item: item.y
+        )
+        left = min(item_box(stroke).x0 for stroke in only(self.board, InkItem) if stroke.id in self.lines[0])
+        self.assertAlmostEqual(above.x, left, 3)
+        self.assertGreater(below.x, above.x)
+
     def test_as_written_brings_each_back_where_it_was(self) -> None:
         board = after(self.set(r"2x+3=7 \\ x=2", "formula-2"), AsWritten(PAGE, ("formula-1", "formula-2")))
         back = {stroke.id: stroke for stroke in only(board, InkItem)}

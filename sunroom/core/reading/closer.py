@@ -38,7 +38,7 @@ LEAST_CLEAR, CLEAR_SYMBOL = 0.6, -1.5
 #: What may stand behind what counts a line, and how much likelier (logarithm) it is with it than without.
 COUNTER_SIGNS, SURE_COUNTER, MAX_COUNTER_STROKES = ".,)", 1.0, 10
 #: What counts a line without its sign; so much less likely (logarithm) than the likeliest it may still be meant.
-LABEL, LIKELY_LABEL = re.compile(r"[a-z]|[1-9]\d?"), 4.0
+LABEL, LIKELY_LABEL = re.compile(r"[a-j]|[1-9]\d?"), 4.0
 #: However unlikely a text is by its symbols, the readers of lines may still be right.
 LEAST_CLOSE_LOG = -15.0
 

@@ -32,13 +32,13 @@ LEAST_GAP, WIDER, SURE_GAP, SURELY_WIDER = 0.2, 1.2, 0.3, 2.0
 #: part of its length.
 POINT, AS_HIGH, RAISED, SLIM, BULGE = 0.35, 0.55, 0.25, 0.65, 0.06
 #: A letter or digit is no wider than so many times its height, or that of its bracket.
-WIDE = 1.25
+WIDE = 1.4
 #: Counters below each other begin no further apart than so many heights.
 ALIGNED = 1.5
 
 _COUNTED = re.compile(r"[\w(√|−-].*[=<>≤≥+×÷·√−-]")
 _DASH = "-−"
-_COUNTS = re.compile(r"(?:[a-z]|[1-9]\d?)[.)]")
+_COUNTS = re.compile(r"(?:[a-z]|[1-9]\d?)[.)](?=\s|$)")
 
 #: What some strokes, which count a line, may say, the likeliest first: a letter or a number.
 Label = Callable[[Sequence[Points]], list[str]]

@@ -45,10 +45,11 @@ def formulas_of(request: SetMaths, strokes: list[InkItem]) -> list[tuple[Formula
     ]
     size = statistics.median(item.size for item in made)
     lefts = [set_row(before).width * size if (before := at_relation(row)[0]).nodes else 0.0 for row in rows]
-    edge = min(item.x for item in made)
+    # No line begins further to the left than some ink did, and the first not before its own: what counts it stands there.
+    relation = max(min(item.x for item in made) + max(lefts), made[0].x + lefts[0])
     at_relations = [
         msgspec.structs.replace(
-            item, size=size, x=edge + max(lefts) - left, y=item.y + (item.size - size) * item.height / 2
+            item, size=size, x=relation - left, y=item.y + (item.size - size) * item.height / 2
         )
         for item, left in zip(made, lefts, strict=True)
     ]
