@@ -45,9 +45,11 @@ describe('written lines', () => {
   })
 
   test('get a tick or a cross, and nothing where nothing can be said', () => {
-    const said = [verdict(0, 'follows'), verdict(1, 'does_not'), verdict(1, 'cannot_tell')]
+    const said = (['follows', 'does_not', 'cannot_tell', 'right', 'wrong', 'first'] as const).map((one) =>
+      verdict(1, one),
+    )
     const marks = lineMarks('seat-a', written(['a'], ['c']), said)
-    expect(marks.map(({ figure }) => figure)).toEqual(['tick', 'cross'])
+    expect(marks.map(({ figure }) => figure)).toEqual(['tick', 'cross', 'tick', 'cross'])
     expect(marks.every(({ x }) => x > 40)).toBe(true)
   })
 

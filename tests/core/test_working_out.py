@@ -254,7 +254,7 @@ LED = [
     (["3x+4=10", "3x=6", "x=2"], ["Solve:", "", "so"], ["first", "follows", "follows"]),
     (["3x+4=10", "3x=6", "x=3"], ["", "Also folgt", "⇒ x ist"], ["first", "follows", "cannot_tell"]),
     (["3x+4=10", "3x=6", "x=3"], ["", "", "d’où"], ["first", "follows", "does_not"]),
-    (["3x+4=10", "x=2", "6+4=10"], ["", "so", "Check:"], ["first", "follows", "cannot_tell"]),
+    (["3x+4=10", "x=2", "6+4=10"], ["", "so", "Check:"], ["first", "follows", "right"]),
     (["2x=4", "x^2=9"], ["1)", "2)"], ["first", "cannot_tell"]),
     (["2x=4", "x^2=9"], ["b)", "c)"], ["first", "cannot_tell"]),
     (["3x=6", "x=2"], ["", "divide both sides by 3"], ["first", "follows"]),
@@ -265,6 +265,33 @@ LED = [
     (["x^2=4", r'"so" x=2 "or" x=-2'], [], ["first", "follows"]),
     (["3x=6", r'"check" x=2'], [], ["first", "cannot_tell"]),
     (["2+1", "x=3"], ["and", "and"], ["first", "cannot_tell"]),
+]
+
+#: Statements about numbers, each by itself, with what shows it.
+STATED = [
+    (["7+5=12", "12-5=8", "3*4=12"], ["right", "wrong", "right"], {"one": "7", "other": "8"}),
+    (
+        ["3x+4=10", "x=2", "3*2+4=11", "2x=4"],
+        ["first", "follows", "wrong", "follows"],
+        {"one": "10", "other": "11"},
+    ),
+    (["7+5=12", "x=3", "2x=6"], ["right", "first", "follows"], None),
+    (
+        ["3(2+4)=18", "=9*2", "=19"],
+        ["right", "follows", "does_not"],
+        {"where": "", "one": "18", "other": "19"},
+    ),
+    (["5<4", "1<2<=2", "1<3<2"], ["wrong", "right", "wrong"], {"one": "5", "other": "4"}),
+    (["sqrt(2)=1.41", "1/3~~0.33", "2/3=0.67"], ["right", "right", "right"], {"value": "1.41421"}),
+    (["1/3=0.33=0.3333", "1/3=0.33=1"], ["right", "wrong"], {"value": "0.333333"}),
+    (["2/3=0.66", "1/6=0.1667"], ["wrong", "right"], {"one": "0.666667", "other": "0.66"}),
+    (
+        [r"1\mathrm{km}=1000\mathrm{m}", r"1\mathrm{h}=50\mathrm{min}"],
+        ["right", "wrong"],
+        {"one": "1 h", "other": "0.833333 h"},
+    ),
+    (["22/7~~pi", "2=2"], ["cannot_tell", "right"], None),
+    ([r"1\mathrm{h}=50\mathrm{m}", "1/0=5", "sqrt(-1)=1", "x=2"], ["cannot_tell"] * 3 + ["first"], {}),
 ]
 
 
@@ -287,6 +314,14 @@ class Checking(unittest.TestCase):
             with self.subTest(formulas):
                 steps = steps_of([read_formula(formula) for formula in formulas], words)
                 self.assertEqual([line.verdict for line in check_working(steps)], verdicts)
+
+    def test_a_statement_about_numbers_is_right_or_wrong_by_itself(self) -> None:
+        for formulas, verdicts, values in STATED:
+            with self.subTest(formulas):
+                found = check_working(steps_of([read_formula(formula) for formula in formulas]))
+                self.assertEqual([line.verdict for line in found], verdicts)
+                shown = [line.sentence.values for line in found if line.sentence]
+                self.assertEqual(shown[:1], [] if values is None else [values])
 
     def test_what_is_joined_stands_where_its_last_part_does(self) -> None:
         steps = steps_of(

@@ -110,7 +110,7 @@ class Formulas(OutTest):
         self.assertTrue(all(line["look"]["outline"] for line in several))
         led = {"formulas": ["3x+4=10", "x = 2", "6+4=10"], "words": ["", "so", "Check:"]}
         self.assertEqual(
-            [line["verdict"] for line in self.ask("/checked", led)], ["first", "follows", "cannot_tell"]
+            [line["verdict"] for line in self.ask("/checked", led)], ["first", "follows", "right"]
         )
         odd = self.ask("/checked", {"formulas": ["x=1", "3 {4 = = 5", "x=1"], "words": ["too", "few"]})
         self.assertEqual([line["verdict"] for line in odd], ["first", "cannot_tell", "follows"])

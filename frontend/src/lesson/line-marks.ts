@@ -1,21 +1,28 @@
 /** Marks beside lines of working that were checked. */
 import { placed } from '../board/text'
-import { UNIT_FIGURES, type LineChecked, type ShapeItem } from '../wire/generated'
+import { UNIT_FIGURES, type LineChecked, type LineVerdict, type ShapeItem } from '../wire/generated'
 import type { Working } from './working'
 
-const MARKS = {
-  follows: { figure: 'tick', colour: '#2f7d5b' },
-  does_not: { figure: 'cross', colour: '#b4472c' },
-} as const
+const [TICK, CROSS] = [
+  { figure: 'tick', colour: '#2f7d5b' },
+  { figure: 'cross', colour: '#b4472c' },
+] as const
+const MARKS: Partial<Record<LineVerdict, typeof TICK | typeof CROSS>> = {
+  follows: TICK,
+  right: TICK,
+  does_not: CROSS,
+  wrong: CROSS,
+}
 const [MARK_SIDE, MARK_GAP, MARK_WIDTH] = [0.55, 0.5, 3]
 
 /** A tick or a cross beside each line of which something is known. */
 export function lineMarks(by: string, working: Working[], checked: LineChecked[]): ShapeItem[] {
   return checked.flatMap(({ verdict, formula, line, lines }): ShapeItem[] => {
-    if (verdict !== 'follows' && verdict !== 'does_not') return []
+    const mark = MARKS[verdict]
+    if (!mark) return []
     const { endOf, size } = working[formula]!
     const end = endOf(line, lines)
-    const { figure, colour } = MARKS[verdict]
+    const { figure, colour } = mark
     const { points, parts, closed, curved } = UNIT_FIGURES[figure]
     const side = size * MARK_SIDE
     return [

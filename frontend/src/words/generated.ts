@@ -74,6 +74,7 @@ export interface Words {
   'a-room-keeps-at-least': null
   'a-sample-is-of-one': { characters: string | number }
   'a-sheet-measures-between-200': null
+  'a-side-is-rounded': { value: string | number }
   'a-sketch-has-at-most': { figures: string | number }
   'a-spinner-has-parts': { most: string | number }
   'a-step-adds-between-1': { stepitems: string | number }
@@ -1040,9 +1041,11 @@ export interface Words {
   'line-flooding': null
   'line-follows': null
   'line-poor': null
+  'line-right': null
   'line-slow': null
   'line-up': null
   'line-width': { width: string | number }
+  'line-wrong': null
   'lines': null
   'lines-and-links': null
   'link': null
@@ -1953,6 +1956,7 @@ export interface Words {
   'the-request-could-not-be': { error: string | number }
   'the-room-in-the-file': { error: string | number }
   'the-server-could-not-understand': { error: string | number }
+  'the-sides-differ': { one: string | number; other: string | number }
   'the-sign-has-to-be-turned': null
   'the-step-names-no-item': null
   'the-stroke-has-a-point': null

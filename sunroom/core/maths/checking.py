@@ -15,6 +15,7 @@ from sunroom.core.maths.meaning import Lines, Meaning, Name, Relation
 from sunroom.core.maths.notation import Fenced, Node, Root, Row, Sign
 from sunroom.core.maths.offers import MAX_CHECKED_LINES, Checked
 from sunroom.core.maths.solving import are_inequalities, solution_set, sorted_values
+from sunroom.core.maths.statements import plain, stated
 from sunroom.core.maths.steps import Step
 from sunroom.core.sentences import said
 
@@ -23,12 +24,19 @@ def check_working(steps: Sequence[Step]) -> list[Checked]:
     """How each of some lines stands to the one before it: the first one begins, and so may one that words part from it."""
     made: list[Checked] = []
     before: Meaning | None = None
+    #: Before stand only numbers, from which nothing follows but what goes on with them.
+    numbers = True
     for at, step in enumerate(steps[:MAX_CHECKED_LINES]):
         try:
             now: Meaning | None = _continued(step.row, before)
         except MalformedError:
             now = None
-        if at == 0:
+        if isinstance(now, Relation) and (by_itself := stated(now)):
+            made.append(by_itself)
+            before = now.sides[-1] if numbers else before
+            continue
+        begins, numbers = numbers and (at == 0 or isinstance(now, Relation | Lines)), False
+        if begins:
             made.append(Checked("first" if now is not None else "cannot_tell"))
         elif now is None or before is None:
             made.append(Checked("cannot_tell", said("a-line-has-no-meaning")))
@@ -108,9 +116,9 @@ def _same_value(before: sympy.Expr, now: sympy.Expr) -> Checked:
             continue
         tried += 1
         if abs(one - other) > 1e-9 * max(1, abs(one), abs(other)):
-            where = ", ".join(f"{name} = {_plain(value)}" for name, value in at.items())
+            where = ", ".join(f"{name} = {plain(value)}" for name, value in at.items())
             key = "the-values-differ-at" if at else "the-values-differ"
-            return Checked("does_not", said(key, where=where, one=_plain(one), other=_plain(other)))
+            return Checked("does_not", said(key, where=where, one=plain(one), other=plain(other)))
     if sympy.simplify(before - now) == 0:
         return Checked("follows")
     return Checked("follows" if tried >= 12 else "cannot_tell")
@@ -120,10 +128,6 @@ def _same_value(before: sympy.Expr, now: sympy.Expr) -> Checked:
 _TRIED = tuple(
     sympy.Rational(*pair) for pair in ((2, 1), (3, 1), (-2, 1), (7, 5), (-13, 10), (1, 3), (5, 1), (0, 1))
 )
-
-
-def _plain(value: sympy.Expr) -> str:
-    return f"{float(value):.6g}".replace("-", "−")
 
 
 def _same_solutions(before: Relation | Lines, now: Relation | Lines) -> Checked:
@@ -154,7 +158,7 @@ def _shown(part: sympy.Set, name: str) -> str:
     if part is sympy.S.EmptySet:
         return ""
     if isinstance(part, sympy.FiniteSet):
-        return ", ".join(f"{name} = {_plain(value)}" for value in sorted_values(part)[:3])
+        return ", ".join(f"{name} = {plain(value)}" for value in sorted_values(part)[:3])
     try:
         low, high = part.inf, part.sup
         ends = [low + 1] * bool(low.is_finite) + [high - 1] * bool(high.is_finite)
@@ -162,7 +166,7 @@ def _shown(part: sympy.Set, name: str) -> str:
         inside = next((v for v in (*_TRIED, *ends, *middle) if part.contains(v) is sympy.true), None)
     except (NotImplementedError, TypeError, AttributeError):
         inside = None
-    return f"{name} = {_plain(inside)}" if inside is not None else "…"
+    return f"{name} = {plain(inside)}" if inside is not None else "…"
 
 
 def _same_equation(before: Relation | Lines, now: Relation | Lines) -> Checked:
@@ -190,7 +194,7 @@ def _same_equation(before: Relation | Lines, now: Relation | Lines) -> Checked:
                     solved = value.subs(at)
                     difference = sympy.N((other.args[0] - other.args[1]).subs({**at, name: solved}), 15)
                     if difference.is_real and difference.is_finite and abs(difference) > 1e-9:
-                        where = ", ".join(f"{n} = {_plain(v)}" for n, v in {**at, name: solved}.items())
+                        where = ", ".join(f"{n} = {plain(v)}" for n, v in {**at, name: solved}.items())
                         return Checked("does_not", said("a-point-solves-only-one", where=where))
             if found:
                 return Checked("follows") if ratio.is_finite is not False else Checked("cannot_tell")
@@ -214,7 +218,7 @@ def _of_system(before: Lines, now: Relation | Lines) -> Checked:
     if any(map(all, held)):
         return Checked("follows")
     missed = found[held[0].index(False)]
-    where = ", ".join(f"{name} = {_plain(value)}" for name, value in missed.items())
+    where = ", ".join(f"{name} = {plain(value)}" for name, value in missed.items())
     return Checked("does_not", said("a-point-solves-only-one", where=where))
 
 

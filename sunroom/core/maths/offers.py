@@ -35,7 +35,8 @@ class Offered(msgspec.Struct, frozen=True):
     sentence: Sentence | None = None
 
 
-LineVerdict = Literal["first", "follows", "does_not", "cannot_tell"]
+#: The last two are of what stands for itself: a statement about numbers alone.
+LineVerdict = Literal["first", "follows", "does_not", "cannot_tell", "right", "wrong"]
 
 
 class Checked(msgspec.Struct, frozen=True):

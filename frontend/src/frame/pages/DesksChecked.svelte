@@ -6,6 +6,7 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import CheckedLine from '../sill/CheckedLine.svelte'
+  import type { LineChecked } from '../../wire/generated'
   import { t } from '../../words/words.svelte'
 
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
@@ -15,21 +16,23 @@
   onMount(() => void desks.check())
   onDestroy(() => desks.stop())
 
+  const isWrong = ({ verdict }: LineChecked) => verdict === 'does_not' || verdict === 'wrong'
+  const cannotTell = ({ verdict }: LineChecked) => verdict === 'cannot_tell'
+
   function standing({ checked, problem }: Desk): string {
     if (problem) return problem
     if (!checked) return t('desk-waits')
     if (!checked.length) return t('desk-without-working')
-    const count = (wanted: string) => checked.filter(({ verdict }) => verdict === wanted).length
-    const wrong = count('does_not')
+    const wrong = checked.filter(isWrong).length
     if (wrong) return t('desk-does-not', { count: wrong })
-    return count('cannot_tell') ? t('desk-cannot-tell') : t('desk-follows', { count: checked.length })
+    return checked.some(cannotTell) ? t('desk-cannot-tell') : t('desk-follows', { count: checked.length })
   }
 
   /** At a glance, by shape as well as by colour. */
   function sign({ checked }: Desk): string {
     if (!checked?.length) return ''
-    if (checked.some(({ verdict }) => verdict === 'does_not')) return '✗'
-    return checked.some(({ verdict }) => verdict === 'cannot_tell') ? '?' : '✓'
+    if (checked.some(isWrong)) return '✗'
+    return checked.some(cannotTell) ? '?' : '✓'
   }
 
   function go({ head }: Desk) {

@@ -10,8 +10,17 @@
     follows: 'line-follows',
     does_not: 'line-does-not',
     cannot_tell: 'line-cannot-tell',
+    right: 'line-right',
+    wrong: 'line-wrong',
   }
-  const SIGNS: Record<LineVerdict, string> = { first: '', follows: '✓', does_not: '✗', cannot_tell: '?' }
+  const SIGNS: Record<LineVerdict, string> = {
+    first: '',
+    follows: '✓',
+    does_not: '✗',
+    cannot_tell: '?',
+    right: '✓',
+    wrong: '✗',
+  }
 </script>
 
 <div class="line" data-verdict={line.verdict}>
@@ -33,10 +42,12 @@
     font-size: 20px;
     line-height: 1.2;
   }
-  [data-verdict='follows'] b {
+  [data-verdict='follows'] b,
+  [data-verdict='right'] b {
     color: var(--leaf);
   }
-  [data-verdict='does_not'] b {
+  [data-verdict='does_not'] b,
+  [data-verdict='wrong'] b {
     color: var(--clay);
   }
   span {
@@ -44,7 +55,8 @@
     color: var(--muted);
     font-size: 13px;
   }
-  [data-verdict='does_not'] span {
+  [data-verdict='does_not'] span,
+  [data-verdict='wrong'] span {
     color: var(--clay);
   }
 </style>
