@@ -2647,11 +2647,11 @@ desk-waits = noch nicht angesehen
 desk-without-working = kein Rechenweg
 desk-does-not =
     { $count ->
-        [one] eine Zeile folgt nicht
-       *[other] { $count } Zeilen folgen nicht
+        [one] eine Zeile stimmt nicht
+       *[other] { $count } Zeilen stimmen nicht
     }
 desk-cannot-tell = nicht bei allen Zeilen zu sagen
-desk-follows = alle { $count } Zeilen folgen
+desk-follows = alle { $count } Zeilen stimmen
 go-to-desk = Hingehen
 check-again = Noch einmal prüfen
 mark-all-desks = Zeichen auf allen setzen

@@ -2188,7 +2188,7 @@ every-number-solves-it = Every number solves it.
 a-line-has-no-meaning = This line is nothing that can be compared.
 a-line-is-of-another-kind = One line is an expression, the other an equation.
 a-line-may-begin-anew = Words stand before this line, and it does not follow from the one above: it may begin anew.
-the-sides-differ = Left it is { $one }, right { $other }.
+the-sides-differ = On the left it is { $one }, on the right { $other }.
 a-side-is-rounded = Rounded: it is { $value }.
 the-values-differ = Above it is { $one }, here { $other }.
 the-values-differ-at = For { $where } it is { $one } above and { $other } here.
@@ -2647,11 +2647,11 @@ desk-waits = not looked at yet
 desk-without-working = no lines of working
 desk-does-not =
     { $count ->
-        [one] one line does not follow
-       *[other] { $count } lines do not follow
+        [one] one line is not right
+       *[other] { $count } lines are not right
     }
 desk-cannot-tell = cannot tell for all lines
-desk-follows = all { $count } lines follow
+desk-follows = all { $count } lines are right
 go-to-desk = Go there
 check-again = Check again
 mark-all-desks = Set the marks on all

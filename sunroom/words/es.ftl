@@ -2647,11 +2647,11 @@ desk-waits = aún sin mirar
 desk-without-working = sin desarrollo
 desk-does-not =
     { $count ->
-        [one] una línea no se sigue
-       *[other] { $count } líneas no se siguen
+        [one] una línea no es correcta
+       *[other] { $count } líneas no son correctas
     }
 desk-cannot-tell = no se sabe para todas las líneas
-desk-follows = las { $count } líneas se siguen
+desk-follows = las { $count } líneas son correctas
 go-to-desk = Ir allí
 check-again = Comprobar otra vez
 mark-all-desks = Poner las marcas en todas

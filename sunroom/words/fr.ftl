@@ -2647,11 +2647,11 @@ desk-waits = pas encore vu
 desk-without-working = pas de calcul
 desk-does-not =
     { $count ->
-        [one] une ligne ne suit pas
-       *[other] { $count } lignes ne suivent pas
+        [one] une ligne n’est pas juste
+       *[other] { $count } lignes ne sont pas justes
     }
 desk-cannot-tell = impossible à dire pour toutes les lignes
-desk-follows = les { $count } lignes suivent
+desk-follows = les { $count } lignes sont justes
 go-to-desk = Y aller
 check-again = Vérifier encore
 mark-all-desks = Mettre les marques sur tous

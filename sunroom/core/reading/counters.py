@@ -132,18 +132,19 @@ def _by_pen(
     line: ReadLine, ahead: _Ahead | None, expected: set[str], read: Read
 ) -> tuple[str, ReadLine] | None:
     """The counter that the pen set ahead of a line, when it surely is one or is ``expected`` there."""
-    counters = [label + ahead.mark for label in ahead.labels] if ahead else []
+    if not ahead:
+        return None
+    counters = [label + ahead.mark for label in ahead.labels]
     counts_on = next((counter for counter in counters if counter in expected), "")
     # By itself a number counts, and a letter where it is the first: log is no h).
-    counter = counts_on or next((counter for counter in counters if counter[0].isdigit()), "")
-    counter = counter or ("a" + ahead.mark if ahead and ahead.labels[0] == "a" else "")
-    if not ahead or not counter or not (counts_on or ahead.sure):
+    by_itself = [counter for counter in counters if counter[0].isdigit() or counters[0][0] == "a"]
+    if not counts_on and not (ahead.sure and by_itself):
         return None
     rest = read([n for n in line.members if n not in ahead.members])
     if len(rest) != 1 or not _COUNTED.match(text := rest[0].rivals[0].text):
         return None
     # 3) −2x may be 31 − 2x.
-    return None if text[0] in _DASH and not counts_on else (counter, rest[0])
+    return None if text[0] in _DASH and not counts_on else (counts_on or by_itself[0], rest[0])
 
 
 def _ahead(line: ReadLine, samples: Sequence[Points], label: Label) -> _Ahead | None:
