@@ -157,6 +157,24 @@ describe('steps among words', () => {
     expect(found([raised])).toEqual([])
   })
 
+  test('in two columns are taken one column after the other, with what words stand over each', () => {
+    const columns = [
+      ...[set('3x=6', 0, 80), set('x=2', 0, 120), set('2y=4', 300, 82), set('y=2', 300, 118)],
+      ...[typed(40, [['Ayo', '']]), { ...typed(41, [['Lin', '']]), x: 310 }],
+    ]
+    expect(found(columns)).toEqual(said(['Ayo', '3x=6'], ['', 'x=2'], ['Lin', '2y=4'], ['', 'y=2']))
+    const remark = { ...typed(79, [['by three', '']]), x: 140 } as Item
+    expect(found([...columns, remark])).toEqual(found(columns))
+    const besides = (items: Item[]) => workingOf(items, null, boxOf).map(({ beside }) => beside)
+    expect(besides(columns)).toEqual([false, false, true, false])
+    // A line over both, or one that stands far to the right below, makes no columns.
+    const one = [set('3x+4=10', 0, 40), set('3x=6', 0, 80), set('x=2', 300, 120)]
+    expect(found(one).map(({ formula }) => formula)).toEqual(['3x+4=10', '3x=6', 'x=2'])
+    expect(besides(one)).toEqual([false, false, false])
+    const wide = { ...set('(x+1)(x+2)(x+3)=0', 0, 40), width: 25 } as Item
+    expect(besides([wide, ...columns])).not.toContain(true)
+  })
+
   test('what stands to the right of a step is a remark on it, to its left words before it', () => {
     const remark = (x: number, text: string) => ({ ...typed(41, [[text, '']]), x })
     const steps = [set('3x=6', 100, 40), set('x=2', 100, 80)]

@@ -315,6 +315,12 @@ class Checking(unittest.TestCase):
                 steps = steps_of([read_formula(formula) for formula in formulas], words)
                 self.assertEqual([line.verdict for line in check_working(steps)], verdicts)
 
+    def test_what_begins_a_column_may_begin_anew(self) -> None:
+        rows = [read_formula(line) for line in ("2x=4", "x=2", "3x=9", "x=3")]
+        for words in ((), ("", "", "or", "")):
+            verdicts = [line.verdict for line in check_working(steps_of(rows, words, (2,)))]
+            self.assertEqual(verdicts, ["first", "follows", "cannot_tell", "follows"])
+
     def test_a_statement_about_numbers_is_right_or_wrong_by_itself(self) -> None:
         for formulas, verdicts, values in STATED:
             with self.subTest(formulas):

@@ -84,10 +84,11 @@ export class Formulas {
   }
 
   /** Of each of some lines whether it follows from the one before. */
-  check(working: Pick<Working, 'formula' | 'words'>[], signal: AbortSignal): Promise<LineChecked[]> {
+  check(working: Omit<Working, 'size' | 'endOf'>[], signal: AbortSignal): Promise<LineChecked[]> {
     const formulas = working.map(({ formula }) => formula)
     const words = working.map((step) => step.words)
-    return ask<LineChecked[]>('POST', '/api/formulas/checked', { formulas, words }, signal)
+    const beside = working.flatMap((step, at) => (step.beside ? [at] : []))
+    return ask<LineChecked[]>('POST', '/api/formulas/checked', { formulas, words, beside }, signal)
   }
 
   /** Put a formula on the board, its middle at a place. */

@@ -13,6 +13,8 @@ interface Step {
 export interface Working extends Step {
   /** What stands before it, from the formula before on; what stands to the right of that one is a remark on it. */
   words: string
+  /** It begins a column that stands to the right of another. */
+  beside: boolean
 }
 
 /** What stands in one line, from its left: words and steps. */
@@ -21,6 +23,8 @@ interface Row {
   parts: (string | Step)[]
 }
 
+/** Steps of two columns are so many heights of a line apart. */
+const COLUMN_GAP = 1.5
 /** Above its baseline lies the middle of a formula among words, in sizes. */
 const HALF_A_LETTER = 0.3
 
@@ -57,16 +61,66 @@ export function workingOf(items: Item[], readings: Readings | null, boxOf: BoxOf
 }
 
 function inOrder(rows: Row[]): Working[] {
-  const found: Working[] = []
+  return columnsOf(linesFrom(rows)).flatMap((lines, column) =>
+    stepsIn(lines).map((step, at) => ({ ...step, beside: column > 0 && at === 0 })),
+  )
+}
+
+function stepsIn(lines: Row[][]): Omit<Working, 'beside'>[] {
+  const found: Omit<Working, 'beside'>[] = []
   let words: string[] = []
-  for (const line of linesFrom(rows)) {
+  for (const line of lines) {
     for (const part of line.flatMap(({ parts }) => parts)) {
       if (isStep(part)) found.push({ ...part, words: words.splice(0).join(' ').trim() })
       else words.push(part)
     }
-    if (line.some(({ parts }) => parts.some(isStep))) words = []
+    if (line.some(hasStep)) words = []
   }
   return found
+}
+
+/** Lines column by column, from the left, where steps stand beside each other; what has words alone goes with the column below it. */
+function columnsOf(lines: Row[][]): Row[][][] {
+  const pieces = lines.map(piecesOf)
+  if (!pieces.some((line) => line.filter((piece) => piece.some(hasStep)).length > 1)) return [lines]
+  let columns: Box[] = []
+  for (const piece of pieces.flat().filter((piece) => piece.some(hasStep))) {
+    const box = boxOfAll(piece)
+    const under = columns.filter((column) => across(column, box) > 0)
+    columns = [...columns.filter((column) => !under.includes(column)), union([box, ...under])!]
+  }
+  columns.sort((a, b) => a.minX - b.minX)
+  const columnOf = (piece: Row[]) => {
+    const shared = columns.map((column) => across(column, boxOfAll(piece)))
+    return shared.indexOf(Math.max(...shared))
+  }
+  return columns.map((_, at) =>
+    pieces
+      .map((line) => line.filter((piece) => columnOf(piece) === at).flat())
+      .filter(({ length }) => length),
+  )
+}
+
+/** A line where it is parted by wide gaps. */
+function piecesOf(line: Row[]): Row[][] {
+  const pieces: Row[][] = []
+  for (const row of line) {
+    const before = pieces.at(-1)
+    const gap = before ? row.box.minX - boxOfAll(before).maxX : 0
+    const low = Math.min(...[row, ...(before ?? [])].map(({ box }) => box.maxY - box.minY))
+    if (before && gap < COLUMN_GAP * low) before.push(row)
+    else pieces.push([row])
+  }
+  return pieces
+}
+
+function boxOfAll(rows: Row[]): Box {
+  return union(rows.map(({ box }) => box))!
+}
+
+/** How much of their width two boxes have in common; less than 0: how far they are apart. */
+function across(a: Box, b: Box): number {
+  return Math.min(a.maxX, b.maxX) - Math.max(a.minX, b.minX)
 }
 
 /** Rows that stand beside each other, each from the left; the lines from the top. */
@@ -82,6 +136,10 @@ function linesFrom(rows: Row[]): Row[][] {
 
 function middle({ box }: Row): number {
   return (box.minY + box.maxY) / 2
+}
+
+function hasStep({ parts }: Row): boolean {
+  return parts.some(isStep)
 }
 
 function isStep(part: string | Step): part is Step {

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from itertools import zip_longest
 from typing import NamedTuple
 
@@ -35,8 +35,8 @@ class Step(NamedTuple):
     apart: bool = False
 
 
-def steps_of(formulas: Sequence[Row], words: Sequence[str] = ()) -> list[Step]:
-    """The lines of some formulas, each with the ``words`` that stand before it.
+def steps_of(formulas: Sequence[Row], words: Sequence[str] = (), beside: Collection[int] = ()) -> list[Step]:
+    """The lines of some formulas, each with the ``words`` that stand before it; those of the numbers ``beside`` begin a column.
 
     What only joins two statements makes one step of them, which stands where the second does.
     """
@@ -45,11 +45,18 @@ def steps_of(formulas: Sequence[Row], words: Sequence[str] = ()) -> list[Step]:
         assert isinstance(formula, Row) and isinstance(before, str)
         rows = [_in_signs(row) for row in lines_of(formula)]
         joined = _joined_by(before)
-        if joined and steps and len(rows) == 1 and has_relation(rows[0]) and has_relation(steps[-1].row):
+        if (
+            joined
+            and steps
+            and at not in beside
+            and len(rows) == 1
+            and has_relation(rows[0])
+            and has_relation(steps[-1].row)
+        ):
             both = Row((*steps[-1].row.nodes, joined, *rows[0].nodes))
             steps[-1] = steps[-1]._replace(row=both, formula=at, line=0, lines=1)
             continue
-        apart = not _lead(before)
+        apart = at in beside or not _lead(before)
         steps += [Step(row, at, n, len(rows), apart and not n) for n, row in enumerate(rows)]
     return steps
 

@@ -69,10 +69,14 @@ class WorkedOffer(msgspec.Struct):
 
 
 class Working(msgspec.Struct):
-    """Formulas, each a line of working or several, from the first on, and the ``words`` that stand before each."""
+    """Formulas, each a line of working or several, from the first on, and the ``words`` that stand before each.
+
+    ``beside`` are the numbers of those that begin a column.
+    """
 
     formulas: list[str]
     words: list[str] = []
+    beside: list[int] = []
 
 
 class LineChecked(msgspec.Struct):
@@ -113,7 +117,7 @@ def check_working(request: HttpRequest) -> HttpResponse:
         raise Problem(400, said("working-has-two-lines", lines=MAX_CHECKED_LINES))
     for formula in working.formulas:
         _check(formula)
-    found = _worked(request, maths.check_typed, (working.formulas, working.words))
+    found = _worked(request, maths.check_typed, (working.formulas, working.words, working.beside))
     return answer(
         [
             LineChecked(

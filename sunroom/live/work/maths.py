@@ -96,14 +96,14 @@ class LineChecked(msgspec.Struct, frozen=True):
 
 
 @needs_later
-def check_typed(working: tuple[list[str], list[str]]) -> list[LineChecked] | Sentence:
-    """How each line stands to the one before: formulas, which may be several lines, and the words before each."""
+def check_typed(working: tuple[list[str], list[str], list[int]]) -> list[LineChecked] | Sentence:
+    """How each line stands to the one before: formulas, which may be several lines, the words before each, which begin a column."""
     from sunroom.core.maths.checking import check_working
     from sunroom.core.maths.steps import steps_of
 
-    formulas, words = working
+    formulas, words, beside = working
     try:
-        steps = steps_of([_read(formula) for formula in formulas], words)
+        steps = steps_of([_read(formula) for formula in formulas], words, frozenset(beside))
         if not 2 <= len(steps) <= MAX_CHECKED_LINES:
             return said("working-has-two-lines", lines=MAX_CHECKED_LINES)
         return [

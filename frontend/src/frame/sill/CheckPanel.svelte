@@ -12,13 +12,15 @@
   let checked = $state.raw<LineChecked[] | null>(null)
   let problem = $state('')
   /** As one value: what others write meanwhile makes no other lines of it, and nothing is asked again. */
-  const typed = $derived(JSON.stringify(working.map(({ formula, words }) => ({ formula, words }))))
+  const typed = $derived(
+    JSON.stringify(working.map(({ formula, words, beside }) => ({ formula, words, beside }))),
+  )
 
   $effect(() => {
     const asking = new AbortController()
     checked = null
     problem = ''
-    session.formulas.check(JSON.parse(typed) as Pick<Working, 'formula' | 'words'>[], asking.signal).then(
+    session.formulas.check(JSON.parse(typed) as Omit<Working, 'size' | 'endOf'>[], asking.signal).then(
       (found) => (checked = found),
       (error: Error) => {
         if (!asking.signal.aborted) problem = error.message
