@@ -189,7 +189,7 @@ class Formulas(Tools):
         self.tutor.class_panel()
         self.tutor.press("[role=dialog] button", "Check the working on all desks")
         desks = "[data-testid=desks] li"
-        self.tutor.find(f"{desks}[data-sign='✗']", "one line does not follow")
+        self.tutor.find(f"{desks}[data-sign='✗']", "one line is not right")
         self.tutor.wait_text("[data-testid=desks]", "2 desks")
         self.tutor.find(desks, "Tomasz")
         self.assertEqual(len(self.tutor.all(f"{desks}[data-sign='']")), 0, "ink is checked, too")
