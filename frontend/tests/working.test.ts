@@ -151,10 +151,12 @@ describe('steps among words', () => {
       'ab, '.repeat(49),
     ]
     for (const line of hostile) expect(found([typed(0, [[line, '']])])).toEqual([])
+    expect(found([typed(0, [['x =   2 because', '']])])).toEqual([])
     const raised = typed(0, [['x', ''], ['2', ''], [' = 9', '']]) // prettier-ignore
     expect(found([raised])).toEqual(said(['', 'x2 = 9']))
-    if (raised.kind === 'text') raised.lines[0]![0][1]![5] = 6
-    expect(found([raised])).toEqual([])
+    const lifted = structuredClone(raised)
+    if (lifted.kind === 'text') lifted.lines[0]![0][1]![5] = 6
+    expect(found([lifted])).toEqual([])
   })
 
   test('in two columns are taken one column after the other, with what words stand over each', () => {

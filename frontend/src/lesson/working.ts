@@ -29,19 +29,23 @@ const COLUMN_GAP = 1.5
 const HALF_A_LETTER = 0.3
 
 /**
- * A line of plain text that states something in signs, behind the words and counters that lead into it and before a remark;
- * longer ones are not looked at.
+ * A line of plain text that states something in signs, behind the words and counters that lead into it, and the same before a
+ * remark; longer ones are not looked at.
  */
-const [STATEMENT, WITH_REMARK] = ['', String.raw`(?:\s{2,}|\s+(?=\(\p{L}{2}))\S.*`].map((remark) => {
+const [STATEMENT, WITH_REMARK] = (() => {
   const functions = 'sqrt|sin|cos|tan|log|and'
   const word = String.raw`(?!(?:${functions})\b)\p{L}{2,}[:,]?\s+(?=[\p{L}\d(√])`
   const counter = String.raw`(?:[\p{L}\d]{1,2}[.)]|[•–-])\s+`
-  // No sign is told in two ways, or a hostile line would be tried in all of them.
-  const sign = String.raw`(?:${functions}|\p{L}{1,2}(?!\p{L})|[\d\s.,+−±*×·÷:/^²³½¼¾()=<>≤≥≠|√°-])`
-  const formula = `${sign}*?[=<>≤≥≠]${sign}+?`
-  return new RegExp(`^(?<lead>(?:${word}|${counter})*)(?<formula>${formula})[.,;]?\\s*${remark}$`, 'u')
-}) as [RegExp, RegExp]
+  // Each sign, and the first relation, is told in one way only: a hostile line takes no longer than another.
+  const [relation, other] = ['=<>≤≥≠', String.raw`\d\s.,+−±*×·÷:/^²³½¼¾()|√°-`]
+  const sign = (signs: string) => String.raw`(?:${functions}|\p{L}{1,2}(?!\p{L})|[${signs}])`
+  const begun = `^(?<lead>(?:${word}|${counter})*)(?<formula>${sign(other)}*[${relation}]\\s*(?=\\S)${sign(relation + other)}+`
+  const remark = String.raw`(?:\s{2,}|\s+(?=\(\p{L}{2}))\S.*`
+  return [new RegExp(`${begun})$`, 'u'), new RegExp(`${begun}?)${remark}$`, 'u')]
+})()
 const MOST_SIGNS = 200
+/** Each thing is looked at once: while it is chosen, whatever anybody writes asks for it again. */
+const known = new WeakMap<TextItem, Row[]>()
 
 /** Where a stroke lies; nothing once it is gone. */
 type BoxOf = (id: string) => Box[]
@@ -55,7 +59,9 @@ export function hasLines(working: Working[]): boolean {
 export function workingOf(items: Item[], readings: Readings | null, boxOf: BoxOf): Working[] {
   const rows = items.flatMap((item): Row[] => {
     if (item.kind === 'formula') return [{ box: itemBox(item), parts: [setFormula(item)] }]
-    return item.kind === 'text' ? typedRows(item) : []
+    if (item.kind !== 'text') return []
+    if (!known.has(item)) known.set(item, typedRows(item))
+    return known.get(item)!
   })
   return inOrder(readings ? [...rows, ...inkRows(readings, boxOf)] : rows)
 }
@@ -170,7 +176,7 @@ function typedRows(item: TextItem): Row[] {
     const whole = runs.map(([, text]) => text).join(item.listing === 'none' ? '' : ' ')
     const states = plain && whole.length <= MOST_SIGNS && (STATEMENT.exec(whole) ?? WITH_REMARK.exec(whole))
     const { lead, formula } = (states && states.groups) || {}
-    if (formula) return { box, parts: [lead!, step(formula, lineWidth, item.size)] }
+    if (formula) return { box, parts: [lead!, step(formula.replace(/[\s.,;]+$/, ''), lineWidth, item.size)] }
     return {
       box,
       parts: runs.map(([, text, x, width, size, , , , , outline]) =>

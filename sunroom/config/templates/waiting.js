@@ -10,8 +10,9 @@ async function opened({ request, preloadResponse }) {
   const waiting = await caches.match('/waiting')
   try {
     const answer = (await preloadResponse) ?? (await fetch(request))
-    // What stands before the server says so while that is away.
-    return waiting && [502, 503, 504].includes(answer.status) ? waiting : answer
+    // What stands before the server says so while that is away; what the server says itself carries its policy.
+    const away = [502, 503, 504].includes(answer.status) && !answer.headers.has('Content-Security-Policy')
+    return (away && waiting) || answer
   } catch (error) {
     if (waiting) return waiting
     throw error
