@@ -161,6 +161,27 @@ test('a page seen whole is fitted anew when its paper changes, one that was move
   expect(at(seen)).toEqual(moved)
 })
 
+test('what is made comes into sight, and nothing moves for what is seen', () => {
+  const seen = looking('board-made')
+  seen.turnTo(page())
+  seen.zoomTo(1)
+  const [minX, minY, maxX, maxY] = seen.seen()
+  const still = at(seen)
+  seen.reach({ minX, minY, maxX, maxY: minY + 1 })
+  seen.reach({ minX: minX - 9, minY: minY + 9, maxX: maxX + 9, maxY: minY + 20 })
+  expect(at(seen)).toEqual(still)
+  seen.reach({ minX: minX - 20, minY: maxY - 50, maxX: minX + 80, maxY: maxY + 150 })
+  expect(at(seen).scale).toBe(still.scale)
+  const now = seen.seen()
+  expect(now[0]).toBeCloseTo(minX - 52)
+  expect(now[3]).toBeCloseTo(maxY + 182)
+  // Too tall for the window: from its top.
+  seen.reach({ minX: now[0] + 60, minY: now[3] + 40, maxX: now[0] + 90, maxY: now[3] + 5000 })
+  expect(seen.seen()[1]).toBeCloseTo(now[3] + 40)
+  seen.goBack()
+  expect(seen.seen()[1]).toBeCloseTo(now[1])
+})
+
 test('bays come one after the other, and round again', () => {
   const bays = ['bay-1111', 'bay-2222'].map((id, n) => ({
     id,

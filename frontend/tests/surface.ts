@@ -109,7 +109,7 @@ export class Surface {
       },
       ...{ changed: () => {}, landed: () => {}, wet: () => {}, pointing: () => {}, cameIn: () => {} },
       ...{ laid: () => {}, slid: () => {}, moving: () => {} },
-      looking: { lead: (box) => void leads.push(box), seen: () => [0, 0, 900, 600] },
+      looking: { lead: (box) => void leads.push(box), seen: () => [0, 0, 900, 600], reach: () => {} },
     }
   }
 

@@ -3,7 +3,9 @@ import type { Box } from './box'
 
 export const MIN_SCALE = 0.05
 export const MAX_SCALE = 16
-const FIT_MARGIN_PX = 48
+/** Room that is left around what is shown whole; narrow windows have less to give. */
+const [FIT_MARGIN_PX, FIT_MARGIN_PART] = [48, 1 / 16]
+const REACH_MARGIN_PX = 32
 
 export class View {
   /** Screen px (CSS) for each board unit. */
@@ -67,14 +69,25 @@ export class View {
     this.top = clamp(y, this.height - box.maxY * wanted, -box.minY * wanted)
   }
 
+  /** How far to pan, in px, until a box is in sight: not at all when it is, or fills the window. */
+  wayTo(box: Box): [number, number] {
+    const way = (start: number, end: number, size: number) => {
+      if ((start >= 0 && end <= size) || (start <= 0 && end >= size)) return 0
+      const room = Math.max(0, Math.min(REACH_MARGIN_PX, (size - (end - start)) / 2))
+      // Of what is larger than the window its beginning is seen.
+      return start < room || end - start > size ? room - start : size - room - end
+    }
+    return [
+      way(box.minX * this.scale + this.left, box.maxX * this.scale + this.left, this.width),
+      way(box.minY * this.scale + this.top, box.maxY * this.scale + this.top, this.height),
+    ]
+  }
+
   fit(box: Box, largest = 1): void {
     const width = Math.max(box.maxX - box.minX, 1)
     const height = Math.max(box.maxY - box.minY, 1)
-    const scale = Math.min(
-      (this.width - 2 * FIT_MARGIN_PX) / width,
-      (this.height - 2 * FIT_MARGIN_PX) / height,
-      largest,
-    )
+    const margin = Math.min(FIT_MARGIN_PX, this.width * FIT_MARGIN_PART)
+    const scale = Math.min((this.width - 2 * margin) / width, (this.height - 2 * margin) / height, largest)
     this.scale = Math.max(MIN_SCALE, scale)
     this.left = (this.width - (box.minX + box.maxX) * this.scale) / 2
     this.top = (this.height - (box.minY + box.maxY) * this.scale) / 2

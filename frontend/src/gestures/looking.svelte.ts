@@ -1,6 +1,6 @@
 /** Where on its page the board is looked at: moved by hand, by keys and buttons, and by the tutor. */
 import { bayBox } from '../board/bays'
-import { union } from '../board/box'
+import { union, type Box } from '../board/box'
 import type { Page } from '../board/page'
 import { View } from '../board/view.svelte'
 import { keepPlace, placeOf, type Place } from '../lesson/places'
@@ -97,6 +97,14 @@ export class Looking {
     this.#leave()
     this.view.fit(box, LARGEST_FIT)
     this.#jumped()
+  }
+
+  /** Bring a box into sight with as little way as there is. */
+  reach(box: Box): void {
+    const [dx, dy] = this.view.wayTo(box)
+    if (!dx && !dy) return
+    this.#leave()
+    this.pan(dx, dy)
   }
 
   /** As wide as the page's paper, or its work, from where it is looked at. */

@@ -1,5 +1,6 @@
 /** Charts of tables: put beside them, and changed. */
 import { newId } from '../wire/codec'
+import { freeBeside } from '../board/beside'
 import { itemBox } from '../board/box'
 import { placed } from '../board/text'
 import type { ChartForm, ChartItem, TableItem } from '../wire/generated'
@@ -18,12 +19,12 @@ export class Charts {
     this.#inside = inside
   }
 
-  /** A new chart to the right of its table, level with its top. */
+  /** A new chart beside its table. */
   put(table: TableItem, form: ChartForm): void {
-    const { maxX, minY } = itemBox(table)
+    const [x, y] = freeBeside(this.#inside.pages.now, itemBox(table), [WIDTH, HEIGHT], BESIDE, 'right')
     const item: ChartItem = {
       kind: 'chart',
-      ...placed(this.#inside.rights.me, maxX + BESIDE, minY),
+      ...placed(this.#inside.rights.me, x, y),
       id: newId(),
       form,
       width: WIDTH,

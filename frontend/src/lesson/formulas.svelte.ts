@@ -1,5 +1,7 @@
 /** Formulas: typed in a window that shows how they will look, put on the board, and worked out. */
-import type { Point } from '../board/place'
+import { freeBeside } from '../board/beside'
+import { itemBox } from '../board/box'
+import { growth, type Point } from '../board/place'
 import { placed } from '../board/text'
 import { ask } from '../wire/api'
 import type {
@@ -102,12 +104,14 @@ export class Formulas {
     })
   }
 
-  /** Put what a formula is worked out to below it, as large and of its colour. */
-  putBelow(above: FormulaItem, formula: string, look: FormulaLook): void {
-    const [, , c, d] = above.map
-    const { map, size, colour } = above
-    const down = (above.height + GAP) * size
-    this.#add({ ...this.#made(formula, look, above.x + c * down, above.y + d * down), map, size, colour })
+  /** Put what a formula is worked out to beside it, as large and of its colour. */
+  putBeside(of: FormulaItem, formula: string, look: FormulaLook): void {
+    const { map, size, colour } = of
+    const made = { ...this.#made(formula, look, of.x, of.y), map, size, colour }
+    const { minX, minY, maxX, maxY } = itemBox(made)
+    const room: [number, number] = [maxX - minX, maxY - minY]
+    const [x, y] = freeBeside(this.#inside.pages.now, itemBox(of), room, GAP * size * growth(map), 'below')
+    this.#add({ ...made, x: made.x + x - minX, y: made.y + y - minY })
   }
 
   /** A formula in MathML, as it would be typed. */

@@ -1,4 +1,6 @@
 /** Graphs: put on the board, their formulas, letters and ranges changed, and seen while a letter is moved. */
+import { freeBeside } from '../board/beside'
+import { itemBox } from '../board/box'
 import type { Point } from '../board/place'
 import { placed } from '../board/text'
 import { ask } from '../wire/api'
@@ -6,8 +8,8 @@ import type { FormulaItem, GraphItem, PlacesFound, TableItem } from '../wire/gen
 import { told } from '../words/words.svelte'
 import type { Inside } from './inside'
 
-/** A new graph in board units, and the numbers that it shows. */
-const [WIDTH, HEIGHT] = [520, 400]
+/** A new graph in board units, how far from its formula it stands, and the numbers that it shows. */
+const [WIDTH, HEIGHT, BESIDE] = [520, 400, 30]
 const TELL_MS = 110
 const SHOWN = { x0: -6.5, x1: 6.5, y0: -5, y1: 5 }
 
@@ -65,12 +67,10 @@ export class Graphs {
     }
   }
 
-  /** A new graph of a formula, below it. */
-  putBelow({ formula, x, y, width, height, size }: FormulaItem): Promise<void> {
-    return this.put(
-      [formula],
-      [x + Math.max((width * size) / 2, WIDTH / 2), y + height * size + HEIGHT / 2 + 30],
-    )
+  /** A new graph of a formula, beside it. */
+  putBeside(item: FormulaItem): Promise<void> {
+    const [x, y] = freeBeside(this.#inside.pages.now, itemBox(item), [WIDTH, HEIGHT], BESIDE, 'below')
+    return this.put([item.formula], [x + WIDTH / 2, y + HEIGHT / 2])
   }
 
   /** How a graph would look; null when another is asked for already. */

@@ -11,6 +11,7 @@ import type {
   Sliding,
   WetInk,
 } from '../wire/generated'
+import type { Box } from '../board/box'
 import type { Line } from '../wire/socket'
 import type { BoardCopy } from './board-copy.svelte'
 import type { Pages } from './pages.svelte'
@@ -38,6 +39,8 @@ export interface SurfaceEvents {
     lead(box: Lead['box']): void
     /** The part of the page that is seen. */
     seen(): Lead['box']
+    /** Bring a part of the page into sight with as little way as there is. */
+    reach(box: Box): void
   }
 }
 

@@ -37,11 +37,13 @@ export class Selection {
     this.choose(this.ids.has(id) ? rest : [...rest, ...touched])
   }
 
-  /** Choose what is being made, as soon as it is there; what comes on another page is not chosen. */
+  /** Choose what is being made and bring it into sight, as soon as it is there; not what comes on another page. */
   chooseMade(ids: string[], page = this.#inside.pages.id): void {
     if (page !== this.#inside.pages.id) return
     this.#inside.tools.tool = 'select'
     this.choose(ids)
+    const box = this.box()
+    if (box) this.#inside.surface?.looking.reach(box)
   }
 
   /** Leave out what is not on the page any more. */

@@ -256,6 +256,16 @@
     border-color: transparent;
     color: inherit;
   }
+  /* A mouse needs less room than a name. */
+  @media not (pointer: coarse) {
+    .hand {
+      width: 26px;
+      margin-inline-end: -2px;
+    }
+    li :global(.face.bare) {
+      min-width: 28px;
+    }
+  }
   sup {
     position: absolute;
     right: 1px;

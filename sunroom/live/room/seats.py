@@ -107,19 +107,21 @@ class Seats:
     def _colour(self, seat: str, name: str) -> int:
         """A colour for a person's mark, the same on every screen and for as long as the room is awake.
 
-        Nobody whose name begins with the same letter has it, as long as there are enough.
+        Nobody has it whose name begins with the same letter, nor anybody else, as long as there are enough.
         """
         letter = name[:1].casefold()
         known = self._colours.get(seat)
         if known is None or known[0] != letter:
-            taken = {
-                colour
-                for other, (first, colour) in self._colours.items()
-                if first == letter and other != seat
-            }
+            others = [mark for other, mark in self._colours.items() if other != seat]
             own = sum(seat.encode()) % MARK_COLOURS
             turned = [(own + step) % MARK_COLOURS for step in range(MARK_COLOURS)]
-            self._colours[seat] = letter, next((colour for colour in turned if colour not in taken), own)
+            self._colours[seat] = letter, min(
+                turned,
+                key=lambda colour: (
+                    others.count((letter, colour)),
+                    sum(taken == colour for _, taken in others),
+                ),
+            )
         return self._colours[seat][1]
 
     def people(self) -> tuple[Person, ...]:

@@ -36,7 +36,7 @@
       {#snippet children(close)}<WorkPanel {session} formula={item} onclose={close} />{/snippet}
     </Popover>
   {:else if action === 'graphs'}
-    <Button onclick={() => session.graphs.putBelow(item)}>{t('graph-draw')}</Button>
+    <Button onclick={() => session.graphs.putBeside(item)}>{t('graph-draw')}</Button>
   {:else if action === 'lined'}
     <Button onclick={() => session.do({ step: 'put_number_line', page, formula: item.id, id: newId() })}
       >{t('number-line-put')}</Button

@@ -131,8 +131,10 @@
 {/snippet}
 {#snippet duplicate()}<Button onclick={() => session.chosen.duplicate()}>{t('duplicate')}</Button>{/snippet}
 {#snippet lock()}<OfferButton name={t('locked')}><span>{t('locked-hint')}</span></OfferButton>{/snippet}
-{#snippet remove()}<Button kind="stop" onclick={() => session.chosen.remove()}>{t('remove')}</Button
-  >{/snippet}
+{#snippet remove()}
+  <!-- The second of two quick presses was meant for what stood here before. -->
+  <Button kind="stop" onclick={({ detail }) => detail < 2 && session.chosen.remove()}>{t('remove')}</Button>
+{/snippet}
 {#snippet nothing()}
   <Button kind="quiet" aria-label={t('select-nothing')} onclick={() => session.selection.choose([])}
     ><Icon name="close" size={18} /></Button

@@ -40,7 +40,7 @@
   })
 
   function take(offer: WorkedOffer) {
-    session.formulas.putBelow(formula, offer.formula, offer.look!)
+    session.formulas.putBeside(formula, offer.formula, offer.look!)
     onclose()
   }
 </script>
