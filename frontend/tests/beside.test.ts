@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { freeBeside } from '../src/board/beside'
+import { freeBeside, freeNear } from '../src/board/beside'
 import type { Box } from '../src/board/box'
 import type { Page } from '../src/board/page'
 
@@ -38,4 +38,14 @@ test('it stays on its sheet, and goes on down a roll', () => {
   expect(put(page([], sheet), 'below', [500, 300])).toEqual([340, 100])
   expect(put(page([], sheet, 'roll'), 'below', [500, 300])).toEqual([100, 160])
   expect(put(page([], box(0, 0, 600, 1000)), 'right')).toEqual([100, 160])
+})
+
+test('what is brought in lies where it was to, or where the paper is free nearest to that', () => {
+  const near = (things: Box[], sheet: Box | null = null) =>
+    freeNear(page(things, sheet), [400, 400], [200, 100], 16)
+  expect(near([])).toEqual([400, 400])
+  expect(near([box(350, 350, 400, 60)])).toEqual([400, 426])
+  expect(near([box(350, 390, 400, 600)])).toEqual([400, 274])
+  expect(near([box(350, 0, 300, 2000)])).toEqual([666, 400])
+  expect(near([box(390, 0, 1000, 2000)], box(390, 0, 1000, 2000))).toEqual([400, 400])
 })

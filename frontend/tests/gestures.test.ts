@@ -287,7 +287,7 @@ describe('when somebody leads elsewhere', () => {
       turn()
       return { id: 'picture-1', width: 300, height: 200 }
     })
-    await on.session.pictures.put([new Blob()], [100, 100], [900, 600])
+    await on.session.pictures.put([new Blob()], [100, 100])
     expect(on.asked()).toMatchObject([{ step: 'add_items', page: PAGE, items: [{ kind: 'picture' }] }])
     expect(on.session.selection.ids.size).toBe(0)
   })

@@ -73,9 +73,10 @@ export class View {
   wayTo(box: Box): [number, number] {
     const way = (start: number, end: number, size: number) => {
       if ((start >= 0 && end <= size) || (start <= 0 && end >= size)) return 0
-      const room = Math.max(0, Math.min(REACH_MARGIN_PX, (size - (end - start)) / 2))
+      const spare = size - (end - start)
       // Of what is larger than the window its beginning is seen.
-      return start < room || end - start > size ? room - start : size - room - end
+      const room = spare < 0 ? REACH_MARGIN_PX : Math.min(REACH_MARGIN_PX, spare / 2)
+      return start < room || spare < 0 ? room - start : size - room - end
     }
     return [
       way(box.minX * this.scale + this.left, box.maxX * this.scale + this.left, this.width),

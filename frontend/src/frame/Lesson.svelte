@@ -134,8 +134,7 @@
   const out = $derived(Boolean(session.goodbye && !session.goodbye.again))
 
   function putStill(still: Blob) {
-    const { width, height, scale } = surface!.view
-    void session.pictures.put([still], surface!.looking.middle(), [width / scale, height / scale])
+    void session.pictures.put([still])
   }
 
   /** The microphone that was on only while a key was held. */
@@ -260,10 +259,7 @@
       </div>
     {/if}
   </div>
-  {#if session.documents.opened}{#key session.documents.opened.id}<DocumentPages
-        {session}
-        {surface}
-      />{/key}{/if}
+  {#if session.documents.opened}{#key session.documents.opened.id}<DocumentPages {session} />{/key}{/if}
   {#if session.cards.writing !== undefined && surface}
     <Later
       load={parts.card}

@@ -16,7 +16,9 @@ const MEDIUM = /\.(mp3|m4a|aac|wav|ogg|oga|flac|mp4|m4v|webm|ogv)$/i
 export const ACCEPTED =
   'image/*,audio/*,video/*,.heic,.heif,application/pdf,.txt,.md,.markdown,.csv,.tsv,.inkml,.odt,.odp,.ods,.doc,.docx,.ppt,.pptx,.xls,.xlsx,.rtf'
 
-export function bringFiles(files: File[], session: Session, surface: Surface, at: Point): void {
+/** ``dropped``: the place where they were dropped. */
+export function bringFiles(files: File[], session: Session, surface: Surface, dropped?: Point): void {
+  const at = dropped ?? surface.looking.middle()
   const pictures = files.filter(({ type, name }) => type.startsWith('image/') || /\.hei[cf]$/i.test(name))
   const document = files.find(({ type, name }) => type === 'application/pdf' || DOCUMENT.test(name))
   const things = files.find(({ name }) => THINGS.test(name))
@@ -25,12 +27,12 @@ export function bringFiles(files: File[], session: Session, surface: Surface, at
   const other = files.find((file) => !known.includes(file))
   if (medium) void session.cards.bring(medium, at)
   if (document) void session.documents.open(document)
-  const { width, height, scale } = surface.view
+  const { height, scale } = surface.view
   if (things) void session.documents.openThings(things, [at[0], at[1] - (0.35 * height) / scale])
   if (other) session.warn(t('cannot-bring', { name: other.name }))
   if (pictures.length > MOST_AT_ONCE) session.warn(t('too-many-pictures', { count: MOST_AT_ONCE }))
   if (pictures.length)
     void Promise.all(pictures.slice(0, MOST_AT_ONCE).map(drawnPicture)).then((drawn) =>
-      session.pictures.put(drawn, at, [width / scale, height / scale]),
+      session.pictures.put(drawn, dropped),
     )
 }

@@ -236,7 +236,7 @@ export function handleClipboard(event: ClipboardEvent, session: Session, surface
     const files = [...event.clipboardData.files]
     if (files.length) {
       event.preventDefault()
-      return bringFiles(files, session, surface, surface.looking.middle())
+      return bringFiles(files, session, surface)
     }
     const text = event.clipboardData.getData('text/plain').trim()
     const mathml = mathmlIn(event.clipboardData)

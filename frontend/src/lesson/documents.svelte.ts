@@ -1,4 +1,5 @@
 /** A PDF being brought in: taken whole, its pages chosen, and brought one after the other. */
+import { freeNear } from '../board/beside'
 import { itemBox } from '../board/box'
 import type { Point } from '../board/place'
 import { ask, askThings } from '../wire/api'
@@ -13,6 +14,8 @@ const UNITS = 96 / 72
 /** A sheet's sides in board units, as the core has them. */
 const SIDES = [200, 10_000] as const
 const GAP = 24
+/** A page that becomes a thing takes at most this part of the width that is seen. */
+const PAGE_PART = 0.7
 
 /** What the pages become: pages of the board to write on, or things on the page that is looked at. */
 export type As = 'pages' | 'things'
@@ -94,7 +97,7 @@ export class Documents {
   }
 
   /** Bring pages (from 1) in, each as soon as it is made; what has come stays when the rest is given up. */
-  async bring(numbers: number[], as: As, middle: Point, wide: number): Promise<void> {
+  async bring(numbers: number[], as: As): Promise<void> {
     const { opened } = this
     if (!opened || this.progress) return
     this.#given = new AbortController()
@@ -103,19 +106,19 @@ export class Documents {
     // They go where they were brought to, whatever is looked at meanwhile.
     const page = pages.id
     const first = pages.heads.findIndex(({ id }) => id === page) + 1
-    let top = middle[1]
+    const things = this.#column(numbers.map((number) => opened.sizes[number - 1]!))
+    const put: string[] = []
     try {
       for (const [at, number] of numbers.entries()) {
         const path = `${this.#path}/${opened.id}/${number}`
         const { id } = await ask<BroughtIn>('POST', path, {}, this.#given.signal)
-        const [width, height] = opened.sizes[number - 1]!.map((side) => side * UNITS) as [number, number]
-        if (as === 'pages') this.#addPage(id, width, height, first + at, number)
-        else {
-          const scale = Math.min(1, wide / width)
-          const [w, h] = [width * scale, height * scale]
-          const item = this.#pictures.item(id, middle[0] - w / 2, top, w, h)
+        if (as === 'pages') {
+          const [width, height] = opened.sizes[number - 1]!
+          this.#addPage(id, width * UNITS, height * UNITS, first + at, number)
+        } else {
+          const item = this.#pictures.item(id, ...things[at]!)
           this.#inside.do({ step: 'add_items', page, items: [item] })
-          top += h + GAP
+          put.push(item.id)
         }
         this.progress = { done: at + 1, all: numbers.length }
       }
@@ -124,7 +127,27 @@ export class Documents {
       this.#failed(error)
     } finally {
       this.progress = null
+      if (put.length) this.#inside.chooseMade(put, page)
     }
+  }
+
+  /** Places and sizes of pages one below the other, each within what is seen, where there is room for all. */
+  #column(sizes: Opened['sizes']): [x: number, y: number, width: number, height: number][] {
+    const [minX, minY, maxX] = this.#inside.surface!.looking.seen()
+    const made = sizes.map(([width, height]): Point => {
+      const scale = Math.min(UNITS, (PAGE_PART * (maxX - minX)) / width)
+      return [width * scale, height * scale]
+    })
+    const wide = Math.max(...made.map(([width]) => width))
+    const tall = made.reduce((sum, [, height]) => sum + height + GAP, -GAP)
+    const corner: Point = [(minX + maxX - wide) / 2, minY + GAP]
+    const [left, top] = freeNear(this.#inside.pages.now, corner, [wide, tall], GAP)
+    let y = top
+    return made.map(([width, height]) => {
+      const place: [number, number, number, number] = [left + (wide - width) / 2, y, width, height]
+      y += height + GAP
+      return place
+    })
   }
 
   #addPage(picture: string, width: number, height: number, index: number, number: number): void {

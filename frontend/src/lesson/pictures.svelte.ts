@@ -1,4 +1,5 @@
 /** Pictures being brought in: put on the page, or under it as its paper. */
+import { freeNear } from '../board/beside'
 import type { Page } from '../board/page'
 import { bringIn, flatSheet, pictureOf, printedWords, work } from '../board/pictures'
 import { unpackSamples } from '../ink/samples'
@@ -68,36 +69,45 @@ export class Pictures {
     return [...new Set([page.head.paper.picture, ...shown])].filter(Boolean)
   }
 
-  /** Bring pictures in and put them side by side about a place, so that they fit into what is seen (in units); their ids. */
-  async put(files: readonly Blob[], at: Point, seen: Point): Promise<string[]> {
-    const page = this.#inside.pages.id
+  /**
+   * Bring pictures in and put them side by side, so that they fit into what is seen: about a place, or where there is
+   * room; their ids.
+   */
+  async put(files: readonly Blob[], at: Point | null = null): Promise<string[]> {
+    const page = this.#inside.pages.now
+    const seen = this.#inside.surface!.looking.seen()
     const taken = (await Promise.all(files.map((file) => this.take(file)))).filter((one) => one !== null)
-    return taken.length ? this.putTaken(taken, at, seen, page) : []
+    return taken.length ? this.putTaken(taken, at, page, seen) : []
   }
 
   /** As ``put``, pictures that the room has already. */
   putTaken(
     taken: readonly BroughtIn[],
-    [x, y]: Point,
-    [wide, high]: Point,
-    page = this.#inside.pages.id,
+    at: Point | null = null,
+    page = this.#inside.pages.now,
+    [minX, minY, maxX, maxY] = this.#inside.surface!.looking.seen(),
   ): string[] {
+    if (!page) return []
+    const [wide, high] = [maxX - minX, maxY - minY]
     const room = (PICTURE_PART * wide - GAP * (taken.length - 1)) / taken.length
     const sizes = taken.map(({ width, height }) => {
       const scale = Math.min(1, room / width, (PICTURE_PART * high) / height)
       return [width * scale, height * scale] as const
     })
     const all = sizes.reduce((sum, [width]) => sum + width, GAP * (taken.length - 1))
-    let left = x - all / 2
+    const tall = Math.max(...sizes.map(([, height]) => height))
+    const [x, y] = at ?? [(minX + maxX) / 2, (minY + maxY) / 2]
+    const corner: Point = [x - all / 2, y - tall / 2]
+    let [left, top] = at ? corner : freeNear(page, corner, [all, tall], GAP)
     const items = taken.map(({ id }, i) => {
       const [width, height] = sizes[i]!
-      const item = this.item(id, left, y - height / 2, width, height)
+      const item = this.item(id, left, top + (tall - height) / 2, width, height)
       left += width + GAP
       return item
     })
-    this.#inside.do({ step: 'add_items', page, items })
+    this.#inside.do({ step: 'add_items', page: page.head.id, items })
     const ids = items.map(({ id }) => id)
-    this.#inside.chooseMade(ids, page)
+    this.#inside.chooseMade(ids, page.head.id)
     return ids
   }
 

@@ -21,19 +21,14 @@
 
   /** A picture of a window that is chosen in the browser's own dialog; which part of it is asked next. */
   async function fromScreen() {
-    const { width, height, scale } = surface!.view
     const blob = await screenPicture().catch(() => null)
     if (!blob) return session.warn(t('screen-refused'))
-    const [made] = await session.pictures.put([blob], surface!.looking.middle(), [
-      width / scale,
-      height / scale,
-    ])
+    const [made] = await session.pictures.put([blob])
     if (made) session.pictures.cutting = { id: made, sheet: false }
   }
 
   function take() {
-    if (input.files?.length && surface)
-      bringFiles([...input.files], session, surface, surface.looking.middle())
+    if (input.files?.length && surface) bringFiles([...input.files], session, surface)
     input.value = ''
   }
 </script>
@@ -78,13 +73,13 @@
     ]}
   />
 {/if}
-{#if shelf && surface}
-  <Later load={parts.shelf} props={{ session, surface, onclose: () => (shelf = false) }} />
+{#if shelf}
+  <Later load={parts.shelf} props={{ session, onclose: () => (shelf = false) }} />
 {/if}
 {#if drawings && surface}
   <Later load={parts.drawings} props={{ session, surface, onclose: () => (drawings = false) }} />
 {/if}
-{#if camera && surface}<Camera {session} {surface} onclose={() => (camera = false)} />{/if}
+{#if camera}<Camera {session} onclose={() => (camera = false)} />{/if}
 <input
   bind:this={input}
   type="file"

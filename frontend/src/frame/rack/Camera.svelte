@@ -7,9 +7,8 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import { t } from '../../words/words.svelte'
-  import type { Surface } from '../board/surface.svelte'
 
-  let { session, surface, onclose }: { session: Session; surface: Surface; onclose: () => void } = $props()
+  let { session, onclose }: { session: Session; onclose: () => void } = $props()
   let dialog: ReturnType<typeof Dialog>
   let video = $state<HTMLVideoElement>()
   let picture = $state.raw<CameraPicture | null>(null)
@@ -60,13 +59,9 @@
   }
 
   async function use() {
-    const { width, height, scale } = surface.view
     const blob = taken!
     dialog.close()
-    const [made] = await session.pictures.put([blob], surface.looking.middle(), [
-      width / scale,
-      height / scale,
-    ])
+    const [made] = await session.pictures.put([blob])
     if (made && paper) session.pictures.cutting = { id: made, sheet: true }
   }
 </script>

@@ -7,9 +7,8 @@
   import type { Session } from '../../lesson/session.svelte'
   import type { As } from '../../lesson/documents.svelte'
   import { t } from '../../words/words.svelte'
-  import type { Surface } from '../board/surface.svelte'
 
-  let { session, surface }: { session: Session; surface: Surface | null } = $props()
+  let { session }: { session: Session } = $props()
   const { documents } = untrack(() => session)
   const opened = $derived(documents.opened)
   const numbers = $derived((opened?.sizes ?? []).map((_, i) => i + 1))
@@ -24,10 +23,8 @@
   }
 
   function bring() {
-    if (!surface) return
-    const { width, scale } = surface.view
     const sorted = [...chosen].sort((a, b) => a - b)
-    void documents.bring(sorted, as, surface.looking.middle(), (0.7 * width) / scale)
+    void documents.bring(sorted, as)
   }
 </script>
 

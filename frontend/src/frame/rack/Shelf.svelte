@@ -10,9 +10,8 @@
   import { Sending } from '../../wire/sending.svelte'
   import { asks } from '../../ui/ticks'
   import { t } from '../../words/words.svelte'
-  import type { Surface } from '../board/surface.svelte'
 
-  let { session, surface, onclose }: { session: Session; surface: Surface; onclose: () => void } = $props()
+  let { session, onclose }: { session: Session; onclose: () => void } = $props()
   /** While words are typed the server is asked only when they rest. */
   const TYPING_MS = 250
   let dialog: ReturnType<typeof Dialog>
@@ -87,9 +86,7 @@
     tried(async () => {
       const used = await ask<Used>('POST', `${path}/${thing.id}/on/${session.boardId}`)
       dialog.close()
-      const { width, height, scale } = surface.view
-      if (used.picture)
-        session.pictures.putTaken([used.picture], surface.looking.middle(), [width / scale, height / scale])
+      if (used.picture) session.pictures.putTaken([used.picture])
       else if (used.document) session.documents.show(used.document, thing.title)
     })
 </script>
