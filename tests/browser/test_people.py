@@ -43,10 +43,10 @@ class People(Tools):
         tomasz.press("button", "Put hand up")
         self.tutor.wait_text("[data-name=Tomasz]", "number 2")
         self.tutor.class_panel()
-        self.tutor.press("[role=dialog] button", "Pass to next")
+        self.tutor.press("[role=dialog] button", "Pass a pen to the next hand")
         self.noor.wait_text("[data-testid=pens-state]", "You have a pen")
         self.tutor.class_panel()
-        self.tutor.press("[role=dialog] button", "Pass to next")
+        self.tutor.press("[role=dialog] button", "Pass a pen to the next hand")
         tomasz.wait_text("[data-testid=pens-state]", "You have a pen")
         self.noor.wait_text("[data-testid=pens-state]", "You have no pen just now")
 

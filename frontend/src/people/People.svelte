@@ -151,8 +151,12 @@
             {#each SORTS as { value, word } (value)}<option {value}>{t(word)}</option>{/each}
           </select>
         {/if}
-        <button class="some" aria-pressed={picking} onclick={() => ((picking = !picking), (picked = []))}
-          >{picking ? t('done-choosing') : t('choose-some')}</button
+        <button
+          class="some"
+          aria-pressed={picking}
+          onclick={() => ((picking = !picking), (picked = []))}
+          aria-label={picking || !many ? null : t('choose-some')}
+          >{picking ? t('done-choosing') : t(many ? 'choose' : 'choose-some')}</button
         >
       {/if}
     </div>
@@ -269,6 +273,15 @@
     place-items: center;
     flex: none;
   }
+  /* A mouse needs less room than the words here. */
+  @media not (pointer: coarse) {
+    .top .plain {
+      width: 32px;
+    }
+    .top :global(.face.bare) {
+      min-width: 32px;
+    }
+  }
   :global([dir='rtl']) .plain :global(svg) {
     scale: -1 1;
   }
@@ -286,6 +299,9 @@
   }
   .find input {
     flex: 1 1 60px;
+  }
+  .find select {
+    flex: 0 1 84px;
   }
   input,
   select,

@@ -195,6 +195,7 @@
   }
   .compact small {
     display: block;
+    align-self: center;
     text-overflow: ellipsis;
     white-space: nowrap;
     flex: 1 1 0;
@@ -205,7 +206,7 @@
     color: inherit;
   }
   .sign {
-    display: inline-flex;
+    display: flex;
     align-items: center;
     gap: 4px;
     font-weight: 600;

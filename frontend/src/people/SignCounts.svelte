@@ -17,11 +17,20 @@
       }))
       .filter(({ count }) => count > 0),
   )
+  /** More kinds than this stand without their words, so that people keep their room. */
+  const MOST_WORDS = 2
 </script>
 
 <div role="status">
   {#each counts as { kind, word, count } (kind)}
-    <span><SignPicture {kind} size={16} />{t('sign-count', { sign: t(word), count })}</span>
+    {@const told = t('sign-count', { sign: t(word), count })}
+    {#if counts.length > MOST_WORDS}
+      <span title={told}
+        ><SignPicture {kind} size={16} /><b aria-hidden="true">{count}</b><i class="unseen">{told}</i></span
+      >
+    {:else}
+      <span><SignPicture {kind} size={16} />{told}</span>
+    {/if}
   {/each}
   {#if counts.length}
     <button aria-label={t('signs-seen')} title={t('signs-seen')} onclick={() => session.classroom.signsSeen()}
