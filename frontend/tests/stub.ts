@@ -71,6 +71,7 @@ export function head(id = PAGE): PageHead {
     paper: { ...paper, picture: '', each: 1, unit: '' },
     writers: 'lesson',
     desk_of: '',
+    desk_from: '',
     bays: [],
     by: '',
     hidden: false,

@@ -225,6 +225,7 @@ def _shared() -> list[str]:
         "MAX_LABEL": limits.MAX_LABEL,
         "MAX_TEXT": limits.MAX_TEXT,
         "MAX_NOTE": limits.MAX_NOTE,
+        "MAX_TITLE": pages.MAX_TITLE,
         "MAX_CELL": limits.MAX_CELL,
         "TABLE_ROW": words.ROW,
         "TABLE_COLUMN": words.COLUMN,

@@ -665,7 +665,7 @@ keep-together = Alle zusammenhalten
 let-go = Loslassen
 ask = Fragen
 time = Zeit
-pass-to-next = Den Stift der nächsten Hand geben
+pass-to-next = Der nächsten Hand einen Stift geben
 lower-all = Alle Hände senken
 pause-lesson = Stunde anhalten
 show-writers = Zeigen, wer was schrieb
@@ -2636,6 +2636,31 @@ take-voice = Mit der aufgenommenen Stimme
 lesson-again-hint = Eine aufgenommene Stimme, und im Takt dazu die Seiten, wie sie entstanden.
 check-desks = Rechenwege auf allen Pulten prüfen
 desks-checked = Rechenwege auf den Pulten
+desk-round = Rundgang
+desk-away = nicht da
+desk-elsewhere = auf einer anderen Seite
+desk-nothing-yet = noch nichts
+desk-begun = am Pult
+go-to-desk-of = Zum Pult von { $name }
+note-on-desk = Ein Zettel auf das Pult von { $name }
+note-on-desk-hint = Was du sagen möchtest
+note-put = Hinlegen
+show-desk-of = Das Pult von { $name } allen zeigen
+show-to-all = Allen zeigen
+desk-shown = Alle sehen das Pult von { $name }.
+handed-out-page = Ausgeteilte Seite
+note-on-your-desk = { $name } hat dir einen Zettel aufs Pult gelegt.
+key-round = Alle Pulte ansehen
+hand-page-out =
+    { $count ->
+        [one] Diese Seite einer Person austeilen
+       *[other] Diese Seite an { $count } Personen austeilen
+    }
+handed-out =
+    { $count ->
+        [one] Eine Person hat ein Pult mit dieser Seite. Der Rundgang zeigt es.
+       *[other] { $count } Personen haben ein Pult mit dieser Seite. Der Rundgang zeigt sie alle.
+    }
 no-desks-here = Auf dieser Tafel hat niemand ein Pult.
 desks-looked-at =
     { $count ->

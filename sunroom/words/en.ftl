@@ -2636,6 +2636,31 @@ take-voice = With the recorded voice
 lesson-again-hint = A recorded voice, and in step with it the pages as they came to be.
 check-desks = Check the working on all desks
 desks-checked = Working on the desks
+desk-round = Desk round
+desk-away = not here
+desk-elsewhere = on another page
+desk-nothing-yet = nothing yet
+desk-begun = at the desk
+go-to-desk-of = Go to the desk of { $name }
+note-on-desk = A note on the desk of { $name }
+note-on-desk-hint = What you want to say
+note-put = Leave it there
+show-desk-of = Show the desk of { $name } to all
+show-to-all = Show to all
+desk-shown = Everybody sees the desk of { $name }.
+handed-out-page = Page handed out
+note-on-your-desk = { $name } has left a note on your desk.
+key-round = Look over all desks
+hand-page-out =
+    { $count ->
+        [one] Hand this page out to one student
+       *[other] Hand this page out to { $count }
+    }
+handed-out =
+    { $count ->
+        [one] One student has a desk with this page. The desk round shows it.
+       *[other] { $count } students have a desk with this page. The desk round shows them all.
+    }
 no-desks-here = Nobody has a desk on this board.
 desks-looked-at =
     { $count ->

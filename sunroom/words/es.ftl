@@ -665,7 +665,7 @@ keep-together = Ir juntos
 let-go = Soltar
 ask = Preguntar
 time = Tiempo
-pass-to-next = Pasar un lápiz a la mano siguiente
+pass-to-next = Dar un lápiz a la mano siguiente
 lower-all = Bajar todas las manos
 pause-lesson = Poner la clase en pausa
 show-writers = Mostrar quién escribió qué
@@ -2636,6 +2636,31 @@ take-voice = Con la voz grabada
 lesson-again-hint = Una voz grabada y, a la par, las páginas tal como surgieron.
 check-desks = Comprobar el desarrollo en todos los pupitres
 desks-checked = Desarrollo en los pupitres
+desk-round = Ronda de pupitres
+desk-away = no está
+desk-elsewhere = en otra página
+desk-nothing-yet = nada todavía
+desk-begun = en el pupitre
+go-to-desk-of = Ir al pupitre de { $name }
+note-on-desk = Una nota en el pupitre de { $name }
+note-on-desk-hint = Lo que quieres decir
+note-put = Dejarla allí
+show-desk-of = Mostrar el pupitre de { $name } a todos
+show-to-all = Mostrar a todos
+desk-shown = Todos ven el pupitre de { $name }.
+handed-out-page = Página repartida
+note-on-your-desk = { $name } ha dejado una nota en tu pupitre.
+key-round = Mirar todos los pupitres
+hand-page-out =
+    { $count ->
+        [one] Repartir esta página a un alumno
+       *[other] Repartir esta página a { $count } alumnos
+    }
+handed-out =
+    { $count ->
+        [one] Un alumno tiene un pupitre con esta página. La ronda de pupitres lo muestra.
+       *[other] { $count } alumnos tienen un pupitre con esta página. La ronda de pupitres los muestra a todos.
+    }
 no-desks-here = Nadie tiene pupitre en esta pizarra.
 desks-looked-at =
     { $count ->

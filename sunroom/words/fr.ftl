@@ -665,7 +665,7 @@ keep-together = Rester ensemble
 let-go = Laisser aller
 ask = Demander
 time = Temps
-pass-to-next = Passer un stylo à la main suivante
+pass-to-next = Confier un stylo à la main suivante
 lower-all = Baisser toutes les mains
 pause-lesson = Mettre le cours en pause
 show-writers = Montrer qui a écrit quoi
@@ -2636,6 +2636,31 @@ take-voice = Avec la voix enregistrée
 lesson-again-hint = Une voix enregistrée et, en même temps, les pages telles qu’elles sont nées.
 check-desks = Vérifier les calculs sur tous les pupitres
 desks-checked = Calculs sur les pupitres
+desk-round = Tour des pupitres
+desk-away = absent
+desk-elsewhere = sur une autre page
+desk-nothing-yet = rien encore
+desk-begun = au pupitre
+go-to-desk-of = Aller au pupitre de { $name }
+note-on-desk = Une note sur le pupitre de { $name }
+note-on-desk-hint = Ce que vous voulez dire
+note-put = La laisser là
+show-desk-of = Montrer le pupitre de { $name } à tous
+show-to-all = Montrer à tous
+desk-shown = Tout le monde voit le pupitre de { $name }.
+handed-out-page = Page distribuée
+note-on-your-desk = { $name } a laissé une note sur votre pupitre.
+key-round = Voir tous les pupitres
+hand-page-out =
+    { $count ->
+        [one] Distribuer cette page à un élève
+       *[other] Distribuer cette page à { $count } élèves
+    }
+handed-out =
+    { $count ->
+        [one] Un élève a un pupitre avec cette page. Le tour des pupitres le montre.
+       *[other] { $count } élèves ont un pupitre avec cette page. Le tour des pupitres les montre tous.
+    }
 no-desks-here = Personne n’a de pupitre sur cette planche.
 desks-looked-at =
     { $count ->

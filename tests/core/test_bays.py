@@ -137,12 +137,18 @@ class Desks(TestCase):
         self.assertIn("set_pens", [action for action, _ in needs(board, Undo(), step)])
         desk = apply(board, step).pages["page-002"]
         self.assertEqual((desk.head.title, desk.head.writers, desk.head.desk_of), ("Noor", "desk", "noor"))
-        self.assertEqual((desk.head.bays, len(desk.items)), ((), 1))
+        self.assertEqual((desk.head.bays, len(desk.items), desk.head.desk_from), ((), 1, PAGE))
+
+    def test_where_a_desk_is_from_nobody_changes(self) -> None:
+        board = page(head=PageHead(PAGE, writers="desk", desk_of="noor", desk_from="page-tasks"))
+        claimed = PageHead(PAGE, "Noor's", writers="desk", desk_of="noor", desk_from="page-other")
+        step = resolve(board, ChangePage(claimed), "noor", 2, TYPESETTER)
+        self.assertEqual((step.head.title, step.head.desk_from), ("Noor's", "page-tasks"))  # type: ignore[union-attr]
 
     def test_a_copy_of_a_desk_is_nobody_s_desk(self) -> None:
         board = page(head=PageHead(PAGE, writers="desk", desk_of="noor"))
         step = resolve(board, CopyPage(PAGE, "page-002"), "tutor", 2, TYPESETTER)
-        self.assertEqual((step.head.writers, step.head.desk_of), ("lesson", ""))  # type: ignore[union-attr]
+        self.assertEqual(step.head, PageHead("page-002", by="tutor"))  # type: ignore[union-attr]
 
 
 class Limits(TestCase):
@@ -150,6 +156,7 @@ class Limits(TestCase):
         bad = [
             PageHead(PAGE, writers="desk"),
             PageHead(PAGE, desk_of="noor"),
+            PageHead(PAGE, writers="desk", desk_of="noor", desk_from="two\nlines"),
             PageHead(PAGE, bays=(LEFT, LEFT)),
             PageHead(PAGE, bays=tuple(Bay(f"bay-{n:04d}", 0, 0, 90, 90) for n in range(MAX_BAYS + 1))),
             PageHead(PAGE, bays=(Bay("bay-0001", 0, 0, 5, 90),)),

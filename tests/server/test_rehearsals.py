@@ -11,11 +11,12 @@ from django.contrib.sessions.models import Session
 
 from sunroom.boards import models, store
 from sunroom.core.board import InkItem
+from sunroom.core.board.requests import CopyPage
 from sunroom.core.board.steps import AddItems
 from sunroom.core.lesson import AskCheck, OpenLesson, SetPens
 from sunroom.live.doors import rehearsals
 from sunroom.live.doors.rehearsals import forget_all
-from sunroom.live.wire.messages import CheckAnswers, Frame, Goodbye, Join, Tell
+from sunroom.live.wire.messages import CheckAnswers, Do, Frame, Goodbye, Join, Tell
 from sunroom.live.work import rehearsal
 from sunroom.rooms.models import Room, Seat
 from tests.browser.base import wait_for
@@ -84,6 +85,21 @@ class Rehearsals(OutTest):
             len(store.load(models.Board.objects.get().pk).in_order()[0].items),
             1,
             "the room itself is as it was",
+        )
+
+    def test_who_is_handed_a_desk_writes_there(self) -> None:
+        _, line = self.start(1)
+        here = line.hear(Frame, lambda frame: frame.people is not None and len(frame.people) == 2)
+        [seat] = [person.seat for person in here.people or () if person.role == "student"]
+        line.send(Tell("open-it-1", OpenLesson()))
+        [page] = self.welcomed.pages or ()
+        line.send(Do("hand-out-1", CopyPage(page.id, "page-desk", "Noor", seat)))
+        line.hear(
+            Frame,
+            lambda frame: any(
+                logged.by == seat and isinstance(logged.step, AddItems) and logged.step.page == "page-desk"
+                for logged in frame.steps
+            ),
         )
 
     def test_students_answer_a_question_each_once(self) -> None:

@@ -1,7 +1,7 @@
 /** Typed text and tables of our own making, as they are shown until the server has laid them out. */
 import { LINE_HEIGHT, TABLE_ROW, TABLE_COLUMN } from '../wire/generated'
 import { newId } from '../wire/codec'
-import type { Line, TableItem, TextItem } from '../wire/generated'
+import type { Line, NoteItem, TableItem, TextItem } from '../wire/generated'
 
 /** About how wide a character is: good enough for the few milliseconds until the server knows. */
 const ABOUT_WIDE = 0.5
@@ -56,6 +56,19 @@ export function newText(
     ink: [],
     pitch: 0,
   }
+}
+
+export const NOTE_SIZE = { width: 190, height: 170, size: 22 }
+
+/** A note with the name of who writes it, its upper left corner at a place. */
+export function newNote(
+  { seat, name }: { seat: string; name: string },
+  text: string,
+  x: number,
+  y: number,
+  colour: string,
+): NoteItem {
+  return { kind: 'note', ...placed(seat, x, y), text, colour, name, ...NOTE_SIZE, lines: [] }
 }
 
 /** A table with its middle at a place. */

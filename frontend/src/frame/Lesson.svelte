@@ -287,6 +287,9 @@
       props={{ session, head: session.past.page, onclose: () => (session.past = null) }}
     />
   {/if}
+  {#if session.roundShown}
+    <Later load={parts.round} props={{ session, onclose: () => (session.roundShown = false) }} />
+  {/if}
   {#if session.desksShown}
     <Later load={parts.desks} props={{ session, onclose: () => (session.desksShown = false) }} />
   {/if}

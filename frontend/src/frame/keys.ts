@@ -16,6 +16,7 @@ export const KEYS: { keys: string; word: Plain; tutorSide?: boolean }[] = [
   { keys: 'Shift D', word: 'key-pens-down', tutorSide: true },
   { keys: 'Shift L', word: 'key-look-here', tutorSide: true },
   { keys: 'Shift N', word: 'key-pass-next', tutorSide: true },
+  { keys: 'Shift R', word: 'key-round', tutorSide: true },
   { keys: 'Ctrl Z', word: 'key-undo' },
   { keys: 'Ctrl Shift Z', word: 'key-redo' },
   { keys: 'Delete', word: 'key-remove' },
@@ -119,6 +120,9 @@ function lessonKey(event: KeyboardEvent, session: Session): boolean {
       return open
     case 'l':
       session.attention.lead(session.attention.keeping)
+      return true
+    case 'r':
+      session.roundShown = true
       return true
   }
   return false

@@ -9,6 +9,7 @@ export const parts = {
   moments: () => import('./pages/Moments.svelte'),
   practice: () => import('../hand/PracticePage.svelte'),
   printed: () => import('./sill/PrintedWords.svelte'),
+  round: () => import('./pages/DeskRound.svelte'),
   replay: () => import('./pages/Replay.svelte'),
   shelf: () => import('./rack/Shelf.svelte'),
   templates: () => import('./pages/Templates.svelte'),

@@ -4,9 +4,9 @@ import { itemBox } from '../board/box'
 import type { Point } from '../board/place'
 import { ask, askThings } from '../wire/api'
 import { newId } from '../wire/codec'
-import type { BroughtIn, Item, Opened, PageHead } from '../wire/generated'
+import type { BroughtIn, Item, Opened } from '../wire/generated'
 import type { Inside } from './inside'
-import { FIRST_PAPER } from './papers'
+import { FIRST_PAPER, newHead } from './papers'
 import type { Pictures } from './pictures.svelte'
 
 /** A point is 1/72 inch, a board unit 1/96. */
@@ -158,24 +158,16 @@ export class Documents {
       SIDES[1] / Math.max(width, height),
     )
     const many = (opened?.sizes.length ?? 1) > 1
-    const head: PageHead = {
-      id: newId(),
-      title: (many ? `${opened?.name.slice(0, 70)} ${number}` : (opened?.name.slice(0, 80) ?? '')).trim(),
-      paper: {
-        ...FIRST_PAPER,
-        kind: 'sheet',
-        ruling: 'plain',
-        width: width * scale,
-        height: height * scale,
-        colour: '#ffffff',
-        picture,
-      },
-      writers: 'lesson',
-      desk_of: '',
-      bays: [],
-      by: '',
-      hidden: false,
-    }
+    const title = (many ? `${opened?.name.slice(0, 70)} ${number}` : (opened?.name.slice(0, 80) ?? '')).trim()
+    const head = newHead(title, {
+      ...FIRST_PAPER,
+      kind: 'sheet',
+      ruling: 'plain',
+      width: width * scale,
+      height: height * scale,
+      colour: '#ffffff',
+      picture,
+    })
     if (this.progress?.done) this.later.add(head.id)
     this.#inside.do({ step: 'add_page', head, index, items: [] })
   }

@@ -1,7 +1,6 @@
 /** Words being typed: into a text, a note, a figure or a table's cell. The editor shows it, the sill sets it. */
 import { CELL_PAD, LABEL_PAD, MAX_CELL, MAX_LABEL, MAX_NOTE, MAX_TEXT, NOTE_PAD } from '../wire/generated'
 import type { Inside } from './inside'
-import { newId } from '../wire/codec'
 import type {
   Affine,
   Align,
@@ -15,7 +14,7 @@ import type {
 } from '../wire/generated'
 import { inverse, ownSize, partsOf, placement, pointOf, type Point } from '../board/place'
 import { StyledText, type Flag, type Style } from '../board/styled'
-import { newText } from '../board/text'
+import { newNote, newText, NOTE_SIZE } from '../board/text'
 import { t } from '../words/words.svelte'
 
 export type Edited = 'text' | 'note' | 'shape' | 'cell'
@@ -23,7 +22,6 @@ export type Edited = 'text' | 'note' | 'shape' | 'cell'
 const MOST: Record<Edited, number> = { text: MAX_TEXT, note: MAX_NOTE, shape: MAX_LABEL, cell: MAX_CELL }
 /** What nothing is shown of, and the server takes in no words; as in core/board/limits.py. */
 const UNPRINTABLE = /[\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069]/g
-export const NOTE_SIZE = { width: 190, height: 170 }
 
 /** A line has room for at least so many times its size, and a character is at most so wide. */
 const LEAST_LINE = 8
@@ -98,7 +96,7 @@ export class Editing {
     const { width, height } = NOTE_SIZE
     const place: Affine = [1, 0, 0, 1, at[0] - width / 2, at[1] - height / 2]
     const editing = new Editing(inside, 'note', null, { place, width, height }, '#16222b')
-    editing.size = 22
+    editing.size = NOTE_SIZE.size
     return editing
   }
 
@@ -272,25 +270,8 @@ export class Editing {
   #newNote(text: string): NoteItem {
     const [, , , , x, y] = this.frame.place
     const { rights, people } = this.#inside
-    return {
-      kind: 'note',
-      id: newId(),
-      x,
-      y,
-      map: [1, 0, 0, 1],
-      z: 0,
-      group: '',
-      by: rights.me,
-      at_ms: 0,
-      locked: false,
-      pinned: false,
-      text,
-      colour: this.paper,
-      name: people.of(rights.me)?.name ?? '',
-      ...NOTE_SIZE,
-      size: this.size,
-      lines: [],
-    }
+    const writer = { seat: rights.me, name: people.of(rights.me)?.name ?? '' }
+    return { ...newNote(writer, text, x, y, this.paper), size: this.size }
   }
 }
 

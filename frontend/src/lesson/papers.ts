@@ -1,5 +1,6 @@
 /** Kinds, sizes and rulings of paper as they are offered. Sizes in board units: 96 to the inch. */
-import type { Paper } from '../wire/generated'
+import { newId } from '../wire/codec'
+import type { PageHead, Paper } from '../wire/generated'
 import type { Plain } from '../words/words.svelte'
 
 export const SIZES = [
@@ -53,4 +54,10 @@ export function sizeOf({ width, height }: Paper): { name: string; lying: boolean
     ({ short, long }) => Math.min(width, height) === short && Math.max(width, height) === long,
   )
   return { name: found?.name ?? '', lying: width > height }
+}
+
+/** The head of a new page, as the lesson writes on it. */
+export function newHead(title: string, paper: Paper): PageHead {
+  const own = { writers: 'lesson', desk_of: '', desk_from: '', by: '', hidden: false } as const
+  return { id: newId(), title, paper, bays: [], ...own }
 }

@@ -1,6 +1,5 @@
 /** The pages that a lesson's plan names, put on the board that is opened for it. */
-import { newId } from '../wire/codec'
-import { FIRST_PAPER } from './papers'
+import { FIRST_PAPER, newHead } from './papers'
 import type { Session } from './session.svelte'
 
 export function addPlannedPages(session: Session): void {
@@ -15,12 +14,6 @@ export function addPlannedPages(session: Session): void {
   }
   // Each goes before the one after it: the first is added last, and is the one that is then shown.
   for (const title of missing.reverse()) {
-    const head = { id: newId(), title, paper: only?.paper ?? FIRST_PAPER, writers: 'lesson' as const }
-    session.do({
-      step: 'add_page',
-      head: { ...head, desk_of: '', bays: [], by: '', hidden: false },
-      index,
-      items: [],
-    })
+    session.do({ step: 'add_page', head: newHead(title, only?.paper ?? FIRST_PAPER), index, items: [] })
   }
 }

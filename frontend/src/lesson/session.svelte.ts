@@ -34,10 +34,12 @@ import { Graphs } from './graphs.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
 import { Desks } from './desks.svelte'
+import { handOut } from './handed'
 import { Documents } from './documents.svelte'
 import type { Editing } from './editing.svelte'
 import type { Door, Inside, SurfaceEvents } from './inside'
 import { Pages } from './pages.svelte'
+import { newHead } from './papers'
 import { pageOf } from './places'
 import { People } from './people.svelte'
 import { Pictures } from './pictures.svelte'
@@ -84,7 +86,8 @@ export class Session implements Inside {
   /** Difference of the server's clock to ours. */
   clockSkewMs = $state.raw(0)
   keptMs = $state.raw(0)
-  /** What stands on the desks is being looked at. */
+  /** All desks are being looked at, or the working on them. */
+  roundShown = $state(false)
   desksShown = $state(false)
   /** Ready pages are being looked through. */
   readying = $state.raw(false)
@@ -232,10 +235,15 @@ export class Session implements Inside {
   /** A new page behind the one that is looked at; its id. */
   addPage(title: string, paper: Paper): string {
     const index = this.pages.heads.findIndex(({ id }) => id === this.pages.id) + 1
-    const rest = { writers: 'lesson', desk_of: '', bays: [], by: '', hidden: false } as const
-    const head = { id: newId(), title, paper, ...rest, bays: [] }
+    const head = newHead(title, paper)
     this.do({ step: 'add_page', head, index, items: [] })
     return head.id
+  }
+
+  /** A desk with this page for each student who has none. */
+  handOut(head: PageHead): void {
+    const count = handOut(this, head)
+    if (count) this.say(t('handed-out', { count }))
   }
 
   /** A ready page behind the one that is looked at; what lies on it is its background. */
@@ -477,7 +485,8 @@ export class Session implements Inside {
     this.board.count(how)
     if (how !== 'do') this.#goWhere(logged)
     else if (step.step === 'add_page') {
-      if (!this.documents.later.delete(step.head.id)) this.pages.turnNext(step.head.id)
+      // Who hands desks out goes on with the class.
+      if (!this.documents.later.delete(step.head.id) && !step.head.desk_of) this.pages.turnNext(step.head.id)
     } else if (step.step === 'add_items') {
       const [item, ...more] = step.items
       if (item?.kind === 'ink' && item.nib !== 'highlighter' && !more.length) this.asYouGo.wrote(item.id)
@@ -492,9 +501,15 @@ export class Session implements Inside {
     }
   }
 
-  /** Who is handed a desk is told, and taken there. */
+  /** Who is handed a desk is told, and taken there; a note on it is told, too. */
   #myDesk({ step, by, how }: Logged): void {
-    if (step.step !== 'add_page' || how === 'undo' || by === this.rights.seat) return
+    if (how === 'undo' || by === this.rights.seat) return
+    if (step.step === 'add_items' && step.items.some(({ kind }) => kind === 'note')) {
+      const desk = this.pages.heads.find(({ id }) => id === step.page)
+      if (desk?.desk_of === this.rights.seat)
+        this.say(t('note-on-your-desk', { name: this.people.nameOf(by) }))
+    }
+    if (step.step !== 'add_page') return
     if (step.head.desk_of !== this.rights.seat || this.attention.held) return
     this.pages.turnNext(step.head.id)
     this.say(t('your-desk'))

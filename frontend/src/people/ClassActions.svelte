@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What the tutor side does with the whole class. */
+  import { deskless } from '../lesson/handed'
   import type { Session } from '../lesson/session.svelte'
   import Icon from '../ui/Icon.svelte'
   import MenuButton from '../ui/MenuButton.svelte'
@@ -21,6 +22,9 @@
   const open = $derived(Boolean(lesson?.facts.open))
   const keeping = $derived(session.attention.keeping)
   const hands = $derived(lesson?.hands.length ?? 0)
+
+  const page = $derived(session.pages.heads.find(({ id }) => id === session.pages.id))
+  const without = $derived(page ? deskless(session, page.id) : [])
 
   function together() {
     if (keeping) session.attention.letGo()
@@ -60,7 +64,13 @@
     {#if many && !session.call.on}
       <MenuButton onclick={then(() => void session.call.begin())}>{t('call-join')}</MenuButton>
     {/if}
+    {#if page && !page.desk_of && without.length && session.rights.may('set_pens')}
+      <MenuButton onclick={then(() => session.handOut(page))}
+        >{t('hand-page-out', { count: without.length })}</MenuButton
+      >
+    {/if}
     {#if session.desks.heads.length}
+      <MenuButton onclick={then(() => (session.roundShown = true))}>{t('desk-round')}</MenuButton>
       <MenuButton onclick={then(() => (session.desksShown = true))}>{t('check-desks')}</MenuButton>
     {/if}
     <MenuButton aria-pressed={session.classroom.writersShown} onclick={then(showWriters)}

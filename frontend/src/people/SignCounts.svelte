@@ -22,16 +22,18 @@
 </script>
 
 <div role="status">
-  {#each counts as { kind, word, count } (kind)}
-    {@const told = t('sign-count', { sign: t(word), count })}
-    {#if counts.length > MOST_WORDS}
-      <span title={told}
-        ><SignPicture {kind} size={16} /><b aria-hidden="true">{count}</b><i class="unseen">{told}</i></span
-      >
-    {:else}
-      <span><SignPicture {kind} size={16} />{told}</span>
-    {/if}
-  {/each}
+  <div class="counts">
+    {#each counts as { kind, word, count } (kind)}
+      {@const told = t('sign-count', { sign: t(word), count })}
+      {#if counts.length > MOST_WORDS}
+        <span title={told}
+          ><SignPicture {kind} size={16} /><b aria-hidden="true">{count}</b><i class="unseen">{told}</i></span
+        >
+      {:else}
+        <span><SignPicture {kind} size={16} />{told}</span>
+      {/if}
+    {/each}
+  </div>
   {#if counts.length}
     <button aria-label={t('signs-seen')} title={t('signs-seen')} onclick={() => session.classroom.signsSeen()}
       ><Icon name="check" size={18} /></button
@@ -42,13 +44,15 @@
 <style>
   div {
     display: flex;
-    flex-wrap: wrap;
     align-items: center;
     gap: 4px;
+  }
+  [role='status'] {
     padding: 0 10px;
   }
-  div:not(:empty) {
-    padding-bottom: 4px;
+  .counts {
+    flex: 1;
+    flex-wrap: wrap;
   }
   span {
     display: flex;
@@ -68,6 +72,6 @@
     background: none;
     display: grid;
     place-items: center;
-    margin-inline-start: auto;
+    flex: none;
   }
 </style>

@@ -56,6 +56,7 @@ export const MAX_TABLE_SIDE = 40
 export const MAX_LABEL = 500
 export const MAX_TEXT = 5000
 export const MAX_NOTE = 1000
+export const MAX_TITLE = 80
 export const MAX_CELL = 500
 export const TABLE_ROW = 40.0
 export const TABLE_COLUMN = 120.0
@@ -1130,6 +1131,7 @@ export interface PageHead {
   bays: Bay[]
   by: string
   hidden: boolean
+  desk_from: string
 }
 
 export interface PageItems {

@@ -391,10 +391,16 @@ export interface Words {
   'delete-named': { title: string | number }
   'delete-the-account': null
   'delete-the-room': null
+  'desk-away': null
+  'desk-begun': null
   'desk-cannot-tell': null
   'desk-does-not': { count: string | number }
+  'desk-elsewhere': null
   'desk-follows': { count: string | number }
+  'desk-nothing-yet': null
   'desk-of': { name: string | number }
+  'desk-round': null
+  'desk-shown': { name: string | number }
   'desk-waits': null
   'desk-without-working': null
   'desks-checked': null
@@ -812,6 +818,7 @@ export interface Words {
   'go-on': null
   'go-on-with-lesson': null
   'go-to-desk': null
+  'go-to-desk-of': { name: string | number }
   'go-to-the-lesson': null
   'gone-since': { time: string | number }
   'graph-add': null
@@ -856,6 +863,7 @@ export interface Words {
   'hand-in-page': null
   'hand-lines': null
   'hand-number': { place: string | number }
+  'hand-page-out': { count: string | number }
   'hand-place': { place: string | number }
   'hand-signs': null
   'hand-small': null
@@ -865,6 +873,8 @@ export interface Words {
   'handed-in': null
   'handed-in-by': { names: string | number }
   'handed-in-enough': { most: string | number }
+  'handed-out': { count: string | number }
+  'handed-out-page': null
   'hands-up': { count: string | number }
   'handwriting-is-read-with-the': null
   'hard-to-see-on-this': null
@@ -978,6 +988,7 @@ export interface Words {
   'key-print': null
   'key-redo': null
   'key-remove': null
+  'key-round': null
   'key-shift': null
   'key-space': null
   'key-speak': null
@@ -1197,6 +1208,10 @@ export interface Words {
   'not-yours-to-move': null
   'note-colour': null
   'note-how': null
+  'note-on-desk': { name: string | number }
+  'note-on-desk-hint': null
+  'note-on-your-desk': { name: string | number }
+  'note-put': null
   'nothing-has-been-said-yet': null
   'nothing-is-divided-by-0': null
   'nothing-is-known-of-it': null
@@ -1627,6 +1642,7 @@ export interface Words {
   'show-a-sign': null
   'show-answers': null
   'show-camera': null
+  'show-desk-of': { name: string | number }
   'show-everybodys-again': null
   'show-larger': null
   'show-made-up': null
@@ -1634,6 +1650,7 @@ export interface Words {
   'show-smaller': null
   'show-still': null
   'show-stop': null
+  'show-to-all': null
   'show-whole': null
   'show-window': null
   'show-writers': null

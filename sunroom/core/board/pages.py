@@ -94,8 +94,9 @@ class PageHead(msgspec.Struct, frozen=True):
     """What is known of a page without its items.
 
     ``by`` is the seat that made it, given by the server: "" for pages that came with their board, which are
-    the tutor's. ``writers`` is the page's own rule; a desk belongs to the seat ``desk_of``. ``bays`` are its areas; where
-    two overlap, the later one counts. A ``hidden`` page is seen by the tutor side alone (core.board.sight).
+    the tutor's. ``writers`` is the page's own rule; a desk belongs to the seat ``desk_of``, and ``desk_from`` is the page
+    that was handed out (it may be gone; "" for desks of before it was kept). ``bays`` are its areas; where two overlap,
+    the later one counts. A ``hidden`` page is seen by the tutor side alone (core.board.sight).
     """
 
     id: str
@@ -106,6 +107,7 @@ class PageHead(msgspec.Struct, frozen=True):
     bays: tuple[Bay, ...] = ()
     by: str = ""
     hidden: bool = False
+    desk_from: str = ""
 
 
 class Page(msgspec.Struct, frozen=True):
@@ -160,6 +162,8 @@ def check_head(head: PageHead) -> None:
         check_text(head.paper.unit)
     if (head.writers == "desk") != bool(head.desk_of) or len(head.desk_of) > MAX_SEAT:
         raise MalformedError("desk_of", said("a-desk-belongs-to-one"))
+    if head.desk_from:
+        check_id(head.desk_from)
     if len(head.bays) > MAX_BAYS or len({bay.id for bay in head.bays}) < len(head.bays):
         raise MalformedError("bays", said("a-page-has-at-most", bays=MAX_BAYS))
     for bay in head.bays:

@@ -233,5 +233,5 @@ def _without_persons(head: PageHead) -> PageHead:
         for bay in head.bays
     )
     if head.writers == "desk":
-        head = msgspec.structs.replace(head, writers="lesson", desk_of="")
+        head = msgspec.structs.replace(head, writers="lesson", desk_of="", desk_from="")
     return msgspec.structs.replace(head, bays=bays)

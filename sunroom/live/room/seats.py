@@ -115,11 +115,14 @@ class Seats:
             others = [mark for other, mark in self._colours.items() if other != seat]
             own = sum(seat.encode()) % MARK_COLOURS
             turned = [(own + step) % MARK_COLOURS for step in range(MARK_COLOURS)]
-            self._colours[seat] = letter, min(
-                turned,
-                key=lambda colour: (
-                    others.count((letter, colour)),
-                    sum(taken == colour for _, taken in others),
+            self._colours[seat] = (
+                letter,
+                min(
+                    turned,
+                    key=lambda colour: (
+                        others.count((letter, colour)),
+                        sum(taken == colour for _, taken in others),
+                    ),
                 ),
             )
         return self._colours[seat][1]

@@ -16,7 +16,7 @@ from websockets.asyncio.client import ClientConnection, connect
 from websockets.exceptions import WebSocketException
 
 from sunroom.core.board.items import InkItem
-from sunroom.core.board.steps import AddItems
+from sunroom.core.board.steps import AddItems, AddPage
 from sunroom.core.ink import pack_samples
 from sunroom.core.lesson import Lesson
 from sunroom.core.lesson.commands import AnswerCheck, LowerHand, RaiseHand
@@ -74,7 +74,7 @@ class Student:
     def __init__(self, way: Way, link: str, cookie: str, number: int, phrases: tuple[str, ...]) -> None:
         self._way, self._link, self._cookie, self._number, self._phrases = way, link, cookie, number, phrases
         self._random = random.Random(number)
-        self._page, self._may_write, self._hand_up = "", False, False
+        self._seat, self._page, self._may_write, self._hand_up = "", "", False, False
         self._written = 0
         #: The question that is put to all, while it is not answered.
         self._asked: Check | None = None
@@ -113,7 +113,13 @@ class Student:
     async def _heard(self, line: ClientConnection, message: Any) -> None:
         if isinstance(message, Welcome | Frame) and message.lesson:
             self._hear_lesson(message.lesson)
-        if isinstance(message, Welcome):
+        if isinstance(message, Frame):
+            for logged in message.steps:
+                if isinstance(logged.step, AddPage) and logged.step.head.desk_of == self._seat:
+                    self._page = logged.step.head.id
+                    await self._send(line, Look(self._page))
+        elif isinstance(message, Welcome):
+            self._seat = message.seat
             pages = [page.id for page in message.pages or ()]
             self._page = self._page if self._page in pages else (pages[0] if pages else self._page)
             await self._send(line, Look(self._page))

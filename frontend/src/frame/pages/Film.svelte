@@ -51,6 +51,9 @@
 <div class="film">
   <div class="row">
     <b>{t('pages-of-board', { count: session.pages.heads.length })}</b>
+    {#if session.people.tutorSide && session.desks.heads.length}
+      <Button onclick={() => (onclose(), (session.roundShown = true))}>{t('desk-round')}</Button>
+    {/if}
     {#if head && settles}
       <Popover label={t('page-and-paper')} side="right">
         {#snippet children(close)}

@@ -7,6 +7,7 @@
   import { newId } from '../../wire/codec'
   import type { PageHead, Paper } from '../../wire/generated'
   import { KINDS, PAPER_COLOURS, RULINGS, SIZES, sizeOf } from '../../lesson/papers'
+  import { deskless } from '../../lesson/handed'
   import type { Session } from '../../lesson/session.svelte'
   import { t } from '../../words/words.svelte'
 
@@ -35,20 +36,7 @@
     change({ writers, desk_of: writers === 'desk' ? head.desk_of : '' })
   }
 
-  /** Students who have no desk on this board yet. */
-  const deskless = $derived(
-    session.people.list.filter(
-      ({ seat, role, tabs }) =>
-        role === 'student' && tabs > 0 && !session.pages.heads.some(({ desk_of }) => desk_of === seat),
-    ),
-  )
-
-  function makeDesks() {
-    // Each copy goes right behind the page: the last name first keeps them in order.
-    for (const { seat, name } of deskless.toReversed())
-      session.do({ step: 'copy_page', page: head.id, id: newId(), title: name, desk_of: seat })
-    onclose()
-  }
+  const without = $derived(deskless(session, head.id))
 
   /** Only the owner has more boards to bring a page to. */
   const others = $derived(
@@ -232,9 +220,9 @@
     />
     {#if students.some(({ tabs }) => tabs > 0)}
       <div class="row">
-        <Button disabled={!deskless.length} onclick={makeDesks}
-          >{deskless.length
-            ? t('a-desk-for-each-of', { count: deskless.length })
+        <Button disabled={!without.length} onclick={() => (session.handOut(head), onclose())}
+          >{without.length
+            ? t('a-desk-for-each-of', { count: without.length })
             : t('everybody-has-a-desk')}</Button
         >
         <span class="hint">{t('a-copy-of-this-page')}</span>

@@ -53,7 +53,14 @@
       onclick={() => session.pages.turnBy(1)}><Icon name="forth" size={18} /></button
     >
   </div>
-  {#if session.rights.may('add_page') && !screen.phone}
+  {#if head?.desk_of && session.people.tutorSide}
+    <button
+      class="round"
+      aria-label={t('desk-round')}
+      title={t('desk-round')}
+      onclick={() => (session.roundShown = true)}><Icon name="desks" size={20} /></button
+    >
+  {:else if session.rights.may('add_page') && !screen.phone}
     <Popover label={t('add-page')} side="right">
       {#snippet face()}<Icon name="plus" size={20} />{/snippet}
       {#snippet children(close)}<AddPage {session} onclose={close} />{/snippet}
@@ -89,6 +96,16 @@
   }
   :global([dir='rtl']) .turn {
     scale: -1 1;
+  }
+  .round {
+    width: 46px;
+    height: 46px;
+    padding: 0;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+    background: var(--glass);
+    display: grid;
+    place-items: center;
   }
   .now {
     display: grid;

@@ -7,10 +7,9 @@
   import type { Page } from '../../board/page'
   import type { Session } from '../../lesson/session.svelte'
 
-  let { session, pageId }: { session: Session; pageId: string } = $props()
+  let { session, pageId, width = 340 }: { session: Session; pageId: string; width?: number } = $props()
   let canvas: HTMLCanvasElement
-  const WIDTH = 340
-  const HEIGHT = 240
+  const height = $derived((width * 12) / 17)
   const LEAST = { minX: 0, minY: 0, maxX: 1000, maxY: 640 }
   /** A picture need not follow every stroke at once. */
   const WAIT_MS = 500
@@ -39,11 +38,11 @@
     const whole = paper.kind === 'endless' ? union([...page.entries.values(), LEAST])! : page.sheet!
     // A roll shows its beginning: all of it would be a thread.
     const box =
-      paper.kind === 'roll' ? { ...whole, maxY: whole.minY + (paper.width * HEIGHT) / WIDTH } : whole
-    const scale = Math.min(WIDTH / (box.maxX - box.minX), HEIGHT / (box.maxY - box.minY))
-    const left = (box.minX + box.maxX - WIDTH / scale) / 2
+      paper.kind === 'roll' ? { ...whole, maxY: whole.minY + (paper.width * height) / width } : whole
+    const scale = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY))
+    const left = (box.minX + box.maxX - width / scale) / 2
     context.setTransform(scale, 0, 0, scale, -left * scale, -box.minY * scale)
-    const seen = { minX: left, minY: box.minY, maxX: left + WIDTH / scale, maxY: box.minY + HEIGHT / scale }
+    const seen = { minX: left, minY: box.minY, maxX: left + width / scale, maxY: box.minY + height / scale }
     drawPaper(context, paper, page.sheet, seen, scale)
     const items = [...page.entries.values()].sort(inOrder).slice(0, MAX_ITEMS)
     drawItems(
@@ -54,7 +53,7 @@
   }
 </script>
 
-<canvas bind:this={canvas} width={WIDTH} height={HEIGHT} aria-hidden="true"></canvas>
+<canvas bind:this={canvas} {width} {height} aria-hidden="true"></canvas>
 
 <style>
   canvas {

@@ -117,7 +117,11 @@ def step(now: Now, request: Paging) -> Step | None:
         case ChangePage():
             # Whose a page is, and who sees it, does not change with its title.
             head = now.page.head
-            return ChangePage(msgspec.structs.replace(request.head, by=head.by, hidden=head.hidden))
+            return ChangePage(
+                msgspec.structs.replace(
+                    request.head, by=head.by, hidden=head.hidden, desk_from=head.desk_from
+                )
+            )
         case EditPage() | PutBay() | DropBay():
             head = _edited(now.page.head, request)
             check_head(head)
@@ -197,10 +201,11 @@ def _copy(now: Now, request: CopyPage) -> AddPage:
     if request.desk_of:
         # A desk's bays are its owner's like the rest of it; it may be made of a page that waits hidden.
         head = msgspec.structs.replace(
-            head, title=request.title, writers="desk", desk_of=request.desk_of, bays=(), hidden=False
-        )
+            head,
+            title=request.title, writers="desk", desk_of=request.desk_of, desk_from=request.page, bays=(), hidden=False,
+        )  # fmt: skip
     elif head.writers == "desk":
-        head = msgspec.structs.replace(head, writers="lesson", desk_of="")
+        head = msgspec.structs.replace(head, writers="lesson", desk_of="", desk_from="")
     return AddPage(head, now.board.order.index(request.page) + 1, items)
 
 

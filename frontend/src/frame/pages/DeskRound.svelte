@@ -1,0 +1,294 @@
+<script lang="ts">
+  /** All desks at once, live: who has begun, who waits, and a note to one of them; for the tutor side. */
+  import { untrack } from 'svelte'
+  import { deskless, handedOut, noteOn, workOf } from '../../lesson/handed'
+  import type { Session } from '../../lesson/session.svelte'
+  import PersonMark from '../../people/PersonMark.svelte'
+  import { ranked, SORTS, type Sort } from '../../people/sort'
+  import Button from '../../ui/Button.svelte'
+  import Dialog from '../../ui/Dialog.svelte'
+  import Icon from '../../ui/Icon.svelte'
+  import Select from '../../ui/Select.svelte'
+  import { MAX_NOTE, type PageHead } from '../../wire/generated'
+  import { t } from '../../words/words.svelte'
+  import PageThumb from './PageThumb.svelte'
+
+  let { session, onclose }: { session: Session; onclose: () => void } = $props()
+  let dialog: ReturnType<typeof Dialog>
+  let list = $state<HTMLUListElement>()
+  let from = $state('')
+  let sort = $state<Sort>('name')
+  /** The desk that a note is written for, and the note. */
+  let noting = $state('')
+  let note = $state('')
+
+  const all = $derived(handedOut(session.pages.heads))
+  /** What was chosen, what is looked at, or what was handed out last. */
+  const handed = $derived(
+    all.find((one) => one.from === from) ??
+      all.find(
+        (one) =>
+          one.from === session.pages.id || one.desks.some(({ id }) => id === untrack(() => session.pages.id)),
+      ) ??
+      all.at(-1),
+  )
+  /** In the order of when it was asked for: a card that is aimed at stays where it is. */
+  const desks = $derived.by(() => {
+    const order = untrack(() => ranked(session.people.list, sort, session)).map(({ seat }) => seat)
+    const place = ({ desk_of }: PageHead) => (order.includes(desk_of) ? order.indexOf(desk_of) : order.length)
+    return (handed?.desks ?? []).toSorted((a, b) => place(a) - place(b))
+  })
+  const page = $derived(session.pages.heads.find(({ id }) => id === session.pages.id))
+  const without = $derived(page ? deskless(session, page.id) : [])
+
+  function nameOf({ desk_of, title }: PageHead): string {
+    return session.people.of(desk_of)?.name ?? title
+  }
+
+  /** Whether the student has put anything there. */
+  function begun({ id, desk_of }: PageHead): boolean {
+    if (session.board.version < 0) return false
+    for (const { item } of session.board.replica.pages.get(id)?.entries.values() ?? [])
+      if (item.by === desk_of) return true
+    return false
+  }
+
+  function standing(head: PageHead): string {
+    const person = session.people.of(head.desk_of)
+    const here = person !== undefined && person.tabs > 0
+    const parts = [
+      !here && t('desk-away'),
+      here && session.classroom.writing.has(head.desk_of) && t('is-writing'),
+      here && person.page !== head.id && t('desk-elsewhere'),
+      !begun(head) && t('desk-nothing-yet'),
+    ]
+    return parts.filter(Boolean).join(' · ') || t('desk-begun')
+  }
+
+  const hasHand = ({ desk_of }: PageHead) => session.lesson?.hands.includes(desk_of) ?? false
+
+  function go({ id }: PageHead) {
+    session.pages.turnTo(id)
+    dialog.close()
+  }
+
+  function showAll(head: PageHead) {
+    const shown = session.board.replica.pages.get(head.id)
+    if (!shown) return
+    go(head)
+    session.attention.leadTo(workOf(shown))
+    session.say(t('desk-shown', { name: nameOf(head) }))
+  }
+
+  function write(head: PageHead) {
+    noting = noting === head.id ? '' : head.id
+    note = ''
+  }
+
+  function leave(event: SubmitEvent, head: PageHead) {
+    event.preventDefault()
+    const there = session.board.replica.pages.get(head.id)
+    if (!there || !note.trim()) return
+    noteOn(session, there, note.trim())
+    noting = ''
+  }
+
+  /** Arrows go from desk to desk; up and down by what lies there. */
+  function ondeskkey(event: KeyboardEvent) {
+    const step = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -columns(), ArrowDown: columns() }[event.key]
+    if (!step) return
+    event.preventDefault()
+    const faces = [...list!.querySelectorAll<HTMLButtonElement>('button.desk')]
+    faces[faces.indexOf(event.currentTarget as HTMLButtonElement) + step]?.focus()
+  }
+
+  function columns(): number {
+    return getComputedStyle(list!).gridTemplateColumns.split(' ').length
+  }
+</script>
+
+{#snippet beside()}
+  {#if all.length > 1 && handed}
+    <Select
+      bare
+      label={t('handed-out-page')}
+      options={all.map((one) => ({ value: one.from, label: one.title || t('handed-out-page') }))}
+      bind:value={() => handed.from, (value) => (from = value)}
+    />
+  {/if}
+  {#if desks.length > 1}
+    <Select
+      bare
+      label={t('sort-by')}
+      options={SORTS.filter(({ value }) => value !== 'page').map(({ value, word }) => ({
+        value,
+        label: t(word),
+      }))}
+      bind:value={sort}
+    />
+    <Button onclick={() => (dialog.close(), (session.desksShown = true))}>{t('check-desks')}</Button>
+  {/if}
+{/snippet}
+
+<Dialog
+  bind:this={dialog}
+  title={t('desk-round')}
+  width={1560}
+  tall={desks.length > 0}
+  {beside}
+  {onclose}
+  data-testid="round"
+>
+  {#if !desks.length}
+    <p>{t('no-desks-here')}</p>
+    {#if page && without.length}
+      <div>
+        <Button kind="go" onclick={() => session.handOut(page)}
+          >{t('hand-page-out', { count: without.length })}</Button
+        >
+      </div>
+    {/if}
+  {/if}
+  <ul bind:this={list}>
+    {#each desks as head (head.id)}
+      <li data-name={nameOf(head)}>
+        <button
+          class="desk"
+          aria-label={t('go-to-desk-of', { name: nameOf(head) })}
+          onclick={() => go(head)}
+          onkeydown={ondeskkey}><PageThumb {session} pageId={head.id} width={480} /></button
+        >
+        <div class="who">
+          <PersonMark
+            seat={head.desk_of}
+            name={nameOf(head)}
+            colour={session.people.colourOf(head.desk_of)}
+            size={30}
+          />
+          <div class="words">
+            <b>{nameOf(head)}</b>
+            <small>{standing(head)}</small>
+          </div>
+          {#if hasHand(head)}
+            <button
+              class="hand"
+              aria-label={t('lower-hand-of', { name: nameOf(head) })}
+              title={t('lower-hand-of', { name: nameOf(head) })}
+              onclick={() => session.tell({ command: 'lower_hand', seat: head.desk_of })}
+              ><Icon name="raised" size={18} /></button
+            >
+          {/if}
+          <Button
+            kind="quiet"
+            aria-label={t('note-on-desk', { name: nameOf(head) })}
+            aria-expanded={noting === head.id}
+            onclick={() => write(head)}>{t('tool-note')}</Button
+          >
+          <Button
+            kind="quiet"
+            aria-label={t('show-desk-of', { name: nameOf(head) })}
+            onclick={() => showAll(head)}>{t('show-to-all')}</Button
+          >
+        </div>
+        {#if noting === head.id}
+          <form onsubmit={(event) => leave(event, head)}>
+            <input
+              bind:value={note}
+              maxlength={MAX_NOTE}
+              aria-label={t('note-on-desk', { name: nameOf(head) })}
+              placeholder={t('note-on-desk-hint')}
+              onkeydown={(event) => event.key === 'Escape' && (event.preventDefault(), (noting = ''))}
+              {@attach (input) => input.focus()}
+            />
+            <Button type="submit" kind="go" disabled={!note.trim()}>{t('note-put')}</Button>
+          </form>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+</Dialog>
+
+<style>
+  p {
+    margin: 0;
+  }
+  ul {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 330px), 1fr));
+    grid-auto-rows: max-content;
+    gap: 12px;
+    margin: 0;
+    padding: 3px;
+    list-style: none;
+    overflow-y: auto;
+  }
+  li {
+    border: 1px solid var(--sand-line);
+    border-radius: 4px;
+    background: var(--glass);
+    overflow: hidden;
+  }
+  .desk {
+    display: block;
+    width: 100%;
+    aspect-ratio: 17 / 12;
+    padding: 0;
+    border: 0;
+    border-bottom: 1px solid var(--sand-line);
+    background: none;
+  }
+  .desk:focus-visible {
+    outline-offset: -3px;
+  }
+  .who {
+    display: flex;
+    align-items: center;
+    gap: 4px;
+    padding: 4px 6px 4px 8px;
+    min-height: 50px;
+  }
+  .words {
+    flex: 1;
+    min-width: 0;
+    display: grid;
+    margin-inline-start: 4px;
+    line-height: 1.25;
+  }
+  .words > * {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  small {
+    color: var(--muted);
+    font-size: 12.5px;
+  }
+  .who :global(button.quiet) {
+    padding: 0 8px;
+  }
+  .hand {
+    width: 40px;
+    height: 40px;
+    padding: 0;
+    flex: none;
+    border: 0;
+    border-radius: 50%;
+    background: var(--sun-pale);
+    color: var(--on-pale);
+    display: grid;
+    place-items: center;
+  }
+  form {
+    display: flex;
+    gap: 6px;
+    padding: 0 8px 8px;
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    height: 40px;
+    padding: 0 8px;
+    border: 1px solid var(--sand-line);
+    border-radius: var(--radius);
+  }
+</style>
