@@ -229,6 +229,8 @@ class Things(Tools):
             self.tutor.press("dialog [aria-label=As] input", "Things on this page")
             self.tutor.press("dialog button", "Bring 3 pages in")
             self.tutor.wait_items(4)
+            self.tutor.wait_text("[aria-label=Sill]", "3 pictures of yours")
+            self.tutor.tool("Bring in")
             self.tutor.find("[aria-label='File to bring in']").send_keys(file.name)
             self.tutor.find("dialog li")
             self.tutor.key(Keys.ESCAPE)

@@ -25,9 +25,12 @@
     void tick().then(() => list.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }))
   })
 
-  function tag({ writers, desk_of, hidden }: PageHead): string {
+  function tag({ title, writers, desk_of, hidden }: PageHead): string {
     if (hidden) return t('page-hidden')
-    if (writers === 'desk') return session.people.nameOf(desk_of)
+    if (writers === 'desk') {
+      const name = session.people.nameOf(desk_of)
+      return title.startsWith(name) ? '' : name
+    }
     return writers === 'open' ? t('page-open') : writers === 'tutor_side' ? t('page-tutor') : ''
   }
 
