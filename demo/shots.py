@@ -224,19 +224,27 @@ def question(stage: Stage) -> None:
     stage.keep(tutor, "question")
 
 
-def measured(stage: Stage) -> None:
-    """A chart that follows its table, a figure with its measures, and a protractor laid at its corner."""
+def desk_round(stage: Stage) -> None:
+    """The task on four desks: two have written, one has a note, one has not begun and puts a hand up."""
     tutor = stage.person("tutor")
-    for _ in range(3):
-        tutor.press(NEXT)
-    instruments = "[aria-label='Drawing instruments'] button"
-    tutor.tool("Geometry")
-    tutor.part(instruments, "Ruler")
-    tutor.part(instruments, "Protractor")
-    # By its body to the corner of the triangle, where it is caught; then its arm along the long side.
-    tutor.draw([(434, 349), (400, 420), (340, 521)], "mouse")
-    tutor.draw([(468, 438), (380, 414), (233, 492)], "mouse")
-    stage.keep(tutor, "measured")
+    students = {name: stage.person(name) for name in ("elio", "noor", "tomasz", "wairimu")}
+    tutor.press(NEXT)
+    tutor.press(NEXT)
+    tutor.class_panel()
+    tutor.press("[role=dialog] button", "Hand this page out to 4")
+    for name, words in (("elio", "s = 2 m"), ("noor", "s = 1.7 m")):
+        students[name].wait_text("[data-testid=say]", "your desk")
+        students[name].write(Hand(9, 0.4).write(words, 600, 340, 34))
+        students[name].kept()
+    students["tomasz"].press("button", "Put hand up")
+    tutor.key(Keys.SHIFT, "r")
+    tutor.press("[aria-label='A note on the desk of Noor']")
+    tutor.find("[data-testid=round] form input").send_keys("Well measured!", Keys.ENTER)
+    students["noor"].wait_text("[data-testid=say]", "a note on your desk")
+    wait_for(lambda: len(tutor.all("[data-testid=round] li .hand")) == 1, "the hand")
+    # Small pictures follow within half a second.
+    tutor.driver.execute_async_script("setTimeout(arguments[0], 1000)")
+    stage.keep(tutor, "desk-round")
 
 
 def graph(stage: Stage) -> None:
@@ -329,7 +337,7 @@ PICTURES: dict[str, Callable[[Stage], None]] = {
     "evening": evening,
     "again": again,
     "question": question,
-    "measured": measured,
+    "desk-round": desk_round,
     "graph": graph,
     "set-as-maths": set_as_maths,
     "working": working,

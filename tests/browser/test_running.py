@@ -146,7 +146,9 @@ class Places(Running):
         tomasz.wait_text("[data-testid=say]", "your desk")
         tomasz.draw([(300, 400), (340, 410), (380, 400)])
         tomasz.kept()
-        self.assertIn("1 of 3", self.tutor.text("nav[aria-label=Pages]"), "who hands out stays with the class")
+        self.assertIn(
+            "1 of 3", self.tutor.text("nav[aria-label=Pages]"), "who hands out stays with the class"
+        )
         self.tutor.key(Keys.SHIFT, "r")
         desks = "[data-testid=round] li"
         self.tutor.find(desks, "nothing yet")

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** All desks at once, live: who has begun, who waits, and a note to one of them; for the tutor side. */
   import { untrack } from 'svelte'
-  import { deskless, handedOut, noteOn, workOf } from '../../lesson/handed'
+  import { deskless, handedOut, noteOn, workOf, type Handed } from '../../lesson/handed'
   import type { Session } from '../../lesson/session.svelte'
   import PersonMark from '../../people/PersonMark.svelte'
   import { ranked, SORTS, type Sort } from '../../people/sort'
@@ -40,6 +40,11 @@
   })
   const page = $derived(session.pages.heads.find(({ id }) => id === session.pages.id))
   const without = $derived(page ? deskless(session, page.id) : [])
+
+  function pageName({ from, title }: Handed): string {
+    const at = session.pages.heads.findIndex(({ id }) => id === from)
+    return at < 0 ? t('handed-out-page') : t('page-name', { number: at + 1, title }).trim()
+  }
 
   function nameOf({ desk_of, title }: PageHead): string {
     return session.people.of(desk_of)?.name ?? title
@@ -112,7 +117,7 @@
     <Select
       bare
       label={t('handed-out-page')}
-      options={all.map((one) => ({ value: one.from, label: one.title || t('handed-out-page') }))}
+      options={all.map((one) => ({ value: one.from, label: pageName(one) }))}
       bind:value={() => handed.from, (value) => (from = value)}
     />
   {/if}
@@ -141,7 +146,7 @@
 >
   {#if !desks.length}
     <p>{t('no-desks-here')}</p>
-    {#if page && without.length}
+    {#if page && without.length && session.rights.may('set_pens')}
       <div>
         <Button kind="go" onclick={() => session.handOut(page)}
           >{t('hand-page-out', { count: without.length })}</Button
