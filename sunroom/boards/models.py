@@ -201,7 +201,7 @@ class Moment(models.Model):
 
 
 class ShelfThing(models.Model):
-    """Material that is kept to be used on any board: a page (as a package), a picture, or a PDF.
+    """Material that is kept to be used on any board: a page or some things of one (as a package), a picture, or a PDF.
 
     It belongs to an account, or to a room that was started without one. ``shared``: the school's, for all its tutors.
     """

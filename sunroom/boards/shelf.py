@@ -17,7 +17,7 @@ from sunroom.rooms.names import clean_name
 from sunroom.rooms.requests import Problem
 from sunroom.rooms.services import new_uid
 
-Kind = Literal["page", "picture", "pdf"]
+Kind = Literal["page", "picture", "pdf", "piece"]
 
 MAX_THINGS, MAX_WORDS = 1_000, 20_000
 

@@ -93,6 +93,7 @@ urlpatterns = [
     path("api/rooms/<slug:link>/shelf/files", shelf.put_file),
     path("api/rooms/<slug:link>/shelf/<slug:uid>", shelf.thing),
     path("api/rooms/<slug:link>/shelf/<slug:uid>/on/<slug:board>", shelf.use),
+    path("api/rooms/<slug:link>/shelf/<slug:uid>/things", shelf.things),
     path("rooms/<slug:link>/shelf/<slug:uid>.png", shelf.preview),
     path("api/templates", templates.templates),
     path("api/templates/<slug:name>", templates.ready_page),

@@ -2661,6 +2661,28 @@ handed-out =
         [one] Eine Person hat ein Pult mit dieser Seite. Der Rundgang zeigt es.
        *[other] { $count } Personen haben ein Pult mit dieser Seite. Der Rundgang zeigt sie alle.
     }
+piece-box = Kasten
+piece-box-hint = Dinge neben der Seite
+piece-box-empty = Im Kasten ist noch nichts. Wähle Dinge auf einer Seite, drücke Anordnen und dann In den Kasten legen.
+piece-keep = In den Kasten legen
+piece-kept = „{ $title }“ liegt im Kasten, unter Holen.
+a-piece = Ein Stück
+a-piece-has-at-most = Ein Stück hat höchstens { $most } Dinge.
+on-all-desks =
+    { $count ->
+        [one] Auf das Pult
+       *[other] Auf alle { $count } Pulte
+    }
+piece-put-on-desks =
+    { $count ->
+        [one] „{ $title }“ auf das Pult legen
+       *[other] „{ $title }“ auf alle { $count } Pulte legen
+    }
+piece-on-desks =
+    { $count ->
+        [one] „{ $title }“ liegt auf dem Pult.
+       *[other] „{ $title }“ liegt auf { $count } Pulten.
+    }
 no-desks-here = Auf dieser Tafel hat niemand ein Pult.
 desks-looked-at =
     { $count ->

@@ -2661,6 +2661,28 @@ handed-out =
         [one] One student has a desk with this page. The desk round shows it.
        *[other] { $count } students have a desk with this page. The desk round shows them all.
     }
+piece-box = Piece box
+piece-box-hint = Things kept off the page
+piece-box-empty = Nothing is in the box yet. Choose things on a page, press Arrange, and then Keep in the piece box.
+piece-keep = Keep in the piece box
+piece-kept = “{ $title }” is in the piece box, under Bring in.
+a-piece = A piece
+a-piece-has-at-most = A piece has at most { $most } things.
+on-all-desks =
+    { $count ->
+        [one] On the desk
+       *[other] On all { $count } desks
+    }
+piece-put-on-desks =
+    { $count ->
+        [one] Put “{ $title }” on the desk
+       *[other] Put “{ $title }” on all { $count } desks
+    }
+piece-on-desks =
+    { $count ->
+        [one] “{ $title }” lies on the desk.
+       *[other] “{ $title }” lies on { $count } desks.
+    }
 no-desks-here = Nobody has a desk on this board.
 desks-looked-at =
     { $count ->

@@ -2661,6 +2661,28 @@ handed-out =
         [one] Un alumno tiene un pupitre con esta página. La ronda de pupitres lo muestra.
        *[other] { $count } alumnos tienen un pupitre con esta página. La ronda de pupitres los muestra a todos.
     }
+piece-box = Caja de piezas
+piece-box-hint = Cosas guardadas fuera de la página
+piece-box-empty = La caja está vacía. Elige cosas en una página, pulsa Disponer y luego Guardar en la caja.
+piece-keep = Guardar en la caja
+piece-kept = «{ $title }» está en la caja de piezas, en Traer.
+a-piece = Una pieza
+a-piece-has-at-most = Una pieza tiene como mucho { $most } cosas.
+on-all-desks =
+    { $count ->
+        [one] En el pupitre
+       *[other] En los { $count } pupitres
+    }
+piece-put-on-desks =
+    { $count ->
+        [one] Poner «{ $title }» en el pupitre
+       *[other] Poner «{ $title }» en los { $count } pupitres
+    }
+piece-on-desks =
+    { $count ->
+        [one] «{ $title }» está en el pupitre.
+       *[other] «{ $title }» está en { $count } pupitres.
+    }
 no-desks-here = Nadie tiene pupitre en esta pizarra.
 desks-looked-at =
     { $count ->

@@ -2661,6 +2661,28 @@ handed-out =
         [one] Un élève a un pupitre avec cette page. Le tour des pupitres le montre.
        *[other] { $count } élèves ont un pupitre avec cette page. Le tour des pupitres les montre tous.
     }
+piece-box = Boîte à pièces
+piece-box-hint = Des choses gardées hors de la page
+piece-box-empty = La boîte est encore vide. Choisissez des choses sur une page, appuyez sur Disposer, puis sur Garder dans la boîte.
+piece-keep = Garder dans la boîte
+piece-kept = « { $title } » est dans la boîte à pièces, sous Apporter.
+a-piece = Une pièce
+a-piece-has-at-most = Une pièce a au plus { $most } choses.
+on-all-desks =
+    { $count ->
+        [one] Sur le pupitre
+       *[other] Sur les { $count } pupitres
+    }
+piece-put-on-desks =
+    { $count ->
+        [one] Poser « { $title } » sur le pupitre
+       *[other] Poser « { $title } » sur les { $count } pupitres
+    }
+piece-on-desks =
+    { $count ->
+        [one] « { $title } » est sur le pupitre.
+       *[other] « { $title } » est sur { $count } pupitres.
+    }
 no-desks-here = Personne n’a de pupitre sur cette planche.
 desks-looked-at =
     { $count ->

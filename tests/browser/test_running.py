@@ -6,6 +6,7 @@ import time
 
 from selenium.webdriver.common.keys import Keys
 
+from sunroom.core.board.items import item_box
 from tests.browser.base import Browser
 from tests.browser.test_things import WRITER
 from tests.browser.test_tools import LINE, Tools
@@ -173,6 +174,30 @@ class Places(Running):
         self.tutor.key(Keys.SHIFT, "r")
         self.tutor.wait(lambda: len(self.tutor.all(desks)) == 2 or None, "the desks of this page alone")
         self.tutor.find("[data-testid=round] select")
+
+    def test_a_piece_goes_from_the_box_to_a_page_and_to_all_desks(self) -> None:
+        self.tutor.draw(LINE)
+        self.tutor.tool("Select")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.part("[aria-label=Arrange]")
+        self.tutor.press("[role=dialog] button", "Keep in the piece box")
+        self.tutor.wait_text("[data-testid=say]", "“A piece” is in the piece box")
+        self.tutor.class_panel()
+        self.tutor.press("[role=dialog] button", "Hand this page out to one student")
+        self.tutor.wait(lambda: self.tutor.page_count == 2 or None, "the desk")
+        self.noor.wait_items(1)
+        for use, said in (
+            ("Put “A piece” on the desk", "“A piece” lies on the desk."),
+            ("Use “A piece”", ""),
+        ):
+            self.tutor.tool("Bring in")
+            self.tutor.part("[aria-label=Sill] button", "Piece box")
+            self.tutor.press(f"[aria-label='{use}']")
+            self.tutor.wait_text("[data-testid=say]", said)
+        self.noor.wait_items(2)
+        self.tutor.wait_items(2)
+        first, second = self.items()
+        self.assertLess(item_box(first).y1, item_box(second).y0, "it does not lie on what was there")
 
 
 class Eyes(Running):

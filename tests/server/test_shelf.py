@@ -9,6 +9,7 @@ from importlib import import_module
 from typing import Any
 from urllib.error import HTTPError
 
+import msgspec
 import numpy as np
 from django.apps import apps
 from django.contrib.auth import get_user_model
@@ -18,6 +19,7 @@ from sunroom.boards import models, store
 from sunroom.boards.models import Document, Picture, ShelfThing
 from sunroom.config.bodies import MAX_BODY
 from sunroom.core.board import NoteItem, PictureItem
+from sunroom.core.board.piece import MAX_PIECE
 from sunroom.core.board.requests import ArrangeItems, Undo
 from sunroom.core.board.steps import AddItems
 from tests.core.test_documents import document
@@ -85,6 +87,37 @@ class ShelfTest(OutTest):
         board = store.load(models.Board.objects.get(uid=self.board).pk)
         self.assertNotIn(used["page"], board.pages)
         self.assertTrue(brought["things"])
+
+    def test_chosen_things_are_a_piece_that_is_set_down_with_its_pictures(self) -> None:
+        uid = json.loads(self.bring(picture("PNG", (30, 20))))["id"]
+        note = NoteItem(id="note-0001", text="sundial", colour="#ffe6a7", x=300, y=200)
+        shown = PictureItem(id="shown-01", picture=uid, width=60, height=40, x=500, y=200)
+        self.do(self.tutor, AddItems(self.page, (note, shown)))
+        wanted = {"board": self.board, "page": self.page, "title": "Card"}
+        for ids, code in ((["note-gone"], 409), ([f"id-{n}" for n in range(MAX_PIECE + 1)], 409), ([], 409)):
+            self.assertEqual(self.ask("POST", "", {**wanted, "ids": ids})[0], code)
+        [thing] = self.ask("POST", "", {**wanted, "ids": ["note-0001", "shown-01", "not-there"]})[1]["things"]
+        self.assertEqual((thing["kind"], thing["title"]), ("piece", "Card"))
+        self.assertEqual(len(self.ask("GET", "?words=sundial")[1]["things"]), 1)
+        self.assertEqual(self.ask("POST", f"/{thing['id']}/on/{self.board}", {})[0], 404, "it is no page")
+        page = self.shelved()
+        self.assertEqual(self.ask("POST", f"/{page}/things", {})[0], 404, "a page is no piece")
+        before = Picture.objects.count()
+        items = self.things(thing["id"])
+        by_kind = {item["kind"]: item for item in items}
+        self.assertEqual(by_kind["note"]["text"], "sundial")
+        self.assertEqual(by_kind["picture"]["x"] - by_kind["note"]["x"], 200)
+        self.assertEqual(Picture.objects.count(), before + 1, "its picture is the room's")
+        self.assertTrue(Picture.objects.filter(uid=by_kind["picture"]["picture"]).exists())
+        noor, _, _ = self.come()
+        self.assertIn(self.ask("POST", f"/{thing['id']}/things", {}, noor)[0], (403, 404))
+
+    def things(self, uid: str) -> Any:
+        headers = {"X-CSRFToken": self.tutor_web.cookies["csrftoken"], "Referer": self.tutor_web.base}
+        request = urllib.request.Request(
+            f"{self.tutor_web.base}{self.path}/{uid}/things", b"", headers, method="POST"
+        )
+        return msgspec.msgpack.decode(self.tutor_web.open(request).read())
 
     def bring(self, data: bytes) -> bytes:
         headers = {

@@ -59,6 +59,8 @@ export interface Words {
   'a-pen-is-passed-for': { penminutes: string | number }
   'a-picture-of-the-board': null
   'a-pie-needs-shares': null
+  'a-piece': null
+  'a-piece-has-at-most': { most: string | number }
   'a-plan-has-up-to': { plannedpages: string | number }
   'a-point-is-not-finite': null
   'a-point-solves-only-one': { where: string | number }
@@ -1245,6 +1247,7 @@ export interface Words {
   'office-not-here': null
   'office-took-too-long': null
   'old-password': null
+  'on-all-desks': { count: string | number }
   'on-board': { board: string | number }
   'on-its-side': null
   'on-page': { number: string | number }
@@ -1386,6 +1389,13 @@ export interface Words {
   'picture-file': null
   'picture-panel': null
   'picture-text-hint': null
+  'piece-box': null
+  'piece-box-empty': null
+  'piece-box-hint': null
+  'piece-keep': null
+  'piece-kept': { title: string | number }
+  'piece-on-desks': { count: string | number; title: string | number }
+  'piece-put-on-desks': { count: string | number; title: string | number }
   'pin-as-background': null
   'place-area': { area: string | number }
   'place-from': null

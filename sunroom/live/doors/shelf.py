@@ -10,6 +10,8 @@ from django.views.decorators.http import require_GET, require_http_methods, requ
 from sunroom.boards import media, models, repository
 from sunroom.boards import shelf as kept
 from sunroom.boards.space import check_space
+from sunroom.core.board.pages import Page
+from sunroom.core.board.piece import piece
 from sunroom.core.board.requests import GoneError
 from sunroom.core.board.words import plain
 from sunroom.core.errors import MalformedError
@@ -52,12 +54,13 @@ class Shelf(msgspec.Struct):
 
 
 class Shelve(msgspec.Struct):
-    """Put a page of a board on the shelf."""
+    """Put a page of a board on the shelf, or ``ids`` of its things as a piece."""
 
     board: str
     page: str
     title: str
     folder: str = ""
+    ids: list[str] | None = None
 
 
 class ChangeThing(msgspec.Struct):
@@ -119,6 +122,8 @@ def _shelve(request: HttpRequest, room: Room, wanted: Shelve) -> None:
         page = next((page for page in pages_of_board(row) if page.head.id == wanted.page), None)
         if page is None:
             raise Problem(404, said("that-page-is-no-longer"))
+        if wanted.ids is not None:
+            page = _piece(page, wanted.ids)
         pictures = repository.pictures(room.pk, pictures_of([page]))
         packed, about = encode_page(page), say("package-about", language=language_of(request))
         sounds = media.files(room.pk, media_of([page]))
@@ -126,7 +131,15 @@ def _shelve(request: HttpRequest, room: Room, wanted: Shelve) -> None:
         data = made(file_jobs.make_package, [packed], wanted.title, {}, pictures, about, sounds, vectors)
         preview = made(file_jobs.make_picture, packed, PREVIEW_PX, pictures)
     words = " ".join(made(file_jobs.page_words, packed))
-    kept.put(room, "page", wanted.title, data, preview, words, wanted.folder)
+    kind: kept.Kind = "page" if wanted.ids is None else "piece"
+    kept.put(room, kind, wanted.title, data, preview, words, wanted.folder)
+
+
+def _piece(page: Page, ids: list[str]) -> Page:
+    try:
+        return piece(page, ids)
+    except MalformedError as error:
+        raise Problem(409, error.sentence) from error
 
 
 @require_POST
@@ -183,6 +196,8 @@ def use(request: HttpRequest, link: str, uid: str, board: str) -> HttpResponse:
     found = _visible(room, uid)
     data = bytes(found.data)
     check_space(room.pk, len(data))
+    if found.kind == "piece":
+        raise Problem(404, said("shelf-no-such-thing"))
     if found.kind == "page":
         return answer(Used(page=_put_page(room, board, data)))
     if found.kind == "pdf":
@@ -203,16 +218,35 @@ def _visible(room: Room, uid: str) -> models.ShelfThing:
     return found
 
 
-def _put_page(room: Room, board: str, data: bytes) -> str:
-    """Put a page of the shelf behind those of a board; its id."""
-    seat = services.tutor_seat(room)
+@require_POST
+@answers_problems
+def things(request: HttpRequest, link: str, uid: str) -> HttpResponse:
+    """The things of a piece, as MessagePack, to be set down by whoever asks; their files are the room's then."""
+    room = owned(request, link)
+    allow(request, "shelf-use", 60, 60)
+    found = _visible(room, uid)
+    if found.kind != "piece":
+        raise Problem(404, said("shelf-no-such-thing"))
+    data = bytes(found.data)
+    check_space(room.pk, len(data))
+    page = _unpacked(room, data, services.tutor_seat(room).uid)
+    return HttpResponse(msgspec.msgpack.encode(page.items), content_type="application/msgpack")
+
+
+def _unpacked(room: Room, data: bytes, seat: str) -> PackedPage:
+    """The page in a package as ``seat``'s, its files kept in the room."""
     with making():
-        taken = made(file_jobs.unpack_page, data, seat.uid)
+        taken = made(file_jobs.unpack_page, data, seat)
     if isinstance(taken, Sentence):
         raise Problem(400, taken)
     packed, files = taken
-    uids = repository.keep_files(room.pk, files)
-    page = with_files(packed, uids)
+    return with_files(packed, repository.keep_files(room.pk, files))
+
+
+def _put_page(room: Room, board: str, data: bytes) -> str:
+    """Put a page of the shelf behind those of a board; its id."""
+    seat = services.tutor_seat(room)
+    page = _unpacked(room, data, seat.uid)
     try:
         return async_to_sync(_put)(room, board, page, Actor(seat.uid, "tutor", seat.name))
     except (GoneError, MalformedError) as error:

@@ -15,6 +15,7 @@
   let input: HTMLInputElement
   let camera = $state(false)
   let shelf = $state(false)
+  let box = $state(false)
   let drawings = $state(false)
   /** Phones have no windows to choose from. */
   const mayScreen = Boolean(navigator.mediaDevices && 'getDisplayMedia' in navigator.mediaDevices)
@@ -43,6 +44,9 @@
 {#snippet kept()}
   <Button disabled={!surface} onclick={() => (shelf = true)}>{t('shelf')}</Button>
 {/snippet}
+{#snippet pieces()}
+  <Button disabled={!surface} onclick={() => (box = true)}>{t('piece-box')}</Button>
+{/snippet}
 {#snippet drawn()}
   <Button disabled={!surface} onclick={() => (drawings = true)}>{t('drawings')}</Button>
 {/snippet}
@@ -66,6 +70,7 @@
       { key: 'choose', part: choose },
       { key: 'camera', part: taking },
       session.welcome?.role === 'tutor' && { key: 'shelf', part: kept },
+      session.welcome?.role === 'tutor' && { key: 'pieces', part: pieces },
       session.rights.may('add_shape') && { key: 'drawings', part: drawn },
       mayScreen && { key: 'screen', part: screen },
       { key: 'link', part: link },
@@ -75,6 +80,9 @@
 {/if}
 {#if shelf}
   <Later load={parts.shelf} props={{ session, onclose: () => (shelf = false) }} />
+{/if}
+{#if box}
+  <Later load={parts.shelf} props={{ session, pieces: true, onclose: () => (box = false) }} />
 {/if}
 {#if drawings && surface}
   <Later load={parts.drawings} props={{ session, surface, onclose: () => (drawings = false) }} />

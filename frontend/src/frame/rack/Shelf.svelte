@@ -1,8 +1,9 @@
 <script lang="ts">
-  /** The shelf: material that is kept to be used on any board, in folders, found by its words. */
+  /** The shelf: material that is kept to be used on any board, in folders, found by its words; or the piece box on it. */
   import { onMount } from 'svelte'
   import { ask } from '../../wire/api'
   import type { Shelf, ShelfCard, Used } from '../../wire/generated'
+  import { setPieceDown } from '../../lesson/piece-box'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
@@ -11,7 +12,13 @@
   import { asks } from '../../ui/ticks'
   import { t } from '../../words/words.svelte'
 
-  let { session, onclose }: { session: Session; onclose: () => void } = $props()
+  interface Props {
+    session: Session
+    /** The piece box alone; else all but that. */
+    pieces?: boolean
+    onclose: () => void
+  }
+  let { session, pieces = false, onclose }: Props = $props()
   /** While words are typed the server is asked only when they rest. */
   const TYPING_MS = 250
   let dialog: ReturnType<typeof Dialog>
@@ -25,8 +32,10 @@
   let busy = $state(false)
   let timer: ReturnType<typeof setTimeout> | undefined
   const path = $derived(`/api/rooms/${session.link}/shelf`)
-  const here = $derived((shelf?.things ?? []).filter(({ away }) => !away))
-  const away = $derived((shelf?.things ?? []).filter((one) => one.away))
+  const things = $derived((shelf?.things ?? []).filter(({ kind }) => (kind === 'piece') === pieces))
+  const here = $derived(things.filter(({ away }) => !away))
+  const away = $derived(things.filter((one) => one.away))
+  const { desks } = $derived(session)
   const folders = $derived([...new Set(here.map((one) => one.folder))].sort((a, b) => a.localeCompare(b)))
 
   onMount(() => {
@@ -82,6 +91,15 @@
       await find()
     })
 
+  const setDown = (thing: ShelfCard, pages: string[]) =>
+    tried(async () => {
+      const there = pages.flatMap((id) => session.board.replica.pages.get(id) ?? [])
+      await setPieceDown(session, session.link, thing, there)
+      dialog.close()
+      if (pages.length > 1 || pages[0] !== session.pages.id)
+        session.say(t('piece-on-desks', { title: thing.title, count: pages.length }))
+    })
+
   const use = (thing: ShelfCard) =>
     tried(async () => {
       const used = await ask<Used>('POST', `${path}/${thing.id}/on/${session.boardId}`)
@@ -99,7 +117,9 @@
     aria-label={t('shelf-search')}
     placeholder={t('shelf-search')}
   />
-  {#if sending.now}
+  {#if pieces}
+    <span class="muted">{t('piece-box-hint')}</span>
+  {:else if sending.now}
     <span role="status">{sending.now}</span>
     <Button onclick={() => sending.giveUp()}>{t('give-up')}</Button>
   {:else}
@@ -107,7 +127,15 @@
   {/if}
 {/snippet}
 
-<Dialog bind:this={dialog} title={t('shelf')} width={1000} tall {onclose} beside={look} data-testid="shelf">
+<Dialog
+  bind:this={dialog}
+  title={t(pieces ? 'piece-box' : 'shelf')}
+  width={1000}
+  tall
+  {onclose}
+  beside={look}
+  data-testid="shelf"
+>
   <input
     class="file"
     bind:this={input}
@@ -122,7 +150,7 @@
     </p>{/each}
   <div class="all">
     {#if shelf && !here.length}<p class="muted">
-        {words.trim() ? t('shelf-nothing-found') : t('shelf-empty')}
+        {words.trim() ? t('shelf-nothing-found') : t(pieces ? 'piece-box-empty' : 'shelf-empty')}
       </p>{/if}
     {#each folders as name (name)}
       {#if folders.length > 1}<h3>{name || t('shelf-no-folder')}</h3>{/if}
@@ -158,12 +186,24 @@
                 class="thing"
                 disabled={busy}
                 aria-label={t('shelf-use', { title: thing.title })}
-                onclick={() => use(thing)}
+                onclick={() => (pieces ? setDown(thing, [session.pages.id]) : use(thing))}
               >
                 <img src="/rooms/{session.link}/shelf/{thing.id}.png" alt="" loading="lazy" />
                 <b>{thing.title}</b>
                 {#if thing.shared}<span class="muted">{t('shelf-school')}</span>{/if}
               </button>
+              {#if pieces && desks.heads.length}
+                <button
+                  class="desks"
+                  disabled={busy}
+                  aria-label={t('piece-put-on-desks', { title: thing.title, count: desks.heads.length })}
+                  onclick={() =>
+                    setDown(
+                      thing,
+                      desks.heads.map(({ id }) => id),
+                    )}>{t('on-all-desks', { count: desks.heads.length })}</button
+                >
+              {/if}
               {#if thing.mine}
                 <button
                   class="change"
@@ -265,6 +305,15 @@
     object-fit: contain;
     background: #fff;
     border-bottom: 1px solid var(--sand-line);
+  }
+  .desks {
+    min-height: 40px;
+    margin: 0 0 4px 4px;
+    padding: 0 6px;
+    border: 0;
+    background: none;
+    color: var(--leaf-dark);
+    font-weight: 600;
   }
   .change {
     position: absolute;

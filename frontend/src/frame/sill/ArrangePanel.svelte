@@ -3,6 +3,7 @@
   import { turnMap } from '../../board/frame'
   import { about } from '../../board/place'
   import type { Arrangement } from '../../wire/generated'
+  import { keepPiece } from '../../lesson/piece-box'
   import { stampOf } from '../../lesson/stamps'
   import type { Session } from '../../lesson/session.svelte'
   import { t } from '../../words/words.svelte'
@@ -51,6 +52,16 @@
     onclose()
   }
 
+  async function keep() {
+    onclose()
+    try {
+      const title = await keepPiece(session, session.link, items, t('a-piece'))
+      session.say(t('piece-kept', { title }))
+    } catch (error) {
+      session.warn((error as Error).message)
+    }
+  }
+
   function lock(how: Arrangement) {
     arrange(how)
     onclose()
@@ -86,6 +97,9 @@
     {#if !several && grouped}<MenuButton onclick={() => arrange('ungroup')}>{t('ungroup')}</MenuButton>{/if}
     <h3>{t('keep-for-later')}</h3>
     <MenuButton onclick={makeStamp}>{t('make-a-stamp')}</MenuButton>
+    {#if session.welcome?.role === 'tutor'}
+      <MenuButton onclick={keep}>{t('piece-keep')}</MenuButton>
+    {/if}
     {#if session.rights.mayOnOthers('lock')}
       <h3>{t('lock')}</h3>
       {#if locked}<MenuButton onclick={() => lock('unlock')}>{t('unlock')}</MenuButton>{:else}<MenuButton
