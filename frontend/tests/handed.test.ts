@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { head } from './stub'
 import { Page } from '../src/board/page'
-import { deskless, handedOut, handOut, noteOn } from '../src/lesson/handed'
+import { deskless, handedOut, handOut, meant, noteOn } from '../src/lesson/handed'
 import type { Inside } from '../src/lesson/inside'
 import type { NoteItem, PageHead, Person, Request } from '../src/wire/generated'
 
@@ -41,6 +41,11 @@ test('desks stand with the page that was handed out, in the order of handing out
     ['page-gone', '', ['desk-3']],
     ['', '', ['desk-4']],
   ])
+  const all = handedOut(heads)
+  expect(meant(all, 'page-tasks')).toBe(all[0])
+  expect(meant(all, 'desk-3')).toBe(all[1])
+  expect(meant(all, 'page-other')).toBe(all[2])
+  expect(meant([], 'page-other')).toBeUndefined()
 })
 
 test('a page goes to each student who is here and has none of it, and keeps their order', () => {

@@ -154,6 +154,12 @@ class Places(Running):
         desks = "[data-testid=round] li"
         self.tutor.find(desks, "nothing yet")
         self.tutor.wait_text(f"{desks}[data-name=Tomasz] small", "at the desk")
+        tomasz.press("button", "Put hand up")
+        self.tutor.find("[aria-label='Lower Tomasz’s hand']")
+        self.tutor.press("[data-testid=round] select option[value=hand]")
+        self.tutor.wait(
+            lambda: self.tutor.all(desks)[0].get_attribute("data-name") == "Tomasz" or None, "hands first"
+        )
         self.tutor.press("[aria-label='A note on the desk of Tomasz']")
         self.tutor.find(f"{desks} input").send_keys("Which angle?", Keys.ENTER)
         tomasz.wait_text("[data-testid=say]", "Imani has left a note on your desk.")

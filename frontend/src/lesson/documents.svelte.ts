@@ -106,17 +106,18 @@ export class Documents {
     // They go where they were brought to, whatever is looked at meanwhile.
     const page = pages.id
     const first = pages.heads.findIndex(({ id }) => id === page) + 1
-    const things = this.#column(numbers.map((number) => opened.sizes[number - 1]!))
+    const sizes = numbers.map((number) => opened.sizes[number - 1]!)
+    const places = as === 'things' ? this.#column(sizes) : []
     const put: string[] = []
     try {
       for (const [at, number] of numbers.entries()) {
         const path = `${this.#path}/${opened.id}/${number}`
         const { id } = await ask<BroughtIn>('POST', path, {}, this.#given.signal)
         if (as === 'pages') {
-          const [width, height] = opened.sizes[number - 1]!
+          const [width, height] = sizes[at]!
           this.#addPage(id, width * UNITS, height * UNITS, first + at, number)
         } else {
-          const item = this.#pictures.item(id, ...things[at]!)
+          const item = this.#pictures.item(id, ...places[at]!)
           this.#inside.do({ step: 'add_items', page, items: [item] })
           put.push(item.id)
         }

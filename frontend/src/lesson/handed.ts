@@ -32,6 +32,11 @@ export function handedOut(heads: readonly PageHead[]): Handed[] {
   return [...all.values()]
 }
 
+/** What a page, or the page of a desk, was handed out as; else what was handed out last. */
+export function meant(all: readonly Handed[], page: string): Handed | undefined {
+  return all.find(({ from, desks }) => from === page || desks.some(({ id }) => id === page)) ?? all.at(-1)
+}
+
 /** Students who are here and have no desk with this page; who got a desk before it was kept with what has one. */
 export function deskless({ people, pages }: Inside, page: string): Person[] {
   const there = pages.heads.filter(({ desk_from }) => !desk_from || desk_from === page)

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** All desks at once, live: who has begun, who waits, and a note to one of them; for the tutor side. */
   import { untrack } from 'svelte'
-  import { deskless, handedOut, noteOn, workOf, type Handed } from '../../lesson/handed'
+  import { deskless, handedOut, meant, noteOn, workOf, type Handed } from '../../lesson/handed'
   import type { Session } from '../../lesson/session.svelte'
   import PersonMark from '../../people/PersonMark.svelte'
   import { ranked, SORTS, type Sort } from '../../people/sort'
@@ -16,25 +16,25 @@
   let { session, onclose }: { session: Session; onclose: () => void } = $props()
   let dialog: ReturnType<typeof Dialog>
   let list = $state<HTMLUListElement>()
-  let from = $state('')
+  /** The page whose desks are looked at; what is meant by the one that is open, at first. */
+  let from = $state<string | null>(null)
   let sort = $state<Sort>('name')
   /** The desk that a note is written for, and the note. */
   let noting = $state('')
   let note = $state('')
 
   const all = $derived(handedOut(session.pages.heads))
-  /** What was chosen, what is looked at, or what was handed out last. */
   const handed = $derived(
     all.find((one) => one.from === from) ??
-      all.find(
-        (one) =>
-          one.from === session.pages.id || one.desks.some(({ id }) => id === untrack(() => session.pages.id)),
-      ) ??
-      all.at(-1),
+      meant(
+        all,
+        untrack(() => session.pages.id),
+      ),
   )
   /** In the order of when it was asked for: a card that is aimed at stays where it is. */
   const desks = $derived.by(() => {
-    const order = untrack(() => ranked(session.people.list, sort, session)).map(({ seat }) => seat)
+    const by = sort
+    const order = untrack(() => ranked(session.people.list, by, session)).map(({ seat }) => seat)
     const place = ({ desk_of }: PageHead) => (order.includes(desk_of) ? order.indexOf(desk_of) : order.length)
     return (handed?.desks ?? []).toSorted((a, b) => place(a) - place(b))
   })

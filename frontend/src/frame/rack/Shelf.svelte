@@ -3,6 +3,7 @@
   import { onMount } from 'svelte'
   import { ask } from '../../wire/api'
   import type { Shelf, ShelfCard, Used } from '../../wire/generated'
+  import { handedOut, meant } from '../../lesson/handed'
   import { setPieceDown } from '../../lesson/piece-box'
   import type { Session } from '../../lesson/session.svelte'
   import Button from '../../ui/Button.svelte'
@@ -35,7 +36,7 @@
   const things = $derived((shelf?.things ?? []).filter(({ kind }) => (kind === 'piece') === pieces))
   const here = $derived(things.filter(({ away }) => !away))
   const away = $derived(things.filter((one) => one.away))
-  const { desks } = $derived(session)
+  const desks = $derived(meant(handedOut(session.pages.heads), session.pages.id)?.desks ?? [])
   const folders = $derived([...new Set(here.map((one) => one.folder))].sort((a, b) => a.localeCompare(b)))
 
   onMount(() => {
@@ -192,16 +193,16 @@
                 <b>{thing.title}</b>
                 {#if thing.shared}<span class="muted">{t('shelf-school')}</span>{/if}
               </button>
-              {#if pieces && desks.heads.length}
+              {#if pieces && desks.length}
                 <button
                   class="desks"
                   disabled={busy}
-                  aria-label={t('piece-put-on-desks', { title: thing.title, count: desks.heads.length })}
+                  aria-label={t('piece-put-on-desks', { title: thing.title, count: desks.length })}
                   onclick={() =>
                     setDown(
                       thing,
-                      desks.heads.map(({ id }) => id),
-                    )}>{t('on-all-desks', { count: desks.heads.length })}</button
+                      desks.map(({ id }) => id),
+                    )}>{t('on-all-desks', { count: desks.length })}</button
                 >
               {/if}
               {#if thing.mine}
