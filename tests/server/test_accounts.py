@@ -225,11 +225,13 @@ class WholeRooms(LiveTest):
         handed.keep(row, "task-one", row.seats.first(), "picture", "noon: shadow.png", b"bytes", b"")  # type: ignore[arg-type]
         make(models.Board.objects.get(uid=self.board), "named", "Before: noon/12")
         shelf.put(row, "picture", "Sundial", b"bytes", b"")
+        shelf.put(row, "piece", "Card", b"bytes", b"")
         file = self.tutor_web.get(f"/rooms/{self.link}/room.zip")
         with zipfile.ZipFile(io.BytesIO(file)) as packed:
             names = packed.namelist()
             self.assertIn(b"noor@example.org", packed.read("outbox.json"))
             self.assertEqual(packed.read("shelf/001 Sundial.png"), b"bytes")
+            self.assertIn("shelf/002 Card.board.zip", names)
             moment = packed.read("moments/001 Shadows Before_ noon_12.board.zip")
         packed_then, _ = read_package(moment, "seat-a", typesetter())
         self.assertEqual(len(packed_then.pages[0].items), 2)

@@ -156,7 +156,7 @@ def _to_be_read(row: Room, language: str) -> Iterator[tuple[str, bytes]]:
         ending = "" if "." in file.name else ".pdf" if file.kind == "pdf" else ".png"
         yield f"handed-in/{number:03d} {_plain(file.seat.name)} {_plain(file.name)}{ending}", bytes(file.data)
     for number, thing in enumerate(shelf.own(row).filter(away_at=None).order_by("id").iterator(), 1):
-        ending = {"page": ".board.zip", "pdf": ".pdf"}.get(thing.kind, ".png")
+        ending = {"page": ".board.zip", "piece": ".board.zip", "pdf": ".pdf"}.get(thing.kind, ".png")
         yield f"shelf/{number:03d} {_plain(thing.title)}{ending}", bytes(thing.data)
     named = Moment.objects.filter(board__room=row, kind="named").select_related("board")
     for number, moment in enumerate(named.order_by("-id")[:MAX_MOMENTS], 1):

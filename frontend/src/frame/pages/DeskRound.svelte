@@ -139,7 +139,7 @@
   bind:this={dialog}
   title={t('desk-round')}
   width={1560}
-  tall={desks.length > 0}
+  tall={desks.length > 3}
   {beside}
   {onclose}
   data-testid="round"
