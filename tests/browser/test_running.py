@@ -180,6 +180,10 @@ class Places(Running):
         self.tutor.key(Keys.SHIFT, "r")
         self.tutor.wait(lambda: len(self.tutor.all(desks)) == 2 or None, "the desks of this page alone")
         self.tutor.find("[data-testid=round] select")
+        # Who comes later is handed it from there.
+        self.come_in(self.link, "Wairimu")
+        self.tutor.press("[data-testid=round] button", "Hand this page out to one student")
+        self.tutor.find(f"{desks}[data-name=Wairimu]", "nothing yet")
 
     def test_a_piece_goes_from_the_box_to_a_page_and_to_all_desks(self) -> None:
         self.tutor.draw(LINE)

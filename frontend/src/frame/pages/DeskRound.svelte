@@ -38,8 +38,9 @@
     const place = ({ desk_of }: PageHead) => (order.includes(desk_of) ? order.indexOf(desk_of) : order.length)
     return (handed?.desks ?? []).toSorted((a, b) => place(a) - place(b))
   })
-  const page = $derived(session.pages.heads.find(({ id }) => id === session.pages.id))
-  const without = $derived(page ? deskless(session, page.id) : [])
+  /** What was handed out, or can be: to whoever has come since, or to all. */
+  const page = $derived(session.pages.heads.find(({ id }) => id === (handed?.from ?? session.pages.id)))
+  const without = $derived(page && session.rights.may('set_pens') ? deskless(session, page.id) : [])
 
   function pageName({ from, title }: Handed): string {
     const at = session.pages.heads.findIndex(({ id }) => id === from)
@@ -113,6 +114,11 @@
 </script>
 
 {#snippet beside()}
+  {#if page && without.length}
+    <Button kind="go" onclick={() => session.handOut(page)}
+      >{t('hand-page-out', { count: without.length })}</Button
+    >
+  {/if}
   {#if all.length > 1 && handed}
     <Select
       bare
@@ -144,16 +150,7 @@
   {onclose}
   data-testid="round"
 >
-  {#if !desks.length}
-    <p>{t('no-desks-here')}</p>
-    {#if page && without.length && session.rights.may('set_pens')}
-      <div>
-        <Button kind="go" onclick={() => session.handOut(page)}
-          >{t('hand-page-out', { count: without.length })}</Button
-        >
-      </div>
-    {/if}
-  {/if}
+  {#if !desks.length}<p>{t('no-desks-here')}</p>{/if}
   <ul bind:this={list}>
     {#each desks as head (head.id)}
       <li data-name={nameOf(head)}>
