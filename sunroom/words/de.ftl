@@ -2683,6 +2683,12 @@ piece-on-desks =
         [one] „{ $title }“ liegt auf dem Pult.
        *[other] „{ $title }“ liegt auf { $count } Pulten.
     }
+remove-desks = Pulte wegnehmen
+yes-remove-desks =
+    { $count ->
+        [one] Ja, ein Pult wegnehmen
+       *[other] Ja, { $count } Pulte wegnehmen
+    }
 no-desks-here = Auf dieser Tafel hat niemand ein Pult.
 desks-looked-at =
     { $count ->

@@ -2683,6 +2683,12 @@ piece-on-desks =
         [one] “{ $title }” lies on the desk.
        *[other] “{ $title }” lies on { $count } desks.
     }
+remove-desks = Remove the desks
+yes-remove-desks =
+    { $count ->
+        [one] Yes, remove one desk
+       *[other] Yes, remove { $count } desks
+    }
 no-desks-here = Nobody has a desk on this board.
 desks-looked-at =
     { $count ->

@@ -2683,6 +2683,12 @@ piece-on-desks =
         [one] «{ $title }» está en el pupitre.
        *[other] «{ $title }» está en { $count } pupitres.
     }
+remove-desks = Quitar los pupitres
+yes-remove-desks =
+    { $count ->
+        [one] Sí, quitar un pupitre
+       *[other] Sí, quitar { $count } pupitres
+    }
 no-desks-here = Nadie tiene pupitre en esta pizarra.
 desks-looked-at =
     { $count ->

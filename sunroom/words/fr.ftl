@@ -2683,6 +2683,12 @@ piece-on-desks =
         [one] « { $title } » est sur le pupitre.
        *[other] « { $title } » est sur { $count } pupitres.
     }
+remove-desks = Retirer les pupitres
+yes-remove-desks =
+    { $count ->
+        [one] Oui, retirer un pupitre
+       *[other] Oui, retirer { $count } pupitres
+    }
 no-desks-here = Personne n’a de pupitre sur cette planche.
 desks-looked-at =
     { $count ->

@@ -184,6 +184,9 @@ class Places(Running):
         self.come_in(self.link, "Wairimu")
         self.tutor.press("[data-testid=round] button", "Hand this page out to one student")
         self.tutor.find(f"{desks}[data-name=Wairimu]", "nothing yet")
+        self.tutor.press("[data-testid=round] button", "Remove the desks")
+        self.tutor.press("[data-testid=round] button", "Yes, remove 3 desks")
+        self.tutor.wait(lambda: self.tutor.page_count == 4 or None, "the desks of this page to go, no others")
 
     def test_a_piece_goes_from_the_box_to_a_page_and_to_all_desks(self) -> None:
         self.tutor.draw(LINE)

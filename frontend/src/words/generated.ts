@@ -1533,6 +1533,7 @@ export interface Words {
   'rehearse-students': null
   'rehearse-what': null
   'remove': null
+  'remove-desks': null
   'remove-named': { name: string | number }
   'remove-recording': null
   'rename': null
@@ -2296,6 +2297,7 @@ export interface Words {
   'written-times': { count: string | number }
   'yes-clear-it': null
   'yes-or-no': null
+  'yes-remove-desks': { count: string | number }
   'yes-send-away-name': { name: string | number }
   'yes-send-them': null
   'yes-throw-it-all-away': null

@@ -71,6 +71,16 @@
     return parts.filter(Boolean).join(' · ') || t('desk-begun')
   }
 
+  /** All desks of this page go; asked once. */
+  let sure = $state(false)
+  function takeAway({ detail }: MouseEvent) {
+    if (!sure) sure = true
+    else if (detail < 2) {
+      for (const { id } of desks) session.do({ step: 'remove_page', page: id })
+      sure = false
+    }
+  }
+
   const hasHand = ({ desk_of }: PageHead) => session.lesson?.hands.includes(desk_of) ?? false
 
   function go({ id }: PageHead) {
@@ -138,6 +148,11 @@
       bind:value={sort}
     />
     <Button onclick={() => (dialog.close(), (session.desksShown = true))}>{t('check-desks')}</Button>
+  {/if}
+  {#if desks.length && session.rights.mayOnOthers('remove_page')}
+    <Button kind="stop" onclick={takeAway} onblur={() => (sure = false)}
+      >{t(sure ? 'yes-remove-desks' : 'remove-desks', { count: desks.length })}</Button
+    >
   {/if}
 {/snippet}
 

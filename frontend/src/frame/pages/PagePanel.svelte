@@ -99,11 +99,13 @@
   ])
   let sure = $state('')
 
-  function clear({ key, of }: (typeof scopes)[number]) {
+  function clear({ key, of }: (typeof scopes)[number], { detail }: MouseEvent) {
     if (key !== 'mine' && sure !== key) {
       sure = key
       return
     }
+    // The second of two quick presses has not read what is asked.
+    if (key !== 'mine' && detail > 1) return
     session.do({ step: 'remove_items', page: head.id, ids: session.chosen.clearable(of) })
     session.say(t('cleared-undo-brings-it-back'))
     onclose()
@@ -183,7 +185,8 @@
       <Button
         kind={scope.key === 'mine' ? 'plain' : 'stop'}
         disabled={!session.chosen.clearable(scope.of).length}
-        onclick={() => clear(scope)}>{sure === scope.key ? t('yes-clear-it') : scope.label}</Button
+        onclick={(event) => clear(scope, event)}
+        >{sure === scope.key ? t('yes-clear-it') : scope.label}</Button
       >
     {/each}
   </div>
