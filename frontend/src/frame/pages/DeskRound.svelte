@@ -3,7 +3,10 @@
   import { untrack } from 'svelte'
   import { deskless, handedOut, meant, noteOn, workOf, type Handed } from '../../lesson/handed'
   import type { Session } from '../../lesson/session.svelte'
+  import { HAND_WORDS } from '../../people/hands'
   import PersonMark from '../../people/PersonMark.svelte'
+  import SignPicture from '../../people/SignPicture.svelte'
+  import { SIGNS } from '../../people/signs'
   import { ranked, SORTS, type Sort } from '../../people/sort'
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
@@ -62,8 +65,10 @@
   function standing(head: PageHead): string {
     const person = session.people.of(head.desk_of)
     const here = person !== undefined && person.tabs > 0
+    const word = session.lesson?.words.find(([seat]) => seat === head.desk_of)?.[1]
     const parts = [
       !here && t('desk-away'),
+      word && t(HAND_WORDS[word]),
       here && session.classroom.writing.has(head.desk_of) && t('is-writing'),
       here && person.page !== head.id && t('desk-elsewhere'),
       !begun(head) && t('desk-nothing-yet'),
@@ -168,6 +173,7 @@
   {#if !desks.length}<p>{t('no-desks-here')}</p>{/if}
   <ul bind:this={list}>
     {#each desks as head (head.id)}
+      {@const sign = session.classroom.reactions.findLast(({ seat }) => seat === head.desk_of)}
       <li data-name={nameOf(head)}>
         <button
           class="desk"
@@ -184,7 +190,12 @@
           />
           <div class="words">
             <b>{nameOf(head)}</b>
-            <small>{standing(head)}</small>
+            <small
+              >{#if sign}<span class="sign"
+                  ><SignPicture kind={sign.kind} size={14} />{t(SIGNS[sign.kind].word)}</span
+                > ·
+              {/if}{standing(head)}</small
+            >
           </div>
           {#if hasHand(head)}
             <button
@@ -279,6 +290,14 @@
   small {
     color: var(--muted);
     font-size: 12.5px;
+  }
+  .sign {
+    display: inline-flex;
+    align-items: center;
+    gap: 3px;
+    vertical-align: middle;
+    font-weight: 600;
+    color: var(--leaf-dark);
   }
   .who :global(button.quiet) {
     padding: 0 8px;
