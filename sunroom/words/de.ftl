@@ -1089,11 +1089,6 @@ editor-keys = { $what }. Escape oder Strg und Eingabe bringen es auf die Tafel.
 word-of-line = Wort { $word } von Zeile { $line }
 page-number = Seite { $number }
 desk-of = Pult von { $name }
-a-desk-for-each-of =
-    { $count ->
-        [one] Ein Pult für eine Person
-       *[other] Ein Pult für jede der { $count } Personen
-    }
 minutes =
     { $count ->
         [one] 1 min

@@ -1089,11 +1089,6 @@ editor-keys = { $what }. Escape, or Ctrl and Enter, put it on the board.
 word-of-line = Word { $word } of line { $line }
 page-number = Page { $number }
 desk-of = Desk of { $name }
-a-desk-for-each-of =
-    { $count ->
-        [one] A desk for one student
-       *[other] A desk for each of { $count }
-    }
 minutes =
     { $count ->
         [one] 1 min

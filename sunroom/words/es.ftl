@@ -1089,11 +1089,6 @@ editor-keys = { $what }. Escape, o Ctrl e Intro, lo pone en la pizarra.
 word-of-line = Palabra { $word } de la línea { $line }
 page-number = Página { $number }
 desk-of = Pupitre de { $name }
-a-desk-for-each-of =
-    { $count ->
-        [one] Un pupitre para un alumno
-       *[other] Un pupitre para cada uno de { $count }
-    }
 minutes =
     { $count ->
         [one] 1 min

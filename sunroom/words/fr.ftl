@@ -1089,11 +1089,6 @@ editor-keys = { $what }. Échap, ou Ctrl et Entrée, le met sur la planche.
 word-of-line = Mot { $word } de la ligne { $line }
 page-number = Page { $number }
 desk-of = Pupitre de { $name }
-a-desk-for-each-of =
-    { $count ->
-        [one] Un pupitre pour un élève
-       *[other] Un pupitre pour chacun des { $count }
-    }
 minutes =
     { $count ->
         [one] { $count } min

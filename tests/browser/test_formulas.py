@@ -177,7 +177,7 @@ class Formulas(Tools):
     def test_the_working_on_all_desks_is_checked_and_marked(self) -> None:
         noor, tomasz = self.come_in(self.link, "Noor"), self.come_in(self.link, "Tomasz")
         self.tutor.page_panel()
-        self.tutor.press("[role=dialog] button", "A desk for each of 2")
+        self.tutor.press("[role=dialog] button", "Hand this page out to 2")
         self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "two desks")
         self.tutor.close_panels()
         for student in (noor, tomasz):

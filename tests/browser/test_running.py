@@ -125,7 +125,7 @@ class Places(Running):
         tomasz = self.come_in(self.link, "Tomasz")
         self.tutor.draw(LINE)
         self.tutor.page_panel()
-        self.tutor.press("[role=dialog] button", "A desk for each of 2")
+        self.tutor.press("[role=dialog] button", "Hand this page out to 2")
         self.tutor.wait(lambda: self.tutor.page_count == 3 or None, "two desks")
         self.tutor.film()
         names = [button.text.split() for button in self.tutor.all("button.page")]

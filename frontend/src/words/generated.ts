@@ -18,7 +18,6 @@ export interface Words {
   'a-copy-of-this-page': null
   'a-countdown-runs-for-up': null
   'a-desk-belongs-to-one': null
-  'a-desk-for-each-of': { count: string | number }
   'a-document-has-pages': { pages: string | number }
   'a-formula-cannot-be-set': null
   'a-formula-has-an-odd': { sign: string | number }

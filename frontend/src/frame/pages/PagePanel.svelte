@@ -225,7 +225,7 @@
       <div class="row">
         <Button disabled={!without.length} onclick={() => (session.handOut(head), onclose())}
           >{without.length
-            ? t('a-desk-for-each-of', { count: without.length })
+            ? t('hand-page-out', { count: without.length })
             : t('everybody-has-a-desk')}</Button
         >
         <span class="hint">{t('a-copy-of-this-page')}</span>
