@@ -28,7 +28,7 @@ class Files(OutTest):
         )
         self.do(self.tutor, AddItems("page-two", (words, table, stroke("ink-0001"))))
         self.base = f"/boards/{self.board}"
-        self.web, _, _ = self.come()
+        self.web, _, self.seat = self.come()
 
     def head(self, path: str) -> tuple[str, str]:
         """Kind and name of a file."""
@@ -91,6 +91,19 @@ class Files(OutTest):
             self.web.get(path)
         self.assertEqual(caught.exception.code, 404)
         self.assertEqual(len(pypdfium2.PdfDocument(self.tutor_web.get(path))), 2)
+
+    def test_a_student_takes_no_others_desk_away_with_the_board(self) -> None:
+        for of, title in ((self.seat, "Noor's desk"), ("seat-of-another", "Another's desk")):
+            head = PageHead(f"desk-{of}"[:20], title, writers="desk", desk_of=of, desk_from=self.page)
+            self.do(self.tutor, AddPage(head, 2))
+
+        def titles(web: Web, asked: str = "") -> list[str]:
+            pdf = pypdfium2.PdfDocument(web.get(f"{self.base}/board.pdf{asked}"))
+            return [mark.get_title() for mark in pdf.get_toc()][2:]
+
+        self.assertEqual(titles(self.web), ["Noor's desk"])
+        self.assertEqual(sorted(titles(self.tutor_web)), ["Another's desk", "Noor's desk"])
+        self.assertNotIn(b"Another's desk", self.web.get(f"{self.base}/board.html"))
 
     def test_a_picture_is_as_wide_as_asked_within_reason(self) -> None:
         for asked, width in (("800", 800), ("1", 200), ("99999", 6_000), ("-5", 1_600), ("x", 1_600)):

@@ -60,10 +60,17 @@ def _sheets(request: HttpRequest) -> Sheets:
 
 
 def _asked(request: HttpRequest, row: models.Board) -> list[Page]:
-    """All pages that everybody sees, or those that are asked for, if whoever asks may see them."""
+    """All pages that everybody sees, or those that are asked for, if whoever asks may see them.
+
+    Of desks a student takes their own away with the board, others' only one by one.
+    """
     wanted = request.GET.get("page", "").split()
     if not wanted:
-        return shown_pages(row)
+        looks = may_look(row.room, request.user, request.session)
+        pages = shown_pages(row)
+        if looks is None or looks.facts.role != "student":
+            return pages
+        return [page for page in pages if page.head.desk_of in ("", looks.seat.uid)] or pages
     async_to_sync(settle)(row.room_id)
     pages = pages_of_board(row)
     found = {page_id: _one(request, row, pages, page_id) for page_id in wanted}

@@ -92,7 +92,7 @@
   {#if of === 'some'}
     <fieldset class="pages">
       <legend>{t('take-some')}</legend>
-      {#if desks.length}
+      {#if desks.length && session.people.tutorSide}
         <Button onclick={() => (some = [...desks])}>{t('take-desks')}</Button>
       {/if}
       {#each session.pages.heads as { id, title }, i (id)}
