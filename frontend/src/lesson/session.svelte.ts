@@ -242,6 +242,8 @@ export class Session implements Inside {
 
   /** A desk with this page for each student who has none. */
   handOut(head: PageHead): void {
+    // Who is here is not known without the server.
+    if (this.line !== 'open') return this.say(t('no-line-tell'))
     const count = handOut(this, head)
     if (count) this.say(t('handed-out', { count }))
   }

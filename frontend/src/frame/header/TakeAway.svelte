@@ -95,11 +95,13 @@
       {#if desks.length && session.people.tutorSide}
         <Button onclick={() => (some = [...desks])}>{t('take-desks')}</Button>
       {/if}
-      {#each session.pages.heads as { id, title }, i (id)}
-        <label
-          ><input type="checkbox" value={id} bind:group={some} />{title ||
-            t('page-number', { number: i + 1 })}</label
-        >
+      {#each session.pages.heads as { id, title, desk_of }, i (id)}
+        {#if session.people.tutorSide || ['', session.rights.me].includes(desk_of)}
+          <label
+            ><input type="checkbox" value={id} bind:group={some} />{title ||
+              t('page-number', { number: i + 1 })}</label
+          >
+        {/if}
       {/each}
     </fieldset>
   {/if}

@@ -28,7 +28,7 @@
   function tag({ title, writers, desk_of, hidden }: PageHead): string {
     if (hidden) return t('page-hidden')
     if (writers === 'desk') {
-      const name = session.people.nameOf(desk_of)
+      const name = session.people.of(desk_of)?.name ?? ''
       return title.startsWith(name) ? '' : name
     }
     return writers === 'open' ? t('page-open') : writers === 'tutor_side' ? t('page-tutor') : ''
