@@ -162,6 +162,14 @@ class Places(Running):
         )
         self.tutor.press("[aria-label='A note on the desk of Tomasz']")
         self.tutor.find(f"{desks} input").send_keys("Which angle?", Keys.ENTER)
+        self.assertEqual(
+            self.tutor.driver.switch_to.active_element.get_attribute("aria-label"),
+            "A note on the desk of Tomasz",
+        )
+        self.tutor.press("[aria-label='A note on the desk of Tomasz']")
+        self.tutor.find(f"{desks} input").send_keys(Keys.ESCAPE)
+        self.tutor.wait(lambda: not self.tutor.all(f"{desks} input") or None, "the field to go, and it alone")
+        self.tutor.find(desks)
         tomasz.wait_text("[data-testid=say]", "Imani has left a note on your desk.")
         tomasz.wait_items(3)
         self.tutor.press("[aria-label='Show the desk of Tomasz to all']")

@@ -111,6 +111,12 @@
     const there = session.board.replica.pages.get(head.id)
     if (!there || !note.trim()) return
     noteOn(session, there, note.trim())
+    shut(event.currentTarget as HTMLElement)
+  }
+
+  /** The note's field goes, and who types is where they began. */
+  function shut(field: HTMLElement) {
+    field.closest('li')?.querySelector<HTMLElement>('[aria-expanded]')?.focus()
     noting = ''
   }
 
@@ -225,7 +231,8 @@
               maxlength={MAX_NOTE}
               aria-label={t('note-on-desk', { name: nameOf(head) })}
               placeholder={t('note-on-desk-hint')}
-              onkeydown={(event) => event.key === 'Escape' && (event.preventDefault(), (noting = ''))}
+              onkeydown={(event) =>
+                event.key === 'Escape' && (event.preventDefault(), shut(event.currentTarget))}
               {@attach (input) => input.focus()}
             />
             <Button type="submit" kind="go" disabled={!note.trim()}>{t('note-put')}</Button>
