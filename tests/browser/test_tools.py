@@ -288,3 +288,25 @@ class Paper(Tools):
         self.tutor.key(Keys.CONTROL, "a")
         self.tutor.wait_text(".what", "one stroke of yours")
         self.assertFalse(self.tutor.whole)
+
+    def test_the_second_of_two_quick_presses_takes_nothing_away(self) -> None:
+        self.tutor.draw(LINE)
+        self.tutor.key("s")
+        self.tutor.key(Keys.CONTROL, "a")
+        self.tutor.find("[aria-label=Sill] button", "Remove")
+        self.press_again("Remove", 2)
+        self.tutor.page_panel()
+        self.tutor.press("[role=dialog] button", "Everything not locked")
+        self.press_again("Yes, clear it", 2)
+        self.assertEqual(self.tutor.items, 1)
+        self.press_again("Yes, clear it", 1)
+        self.tutor.wait_items(0)
+
+    def press_again(self, name: str, times: int) -> None:
+        """Press a button as the browser tells of the last of so many quick presses."""
+        self.tutor.driver.execute_script(
+            "const found = [...document.querySelectorAll('button')].find((b) => b.innerText === arguments[0]);"
+            "found.dispatchEvent(new MouseEvent('click', { bubbles: true, detail: arguments[1] }))",
+            name,
+            times,
+        )

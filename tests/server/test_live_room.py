@@ -29,7 +29,7 @@ from sunroom.live.room.board import LiveBoard
 from sunroom.live.room.fleeting import MAX_LAID, MAX_WET
 from sunroom.live.room.member import Member
 from sunroom.live.room.room import LiveRoom
-from sunroom.live.room.seats import GONE_MS
+from sunroom.live.room.seats import GONE_MS, MARK_COLOURS
 from sunroom.live.wire.messages import (
     ClearPointers,
     Do,
@@ -345,6 +345,18 @@ class Looking(RoomTest):
 
 
 class Seats(RoomTest):
+    async def test_marks_differ_in_colour_as_long_as_there_are_enough(self) -> None:
+        names = ("tomasz", "wairimu", "elio", "saskia", "ilse", "anders", "tove", "bao")
+        for name in names[: MARK_COLOURS - 2]:
+            self.come(name)
+        first = {person.name: person.colour for person in self.room.seats.people()}
+        self.assertEqual(len(set(first.values())), MARK_COLOURS)
+        for name in names[MARK_COLOURS - 2 :]:
+            self.come(name)
+        later = {person.name: person.colour for person in self.room.seats.people()}
+        self.assertEqual({name: later[name] for name in first}, first, "nobody's changes")
+        self.assertNotEqual(later["Tomasz"], later["Tove"], "one letter in two colours")
+
     async def test_thirty_people_stand_in_an_order_that_holds_with_the_gone_at_the_end(self) -> None:
         for number in range(27):
             self.come(f"student-{number:02d}")

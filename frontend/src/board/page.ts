@@ -24,6 +24,9 @@ import { plainLines } from './text'
 
 const EVERYWHERE = { minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }
 
+/** What is looked at of an endless page without work. */
+export const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
+
 /** More things than this that change at once are put in their places together. */
 const MANY = 500
 
@@ -74,6 +77,11 @@ export class Page {
   /** Where the paper ends; null when it does not. */
   get sheet(): Box | null {
     return sheetBox(this.head.paper, this.#bottom)
+  }
+
+  /** Its sheet, or on an endless page all work. */
+  get whole(): Box {
+    return this.sheet ?? union([...this.entries.values(), EMPTY_PAGE])!
   }
 
   /** Another title, paper or rule. */

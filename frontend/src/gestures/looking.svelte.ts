@@ -1,7 +1,7 @@
 /** Where on its page the board is looked at: moved by hand, by keys and buttons, and by the tutor. */
 import { bayBox } from '../board/bays'
 import { union, type Box } from '../board/box'
-import type { Page } from '../board/page'
+import { EMPTY_PAGE, type Page } from '../board/page'
 import { View } from '../board/view.svelte'
 import { keepPlace, placeOf, type Place } from '../lesson/places'
 import type { Session } from '../lesson/session.svelte'
@@ -13,7 +13,6 @@ const ROLL_TOP_PX = 24
 /** So much of the paper stays in sight, and so many windows an endless one may be left by. */
 const [IN_SIGHT_PX, BEYOND] = [80, 0.75]
 const REMEMBER_MS = 400
-const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
 export class Looking {
   readonly view = new View()
@@ -112,7 +111,7 @@ export class Looking {
     const page = this.#page
     if (!page) return
     this.#leave()
-    const box = page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
+    const box = page.whole
     const { top, scale } = this.view
     this.view.fit({ ...box, minY: 0, maxY: 1 }, LARGEST_FIT)
     this.view.top = (top * this.view.scale) / scale
@@ -211,7 +210,7 @@ export class Looking {
     const page = this.#page
     if (!page) return
     const { view } = this
-    const box = page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
+    const box = page.whole
     // An endless page grows wherever one goes: it may be left by most of a window.
     const [beyondX, beyondY] = page.sheet ? [0, 0] : [BEYOND * view.width, BEYOND * view.height]
     view.left = Math.min(

@@ -1,10 +1,10 @@
 /** Pages handed out to desks: who has one, who gets one, and what the tutor side leaves there. */
 import { freeNear } from '../board/beside'
-import { union, type Box } from '../board/box'
 import type { Page } from '../board/page'
 import { newNote, NOTE_SIZE } from '../board/text'
 import { newId } from '../wire/codec'
-import { MAX_TITLE, type PageHead, type Person } from '../wire/generated'
+import { MAX_TITLE, type Logged, type PageHead, type Person } from '../wire/generated'
+import { t } from '../words/words.svelte'
 import type { Inside } from './inside'
 
 /** A page that was handed out ("" when that is not known), and its desks in the board's order. */
@@ -14,9 +14,8 @@ export interface Handed {
   desks: PageHead[]
 }
 
-/** Room around a note, in board units, and what an empty endless page shows. */
+/** Room around a note, in board units. */
 const GAP = 24
-const EMPTY_PAGE = { minX: 0, minY: 0, maxX: 1000, maxY: 620 }
 
 /** What was handed out, by the first of its desks. */
 export function handedOut(heads: readonly PageHead[]): Handed[] {
@@ -61,17 +60,25 @@ export function handOut(inside: Inside, { id: page, title }: PageHead): number {
 export function noteOn(inside: Inside, page: Page, text: string): void {
   const { rights, people, tools } = inside
   const { width, height } = NOTE_SIZE
-  const work = workOf(page)
-  const corner: [number, number] = page.sheet
-    ? [page.sheet.maxX - width - GAP, page.sheet.minY + GAP]
-    : [work.maxX + GAP, work.minY]
+  const { sheet, whole } = page
+  const corner: [number, number] = sheet
+    ? [sheet.maxX - width - GAP, sheet.minY + GAP]
+    : [whole.maxX + GAP, whole.minY]
   const [x, y] = freeNear(page, corner, [width, height], GAP)
   const writer = { seat: rights.me, name: people.of(rights.me)?.name ?? '' }
   const note = newNote(writer, text, x, y, tools.noteColour)
   inside.do({ step: 'add_items', page: page.head.id, items: [note] })
 }
 
-/** The part of a page that is looked at when all of it is. */
-export function workOf(page: Page): Box {
-  return page.sheet ?? union([...page.entries.values(), EMPTY_PAGE])!
+/** Who is handed a desk is told, and taken there unless ``held`` elsewhere; a note on it is told, too. */
+export function heardOfDesk(inside: Inside, { step, by, how }: Logged, held: boolean): void {
+  const { pages, people, rights } = inside
+  if (how === 'undo' || by === rights.seat) return
+  if (step.step === 'add_items' && step.items.some(({ kind }) => kind === 'note')) {
+    const desk = pages.heads.find(({ id }) => id === step.page)
+    if (desk?.desk_of === rights.seat) inside.say(t('note-on-your-desk', { name: people.nameOf(by) }))
+  }
+  if (step.step !== 'add_page' || step.head.desk_of !== rights.seat || held) return
+  pages.turnNext(step.head.id)
+  inside.say(t('your-desk'))
 }

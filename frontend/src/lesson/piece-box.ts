@@ -4,7 +4,6 @@ import type { Page } from '../board/page'
 import { ask, askThings } from '../wire/api'
 import type { Item, ShelfCard } from '../wire/generated'
 import { boxOf, copiesOf } from './clipboard'
-import { workOf } from './handed'
 import type { Inside } from './inside'
 
 /** Room around a piece, in board units. */
@@ -33,10 +32,10 @@ export async function setPieceDown(
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY]
   for (const page of pages) {
     const here = page.head.id === inside.pages.id
-    const work = workOf(page)
+    const { whole } = page
     const [x0, y0, x1, y1] = here
       ? inside.surface!.looking.seen()
-      : [work.minX, work.minY, work.maxX, work.maxY]
+      : [whole.minX, whole.minY, whole.maxX, whole.maxY]
     const middle: [number, number] = [(x0 + x1 - width) / 2, (y0 + y1 - height) / 2]
     const [x, y] = freeNear(page, middle, [width, height], GAP)
     const copies = copiesOf(items, x - box.minX, y - box.minY).map((item) => ({

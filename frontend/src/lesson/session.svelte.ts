@@ -34,7 +34,7 @@ import { Graphs } from './graphs.svelte'
 import { Chosen } from './chosen'
 import { Classroom } from './classroom.svelte'
 import { Desks } from './desks.svelte'
-import { handOut } from './handed'
+import { handOut, heardOfDesk } from './handed'
 import { Documents } from './documents.svelte'
 import type { Editing } from './editing.svelte'
 import type { Door, Inside, SurfaceEvents } from './inside'
@@ -481,7 +481,7 @@ export class Session implements Inside {
 
   #landed(logged: Logged): void {
     this.surface?.landed(logged)
-    this.#myDesk(logged)
+    heardOfDesk(this, logged, this.attention.held !== null)
     if (logged.by !== this.rights.seat) return
     const { step, how } = logged
     this.board.count(how)
@@ -501,20 +501,6 @@ export class Session implements Inside {
       const ids = meant.map((item) => item.id)
       queueMicrotask(() => this.selection.choose(ids))
     }
-  }
-
-  /** Who is handed a desk is told, and taken there; a note on it is told, too. */
-  #myDesk({ step, by, how }: Logged): void {
-    if (how === 'undo' || by === this.rights.seat) return
-    if (step.step === 'add_items' && step.items.some(({ kind }) => kind === 'note')) {
-      const desk = this.pages.heads.find(({ id }) => id === step.page)
-      if (desk?.desk_of === this.rights.seat)
-        this.say(t('note-on-your-desk', { name: this.people.nameOf(by) }))
-    }
-    if (step.step !== 'add_page') return
-    if (step.head.desk_of !== this.rights.seat || this.attention.held) return
-    this.pages.turnNext(step.head.id)
-    this.say(t('your-desk'))
   }
 
   /** What is undone or redone is seen: on another page we turn there and say so. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** All desks at once, live: who has begun, who waits, and a note to one of them; for the tutor side. */
   import { untrack } from 'svelte'
-  import { deskless, handedOut, meant, noteOn, workOf, type Handed } from '../../lesson/handed'
+  import { deskless, handedOut, meant, noteOn, type Handed } from '../../lesson/handed'
   import type { Session } from '../../lesson/session.svelte'
   import { HAND_WORDS } from '../../people/hands'
   import PersonMark from '../../people/PersonMark.svelte'
@@ -97,7 +97,7 @@
     const shown = session.board.replica.pages.get(head.id)
     if (!shown) return
     go(head)
-    session.attention.leadTo(workOf(shown))
+    session.attention.leadTo(shown.whole)
     session.say(t('desk-shown', { name: nameOf(head) }))
   }
 
