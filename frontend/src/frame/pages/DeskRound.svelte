@@ -11,6 +11,7 @@
   import Button from '../../ui/Button.svelte'
   import Dialog from '../../ui/Dialog.svelte'
   import Icon from '../../ui/Icon.svelte'
+  import { screen } from '../../ui/screen.svelte'
   import Select from '../../ui/Select.svelte'
   import { MAX_NOTE, type PageHead } from '../../wire/generated'
   import { t } from '../../words/words.svelte'
@@ -134,6 +135,16 @@
   }
 </script>
 
+{#snippet acts()}
+  {#if desks.length > 1}
+    <Button onclick={() => (dialog.close(), (session.desksShown = true))}>{t('check-desks')}</Button>
+  {/if}
+  {#if desks.length && session.rights.mayOnOthers('remove_page')}
+    <Button kind="stop" onclick={takeAway} onblur={() => (sure = false)}
+      >{t(sure ? 'yes-remove-desks' : 'remove-desks', { count: desks.length })}</Button
+    >
+  {/if}
+{/snippet}
 {#snippet beside()}
   {#if page && without.length}
     <Button kind="go" onclick={() => session.handOut(page)}
@@ -158,13 +169,8 @@
       }))}
       bind:value={sort}
     />
-    <Button onclick={() => (dialog.close(), (session.desksShown = true))}>{t('check-desks')}</Button>
   {/if}
-  {#if desks.length && session.rights.mayOnOthers('remove_page')}
-    <Button kind="stop" onclick={takeAway} onblur={() => (sure = false)}
-      >{t(sure ? 'yes-remove-desks' : 'remove-desks', { count: desks.length })}</Button
-    >
-  {/if}
+  {#if !screen.phone}{@render acts()}{/if}
 {/snippet}
 
 <Dialog
@@ -177,70 +183,72 @@
   data-testid="round"
 >
   {#if !desks.length}<p>{t('no-desks-here')}</p>{/if}
-  <ul bind:this={list}>
-    {#each desks as head (head.id)}
-      {@const sign = session.classroom.reactions.findLast(({ seat }) => seat === head.desk_of)}
-      <li data-name={nameOf(head)}>
-        <button
-          class="desk"
-          aria-label={t('go-to-desk-of', { name: nameOf(head) })}
-          onclick={() => go(head)}
-          onkeydown={ondeskkey}><PageThumb {session} pageId={head.id} width={480} /></button
-        >
-        <div class="who">
-          <PersonMark
-            seat={head.desk_of}
-            name={nameOf(head)}
-            colour={session.people.colourOf(head.desk_of)}
-            size={30}
-          />
-          <div class="words">
-            <b>{nameOf(head)}</b>
-            <small
-              >{#if sign}<span class="sign"
-                  ><SignPicture kind={sign.kind} size={14} />{t(SIGNS[sign.kind].word)}</span
-                > ·
-              {/if}{standing(head)}</small
+  <div class="all">
+    <ul bind:this={list}>
+      {#each desks as head (head.id)}
+        {@const sign = session.classroom.reactions.findLast(({ seat }) => seat === head.desk_of)}
+        <li data-name={nameOf(head)}>
+          <button
+            class="desk"
+            aria-label={t('go-to-desk-of', { name: nameOf(head) })}
+            onclick={() => go(head)}
+            onkeydown={ondeskkey}><PageThumb {session} pageId={head.id} width={480} /></button
+          >
+          <div class="who">
+            <PersonMark
+              seat={head.desk_of}
+              name={nameOf(head)}
+              colour={session.people.colourOf(head.desk_of)}
+              size={30}
+            />
+            <div class="words">
+              <b>{nameOf(head)}</b>
+              <small
+                >{#if sign}<span class="sign"
+                    ><SignPicture kind={sign.kind} size={14} />{t(SIGNS[sign.kind].word)}</span
+                  >{' · '}{/if}{standing(head)}</small
+              >
+            </div>
+            {#if hasHand(head)}
+              <button
+                class="hand"
+                aria-label={t('lower-hand-of', { name: nameOf(head) })}
+                title={t('lower-hand-of', { name: nameOf(head) })}
+                onclick={() => session.tell({ command: 'lower_hand', seat: head.desk_of })}
+                ><Icon name="raised" size={18} /></button
+              >
+            {/if}
+            <Button
+              kind="quiet"
+              aria-label={t('note-on-desk', { name: nameOf(head) })}
+              aria-expanded={noting === head.id}
+              onclick={() => write(head)}>{t('tool-note')}</Button
+            >
+            <Button
+              kind="quiet"
+              aria-label={t('show-desk-of', { name: nameOf(head) })}
+              onclick={() => showAll(head)}>{t('show-to-all')}</Button
             >
           </div>
-          {#if hasHand(head)}
-            <button
-              class="hand"
-              aria-label={t('lower-hand-of', { name: nameOf(head) })}
-              title={t('lower-hand-of', { name: nameOf(head) })}
-              onclick={() => session.tell({ command: 'lower_hand', seat: head.desk_of })}
-              ><Icon name="raised" size={18} /></button
-            >
+          {#if noting === head.id}
+            <form onsubmit={(event) => leave(event, head)}>
+              <input
+                bind:value={note}
+                maxlength={MAX_NOTE}
+                aria-label={t('note-on-desk', { name: nameOf(head) })}
+                placeholder={t('note-on-desk-hint')}
+                onkeydown={(event) =>
+                  event.key === 'Escape' && (event.preventDefault(), shut(event.currentTarget))}
+                {@attach (input) => input.focus()}
+              />
+              <Button type="submit" kind="go" disabled={!note.trim()}>{t('note-put')}</Button>
+            </form>
           {/if}
-          <Button
-            kind="quiet"
-            aria-label={t('note-on-desk', { name: nameOf(head) })}
-            aria-expanded={noting === head.id}
-            onclick={() => write(head)}>{t('tool-note')}</Button
-          >
-          <Button
-            kind="quiet"
-            aria-label={t('show-desk-of', { name: nameOf(head) })}
-            onclick={() => showAll(head)}>{t('show-to-all')}</Button
-          >
-        </div>
-        {#if noting === head.id}
-          <form onsubmit={(event) => leave(event, head)}>
-            <input
-              bind:value={note}
-              maxlength={MAX_NOTE}
-              aria-label={t('note-on-desk', { name: nameOf(head) })}
-              placeholder={t('note-on-desk-hint')}
-              onkeydown={(event) =>
-                event.key === 'Escape' && (event.preventDefault(), shut(event.currentTarget))}
-              {@attach (input) => input.focus()}
-            />
-            <Button type="submit" kind="go" disabled={!note.trim()}>{t('note-put')}</Button>
-          </form>
-        {/if}
-      </li>
-    {/each}
-  </ul>
+        </li>
+      {/each}
+    </ul>
+    {#if screen.phone && desks.length}<div class="acts">{@render acts()}</div>{/if}
+  </div>
 </Dialog>
 
 <style>
@@ -255,7 +263,16 @@
     margin: 0;
     padding: 3px;
     list-style: none;
+  }
+  .all {
+    min-height: 0;
     overflow-y: auto;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    padding: 12px 3px 3px;
   }
   li {
     border: 1px solid var(--sand-line);
